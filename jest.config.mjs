@@ -1,0 +1,23 @@
+const transform = {
+  '^.+\\.(m?js|[jt]sx?)$': [
+    '@swc/jest',
+    { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } } },
+  ],
+};
+const shared = {
+  testEnvironment: 'node',
+  transform,
+  transformIgnorePatterns: [
+    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|temporal-polyfill|temporal-utils|intl-messageformat|@formatjs/[a-z-]+)/)',
+  ],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  extensionsToTreatAsEsm: [],
+};
+
+export default {
+  projects: [
+    { ...shared, displayName: 'unit', testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'] },
+    { ...shared, displayName: 'database', testMatch: ['<rootDir>/tests/database/**/*.test.ts'] },
+    { ...shared, displayName: 'browser', testMatch: ['<rootDir>/tests/browser/**/*.test.ts', '<rootDir>/tests/security/**/*.test.ts'] },
+  ],
+};

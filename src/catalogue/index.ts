@@ -1,0 +1,4 @@
+export * from './cautions';
+export * from './exercise';
+export * from './exercises';
+export { type MessageTable, sayPhrase, sayPhrases } from './messages';

@@ -1,0 +1,50 @@
+import type { Dose } from './model';
+import type { Phrase } from './reading';
+import { barriersOf, blocksOf, repsOf, sidesOf } from './volume';
+
+/** What an exercise wants said in its dose. */
+export type DoseNeeds = {
+  /** Its repetitions are done on one side at a time. */
+  readonly sided: boolean;
+  /** It is a push or a load, whose effort must be written. */
+  readonly effort: boolean;
+};
+
+export type Unwritten = {
+  /** A pace or a rule of the grammar stands in. */
+  readonly assumed: readonly Phrase[];
+  /** Nothing can stand in: the clinician should write it. */
+  readonly missing: readonly Phrase[];
+};
+
+/**
+ * The parts of a dose that were left unwritten and matter for it: practitioners forget the rests
+ * most often, then the effort, then the side (common practice, no source).
+ */
+export function unwrittenParts(dose: Dose, needs: DoseNeeds): Unwritten {
+  const assumed: string[] = [];
+  const missing: string[] = [];
+  const repsInBlock = repsOf(dose).most / blocksOf(dose).most / sidesOf(dose);
+  if (dose.gap === undefined && repsInBlock > 1 && barriersOf(dose) === 1) assumed.push('assumed.gap');
+  if (dose.rest === undefined && blocksOf(dose).most > 1) assumed.push('assumed.rest');
+  if (dose.times === undefined) assumed.push('assumed.times');
+  if (dose.days === undefined) assumed.push('assumed.days');
+  if (needs.sided && dose.side === undefined) missing.push('missing.side');
+  if (needs.effort && dose.effort === undefined && dose.load === undefined && dose.band === undefined) {
+    missing.push('missing.effort');
+  }
+  if (dose.until === undefined) missing.push('missing.until');
+  const phrases = (keys: string[]) => keys.map((key) => ({ key, values: {} }));
+  return { assumed: phrases(assumed), missing: phrases(missing) };
+}
+
+/**
+ * A dose that is understood but whose session cannot be timed yet, and why; null when it can.
+ * "max" has no number of repetitions, so no true time.
+ */
+export function untimed(dose: Dose): string | null {
+  const max = dose.head.kind === 'pyramid' && dose.head.reps.includes('max');
+  return max
+    ? 'As many as possible (max) is understood, but its session cannot be timed yet: write a number of repetitions for that set.'
+    : null;
+}

@@ -1,0 +1,18 @@
+export { type DoseNeeds, type Unwritten, untimed, unwrittenParts } from './assumptions';
+export type { DoseError } from './error';
+export { formatCount, formatDose, formatSpan } from './format';
+export * from './model';
+export { LONGEST_LINE, parseDose } from './parse';
+export { PART_WORDS } from './parts';
+export { type BoutMode, type Phrase, readDose } from './reading';
+export {
+  barriersOf,
+  blocksOf,
+  heldSeconds,
+  holdOf,
+  repsOf,
+  repsOfSet,
+  setsOf,
+  sidesOf,
+  stationsOf,
+} from './volume';

@@ -1,0 +1,171 @@
+import { type Range, type Seconds, isExact } from '../units';
+import type { Dose, Effort, Head, Load, Times, Until } from './model';
+
+/**
+ * One sentence or word group, as a message key and its values; a language's catalogue turns it
+ * into words. Values may be phrases themselves.
+ */
+export type Phrase = {
+  readonly key: string;
+  readonly values: Readonly<Record<string, string | number | Phrase | readonly Phrase[]>>;
+};
+
+/** What a bout of a written length is: held still, moved through, or lain. */
+export type BoutMode = 'held' | 'moved' | 'lain';
+
+function phrase(key: string, values: Phrase['values'] = {}): Phrase {
+  return { key, values };
+}
+
+/** A count as words: "3" or "3 to 5"; `most` decides the plural. */
+function count(range: Range): Phrase {
+  return isExact(range)
+    ? phrase('count.exact', { n: range.least })
+    : phrase('count.range', { least: range.least, most: range.most });
+}
+
+/** A length of time as words, in minutes where `formatSpan` would print minutes. */
+function span(range: Range<Seconds>): Phrase {
+  const minutes = range.most >= 120 && range.least % 60 === 0 && range.most % 60 === 0;
+  const scale = minutes ? 60 : 1;
+  const scaled = { least: range.least / scale, most: range.most / scale };
+  return phrase(minutes ? 'span.minutes' : 'span.seconds', { count: count(scaled), most: scaled.most });
+}
+
+/**
+ * A dose in plain words, one phrase per sentence, in the order of the dose line.
+ *
+ * @param mode what the exercise's bouts are, for heads such as 3x30s
+ */
+export function readDose(dose: Dose, mode: BoutMode): Phrase[] {
+  const phrases: (Phrase | null)[] = [
+    readHead(dose.head, mode),
+    dose.hold ? phrase('hold', { span: span(dose.hold) }) : null,
+    dose.tempo
+      ? dose.tempo.kind === 'slow'
+        ? phrase('slow')
+        : phrase('move', { span: span(dose.tempo.seconds) })
+      : null,
+    dose.breath ? phrase('breath', { ...dose.breath }) : null,
+    dose.directions ? phrase('directions', { n: dose.directions }) : null,
+    readStations(dose),
+    dose.load ? readLoad(dose.load) : null,
+    readBand(dose),
+    dose.gap ? phrase('gap', { span: span(dose.gap) }) : null,
+    dose.rest ? phrase('rest', { span: span(dose.rest) }) : null,
+    dose.side ? phrase(`side.${dose.side}`) : null,
+    dose.effort ? readEffort(dose.effort) : null,
+    dose.tuck ? phrase('tuck', { count: count(dose.tuck) }) : null,
+    dose.warmUpSets ? phrase('warmUp', { n: dose.warmUpSets }) : null,
+    dose.times ? readTimes(dose.times) : null,
+    readDays(dose),
+    dose.fromDay ? phrase('fromDay', { day: dose.fromDay }) : null,
+    dose.until ? readUntil(dose.until) : null,
+  ];
+  return phrases.filter((item) => item !== null);
+}
+
+function readHead(head: Head, mode: BoutMode): Phrase {
+  switch (head.kind) {
+    case 'bouts':
+      return phrase(`head.bouts.${mode}`, {
+        times: count(head.bouts),
+        most: head.bouts.most,
+        span: span(head.span),
+      });
+    case 'sets':
+      return head.sets.most === 1
+        ? phrase('head.reps', { reps: count(head.reps), most: head.reps.most })
+        : phrase('head.sets', { sets: count(head.sets), reps: count(head.reps), most: head.sets.most });
+    case 'pyramid':
+      return phrase('head.pyramid', {
+        sets: head.reps.map((reps) =>
+          reps === 'max' ? phrase('count.max') : phrase('count.exact', { n: reps }),
+        ),
+      });
+  }
+}
+
+function readStations({ stations }: Dose): Phrase | null {
+  switch (stations?.kind) {
+    case undefined:
+      return null;
+    case 'angles':
+    case 'barriers':
+      return phrase(stations.kind, { n: stations.count });
+    case 'degrees':
+      return phrase('degrees', {
+        list: stations.degrees.map((degrees) => phrase('degree', { degrees })),
+      });
+  }
+}
+
+function readLoad(load: Load): Phrase {
+  if (load.kind === 'percent') {
+    const list = load.perSet.map((percent) => phrase('percent', { percent }));
+    return phrase(load.of === '1rm' ? 'load.1rm' : 'load.10rm', { list, sets: list.length });
+  }
+  const list = load.perSet.map((weight) =>
+    weight === 'adj' ? phrase('load.adjusted') : phrase(`load.${load.unit}`, { weight }),
+  );
+  return phrase('load.weight', { list, sets: list.length });
+}
+
+function readBand({ band }: Dose): Phrase | null {
+  if (band === undefined) return null;
+  const name = band.band.kind === 'level' ? phrase(`band.${band.band.level}`) : band.band.name;
+  return band.stretchPercent === undefined
+    ? phrase('band', { name })
+    : phrase('band.stretched', { name, percent: band.stretchPercent });
+}
+
+function readEffort(effort: Effort): Phrase {
+  const key = effort.kind === 'percent' ? 'effort.percent' : 'effort.perceived';
+  return phrase(key, { count: count(effort.range) });
+}
+
+function readTimes(times: Times): Phrase {
+  switch (times.kind) {
+    case 'per day':
+      return phrase(isExact(times.times) ? 'times.exact' : 'times.upTo', {
+        least: times.times.least,
+        most: times.times.most,
+      });
+    case 'every':
+      return times.minutes % 60 === 0
+        ? phrase('times.everyHours', { hours: times.minutes / 60 })
+        : phrase('times.everyMinutes', { minutes: times.minutes });
+    case 'as needed':
+      return phrase('times.asNeeded');
+    case 'on waking':
+      return phrase('times.onWaking');
+    case 'before training':
+      return phrase('times.beforeTraining');
+    case 'after training':
+      return phrase('times.afterTraining');
+  }
+}
+
+function readDays({ days }: Dose): Phrase | null {
+  switch (days?.kind) {
+    case undefined:
+      return null;
+    case 'daily':
+      return phrase('days.daily');
+    case 'every':
+      return days.n === 2 ? phrase('days.everyOther') : phrase('days.every', { n: days.n });
+    case 'weekdays':
+      return phrase('days.weekdays', { list: days.weekdays.map((day) => phrase(`weekday.${day}`)) });
+  }
+}
+
+function readUntil(until: Until): Phrase {
+  switch (until.kind) {
+    case 'day':
+      return phrase('until.day', { day: until.day });
+    case 'date':
+      return phrase('until.date', { date: until.date });
+    case 'review':
+      return phrase('until.review');
+  }
+}

@@ -1,0 +1,92 @@
+import { type Range, type Seconds, exactly, seconds } from '../units';
+import type { Dose, Head } from './model';
+
+/** Repetitions that stand for "max" where a number is needed. Common practice, no source. */
+const MAX_REPS: Range = { least: 1, most: 20 };
+
+/** Sets in one block. @example setsOf(3x10) // 3 */
+export function setsOf(head: Head): Range {
+  switch (head.kind) {
+    case 'bouts':
+      return exactly(1);
+    case 'sets':
+      return head.sets;
+    case 'pyramid':
+      return exactly(head.reps.length);
+  }
+}
+
+/** Repetitions of the set with this index (0-based). */
+export function repsOfSet(head: Head, set: number): Range {
+  switch (head.kind) {
+    case 'bouts':
+      return head.bouts;
+    case 'sets':
+      return head.reps;
+    case 'pyramid': {
+      const reps = head.reps[set] ?? 0;
+      return reps === 'max' ? MAX_REPS : exactly(reps);
+    }
+  }
+}
+
+/** How often the sets are repeated at angles or degrees; barriers are inside a repetition. */
+export function stationsOf(dose: Dose): number {
+  const { stations } = dose;
+  if (stations?.kind === 'angles') return stations.count;
+  if (stations?.kind === 'degrees') return stations.degrees.length;
+  return 1;
+}
+
+/** Holds inside one repetition. */
+export function barriersOf(dose: Dose): number {
+  return dose.stations?.kind === 'barriers' ? dose.stations.count : 1;
+}
+
+/** Sides that are worked in turn. */
+export function sidesOf(dose: Dose): 1 | 2 {
+  return dose.side === 'each' || dose.side === 'alternating' ? 2 : 1;
+}
+
+/** Blocks on one side: sets × directions × angles. */
+export function blocksOf(dose: Dose): Range {
+  const sets = setsOf(dose.head);
+  const times = (dose.directions ?? 1) * stationsOf(dose);
+  return { least: sets.least * times, most: sets.most * times };
+}
+
+/** Repetitions or bouts in one session, over sets, directions, angles and sides. */
+export function repsOf(dose: Dose): Range {
+  const times = (dose.directions ?? 1) * stationsOf(dose) * sidesOf(dose);
+  const sets = setsOf(dose.head);
+  let least = 0;
+  let most = 0;
+  for (let set = 0; set < sets.most; set += 1) {
+    const reps = repsOfSet(dose.head, set);
+    if (set < sets.least) least += reps.least;
+    most += reps.most;
+  }
+  return { least: least * times, most: most * times };
+}
+
+/** The written length of one hold or bout; null when repetitions are moved, not held. */
+export function holdOf(dose: Dose): Range<Seconds> | null {
+  if (dose.head.kind === 'bouts') return dose.head.span;
+  return dose.hold ?? null;
+}
+
+/**
+ * Seconds held (or spent in bouts) in one session; null when nothing is timed.
+ *
+ * @example heldSeconds('3x10s in 6 directions') // 180
+ */
+export function heldSeconds(dose: Dose): Range<Seconds> | null {
+  const hold = holdOf(dose);
+  if (hold === null) return null;
+  const reps = repsOf(dose);
+  const barriers = barriersOf(dose);
+  return {
+    least: seconds(reps.least * barriers * hold.least),
+    most: seconds(reps.most * barriers * hold.most),
+  };
+}

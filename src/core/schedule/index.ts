@@ -1,0 +1,4 @@
+export * from './due';
+export * from './sessions';
+export * from './versions';
+export * from './zone';

@@ -1,0 +1,82 @@
+import type { LocalDate } from '../units';
+import { type ScheduledLine, type WakingHours, everyWallMinutes, isDueOn, timesPerDay } from './due';
+import { type Instant, type WallMinute, type Zone, instantAt } from './zone';
+
+/** When in the day a session belongs. */
+export type SessionSlot =
+  | { readonly kind: 'any'; readonly nth: number; readonly of: number }
+  | { readonly kind: 'on waking' | 'before training' | 'after training' }
+  | { readonly kind: 'at'; readonly minute: WallMinute; readonly minutesApart: number };
+
+/** One session of a day: the lines done in one go. */
+export type DaySession<L extends ScheduledLine> = {
+  /** The same for the same session of the same day, on any device. */
+  readonly key: string;
+  readonly slot: SessionSlot;
+  readonly lines: readonly L[];
+};
+
+export type Day<L extends ScheduledLine> = {
+  readonly date: LocalDate;
+  readonly sessions: readonly DaySession<L>[];
+  /** Lines allowed today without being due. */
+  readonly asNeeded: readonly L[];
+};
+
+/**
+ * The sessions of one date. Lines done n times a day stand in the first n sessions; lines tied
+ * to waking or training have their own; lines every so many hours share one for each beat.
+ */
+export function sessionsOn<L extends ScheduledLine>(
+  date: LocalDate,
+  lines: readonly L[],
+  waking: WakingHours,
+  review: LocalDate | null = null,
+): Day<L> {
+  const due = lines.filter((line) => isDueOn(line, date, review));
+  const kindOf = (line: L) => line.dose.times?.kind ?? 'per day';
+  const sessions: DaySession<L>[] = [];
+  const waker = due.filter((line) => kindOf(line) === 'on waking');
+  if (waker.length > 0) sessions.push({ key: 'waking', slot: { kind: 'on waking' }, lines: waker });
+  sessions.push(...countedSessions(due, waking));
+  for (const kind of ['before training', 'after training'] as const) {
+    const tied = due.filter((line) => kindOf(line) === kind);
+    if (tied.length > 0) sessions.push({ key: kind.replace(' ', '-'), slot: { kind }, lines: tied });
+  }
+  sessions.push(...beatSessions(due, waking));
+  return { date, sessions, asNeeded: due.filter((line) => kindOf(line) === 'as needed') };
+}
+
+function countedSessions<L extends ScheduledLine>(due: readonly L[], waking: WakingHours): DaySession<L>[] {
+  const counted = due.filter((line) => (line.dose.times?.kind ?? 'per day') === 'per day');
+  const most = Math.max(0, ...counted.map((line) => timesPerDay(line.dose.times, waking).least));
+  return Array.from({ length: most }, (_, index) => ({
+    key: `session-${index + 1}`,
+    slot: { kind: 'any' as const, nth: index + 1, of: most },
+    lines: counted.filter((line) => timesPerDay(line.dose.times, waking).least > index),
+  }));
+}
+
+function beatSessions<L extends ScheduledLine>(due: readonly L[], waking: WakingHours): DaySession<L>[] {
+  const beats = new Map<number, L[]>();
+  for (const line of due) {
+    if (line.dose.times?.kind !== 'every') continue;
+    const { minutes } = line.dose.times;
+    beats.set(minutes, [...(beats.get(minutes) ?? []), line]);
+  }
+  return [...beats].flatMap(([minutesApart, lines]) =>
+    everyWallMinutes(minutesApart, waking).map((minute, index) => ({
+      key: `every-${minutesApart}-${index + 1}`,
+      slot: { kind: 'at' as const, minute, minutesApart },
+      lines,
+    })),
+  );
+}
+
+/**
+ * The instants of wall-clock minutes on a date. Where a clock change makes two of them the same
+ * instant only one is kept, so that nothing is due twice at once.
+ */
+export function instantsOf(zone: Zone, date: LocalDate, minutes: readonly WallMinute[]): Instant[] {
+  return [...new Set(minutes.map((minute) => instantAt(zone, date, minute)))].sort((a, b) => a - b);
+}

@@ -1,0 +1,52 @@
+import { Temporal } from 'temporal-polyfill';
+import { type LocalDate, dateRange } from '../units';
+
+/** An IANA time-zone name that this runtime knows, such as Europe/Lisbon. */
+export type Zone = string & { readonly __unit: 'time zone' };
+
+/** Milliseconds since 1970-01-01T00:00Z. */
+export type Instant = number & { readonly __unit: 'instant' };
+
+/** The minute of the wall clock, 0–1439; a day that ends after midnight goes on past 1440. */
+export type WallMinute = number & { readonly __unit: 'wall minute' };
+
+/** Reads a time-zone name; null when it is unknown. */
+export function parseZone(name: string): Zone | null {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone
+      ? (name as Zone)
+      : null;
+  } catch {
+    return null;
+  }
+}
+
+/** The calendar date in a zone at an instant. */
+export function dateIn(zone: Zone, instant: Instant): LocalDate {
+  return Temporal.Instant.fromEpochMilliseconds(instant)
+    .toZonedDateTimeISO(zone)
+    .toPlainDate()
+    .toString() as LocalDate;
+}
+
+/**
+ * The instant at which the clocks of a zone show this date and minute. In the hour that a clock
+ * change skips it is as much later; in an hour that happens twice it is the first.
+ */
+export function instantAt(zone: Zone, date: LocalDate, minute: WallMinute): Instant {
+  return Temporal.PlainDate.from(date)
+    .toPlainDateTime()
+    .add({ minutes: minute })
+    .toZonedDateTime(zone, { disambiguation: 'compatible' }).epochMilliseconds as Instant;
+}
+
+/** False for a date that the zone left out, such as 2011-12-30 in Pacific/Apia. */
+export function dateExists(zone: Zone, date: LocalDate): boolean {
+  const start = Temporal.PlainDate.from(date).toZonedDateTime(zone);
+  return start.toPlainDate().toString() === date;
+}
+
+/** The dates from `from` to `to` that a zone really had, in order, both ends included. */
+export function calendarDays(zone: Zone, from: LocalDate, to: LocalDate): LocalDate[] {
+  return dateRange(from, to).filter((date) => dateExists(zone, date));
+}

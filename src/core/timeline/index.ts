@@ -1,0 +1,4 @@
+export * from './paces';
+export * from './segment';
+export * from './timeline';
+export * from './work';

@@ -1,0 +1,91 @@
+import type { BoutMode, Dose } from '../dose';
+import { type Range, type Seconds, seconds } from '../units';
+import { lineSegments } from './line-segments';
+import { DEFAULT_PACES, type Paces } from './paces';
+import type { Place, PlayedSegment, Segment, SegmentKind } from './segment';
+
+/** What the timeline needs to know of one line of a session. */
+export type TimedLine = {
+  readonly dose: Dose;
+  readonly mode: BoutMode;
+  /** Lying, sitting, standing …: a change takes time. */
+  readonly position: string;
+};
+
+/** The segments of one session in order, their lengths still ranges. */
+export type Timeline = readonly Segment[];
+
+/**
+ * Turns the lines of one session into its ordered segments.
+ *
+ * @param lines in the order they are done
+ * @param rounds how often the whole list is gone through, ≥ 1
+ */
+export function sessionTimeline(lines: readonly TimedLine[], rounds = 1): Timeline {
+  const segments: Segment[] = [];
+  let previous: TimedLine | null = null;
+  for (let round = 1; round <= rounds; round += 1) {
+    lines.forEach((line, index) => {
+      if (previous !== null) {
+        segments.push(transition('next-exercise', index, round, 'nextExercise'));
+        if (previous.position !== line.position) {
+          segments.push(transition('change-position', index, round, 'changePosition'));
+        }
+      }
+      segments.push(transition('get-ready', index, round, 'getReady'));
+      for (const segment of lineSegments(line.dose, line.mode)) {
+        segments.push({ ...segment, line: index, round });
+      }
+      previous = line;
+    });
+  }
+  return segments;
+}
+
+function transition(kind: SegmentKind, line: number, round: number, pace: keyof Paces): Segment {
+  const place: Place = { line, round, side: null, direction: 0, station: 0, set: 0, rep: 0, barrier: 0 };
+  return { ...place, kind, length: { pace }, beyondLeast: false, work: null, endsRep: false };
+}
+
+/** Seconds of one segment at one end of its range. */
+function segmentSeconds(segment: Segment, end: 'least' | 'most', paces: Paces): Seconds {
+  const { written, pace, paceShare = 1 } = segment.length;
+  const writtenSeconds = written ? written[end] : 0;
+  const paceSeconds = pace ? paces[pace] * paceShare : 0;
+  return seconds(Math.max(writtenSeconds, paceSeconds));
+}
+
+/**
+ * Fixes a timeline at its least or its most. The sum of the seconds is the session's time, and
+ * these are the segments the player plays: there is no other reckoning of either.
+ */
+export function resolve(
+  timeline: Timeline,
+  end: 'least' | 'most',
+  paces: Paces = DEFAULT_PACES,
+): PlayedSegment[] {
+  const played: PlayedSegment[] = [];
+  let startsAt = 0;
+  for (const segment of timeline) {
+    if (end === 'least' && segment.beyondLeast) continue;
+    const length = segmentSeconds(segment, end, paces);
+    if (length === 0 && segment.work === null && !segment.endsRep) continue;
+    played.push({ ...segment, seconds: length, startsAt: seconds(startsAt) });
+    startsAt += length;
+  }
+  return played;
+}
+
+/** Seconds from the first segment to the end of the last, as least and most. */
+export function sessionSeconds(timeline: Timeline, paces: Paces = DEFAULT_PACES): Range<Seconds> {
+  return {
+    least: totalSeconds(resolve(timeline, 'least', paces)),
+    most: totalSeconds(resolve(timeline, 'most', paces)),
+  };
+}
+
+/** Sum of the seconds of played segments. */
+export function totalSeconds(played: readonly PlayedSegment[]): Seconds {
+  const last = played.at(-1);
+  return seconds(last ? last.startsAt + last.seconds : 0);
+}

@@ -1,0 +1,4 @@
+export * from './local-date';
+export * from './range';
+export * from './result';
+export * from './seconds';

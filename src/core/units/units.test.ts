@@ -1,0 +1,43 @@
+import { addDays, dateRange, daysBetween, localDate, parseLocalDate, weekday } from './local-date';
+import { exactly, sumRanges } from './range';
+import { formatClock, formatSeconds, seconds } from './seconds';
+
+describe('local dates', () => {
+  it('refuses dates that are not in the calendar', () => {
+    expect(parseLocalDate('2026-02-29')).toBeNull();
+    expect(parseLocalDate('2024-02-29')).toBe('2024-02-29');
+    expect(parseLocalDate('2026-13-01')).toBeNull();
+    expect(parseLocalDate('26-01-01')).toBeNull();
+    expect(() => localDate('tomorrow')).toThrow(RangeError);
+  });
+
+  it('adds and counts days across month, year and clock changes', () => {
+    expect(addDays(localDate('2026-10-24'), 2)).toBe('2026-10-26');
+    expect(addDays(localDate('2026-01-01'), -1)).toBe('2025-12-31');
+    expect(daysBetween(localDate('2026-02-27'), localDate('2026-03-02'))).toBe(3);
+    expect(dateRange(localDate('2026-03-30'), localDate('2026-04-01'))).toEqual([
+      '2026-03-30',
+      '2026-03-31',
+      '2026-04-01',
+    ]);
+    expect(dateRange(localDate('2026-04-02'), localDate('2026-04-01'))).toEqual([]);
+  });
+
+  it('knows the weekday, before 1970 too', () => {
+    expect(weekday(localDate('2026-11-23'))).toBe('mon');
+    expect(weekday(localDate('1969-12-28'))).toBe('sun');
+  });
+});
+
+describe('lengths of time', () => {
+  it('reads as minutes and seconds', () => {
+    expect(formatSeconds(seconds(95))).toBe('1 min 35 s');
+    expect(formatSeconds(seconds(120))).toBe('2 min');
+    expect(formatClock(seconds(61.2))).toBe('1:02');
+    expect(formatClock(seconds(0))).toBe('0:00');
+  });
+
+  it('adds ranges end by end', () => {
+    expect(sumRanges([exactly(3), { least: 1, most: 5 }])).toEqual({ least: 4, most: 8 });
+  });
+});
