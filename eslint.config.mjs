@@ -63,7 +63,10 @@ export default tseslint.config(
         { considerDefaultExhaustiveForUnions: true },
       ],
       '@typescript-eslint/require-await': 'off',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false } },
+      ],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
     },
   },
@@ -88,7 +91,10 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Pass "now" in.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Pass "now" in.',
+        },
       ],
     },
   },

@@ -1,7 +1,13 @@
 const transform = {
   '^.+\\.(m?js|[jt]sx?)$': [
     '@swc/jest',
-    { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } } },
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        target: 'es2022',
+        transform: { react: { runtime: 'automatic' } },
+      },
+    },
   ],
 };
 const shared = {
@@ -16,8 +22,16 @@ const shared = {
 
 export default {
   projects: [
-    { ...shared, displayName: 'unit', testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'] },
+    {
+      ...shared,
+      displayName: 'unit',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+    },
     { ...shared, displayName: 'database', testMatch: ['<rootDir>/tests/database/**/*.test.ts'] },
-    { ...shared, displayName: 'browser', testMatch: ['<rootDir>/tests/browser/**/*.test.ts', '<rootDir>/tests/security/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'browser',
+      testMatch: ['<rootDir>/tests/browser/**/*.test.ts', '<rootDir>/tests/security/**/*.test.ts'],
+    },
   ],
 };

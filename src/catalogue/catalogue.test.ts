@@ -6,28 +6,35 @@ describe('the catalogue', () => {
   it('has fourteen exercises or more, two or more of each family', () => {
     expect(EXERCISES.length).toBeGreaterThanOrEqual(14);
     for (const family of FAMILIES) {
-      expect(EXERCISES.filter((exercise) => exercise.family === family).length).toBeGreaterThanOrEqual(2);
+      expect(
+        EXERCISES.filter((exercise) => exercise.family === family).length,
+      ).toBeGreaterThanOrEqual(2);
     }
   });
 
   it('climbs every family from rung 1 without a missing step', () => {
     for (const family of FAMILIES) {
-      const rungs = EXERCISES.filter((exercise) => exercise.family === family).map(({ rung }) => rung);
+      const rungs = EXERCISES.filter((exercise) => exercise.family === family).map(
+        ({ rung }) => rung,
+      );
       expect(rungs).toEqual(rungs.map((_, index) => index + 1));
     }
   });
 
-  it.each(EXERCISES.map((exercise) => [exercise.name, exercise] as const))('%s is complete', (_, exercise) => {
-    const dose = parseDose(exercise.usualDose);
-    expect(dose.ok && formatDose(dose.value)).toBe(exercise.usualDose);
-    expect(exercise.steps.length).toBeGreaterThan(0);
-    expect(exercise.cues.length).toBeGreaterThan(0);
-    expect(exercise.watch).not.toBe('');
-    expect(exerciseById(exercise.id)).toBe(exercise);
-    if (!dose.ok) return;
-    const { missing } = unwrittenParts(dose.value, exercise.needs);
-    expect(missing.map(({ key }) => key)).toEqual(['missing.until']);
-  });
+  it.each(EXERCISES.map((exercise) => [exercise.name, exercise] as const))(
+    '%s is complete',
+    (_, exercise) => {
+      const dose = parseDose(exercise.usualDose);
+      expect(dose.ok && formatDose(dose.value)).toBe(exercise.usualDose);
+      expect(exercise.steps.length).toBeGreaterThan(0);
+      expect(exercise.cues.length).toBeGreaterThan(0);
+      expect(exercise.watch).not.toBe('');
+      expect(exerciseById(exercise.id)).toBe(exercise);
+      if (!dose.ok) return;
+      const { missing } = unwrittenParts(dose.value, exercise.needs);
+      expect(missing.map(({ key }) => key)).toEqual(['missing.until']);
+    },
+  );
 
   it('has no two of the same id or name', () => {
     expect(new Set(EXERCISES.map(({ id }) => id)).size).toBe(EXERCISES.length);
@@ -36,7 +43,11 @@ describe('the catalogue', () => {
 });
 
 describe('plain words', () => {
-  const say = (line: string, audience: 'patient' | 'clinician', mode: 'held' | 'moved' | 'lain' = 'held') => {
+  const say = (
+    line: string,
+    audience: 'patient' | 'clinician',
+    mode: 'held' | 'moved' | 'lain' = 'held',
+  ) => {
     const dose = parseDose(line);
     if (!dose.ok) throw new Error(dose.say);
     return sayPhrases(readDose(dose.value, mode), audience);
@@ -76,13 +87,17 @@ describe('plain words', () => {
     const bare = parseDose('3x10');
     if (!bare.ok) throw new Error(bare.say);
     const { assumed, missing } = unwrittenParts(bare.value, { sided: true, effort: true });
-    expect([...assumed, ...missing].map((phrase) => sayPhrase(phrase, 'clinician'))).toHaveLength(7);
+    expect([...assumed, ...missing].map((phrase) => sayPhrase(phrase, 'clinician'))).toHaveLength(
+      7,
+    );
   });
 
   it('refuses a key that has no words instead of showing it', () => {
     fc.assert(
       fc.property(fc.string(), (key) => {
-        expect(() => sayPhrase({ key: `no.such.${key}`, values: {} }, 'patient')).toThrow(RangeError);
+        expect(() => sayPhrase({ key: `no.such.${key}`, values: {} }, 'patient')).toThrow(
+          RangeError,
+        );
       }),
     );
   });

@@ -4,7 +4,11 @@ import { NERVE_AND_LOW_BACK } from './nerve-and-low-back';
 import { STRETCH_AND_MOBILITY } from './stretch-and-mobility';
 
 /** Every exercise of the catalogue, family by family, easiest first. */
-export const EXERCISES: readonly Exercise[] = [...NECK, ...STRETCH_AND_MOBILITY, ...NERVE_AND_LOW_BACK];
+export const EXERCISES: readonly Exercise[] = [
+  ...NECK,
+  ...STRETCH_AND_MOBILITY,
+  ...NERVE_AND_LOW_BACK,
+];
 
 const BY_ID = new Map(EXERCISES.map((exercise) => [exercise.id, exercise]));
 

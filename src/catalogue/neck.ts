@@ -21,7 +21,8 @@ export const NECK: readonly Exercise[] = [
       'Hold, and keep breathing. Then ease off.',
     ],
     cues: ['Shoulders down', 'Mouth closed, jaw soft', 'Keep breathing'],
-    watch: 'Back stays flat; the head slides rather than nods. The strap muscles at the front stay quiet.',
+    watch:
+      'Back stays flat; the head slides rather than nods. The strap muscles at the front stay quiet.',
     keywords: ['chin tuck', 'deep neck flexors', 'retraction', 'supine'],
   },
   {
@@ -101,7 +102,8 @@ export const NECK: readonly Exercise[] = [
       'Press your head straight back into the pad and hold.',
     ],
     cues: ['Straight back', 'Do not look up', 'Keep breathing'],
-    watch: 'Pad as thick as the wall gap: a thicker one pushes the head forward. Record whether it eases a headache.',
+    watch:
+      'Pad as thick as the wall gap: a thicker one pushes the head forward. Record whether it eases a headache.',
     keywords: ['isometric', 'extensors', 'headache', 'wall'],
   },
 ];

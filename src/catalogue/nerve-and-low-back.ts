@@ -62,7 +62,8 @@ export const NERVE_AND_LOW_BACK: readonly Exercise[] = [
       'Lower slowly.',
     ],
     cues: ['Hips stay down', 'Breathe out at the top'],
-    watch: 'Only if it draws symptoms in. Hands further forward is less. Not with stenosis or a slip.',
+    watch:
+      'Only if it draws symptoms in. Hands further forward is less. Not with stenosis or a slip.',
     keywords: ['extension', 'repeated movement', 'disc'],
   },
   {

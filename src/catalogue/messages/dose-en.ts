@@ -27,8 +27,10 @@ const SHARED = {
 export const DOSE_FOR_PATIENT = {
   ...SHARED,
   'head.bouts.held': '{most, plural, one {Hold for {span}} other {Hold for {span}, {times} times}}',
-  'head.bouts.moved': '{most, plural, one {Keep moving for {span}} other {Keep moving for {span}, {times} times}}',
-  'head.bouts.lain': '{most, plural, one {Stay there for {span}} other {Stay there for {span}, {times} times}}',
+  'head.bouts.moved':
+    '{most, plural, one {Keep moving for {span}} other {Keep moving for {span}, {times} times}}',
+  'head.bouts.lain':
+    '{most, plural, one {Stay there for {span}} other {Stay there for {span}, {times} times}}',
   'head.reps': '{most, plural, one {Once} other {{reps} times}}',
   'head.sets': '{reps} times in a row; do that {sets} times over',
   'head.pyramid': 'As many in a row as this: {sets}',
@@ -57,7 +59,8 @@ export const DOSE_FOR_PATIENT = {
   tuck: 'Chin drawn in {count} % of the way',
   warmUp: '{n, plural, one {The first set is a warm-up} other {The first # sets are a warm-up}}',
   'times.exact': '{least, plural, one {Once a day} =2 {Twice a day} other {# times a day}}',
-  'times.upTo': '{least, plural, one {Once a day} =2 {Twice a day} other {# times a day}}, up to {most} if you like',
+  'times.upTo':
+    '{least, plural, one {Once a day} =2 {Twice a day} other {# times a day}}, up to {most} if you like',
   'times.everyHours': '{hours, plural, one {Every hour} other {Every # hours}} while you are up',
   'times.everyMinutes': 'Every {minutes} minutes while you are up',
   'times.asNeeded': 'When you need it',
@@ -74,7 +77,8 @@ export const DOSE_FOR_PATIENT = {
   'until.review': 'Until your next visit',
 } as const;
 
-export const DOSE_FOR_CLINICIAN: Record<keyof typeof DOSE_FOR_PATIENT, string> & Record<string, string> = {
+export const DOSE_FOR_CLINICIAN: Record<keyof typeof DOSE_FOR_PATIENT, string> &
+  Record<string, string> = {
   ...DOSE_FOR_PATIENT,
   'head.bouts.held': '{most, plural, one {one hold of {span}} other {{times} holds of {span}}}',
   'head.bouts.moved': '{most, plural, one {one bout of {span}} other {{times} bouts of {span}}}',
@@ -107,7 +111,8 @@ export const DOSE_FOR_CLINICIAN: Record<keyof typeof DOSE_FOR_PATIENT, string> &
   tuck: 'tuck {count} % of full',
   warmUp: '{n, plural, one {first set is warm-up} other {first # sets are warm-up}}',
   'times.exact': '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}',
-  'times.upTo': '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, up to {most} allowed',
+  'times.upTo':
+    '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, up to {most} allowed',
   'times.everyHours': '{hours, plural, one {every hour} other {every # hours}}, waking to sleep',
   'times.everyMinutes': 'every {minutes} minutes, waking to sleep',
   'times.asNeeded': 'as needed',

@@ -5,10 +5,10 @@ import { DOSE_FOR_CLINICIAN, DOSE_FOR_PATIENT } from './dose-en';
 /** Message key → ICU text, of one language and audience. */
 export type MessageTable = Readonly<Record<string, string>>;
 
-const TABLES = { patient: DOSE_FOR_PATIENT, clinician: DOSE_FOR_CLINICIAN } as const satisfies Record<
-  string,
-  MessageTable
->;
+const TABLES = {
+  patient: DOSE_FOR_PATIENT,
+  clinician: DOSE_FOR_CLINICIAN,
+} as const satisfies Record<string, MessageTable>;
 export type Audience = keyof typeof TABLES;
 
 const LANGUAGE = 'en';

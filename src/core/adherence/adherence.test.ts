@@ -21,7 +21,11 @@ const day = (facts: Partial<DayFacts>) =>
 
 const press: DueLine = { lineage: 'press', due: 1, allowed: 1, weight: 90 };
 const glide: DueLine = { lineage: 'glide', due: 1, allowed: 1, weight: 30 };
-const done = (lineage: string, ...shares: number[]): DoneLine => ({ lineage, shares, beyondMost: 0 });
+const done = (lineage: string, ...shares: number[]): DoneLine => ({
+  lineage,
+  shares,
+  beyondMost: 0,
+});
 
 describe('adherence of a day', () => {
   it('weighs lines by their held and moved time', () => {
@@ -35,12 +39,16 @@ describe('adherence of a day', () => {
   });
 
   it('counts two halves as one occurrence', () => {
-    expect(day({ due: [press], done: [done('press', 0.5, 0.5)] })).toMatchObject({ share: 1, extraSeconds: 0 });
+    expect(day({ due: [press], done: [done('press', 0.5, 0.5)] })).toMatchObject({
+      share: 1,
+      extraSeconds: 0,
+    });
   });
 
   it('counts the second of 1-8/day as allowed, the ninth as extra', () => {
     const reset: DueLine = { lineage: 'reset', due: 1, allowed: 8, weight: 10 };
-    const times = (n: number) => day({ due: [reset], done: [done('reset', ...Array<number>(n).fill(1))] });
+    const times = (n: number) =>
+      day({ due: [reset], done: [done('reset', ...Array<number>(n).fill(1))] });
     expect(times(2)).toMatchObject({ share: 1, extraSeconds: 0 });
     expect(times(9)).toMatchObject({ share: 1, extraSeconds: 10 });
   });
@@ -65,16 +73,32 @@ describe('adherence of a day', () => {
 
   it('counts a missed day of the past', () => {
     const missed = day({ date: localDate('2026-11-22'), due: [press] });
-    const whole = day({ date: localDate('2026-11-21'), due: [press], done: [done('press', 1)], sessionsDone: 1 });
-    expect(summarise([missed, whole])).toMatchObject({ daysDue: 2, share: 0.5, sessionsDue: 2, sessionsDone: 1 });
+    const whole = day({
+      date: localDate('2026-11-21'),
+      due: [press],
+      done: [done('press', 1)],
+      sessionsDone: 1,
+    });
+    expect(summarise([missed, whole])).toMatchObject({
+      daysDue: 2,
+      share: 0.5,
+      sessionsDue: 2,
+      sessionsDone: 1,
+    });
   });
 
   it('is between 0 and 1 and never falls when more is done', () => {
     const shares = fc.array(fc.double({ min: 0, max: 5, noNaN: true }), { maxLength: 6 });
     fc.assert(
       fc.property(shares, shares, fc.double({ min: 0, max: 3, noNaN: true }), (a, b, more) => {
-        const before = day({ due: [press, glide], done: [done('press', ...a), done('glide', ...b)] });
-        const after = day({ due: [press, glide], done: [done('press', ...a, more), done('glide', ...b)] });
+        const before = day({
+          due: [press, glide],
+          done: [done('press', ...a), done('glide', ...b)],
+        });
+        const after = day({
+          due: [press, glide],
+          done: [done('press', ...a, more), done('glide', ...b)],
+        });
         if (before.kind !== 'due' || after.kind !== 'due') throw new Error('a due day');
         expect(before.share).toBeGreaterThanOrEqual(0);
         expect(after.share).toBeLessThanOrEqual(1);
@@ -103,8 +127,18 @@ describe('the share of a line', () => {
   };
 
   it('is held time where the dose writes it', () => {
-    expect(shareDone(target('10x10s'), [1, 2, 3, 4, 5].map((n) => rep(n, 10)))).toBe(0.5);
-    expect(shareDone(target('10x10s'), [rep(1, 9.9)].concat(Array.from({ length: 9 }, (_, i) => rep(i + 2, 9.98))))).toBe(1);
+    expect(
+      shareDone(
+        target('10x10s'),
+        [1, 2, 3, 4, 5].map((n) => rep(n, 10)),
+      ),
+    ).toBe(0.5);
+    expect(
+      shareDone(
+        target('10x10s'),
+        [rep(1, 9.9)].concat(Array.from({ length: 9 }, (_, i) => rep(i + 2, 9.98))),
+      ),
+    ).toBe(1);
   });
 
   it('is repetitions where it does not', () => {
@@ -157,6 +191,8 @@ describe('folding a session', () => {
   });
 
   it('keeps the longer time of a repetition told twice', () => {
-    expect(foldSession('s', today, [line(1, 4), line(1, 10), line(1, 6)]).lines[0]?.reps).toEqual([rep(1, 10)]);
+    expect(foldSession('s', today, [line(1, 4), line(1, 10), line(1, 6)]).lines[0]?.reps).toEqual([
+      rep(1, 10),
+    ]);
   });
 });

@@ -11,11 +11,17 @@ export type DueLine = {
 };
 
 /** What was done of one line on one day: a share of the least dose for each session it was in. */
-export type DoneLine = { readonly lineage: string; readonly shares: readonly number[]; readonly beyondMost: number };
+export type DoneLine = {
+  readonly lineage: string;
+  readonly shares: readonly number[];
+  readonly beyondMost: number;
+};
 
 export type DayAdherence =
-  | { readonly kind: 'before' | 'future'; readonly date: LocalDate }
-  | { readonly kind: 'paused' | 'rest'; readonly date: LocalDate; readonly extraSeconds: number }
+  | { readonly kind: 'before'; readonly date: LocalDate }
+  | { readonly kind: 'future'; readonly date: LocalDate }
+  | { readonly kind: 'paused'; readonly date: LocalDate; readonly extraSeconds: number }
+  | { readonly kind: 'rest'; readonly date: LocalDate; readonly extraSeconds: number }
   | {
       readonly kind: 'due';
       readonly date: LocalDate;
@@ -96,7 +102,8 @@ export function summarise(days: readonly DayAdherence[]): AdherenceSummary {
   let sessionsDone = 0;
   let extraSeconds = 0;
   for (const day of days) {
-    if (day.kind === 'paused' || day.kind === 'rest' || day.kind === 'due') extraSeconds += day.extraSeconds;
+    if (day.kind === 'paused' || day.kind === 'rest' || day.kind === 'due')
+      extraSeconds += day.extraSeconds;
     if (day.kind !== 'due') continue;
     const stillOpen = day.isToday && day.share < 1;
     sessionsDone += day.sessionsDone;
@@ -105,5 +112,11 @@ export function summarise(days: readonly DayAdherence[]): AdherenceSummary {
     daysDue += 1;
     shares += day.share;
   }
-  return { daysDue, share: daysDue === 0 ? null : shares / daysDue, sessionsDue, sessionsDone, extraSeconds };
+  return {
+    daysDue,
+    share: daysDue === 0 ? null : shares / daysDue,
+    sessionsDue,
+    sessionsDone,
+    extraSeconds,
+  };
 }

@@ -20,7 +20,11 @@ export type LineTarget = {
 };
 
 /** What a line asks of one session. */
-export function lineTarget(line: TimedLine, rounds: number, paces: Paces = DEFAULT_PACES): LineTarget {
+export function lineTarget(
+  line: TimedLine,
+  rounds: number,
+  paces: Paces = DEFAULT_PACES,
+): LineTarget {
   const timeline = sessionTimeline([line], rounds);
   const least = resolve(timeline, 'least', paces);
   const most = resolve(timeline, 'most', paces);

@@ -1,7 +1,14 @@
 import type { LocalDate } from '../units';
 
 /** Why a line was not done. */
-export const SKIP_REASONS = ['no time', 'pain', 'forgot how', 'no equipment', 'away', 'other'] as const;
+export const SKIP_REASONS = [
+  'no time',
+  'pain',
+  'forgot how',
+  'no equipment',
+  'away',
+  'other',
+] as const;
 export type SkipReason = (typeof SKIP_REASONS)[number];
 
 /** One repetition or bout as it was done on the device. Counts are 1-based. */
@@ -65,8 +72,12 @@ export function foldSession(
       case 'started':
         break;
       case 'line': {
-        const line = lines.get(event.lineage) ?? { reps: new Map<string, RepDone>(), skipped: null };
-        for (const rep of event.reps) line.reps.set(placeOf(rep), longer(line.reps.get(placeOf(rep)), rep));
+        const line = lines.get(event.lineage) ?? {
+          reps: new Map<string, RepDone>(),
+          skipped: null,
+        };
+        for (const rep of event.reps)
+          line.reps.set(placeOf(rep), longer(line.reps.get(placeOf(rep)), rep));
         lines.set(event.lineage, { reps: line.reps, skipped: event.skipped ?? line.skipped });
         break;
       }
@@ -87,7 +98,11 @@ export function foldSession(
   return {
     sessionId,
     date,
-    lines: [...lines].map(([lineage, { reps, skipped }]) => ({ lineage, reps: [...reps.values()], skipped })),
+    lines: [...lines].map(([lineage, { reps, skipped }]) => ({
+      lineage,
+      reps: [...reps.values()],
+      skipped,
+    })),
     state,
     pain,
     word,

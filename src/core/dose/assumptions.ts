@@ -25,12 +25,18 @@ export function unwrittenParts(dose: Dose, needs: DoseNeeds): Unwritten {
   const assumed: string[] = [];
   const missing: string[] = [];
   const repsInBlock = repsOf(dose).most / blocksOf(dose).most / sidesOf(dose);
-  if (dose.gap === undefined && repsInBlock > 1 && barriersOf(dose) === 1) assumed.push('assumed.gap');
+  if (dose.gap === undefined && repsInBlock > 1 && barriersOf(dose) === 1)
+    assumed.push('assumed.gap');
   if (dose.rest === undefined && blocksOf(dose).most > 1) assumed.push('assumed.rest');
   if (dose.times === undefined) assumed.push('assumed.times');
   if (dose.days === undefined) assumed.push('assumed.days');
   if (needs.sided && dose.side === undefined) missing.push('missing.side');
-  if (needs.effort && dose.effort === undefined && dose.load === undefined && dose.band === undefined) {
+  if (
+    needs.effort &&
+    dose.effort === undefined &&
+    dose.load === undefined &&
+    dose.band === undefined
+  ) {
     missing.push('missing.effort');
   }
   if (dose.until === undefined) missing.push('missing.until');

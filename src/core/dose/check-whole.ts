@@ -47,7 +47,11 @@ export function checkWhole(
 function checkStations(scanner: Scanner, dose: Dose, spots: Spots): void {
   const held = dose.hold !== undefined || dose.head.kind === 'bouts';
   if (dose.stations?.kind === 'barriers' && !held) {
-    scanner.fail('Barriers are held: add a hold, or write 30s at 3 barriers.', ['hold 30s'], spots.get('stations'));
+    scanner.fail(
+      'Barriers are held: add a hold, or write 30s at 3 barriers.',
+      ['hold 30s'],
+      spots.get('stations'),
+    );
   }
 }
 
@@ -62,7 +66,11 @@ function checkSets(scanner: Scanner, dose: Dose, spots: Spots): void {
   }
   const loads = dose.load?.perSet.length ?? 1;
   if (loads > 1 && loads !== sets.most) {
-    scanner.fail(`${loads} loads for ${describeSets(dose.head)}: give one, or one for each set.`, [], spots.get('load'));
+    scanner.fail(
+      `${loads} loads for ${describeSets(dose.head)}: give one, or one for each set.`,
+      [],
+      spots.get('load'),
+    );
   }
 }
 
@@ -74,7 +82,11 @@ function describeSets(head: Head): string {
 function checkDays(scanner: Scanner, dose: Dose, spots: Spots): void {
   const { until, fromDay } = dose;
   if (until?.kind === 'day' && fromDay !== undefined && until.day < fromDay) {
-    scanner.fail(`It would end on day ${until.day}, before it begins on day ${fromDay}.`, [], spots.get('until'));
+    scanner.fail(
+      `It would end on day ${until.day}, before it begins on day ${fromDay}.`,
+      [],
+      spots.get('until'),
+    );
   }
 }
 

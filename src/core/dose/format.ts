@@ -10,7 +10,11 @@ export function formatDose(dose: Dose): string {
   const parts: (string | null)[] = [
     formatHead(dose.head),
     dose.hold ? `hold ${formatSpan(dose.hold)}` : null,
-    dose.tempo ? (dose.tempo.kind === 'slow' ? 'slow' : `move ${formatSpan(dose.tempo.seconds)}`) : null,
+    dose.tempo
+      ? dose.tempo.kind === 'slow'
+        ? 'slow'
+        : `move ${formatSpan(dose.tempo.seconds)}`
+      : null,
     dose.breath ? `breath ${dose.breath.in}-${dose.breath.hold}-${dose.breath.out}` : null,
     dose.directions ? `in ${dose.directions} directions` : null,
     dose.stations ? formatStations(dose.stations) : null,
@@ -38,7 +42,9 @@ function formatHead(head: Head): string {
     }
     case 'sets': {
       const one = isExact(head.sets) && head.sets.least === 1;
-      return one ? `x${formatCount(head.reps)}` : `${formatCount(head.sets)}x${formatCount(head.reps)}`;
+      return one
+        ? `x${formatCount(head.reps)}`
+        : `${formatCount(head.sets)}x${formatCount(head.reps)}`;
     }
     case 'pyramid':
       return head.reps.join('-');
@@ -95,7 +101,9 @@ function formatTimes(times: Times): string {
     case 'per day':
       return `${formatCount(times.times)}/day`;
     case 'every':
-      return times.minutes % 60 === 0 ? `every ${times.minutes / 60}h` : `every ${times.minutes}min`;
+      return times.minutes % 60 === 0
+        ? `every ${times.minutes / 60}h`
+        : `every ${times.minutes}min`;
     case 'as needed':
     case 'on waking':
     case 'before training':

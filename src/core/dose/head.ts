@@ -5,11 +5,14 @@ import { LIMITS } from './limits';
 import type { Scanner } from './scanner';
 
 /** `open` is "5x": bouts whose length the part "hold" must give. */
-export type ParsedHead = Head | { readonly kind: 'open'; readonly bouts: { least: number; most: number } };
+export type ParsedHead =
+  Head | { readonly kind: 'open'; readonly bouts: { least: number; most: number } };
 
 const HEADS = ['3x10', '10x10s', '30s', 'x10', '6-4-2'];
 const PYRAMID = /(?:max|\d{1,5})(?:-(?:max|\d{1,5})){2,}(?![a-z0-9.,%/])/;
-const SPAN_FOLLOWS = new RegExp(`${NUMBER_SOURCE} *(?:- *${NUMBER_SOURCE} *)?(?:s|min|h)(?![a-z0-9])`);
+const SPAN_FOLLOWS = new RegExp(
+  `${NUMBER_SOURCE} *(?:- *${NUMBER_SOURCE} *)?(?:s|min|h)(?![a-z0-9])`,
+);
 const SPAN_WITH_TWO_UNITS = new RegExp(
   `${NUMBER_SOURCE} *(?:s|min|h) *- *${NUMBER_SOURCE} *(?:s|min|h)(?![a-z0-9])`,
 );
@@ -21,11 +24,19 @@ export function takeHead(scanner: Scanner): ParsedHead {
   if (scanner.atEnd) scanner.fail('The dose is missing: begin with how many.', HEADS);
   if (scanner.sees(PYRAMID)) return takePyramid(scanner);
   if (scanner.take(/x *(?=\d)/)) {
-    return { kind: 'sets', sets: exactly(1), reps: takeCount(scanner, 'reps', 'repetitions', ['x10']) };
+    return {
+      kind: 'sets',
+      sets: exactly(1),
+      reps: takeCount(scanner, 'reps', 'repetitions', ['x10']),
+    };
   }
   if (scanner.sees(/\d{1,5}(?:-\d{1,5})? *x/)) return takeTimes(scanner);
   if (scanner.sees(new RegExp(`(?:${SPAN_FOLLOWS.source}|${SPAN_WITH_TWO_UNITS.source})`))) {
-    return { kind: 'bouts', bouts: exactly(1), span: takeSpan(scanner, 'headSeconds', 'bout').range };
+    return {
+      kind: 'bouts',
+      bouts: exactly(1),
+      span: takeSpan(scanner, 'headSeconds', 'bout').range,
+    };
   }
   return failHead(scanner);
 }

@@ -7,7 +7,8 @@ const EVERY = ['every 2h', 'every 90min', 'every other day', 'every 3 days'];
 
 /** After "every": other day, i days, i h, i min. */
 export function takeEvery(scanner: Scanner): Part {
-  if (scanner.take(/other +day\b/)) return { slot: 'days', value: { days: { kind: 'every', n: 2 } } };
+  if (scanner.take(/other +day\b/))
+    return { slot: 'days', value: { days: { kind: 'every', n: 2 } } };
   if (scanner.sees(/\d{1,5} *days?\b/)) {
     const n = takeWhole(scanner, 'everyDays', 'days', EVERY);
     scanner.take(/ *days?\b/);
@@ -25,7 +26,8 @@ export function takeEvery(scanner: Scanner): Part {
 }
 
 export function takeTrainingOrWaking(scanner: Scanner): Part {
-  if (scanner.take(/on +waking\b/)) return { slot: 'times', value: { times: { kind: 'on waking' } } };
+  if (scanner.take(/on +waking\b/))
+    return { slot: 'times', value: { times: { kind: 'on waking' } } };
   if (scanner.take(/before +training\b/)) {
     return { slot: 'times', value: { times: { kind: 'before training' } } };
   }

@@ -52,9 +52,15 @@ type Taker = (scanner: Scanner) => Part;
 
 /** First match wins; every pattern ends at a word boundary. */
 const TAKERS: readonly (readonly [RegExp, Taker])[] = [
-  [/hold\b */, (s) => ({ slot: 'hold', value: { hold: takeSpan(s, 'holdSeconds', 'hold').range } })],
+  [
+    /hold\b */,
+    (s) => ({ slot: 'hold', value: { hold: takeSpan(s, 'holdSeconds', 'hold').range } }),
+  ],
   [/gap\b */, (s) => ({ slot: 'gap', value: { gap: takeSpan(s, 'gapSeconds', 'gap').range } })],
-  [/rest\b */, (s) => ({ slot: 'rest', value: { rest: takeSpan(s, 'restSeconds', 'rest').range } })],
+  [
+    /rest\b */,
+    (s) => ({ slot: 'rest', value: { rest: takeSpan(s, 'restSeconds', 'rest').range } }),
+  ],
   [
     /move\b */,
     (s) => ({
@@ -106,7 +112,10 @@ export function takePart(scanner: Scanner): Part {
       return taker(scanner);
     }
   }
-  return scanner.fail(`“${scanner.wordAt(scanner.position)}” is not part of a dose line.`, PART_WORDS);
+  return scanner.fail(
+    `“${scanner.wordAt(scanner.position)}” is not part of a dose line.`,
+    PART_WORDS,
+  );
 }
 
 function takeBreath(scanner: Scanner): Part {
@@ -168,13 +177,17 @@ function takeBand(scanner: Scanner): Part {
   else {
     const from = scanner.position;
     const quoted = scanner.take(/"([^"]{1,40})"/);
-    if (!quoted) return scanner.fail('Expected a band: light, medium, firm or a name in quotes.', expected);
+    if (!quoted)
+      return scanner.fail('Expected a band: light, medium, firm or a name in quotes.', expected);
     // The name keeps the capitals it was typed with.
     band = { kind: 'named', name: scanner.typed.slice(from + 1, scanner.position - 1).trim() };
-    if (band.name === '') return scanner.fail('The band’s name is empty.', expected, { from, to: scanner.position });
+    if (band.name === '')
+      return scanner.fail('The band’s name is empty.', expected, { from, to: scanner.position });
   }
   if (!scanner.take(/ +stretch\b */)) return { slot: 'band', value: { band: { band } } };
-  const stretchPercent = takeWhole(scanner, 'bandStretchPercent', 'percent of stretch', ['stretch 50%']);
+  const stretchPercent = takeWhole(scanner, 'bandStretchPercent', 'percent of stretch', [
+    'stretch 50%',
+  ]);
   if (!scanner.take(/ *%/)) scanner.fail('Expected % after the stretch.', ['stretch 50%']);
   return { slot: 'band', value: { band: { band, stretchPercent } } };
 }
@@ -247,7 +260,8 @@ function takePercents(
   spot: { from: number; to: number },
 ): Part {
   const perSet = words.map((word) => {
-    if (word === 'adj') return scanner.fail('An adjusted load is written with kg or lb.', ['adj kg'], spot);
+    if (word === 'adj')
+      return scanner.fail('An adjusted load is written with kg or lb.', ['adj kg'], spot);
     const percent = readNumber(word);
     scanner.within(exactly(percent), 'maximumPercent', `percent of the ${of}`, spot, '%');
     return percent;

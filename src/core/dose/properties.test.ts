@@ -64,12 +64,22 @@ const parts = fc.record({
   ),
   band: optional(
     fc.oneof(
-      fc.record({ band: fc.record({ kind: fc.constant('level' as const), level: fc.constantFrom('light' as const, 'medium' as const, 'firm' as const) }) }),
-      fc.record({ band: fc.constant({ kind: 'named' as const, name: 'Clinic Ü 3' }), stretchPercent: fc.integer({ min: 1, max: 300 }) }),
+      fc.record({
+        band: fc.record({
+          kind: fc.constant('level' as const),
+          level: fc.constantFrom('light' as const, 'medium' as const, 'firm' as const),
+        }),
+      }),
+      fc.record({
+        band: fc.constant({ kind: 'named' as const, name: 'Clinic Ü 3' }),
+        stretchPercent: fc.integer({ min: 1, max: 300 }),
+      }),
     ),
   ),
   gap: optional(span(1, 600)),
-  side: optional(fc.constantFrom('left' as const, 'right' as const, 'each' as const, 'alternating' as const)),
+  side: optional(
+    fc.constantFrom('left' as const, 'right' as const, 'each' as const, 'alternating' as const),
+  ),
   effort: optional(
     fc.oneof(
       fc.record({ kind: fc.constant('percent' as const), range: range(1, 100) }),
@@ -81,7 +91,11 @@ const parts = fc.record({
     fc.oneof(
       fc.record({ kind: fc.constant('per day' as const), times: range(1, 24) }),
       fc.record({ kind: fc.constant('every' as const), minutes: fc.integer({ min: 5, max: 720 }) }),
-      fc.constantFrom({ kind: 'as needed' as const }, { kind: 'on waking' as const }, { kind: 'after training' as const }),
+      fc.constantFrom(
+        { kind: 'as needed' as const },
+        { kind: 'on waking' as const },
+        { kind: 'after training' as const },
+      ),
     ),
   ),
   days: optional(
@@ -106,7 +120,9 @@ const dose = fc
   .tuple(head, parts)
   .map(([itsHead, { hold, ...itsParts }]) => {
     const all = { head: itsHead, ...(itsHead.kind === 'bouts' ? {} : { hold }), ...itsParts };
-    return Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined)) as unknown as Dose;
+    return Object.fromEntries(
+      Object.entries(all).filter(([, value]) => value !== undefined),
+    ) as unknown as Dose;
   })
   .filter((candidate) => repsOf(candidate).most <= 2000);
 
@@ -127,7 +143,10 @@ describe('any dose', () => {
         const printed = formatDose(any);
         const words = new RegExp(` (?=(?:${PART_WORDS.filter((w) => w !== 'mon').join('|')})\\b)`);
         const [first = '', ...others] = printed.split(words);
-        const turned = [...others.slice(turn % (others.length || 1)), ...others.slice(0, turn % (others.length || 1))];
+        const turned = [
+          ...others.slice(turn % (others.length || 1)),
+          ...others.slice(0, turn % (others.length || 1)),
+        ];
         expect(parseDose([first, ...turned].join(' '))).toEqual({ ok: true, value: any });
       }),
     );
@@ -144,10 +163,39 @@ describe('any dose', () => {
 
 describe('any text', () => {
   const pieces = fc.constantFrom(
-    ...PART_WORDS, '3x10', '10x10s', '6-4-2', '5', '5s', '50%', '1rm', 'x', '-', '/', 'deg', '2/day', '"', 'ß', 'İ', '٣',
-    '2 directions', '3 angles', '1-2min', '8kg', '15', 'day', 'days', '\u00a0', 'max', 'adj',
+    ...PART_WORDS,
+    '3x10',
+    '10x10s',
+    '6-4-2',
+    '5',
+    '5s',
+    '50%',
+    '1rm',
+    'x',
+    '-',
+    '/',
+    'deg',
+    '2/day',
+    '"',
+    'ß',
+    'İ',
+    '٣',
+    '2 directions',
+    '3 angles',
+    '1-2min',
+    '8kg',
+    '15',
+    'day',
+    'days',
+    '\u00a0',
+    'max',
+    'adj',
   );
-  const text = fc.oneof(fc.string(), fc.string({ unit: 'grapheme' }), fc.array(pieces).map((p) => p.join(' ')));
+  const text = fc.oneof(
+    fc.string(),
+    fc.string({ unit: 'grapheme' }),
+    fc.array(pieces).map((p) => p.join(' ')),
+  );
 
   it('never throws, and an error lies inside the text', () => {
     fc.assert(

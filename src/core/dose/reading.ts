@@ -29,7 +29,10 @@ function span(range: Range<Seconds>): Phrase {
   const minutes = range.most >= 120 && range.least % 60 === 0 && range.most % 60 === 0;
   const scale = minutes ? 60 : 1;
   const scaled = { least: range.least / scale, most: range.most / scale };
-  return phrase(minutes ? 'span.minutes' : 'span.seconds', { count: count(scaled), most: scaled.most });
+  return phrase(minutes ? 'span.minutes' : 'span.seconds', {
+    count: count(scaled),
+    most: scaled.most,
+  });
 }
 
 /**
@@ -76,7 +79,11 @@ function readHead(head: Head, mode: BoutMode): Phrase {
     case 'sets':
       return head.sets.most === 1
         ? phrase('head.reps', { reps: count(head.reps), most: head.reps.most })
-        : phrase('head.sets', { sets: count(head.sets), reps: count(head.reps), most: head.sets.most });
+        : phrase('head.sets', {
+            sets: count(head.sets),
+            reps: count(head.reps),
+            most: head.sets.most,
+          });
     case 'pyramid':
       return phrase('head.pyramid', {
         sets: head.reps.map((reps) =>
@@ -155,7 +162,9 @@ function readDays({ days }: Dose): Phrase | null {
     case 'every':
       return days.n === 2 ? phrase('days.everyOther') : phrase('days.every', { n: days.n });
     case 'weekdays':
-      return phrase('days.weekdays', { list: days.weekdays.map((day) => phrase(`weekday.${day}`)) });
+      return phrase('days.weekdays', {
+        list: days.weekdays.map((day) => phrase(`weekday.${day}`)),
+      });
   }
 }
 

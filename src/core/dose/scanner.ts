@@ -72,10 +72,18 @@ export class Scanner {
     const [lowest, highest] = LIMITS[limit];
     const allowed = [`${lowest}–${highest}${unit}`];
     if (range.least > range.most) {
-      this.fail(`The range of ${word} runs backwards: write the smaller number first.`, allowed, spot);
+      this.fail(
+        `The range of ${word} runs backwards: write the smaller number first.`,
+        allowed,
+        spot,
+      );
     }
     if (range.least < lowest) {
-      this.fail(`The least ${word} can be is ${lowest}${unit}. Leave it out if there is none.`, allowed, spot);
+      this.fail(
+        `The least ${word} can be is ${lowest}${unit}. Leave it out if there is none.`,
+        allowed,
+        spot,
+      );
     }
     if (range.most > highest) {
       this.fail(`The most ${word} can be is ${highest}${unit}.`, allowed, spot);

@@ -27,7 +27,12 @@ function fallsOn(days: Days | undefined, anchor: LocalDate, date: LocalDate): bo
   }
 }
 
-function isOver(until: Until | undefined, anchor: LocalDate, date: LocalDate, review: LocalDate | null) {
+function isOver(
+  until: Until | undefined,
+  anchor: LocalDate,
+  date: LocalDate,
+  review: LocalDate | null,
+) {
   switch (until?.kind) {
     case undefined:
       return false;
@@ -46,7 +51,11 @@ function isOver(until: Until | undefined, anchor: LocalDate, date: LocalDate, re
  *
  * @param review the review date that "until review" means; null while none is set
  */
-export function isDueOn(line: ScheduledLine, date: LocalDate, review: LocalDate | null = null): boolean {
+export function isDueOn(
+  line: ScheduledLine,
+  date: LocalDate,
+  review: LocalDate | null = null,
+): boolean {
   const { dose, anchor } = line;
   const dayNumber = daysBetween(anchor, date) + 1;
   if (dayNumber < (dose.fromDay ?? 1)) return false;
@@ -83,6 +92,7 @@ export function timesPerDay(times: Times | undefined, waking: WakingHours): Rang
 export function everyWallMinutes(minutes: number, { wake, sleep }: WakingHours): WallMinute[] {
   const end = sleep > wake ? sleep : sleep + 1440;
   const found: WallMinute[] = [];
-  for (let minute: number = wake; minute <= end; minute += minutes) found.push(minute as WallMinute);
+  for (let minute: number = wake; minute <= end; minute += minutes)
+    found.push(minute as WallMinute);
   return found;
 }

@@ -46,12 +46,16 @@ describe('the days of a line', () => {
   });
 
   it('goes on until the review, and on when none is set', () => {
-    expect(dueDates(line('x10 until review'), '2026-11-01', '2026-11-30', '2026-11-10')).toHaveLength(9);
+    expect(
+      dueDates(line('x10 until review'), '2026-11-01', '2026-11-30', '2026-11-10'),
+    ).toHaveLength(9);
     expect(dueDates(line('x10 until review'), '2026-11-01', '2026-11-30')).toHaveLength(29);
   });
 
   it('agrees with the registry’s recurrence library (RFC 5545 rules) on any day rule', () => {
-    const anchor = fc.integer({ min: 0, max: 2000 }).map((days) => addDays(localDate('2024-01-01'), days));
+    const anchor = fc
+      .integer({ min: 0, max: 2000 })
+      .map((days) => addDays(localDate('2024-01-01'), days));
     const rule = fc.oneof(
       fc.constant('daily'),
       fc.integer({ min: 2, max: 31 }).map((n) => `every ${n} days`),
@@ -59,11 +63,17 @@ describe('the days of a line', () => {
     );
     fc.assert(
       fc.property(anchor, rule, fc.integer({ min: 1, max: 60 }), (start, text, last) => {
-        const ours = dueDates(line(`x10 ${text} until ${last} days`, start), start, addDays(start, 90));
+        const ours = dueDates(
+          line(`x10 ${text} until ${last} days`, start),
+          start,
+          addDays(start, 90),
+        );
         const dose = line(`x10 ${text}`).dose;
         const end = new Date(`${addDays(start, last - 1)}T00:00:00Z`);
         const byweekday =
-          dose.days?.kind === 'weekdays' ? dose.days.weekdays.map((day) => WEEKDAYS.indexOf(day)) : undefined;
+          dose.days?.kind === 'weekdays'
+            ? dose.days.weekdays.map((day) => WEEKDAYS.indexOf(day))
+            : undefined;
         const theirs = new RRule({
           freq: RRule.DAILY,
           interval: dose.days?.kind === 'every' ? dose.days.n : 1,
@@ -80,12 +90,9 @@ describe('the days of a line', () => {
 
 describe('zones (IANA time-zone database)', () => {
   it('leaves out the day that Apia never had', () => {
-    expect(calendarDays(zone('Pacific/Apia'), localDate('2011-12-28'), localDate('2012-01-01'))).toEqual([
-      '2011-12-28',
-      '2011-12-29',
-      '2011-12-31',
-      '2012-01-01',
-    ]);
+    expect(
+      calendarDays(zone('Pacific/Apia'), localDate('2011-12-28'), localDate('2012-01-01')),
+    ).toEqual(['2011-12-28', '2011-12-29', '2011-12-31', '2012-01-01']);
   });
 
   it('takes the date from the patient’s zone, not from UTC', () => {
@@ -102,7 +109,11 @@ describe('zones (IANA time-zone database)', () => {
   ])('keeps the wall clock on %s’s change of %s', (name, date) => {
     const minutes = everyWallMinutes(120, waking);
     const instants = instantsOf(zone(name), localDate(date), minutes);
-    const clock = new Intl.DateTimeFormat('en-GB', { timeZone: name, hour: '2-digit', minute: '2-digit' });
+    const clock = new Intl.DateTimeFormat('en-GB', {
+      timeZone: name,
+      hour: '2-digit',
+      minute: '2-digit',
+    });
     expect(instants.map((instant) => clock.format(instant))).toEqual([
       '07:00',
       '09:00',
@@ -119,12 +130,19 @@ describe('zones (IANA time-zone database)', () => {
     const newYork = zone('America/New_York');
     const date = localDate('2027-03-14');
     expect(instantAt(newYork, date, minute(2, 30))).toBe(instantAt(newYork, date, minute(3, 30)));
-    expect(instantsOf(newYork, date, [minute(1, 30), minute(2, 30), minute(3, 30)])).toHaveLength(2);
+    expect(instantsOf(newYork, date, [minute(1, 30), minute(2, 30), minute(3, 30)])).toHaveLength(
+      2,
+    );
   });
 });
 
 describe('the sessions of a day', () => {
-  const on = (...texts: string[]) => sessionsOn(localDate('2026-11-02'), texts.map((text) => line(text)), waking);
+  const on = (...texts: string[]) =>
+    sessionsOn(
+      localDate('2026-11-02'),
+      texts.map((text) => line(text)),
+      waking,
+    );
 
   it('puts a line done twice a day in the first two sessions', () => {
     const { sessions } = on('x10', 'x5 2/day');
@@ -135,7 +153,13 @@ describe('the sessions of a day', () => {
   });
 
   it('gives waking, training and every-two-hours lines their own', () => {
-    const { sessions, asNeeded } = on('x10 on waking', 'x5', 'x3 every 2h', 'x2 after training', 'x1 as needed');
+    const { sessions, asNeeded } = on(
+      'x10 on waking',
+      'x5',
+      'x3 every 2h',
+      'x2 after training',
+      'x1 as needed',
+    );
     expect(sessions.map((s) => s.key)).toEqual([
       'waking',
       'session-1',

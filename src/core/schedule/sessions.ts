@@ -1,5 +1,11 @@
 import type { LocalDate } from '../units';
-import { type ScheduledLine, type WakingHours, everyWallMinutes, isDueOn, timesPerDay } from './due';
+import {
+  type ScheduledLine,
+  type WakingHours,
+  everyWallMinutes,
+  isDueOn,
+  timesPerDay,
+} from './due';
 import { type Instant, type WallMinute, type Zone, instantAt } from './zone';
 
 /** When in the day a session belongs. */
@@ -41,13 +47,17 @@ export function sessionsOn<L extends ScheduledLine>(
   sessions.push(...countedSessions(due, waking));
   for (const kind of ['before training', 'after training'] as const) {
     const tied = due.filter((line) => kindOf(line) === kind);
-    if (tied.length > 0) sessions.push({ key: kind.replace(' ', '-'), slot: { kind }, lines: tied });
+    if (tied.length > 0)
+      sessions.push({ key: kind.replace(' ', '-'), slot: { kind }, lines: tied });
   }
   sessions.push(...beatSessions(due, waking));
   return { date, sessions, asNeeded: due.filter((line) => kindOf(line) === 'as needed') };
 }
 
-function countedSessions<L extends ScheduledLine>(due: readonly L[], waking: WakingHours): DaySession<L>[] {
+function countedSessions<L extends ScheduledLine>(
+  due: readonly L[],
+  waking: WakingHours,
+): DaySession<L>[] {
   const counted = due.filter((line) => (line.dose.times?.kind ?? 'per day') === 'per day');
   const most = Math.max(0, ...counted.map((line) => timesPerDay(line.dose.times, waking).least));
   return Array.from({ length: most }, (_, index) => ({
@@ -57,7 +67,10 @@ function countedSessions<L extends ScheduledLine>(due: readonly L[], waking: Wak
   }));
 }
 
-function beatSessions<L extends ScheduledLine>(due: readonly L[], waking: WakingHours): DaySession<L>[] {
+function beatSessions<L extends ScheduledLine>(
+  due: readonly L[],
+  waking: WakingHours,
+): DaySession<L>[] {
   const beats = new Map<number, L[]>();
   for (const line of due) {
     if (line.dose.times?.kind !== 'every') continue;

@@ -63,7 +63,10 @@ function pauseBetween(
   beyondLeast: boolean,
 ): LineSegment {
   const change = changeBetween(before, after);
-  const written = change === 'rep' || (change === 'side' && dose.side === 'alternating') ? dose.gap : (dose.rest ?? dose.gap);
+  const written =
+    change === 'rep' || (change === 'side' && dose.side === 'alternating')
+      ? dose.gap
+      : (dose.rest ?? dose.gap);
   const replacesPace = change === 'rep' || (change === 'set' && dose.rest !== undefined);
   const pace = paceOfChange(change, dose, mode);
   const length: Length = written ? (replacesPace ? { written } : { written, pace }) : { pace };
@@ -127,8 +130,16 @@ function repetition(spot: Spot, dose: Dose, mode: BoutMode, beyondLeast: boolean
   if (bout && mode === 'lain') return endWithRep(holds);
   const written = dose.tempo?.kind === 'move' ? half(dose.tempo.seconds) : undefined;
   const slow = dose.tempo?.kind === 'slow';
-  const half1: Length = written ? { written } : slow ? { pace: 'slowRep', paceShare: 0.5 } : { pace: 'moveIn' };
-  const half2: Length = written ? { written } : slow ? { pace: 'slowRep', paceShare: 0.5 } : { pace: 'release' };
+  const half1: Length = written
+    ? { written }
+    : slow
+      ? { pace: 'slowRep', paceShare: 0.5 }
+      : { pace: 'moveIn' };
+  const half2: Length = written
+    ? { written }
+    : slow
+      ? { pace: 'slowRep', paceShare: 0.5 }
+      : { pace: 'release' };
   // A written movement is prescribed work; getting into a hold at one's own pace is not.
   const work = written ? 'moved' : null;
   return [

@@ -30,7 +30,11 @@ export type Place = {
 };
 
 /** How long: what the dose wrote, what the pace says, or the longer of the two. */
-export type Length = { readonly written?: Range<Seconds>; readonly pace?: PaceName; readonly paceShare?: number };
+export type Length = {
+  readonly written?: Range<Seconds>;
+  readonly pace?: PaceName;
+  readonly paceShare?: number;
+};
 
 export type Segment = Place & {
   readonly kind: SegmentKind;

@@ -36,7 +36,11 @@ describe('dose arithmetic (common practice, no source)', () => {
   });
 
   it('holds 6 min in wall press, side band and prone hold at 30 s, 12 min at 60 s', () => {
-    const timeline = sessionTimeline([line('3x30-60s'), line('3x30-60s each side'), line('3x30-60s')]);
+    const timeline = sessionTimeline([
+      line('3x30-60s'),
+      line('3x30-60s each side'),
+      line('3x30-60s'),
+    ]);
     expect(workRange(timeline)).toEqual({ least: 360, most: 720 });
   });
 
@@ -73,7 +77,14 @@ describe('the segments', () => {
   });
 
   it('holds the barriers in one go', () => {
-    expect(kinds('30s at 3 barriers')).toEqual(['get-ready', 'move', 'hold', 'hold', 'hold', 'release']);
+    expect(kinds('30s at 3 barriers')).toEqual([
+      'get-ready',
+      'move',
+      'hold',
+      'hold',
+      'hold',
+      'release',
+    ]);
   });
 
   it('does one whole side, then the other', () => {
@@ -85,12 +96,18 @@ describe('the segments', () => {
 
   it('changes side at every repetition when alternating', () => {
     const played = resolve(sessionTimeline([line('x2 alternating')]), 'least');
-    expect(played.filter((s) => s.endsRep).map((s) => s.side)).toEqual(['left', 'right', 'left', 'right']);
+    expect(played.filter((s) => s.endsRep).map((s) => s.side)).toEqual([
+      'left',
+      'right',
+      'left',
+      'right',
+    ]);
   });
 
   it('takes the longer of the written pause and the pace of a change', () => {
     const change = (text: string) =>
-      resolve(sessionTimeline([line(text)]), 'least').find((s) => s.kind === 'change-side')?.seconds;
+      resolve(sessionTimeline([line(text)]), 'least').find((s) => s.kind === 'change-side')
+        ?.seconds;
     expect(change('10x10s gap 1s each side')).toBe(DEFAULT_PACES.changeSide);
     expect(change('10x10s gap 20s each side')).toBe(20);
     expect(change('3x10 gap 1s rest 60s each side')).toBe(60);
@@ -98,7 +115,8 @@ describe('the segments', () => {
 
   it('drops what is beyond the least, with its pause', () => {
     const timeline = sessionTimeline([line('3-5x10-15s gap 5s')]);
-    const gaps = (end: 'least' | 'most') => resolve(timeline, end).filter((s) => s.kind === 'gap').length;
+    const gaps = (end: 'least' | 'most') =>
+      resolve(timeline, end).filter((s) => s.kind === 'gap').length;
     expect([gaps('least'), gaps('most')]).toEqual([2, 4]);
     expect(workRange(timeline)).toEqual({ least: 30, most: 75 });
   });

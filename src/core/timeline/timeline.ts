@@ -43,7 +43,16 @@ export function sessionTimeline(lines: readonly TimedLine[], rounds = 1): Timeli
 }
 
 function transition(kind: SegmentKind, line: number, round: number, pace: keyof Paces): Segment {
-  const place: Place = { line, round, side: null, direction: 0, station: 0, set: 0, rep: 0, barrier: 0 };
+  const place: Place = {
+    line,
+    round,
+    side: null,
+    direction: 0,
+    station: 0,
+    set: 0,
+    rep: 0,
+    barrier: 0,
+  };
   return { ...place, kind, length: { pace }, beyondLeast: false, work: null, endsRep: false };
 }
 

@@ -1,0 +1,46 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { isAbsolute, join, resolve } from 'node:path';
+import {
+  ROOT,
+  endTogether,
+  ensureBuild,
+  ensurePackages,
+  flag,
+  option,
+  run,
+  startServer,
+} from './lib/project.mjs';
+
+/** Starts the application with demo data: `npm run demo -- --port 3000 --data DIR --fresh`. */
+const port = Number(option('port', '3000'));
+const folder = option('data', join(ROOT, 'data', 'demo'));
+const data = isAbsolute(folder) ? folder : resolve(folder);
+const facts = join(data, 'demo.json');
+
+ensurePackages();
+ensureBuild();
+if (flag('fresh')) rmSync(data, { recursive: true, force: true });
+const environment = {
+  DATA_DIR: data,
+  PUBLIC_URL: process.env.PUBLIC_URL ?? `http://localhost:${port}`,
+};
+if (!existsSync(facts)) {
+  console.log('Writing ten weeks of demo records …');
+  run(process.execPath, ['--import', 'tsx', 'scripts/demo/seed.ts', facts], {
+    env: { ...process.env, ...environment },
+  });
+}
+const child = await startServer({ port, environment, stdio: ['ignore', 'ignore', 'inherit'] });
+endTogether(child);
+const { seededOn, signIns, patientToken, patientName } = JSON.parse(readFileSync(facts, 'utf8'));
+console.log(`
+Dry Lantern, with demo data of ${seededOn} (begin anew with --fresh)
+
+  Clinic      ${environment.PUBLIC_URL}
+${signIns.map(({ role, email, password }) => `  ${role.padEnd(12)}${email}   ${password}`).join('\n')}
+
+  Patient     ${environment.PUBLIC_URL}/open#${patientToken}
+              the link of ${patientName}
+
+  Ctrl-C ends it.
+`);

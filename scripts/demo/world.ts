@@ -1,0 +1,276 @@
+/** The demo's made-up tidal island: its clinic, its people, and each patient's story. */
+
+export const CLINIC = {
+  name: 'Ebbholm Harbour Clinic',
+  phone: '+000 555 0142',
+  emergencyText: 'Ring the harbour bell or call the island emergency number, 000.',
+  zone: 'Europe/Lisbon',
+} as const;
+
+/** The password of every demo sign-in; it exists in demo data only. */
+export const DEMO_PASSWORD = 'low tide at seven';
+
+export const MEMBERS = [
+  { name: 'Maren Tollivar', email: 'maren@ebbholm.example', role: 'lead' },
+  { name: 'Osk Greavewood', email: 'osk@ebbholm.example', role: 'practitioner' },
+  { name: 'Pia Landroy', email: 'pia@ebbholm.example', role: 'assistant' },
+] as const;
+
+/** A day of a story, from 0 at the first day of the programme to 69, today. */
+export type StoryDay = {
+  /** How likely each session is begun, 0–1. */
+  readonly begins: number;
+  /** Share of a begun session that is done. */
+  readonly does: number;
+  /** Pain after it, 0–10, before a little noise. */
+  readonly pain: number;
+  /** How likely a session is done once more than due. */
+  readonly again?: number;
+};
+
+export type StoryVersion = {
+  readonly onDay: number;
+  readonly reason: string;
+  readonly rounds?: number;
+  /** Exercise and dose. An exercise that was there before continues its line. */
+  readonly lines: readonly (readonly [exerciseId: string, dose: string])[];
+};
+
+export type Story = {
+  readonly name: string;
+  readonly complaint: string;
+  readonly minutesADay: number;
+  readonly wake: number;
+  readonly sleep: number;
+  /** Null for somebody who never opened the link. */
+  readonly day: ((day: number) => StoryDay) | null;
+  /** Days on which a session is stopped because something feels wrong. */
+  readonly stops: readonly number[];
+  /** Days on which the clinician lets a paused programme go on, and acknowledges its alert. */
+  readonly resumes: readonly number[];
+  readonly words: readonly string[];
+  readonly versions: readonly StoryVersion[];
+};
+
+export const DAYS = 70;
+
+/** From a at day 0 to b at the last day. */
+const line = (a: number, b: number) => (day: number) => a + ((b - a) * day) / (DAYS - 1);
+
+export const STORIES: readonly Story[] = [
+  {
+    name: 'Ansel Corriwick',
+    complaint: 'Bell-founder; neck ache after a day over the moulds',
+    minutesADay: 15,
+    wake: 6 * 60,
+    sleep: 22 * 60,
+    // A steady improver.
+    day: (day) => ({ begins: 0.93, does: 0.98, pain: line(6, 1.5)(day) }),
+    stops: [],
+    resumes: [],
+    words: [
+      'slept better',
+      'a shake at the end',
+      'easier than last week',
+      'worked the big bell today',
+      'fine',
+    ],
+    versions: [
+      {
+        onDay: 0,
+        reason: 'First programme: weak nod, forward head from the trunk',
+        lines: [
+          ['tuck-lying', '10x10s gap 5s daily until review'],
+          ['blade-set', 'x10 hold 5s gap 3s daily until review'],
+          ['chest-stretch', '2x30s gap 15s daily until review'],
+        ],
+      },
+      {
+        onDay: 21,
+        reason: 'Holds ten times ten seconds without the strap muscles: next rung',
+        lines: [
+          ['neck-warm-up', '2x40s gap 10s daily until review'],
+          ['tuck-lighten', 'x10 hold 5s gap 3s daily until review'],
+          ['blade-set', 'x10 hold 5s gap 3s daily until review'],
+          ['chest-stretch', '2x30s gap 15s daily until review'],
+        ],
+      },
+      {
+        onDay: 46,
+        reason: 'Pain halved; wall press added for the long days',
+        lines: [
+          ['neck-warm-up', '2x40s gap 10s daily until review'],
+          ['tuck-lighten', 'x10 hold 10s gap 3s daily until review'],
+          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review'],
+          ['chest-stretch', '2x30s gap 15s every other day until review'],
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Ylva Sandrune',
+    complaint: 'Sailmaker; stiff upper back and side of the neck',
+    minutesADay: 10,
+    wake: 7 * 60,
+    sleep: 23 * 60,
+    // A fast starter who fades.
+    day: (day) => ({ begins: Math.max(0.08, 1 - day / 48), does: 0.9, pain: line(5, 3.5)(day) }),
+    stops: [],
+    resumes: [],
+    words: ['no time for the second one', 'good', 'forgot yesterday'],
+    versions: [
+      {
+        onDay: 0,
+        reason: 'First programme: right side-bend short',
+        rounds: 2,
+        lines: [
+          ['neck-warm-up', '2x30s gap 5s 2/day daily until review'],
+          ['side-neck-stretch', '30s at 3 barriers each side daily until review'],
+          ['block-opening', '30s 2/day daily until review'],
+          ['tuck-seated', '3x10-15s gap 5s 2/day daily until review'],
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Tomas Brekkel',
+    complaint: 'Ferry hand; low back after lifting the ramp',
+    minutesADay: 20,
+    wake: 5 * 60,
+    sleep: 21 * 60,
+    // An over-doer with soreness.
+    day: (day) => ({ begins: 0.97, does: 1, again: 0.55, pain: 4 + (day % 7 === 2 ? 2 : 0) }),
+    stops: [69],
+    resumes: [],
+    words: ['did it twice', 'sore this morning', 'one more round cannot hurt', 'back is tight'],
+    versions: [
+      {
+        onDay: 0,
+        reason: 'First programme: trunk endurance, lifting did not help',
+        lines: [
+          ['curl-up', '6-4-2 hold 10s rest 20-30s daily until review'],
+          ['press-up', 'x10 hold 1s 2/day daily until review'],
+          ['sciatic-slider', 'x10 move 4s each side daily until review'],
+        ],
+      },
+      {
+        onDay: 30,
+        reason: 'Sore in the mornings: a day in between',
+        lines: [
+          ['curl-up', '6-4-2 hold 10s rest 20-30s every other day until review'],
+          ['press-up', 'x10 hold 1s 2/day daily until review'],
+          ['sciatic-slider', 'x10 move 4s each side daily until review'],
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Ilse Marrendal',
+    complaint: 'Choir leader; tingling down the right arm',
+    minutesADay: 12,
+    wake: 8 * 60,
+    sleep: 24 * 60 - 30,
+    // Arm pain drawing in.
+    day: (day) => ({ begins: 0.85, does: 0.95, pain: line(7, 2)(day) }),
+    stops: [],
+    resumes: [],
+    words: [
+      'only to the elbow now',
+      'tingling in the thumb',
+      'held the long note',
+      'neck instead of arm',
+      'better',
+    ],
+    versions: [
+      {
+        onDay: 0,
+        reason: 'First programme: sliders before tensioners',
+        lines: [
+          ['median-slider', 'x10 move 4s right 2/day daily until review'],
+          ['tuck-seated', 'x10 hold 2s gap 2s 2/day daily until review'],
+        ],
+      },
+      {
+        onDay: 35,
+        reason: 'Drawn in to the elbow; deep neck flexors next',
+        lines: [
+          ['median-slider', 'x10 move 4s right 2/day daily until review'],
+          ['tuck-lying', '10x10s gap 5s daily until review'],
+          ['six-way-hold', '3x10s in 6 directions 30% every other day until review'],
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Bodo Hallimar',
+    complaint: 'Cheese-cellar keeper; headache from the neck',
+    minutesADay: 15,
+    wake: 4 * 60 + 30,
+    sleep: 20 * 60 + 30,
+    // A flare, and recovery.
+    day: (day) => ({
+      begins: day < 30 ? 0.9 : 0.8,
+      does: 0.95,
+      pain: day < 28 ? line(5, 2)(day) : day < 44 ? 7 - (day - 28) * 0.15 : line(6, 1)(day),
+    }),
+    stops: [31],
+    resumes: [36],
+    words: [
+      'headache eased at the wall',
+      'sharp when turning',
+      'careful today',
+      'back to the cellar',
+      'no headache',
+    ],
+    versions: [
+      {
+        onDay: 0,
+        reason: 'First programme: the wall press eases the headache',
+        lines: [
+          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review'],
+          ['tuck-lying', '10x10s gap 5s daily until review'],
+          ['band-pull', '2x10-15 band light rest 60s every other day until review'],
+        ],
+      },
+      {
+        onDay: 36,
+        reason: 'After the flare: one rung down, half the holds',
+        lines: [
+          ['tuck-lying', '5x10s gap 5s daily until review'],
+          ['wall-press', '2x30s gap 60s rpe 3-4 daily until review'],
+        ],
+      },
+      {
+        onDay: 55,
+        reason: 'Settled for two weeks: back to the full dose',
+        lines: [
+          ['tuck-lying', '10x10s gap 5s daily until review'],
+          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review'],
+          ['band-pull', '2x10-15 band light rest 60s every other day until review'],
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Nessa Quillery',
+    complaint: 'Stone carver; neck and shoulder, mallet side',
+    minutesADay: 10,
+    wake: 7 * 60,
+    sleep: 22 * 60,
+    // Never opened the link.
+    day: null,
+    stops: [],
+    resumes: [],
+    words: [],
+    versions: [
+      {
+        onDay: 58,
+        reason: 'First programme: posture habit and a weak blade',
+        lines: [
+          ['tuck-seated', 'x5 hold 2s gap 2s every 2h daily until review'],
+          ['blade-set', 'x10 hold 5s gap 3s daily until review'],
+        ],
+      },
+    ],
+  },
+];

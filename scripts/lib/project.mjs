@@ -1,0 +1,126 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The project's folder, wherever the command was called. */
+export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
+
+export const ENVIRONMENT = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+
+/** Runs a command to its end, its output shown; throws when it fails. */
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: ENVIRONMENT,
+    ...options,
+  });
+  if (done.error) throw done.error;
+  if (done.status !== 0)
+    throw new Error(`${command} ${args.join(' ')} ended with ${done.status ?? done.signal}`);
+}
+
+function hashOf(paths) {
+  const hash = createHash('sha256');
+  for (const path of paths) hash.update(path).update(readFileSync(join(ROOT, path)));
+  return hash.digest('hex');
+}
+
+function filesBelow(folder) {
+  return readdirSync(join(ROOT, folder), { recursive: true })
+    .map((name) => join(folder, String(name)))
+    .filter((path) => statSync(join(ROOT, path)).isFile())
+    .sort();
+}
+
+function stampIs(file, value) {
+  return existsSync(file) && readFileSync(file, 'utf8') === value;
+}
+
+/** Installs the packages when they are missing or the lock has changed since. */
+export function ensurePackages() {
+  const stamp = join(ROOT, 'node_modules', '.dry-lantern-lock');
+  const wanted = hashOf(['package.json', 'package-lock.json']);
+  if (stampIs(stamp, wanted)) return;
+  console.log('Installing packages …');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(stamp, wanted);
+}
+
+/** Builds the application when its source has changed since the last build. */
+export function ensureBuild({ quiet = true } = {}) {
+  const stamp = join(ROOT, '.next', 'dry-lantern-build');
+  const sources = [...filesBelow('src').filter((path) => !path.endsWith('.test.ts'))];
+  const wanted = hashOf([
+    ...sources,
+    'next.config.ts',
+    'postcss.config.mjs',
+    'tsconfig.json',
+    'package-lock.json',
+  ]);
+  if (stampIs(stamp, wanted)) return false;
+  console.log('Building …');
+  run(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'build'],
+    quiet ? { stdio: ['ignore', 'ignore', 'inherit'] } : {},
+  );
+  writeFileSync(stamp, wanted);
+  return true;
+}
+
+/** The value of --name, or a default. */
+export function option(name, otherwise) {
+  const at = process.argv.indexOf(`--${name}`);
+  if (at === -1) return otherwise;
+  const value = process.argv[at + 1];
+  if (!value || value.startsWith('--')) {
+    console.error(`--${name} needs a value.`);
+    process.exit(2);
+  }
+  return value;
+}
+
+export const flag = (name) => process.argv.includes(`--${name}`);
+
+/** Starts the built server; resolves once it answers. */
+export async function startServer({ port, environment = {}, stdio = 'inherit' }) {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-p', String(port)],
+    {
+      cwd: ROOT,
+      env: { ...ENVIRONMENT, NODE_ENV: 'production', ...environment },
+      stdio,
+    },
+  );
+  let ended = false;
+  child.on('exit', () => {
+    ended = true;
+  });
+  const until = Date.now() + 60_000;
+  while (Date.now() < until && !ended) {
+    try {
+      await fetch(`http://127.0.0.1:${port}/sign-in`, { redirect: 'manual' });
+      return child;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+  }
+  child.kill();
+  throw new Error(`the server did not start on port ${port}; is the port free?`);
+}
+
+/** Ends the server with this process, cleanly. */
+export function endTogether(child) {
+  let asked = false;
+  const end = () => {
+    asked = true;
+    child.kill('SIGTERM');
+  };
+  process.on('SIGINT', end);
+  process.on('SIGTERM', end);
+  child.on('exit', (code) => process.exit(asked ? 0 : (code ?? 1)));
+}

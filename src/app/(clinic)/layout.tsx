@@ -1,0 +1,41 @@
+import Link from 'next/link';
+import { redirect } from 'next/navigation';
+import { Toaster } from 'sonner';
+import { CLINIC_CAUTION } from '@/catalogue';
+import { currentMember } from '@/server/current';
+import { SignOut } from '@/ui/forms/sign-out';
+
+export default async function ClinicLayout({ children }: { children: React.ReactNode }) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  return (
+    <div className="grid min-h-dvh grid-rows-[auto_1fr_auto]">
+      <header className="no-print border-b border-hair bg-sheet">
+        <div className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-6 gap-y-1 px-5 py-2">
+          <Link href="/" className="text-lg font-semibold text-ink">
+            Dry Lantern
+          </Link>
+          <nav aria-label="Clinic" className="flex gap-4">
+            <Link href="/" className="py-1 text-action hover:underline">
+              Morning list
+            </Link>
+            {member.role === 'lead' && (
+              <Link href="/clinic" className="py-1 text-action hover:underline">
+                Clinic and members
+              </Link>
+            )}
+          </nav>
+          <span className="ml-auto max-w-64 truncate text-soft">
+            {member.name} ({member.role})
+          </span>
+          <SignOut />
+        </div>
+      </header>
+      <main className="mx-auto w-full max-w-[80rem] px-5 py-5">{children}</main>
+      <footer className="mx-auto w-full max-w-[80rem] border-t border-hair px-5 py-3 text-[0.87em] text-soft">
+        {CLINIC_CAUTION}
+      </footer>
+      <Toaster position="bottom-left" visibleToasts={3} />
+    </div>
+  );
+}

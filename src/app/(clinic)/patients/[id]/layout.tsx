@@ -1,0 +1,55 @@
+import { notFound, redirect } from 'next/navigation';
+import { roleSuffices } from '@/server/access';
+import { currentMember } from '@/server/current';
+import { fileHeader } from '@/server/follow';
+import { openPatient } from '@/server/open-patient';
+import { LANTERN_DAYS } from '@/server/morning-list';
+import { AlertLine } from '@/ui/forms/alert-line';
+import { PauseSwitch } from '@/ui/forms/pause-switch';
+import { Lantern } from '@/ui/lantern/lantern';
+import { describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { PatientLinkButton } from '@/ui/plan/patient-link';
+import { VisitRail } from '@/ui/plan/visit-rail';
+
+export default async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const opened = await openPatient(member, (await params).id);
+  if (!opened) notFound();
+  const { patient, complaint } = opened;
+  const { days, alerts, paused, link } = await fileHeader(member, patient);
+  const practises = roleSuffices(member.role, 'practitioner');
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-4 pb-3">
+        <Lantern
+          ribs={days.map(ribOfDay)}
+          label={`Last ${LANTERN_DAYS} days. ${describeDays(days)}`}
+          height={74}
+        />
+        <div className="mr-auto min-w-0 max-w-[34rem]">
+          <h1 className="text-2xl" dir="auto">
+            {patient.name}
+          </h1>
+          <p className="text-soft" dir="auto">
+            {complaint}
+          </p>
+          {alerts.map((alert) => (
+            <AlertLine
+              key={alert.id}
+              alertId={alert.id}
+              kind={alert.kind}
+              mayAcknowledge={practises}
+            />
+          ))}
+        </div>
+        <div className="no-print flex flex-wrap items-center gap-2">
+          <PauseSwitch patientId={patient.id} paused={paused} allowed={practises} />
+          <PatientLinkButton patientId={patient.id} patientName={patient.name} link={link} />
+        </div>
+      </div>
+      <VisitRail patientId={patient.id} />
+      <div className="pt-4">{children}</div>
+    </>
+  );
+}

@@ -1,0 +1,21 @@
+import type { Metadata, Viewport } from 'next';
+import { connection } from 'next/server';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: { default: 'Dry Lantern', template: '%s · Dry Lantern' },
+  description: 'Home exercise programmes for neck, back and posture.',
+  referrer: 'no-referrer',
+};
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: React.ReactNode }) {
+  // Every page carries a nonce of its own, so none is built ahead.
+  await connection();
+  return (
+    <html lang="en">
+      <body>{children}</body>
+    </html>
+  );
+}

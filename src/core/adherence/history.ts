@@ -1,0 +1,177 @@
+import type { BoutMode } from '../dose';
+import {
+  type ScheduledLine,
+  type WakingHours,
+  type Zone,
+  calendarDays,
+  isDueOn,
+  sessionsOn,
+  timesPerDay,
+  versionOn,
+} from '../schedule';
+import { type LocalDate, addDays } from '../units';
+import { type DayAdherence, type DoneLine, SESSION_DONE_FROM, dayAdherence } from './day';
+import { type LineTarget, lineTarget, shareBeyondMost, shareDone } from './line-share';
+import type { SessionSummary } from './session-event';
+
+/** A line of a version with what one occurrence of it asks. */
+export type ProgrammeLine = ScheduledLine & {
+  readonly mode: BoutMode;
+  readonly position: string;
+  readonly target: LineTarget;
+};
+
+export type ProgrammeVersion = {
+  readonly number: number;
+  readonly effectiveFrom: LocalDate;
+  readonly reviewOn: LocalDate | null;
+  readonly rounds: number;
+  readonly lines: readonly ProgrammeLine[];
+};
+
+/** Adds its target to a line. */
+export function withTarget(line: Omit<ProgrammeLine, 'target'>, rounds: number): ProgrammeLine {
+  return { ...line, target: lineTarget(line, rounds) };
+}
+
+/** First and last paused day, both included; an open pause has no last day. */
+export type Pause = { readonly from: LocalDate; readonly to: LocalDate | null };
+
+export function isPausedOn(pauses: readonly Pause[], date: LocalDate): boolean {
+  return pauses.some((pause) => pause.from <= date && (pause.to === null || date <= pause.to));
+}
+
+/** What was done on one day, in the small shape that long lists read. */
+export type DayDone = {
+  readonly lines: readonly DoneLine[];
+  readonly sessions: readonly SessionDone[];
+};
+
+export type SessionDone = {
+  readonly id: string;
+  readonly key: string;
+  /** Share of this session's dose, 0–1. */
+  readonly share: number;
+  readonly state: SessionSummary['state'];
+};
+
+export const NOTHING_DONE: DayDone = { lines: [], sessions: [] };
+
+/** Sessions of a day that count as done. */
+export function sessionsDone(done: DayDone): number {
+  return done.sessions.filter((session) => session.share >= SESSION_DONE_FROM).length;
+}
+
+/** A session's summary with the version it was played from. */
+export type PlayedSession = {
+  readonly summary: SessionSummary;
+  readonly key: string;
+  readonly version: ProgrammeVersion;
+};
+
+/** Folds the sessions of one day into shares by line and by session. */
+export function foldDay(
+  date: LocalDate,
+  sessions: readonly PlayedSession[],
+  waking: WakingHours,
+): DayDone {
+  const lines = new Map<string, { shares: number[]; beyondMost: number }>();
+  const folded: SessionDone[] = [];
+  for (const { summary, key, version } of sessions) {
+    const planned = plannedLines(version, date, key, waking);
+    let weight = 0;
+    let credited = 0;
+    for (const line of version.lines) {
+      const reps = summary.lines.find((done) => done.lineage === line.lineage)?.reps ?? [];
+      const share = shareDone(line.target, reps);
+      if (planned.has(line.lineage)) {
+        weight += line.target.weight;
+        credited += line.target.weight * Math.min(1, share);
+      }
+      if (reps.length === 0) continue;
+      const known = lines.get(line.lineage) ?? { shares: [], beyondMost: 0 };
+      known.shares.push(share);
+      known.beyondMost += shareBeyondMost(line.target, reps);
+      lines.set(line.lineage, known);
+    }
+    folded.push({
+      id: summary.sessionId,
+      key,
+      share: weight === 0 ? 0 : credited / weight,
+      state: summary.state,
+    });
+  }
+  return { lines: [...lines].map(([lineage, done]) => ({ lineage, ...done })), sessions: folded };
+}
+
+/** The lines a session of this key holds on the date; all of them for a session beyond the plan. */
+function plannedLines(
+  version: ProgrammeVersion,
+  date: LocalDate,
+  key: string,
+  waking: WakingHours,
+) {
+  const { sessions } = sessionsOn(date, version.lines, waking, version.reviewOn);
+  const planned = sessions.find((session) => session.key === key)?.lines ?? version.lines;
+  return new Set(planned.map((line) => line.lineage));
+}
+
+export type HistoryFacts = {
+  readonly zone: Zone;
+  readonly waking: WakingHours;
+  readonly today: LocalDate;
+  readonly versions: readonly ProgrammeVersion[];
+  readonly pauses: readonly Pause[];
+  readonly done: ReadonlyMap<LocalDate, DayDone>;
+};
+
+/** Adherence day by day from `from` to `to`, both included, on the days the zone had. */
+export function adherenceHistory(
+  facts: HistoryFacts,
+  from: LocalDate,
+  to: LocalDate,
+): DayAdherence[] {
+  const start = firstDay(facts.versions);
+  return calendarDays(facts.zone, from, to).map((date) => {
+    const version = versionOn(facts.versions, date);
+    const done = facts.done.get(date) ?? NOTHING_DONE;
+    return dayAdherence({
+      date,
+      today: facts.today,
+      start,
+      paused: isPausedOn(facts.pauses, date),
+      due: version === null ? [] : dueLines(version, date, facts.waking),
+      done: done.lines,
+      sessionsDue:
+        version === null
+          ? 0
+          : sessionsOn(date, version.lines, facts.waking, version.reviewOn).sessions.length,
+      sessionsDone: sessionsDone(done),
+    });
+  });
+}
+
+function dueLines(version: ProgrammeVersion, date: LocalDate, waking: WakingHours) {
+  return version.lines
+    .filter((line) => isDueOn(line, date, version.reviewOn))
+    .map((line) => {
+      const times = timesPerDay(line.dose.times, waking);
+      return {
+        lineage: line.lineage,
+        due: times.least,
+        allowed: times.most,
+        weight: line.target.weight,
+      };
+    });
+}
+
+/** The first date anything was prescribed for; null when nothing was. */
+export function firstDay(versions: readonly ProgrammeVersion[]): LocalDate | null {
+  const dates = versions.map((version) => version.effectiveFrom).sort();
+  return dates[0] ?? null;
+}
+
+/** The last `count` days up to and including today, as dates from first to last. */
+export function lastDays(today: LocalDate, count: number): { from: LocalDate; to: LocalDate } {
+  return { from: addDays(today, 1 - count), to: today };
+}

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { parseZone } from '../schedule';
+import { recordId, words } from './words';
+
+export const ROLES = ['lead', 'practitioner', 'assistant'] as const;
+export type Role = (typeof ROLES)[number];
+
+const email = words('The e-mail address', 200)
+  .pipe(z.email('This is not an e-mail address.'))
+  .transform((text) => text.toLowerCase());
+
+const newPassword = z
+  .string({ error: 'The password is missing.' })
+  .min(10, 'A password has at least 10 characters.')
+  .max(200, 'A password has at most 200 characters.');
+
+export const SignInDraft = z.object({
+  email: z
+    .string()
+    .max(200)
+    .transform((text) => text.trim().toLowerCase()),
+  password: z.string().max(200),
+});
+
+export const MemberDraft = z.object({
+  id: recordId,
+  name: words('The name', 200),
+  email,
+  role: z.enum(ROLES, { error: 'Choose a role.' }),
+  password: newPassword,
+});
+export type MemberDraft = z.infer<typeof MemberDraft>;
+
+export const ClinicDraft = z.object({
+  name: words('The clinic’s name', 200),
+  phone: words('The phone number', 40),
+  emergencyText: words('The emergency text', 400),
+  zone: z.string().refine((name) => parseZone(name) !== null, 'This time zone is not known.'),
+});
+export type ClinicDraft = z.infer<typeof ClinicDraft>;
+
+/** What the first-run page sends: the code from the terminal, the clinic and its lead. */
+export const FirstRunDraft = z.object({
+  code: z.string().trim().max(40),
+  clinic: ClinicDraft,
+  lead: MemberDraft.omit({ role: true }),
+});
+export type FirstRunDraft = z.infer<typeof FirstRunDraft>;

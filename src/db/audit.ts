@@ -1,0 +1,41 @@
+import { type Statement, builder, read } from './door';
+import { and, desc, eq } from 'drizzle-orm';
+import { auditEvent } from './schema';
+
+export type Actor =
+  | { readonly kind: 'member'; readonly id: string }
+  | { readonly kind: 'patient'; readonly id: string }
+  | { readonly kind: 'system'; readonly id: string };
+
+/** What is written of an action: ids and verbs, never words or numbers of a patient. */
+export type AuditEntry = {
+  readonly clinicId: string;
+  readonly at: number;
+  readonly actor: Actor;
+  readonly verb: string;
+  readonly subject: { readonly kind: string; readonly id: string };
+};
+
+export function audit({ clinicId, at, actor, verb, subject }: AuditEntry): Statement {
+  return builder().insert(auditEvent).values({
+    clinicId,
+    at,
+    actorKind: actor.kind,
+    actorId: actor.id,
+    verb,
+    subjectKind: subject.kind,
+    subjectId: subject.id,
+  });
+}
+
+/** The newest audit events about one record, at most `limit`. */
+export function auditOf(clinicId: string, subjectId: string, limit = 50) {
+  return read((db) =>
+    db
+      .select()
+      .from(auditEvent)
+      .where(and(eq(auditEvent.clinicId, clinicId), eq(auditEvent.subjectId, subjectId)))
+      .orderBy(desc(auditEvent.id))
+      .limit(limit),
+  );
+}

@@ -1,0 +1,153 @@
+import { type Client, createClient } from '@libsql/client';
+import { type SQL, sql } from 'drizzle-orm';
+import type { BatchItem } from 'drizzle-orm/batch';
+import { type LibSQLDatabase, drizzle } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { mkdirSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { DatabaseFailure, type GuardName, cleanError, isBusy } from './errors';
+import { guard as guardTable } from './schema';
+
+/**
+ * The one door to the database. Two properties of the client make it necessary: after one
+ * SQLITE_BUSY a connection acknowledges later writes without storing them until it is reconnected,
+ * and its calls block the event loop, so that a long wait freezes everybody. Hence one client for
+ * the process, one write at a time, a short wait, and reconnect-and-retry. See
+ * docs/decisions/0003-one-door-to-the-database.md.
+ */
+type House = { client: Client; db: LibSQLDatabase; queue: Promise<unknown> };
+
+/** The server bundles this module more than once; they must share client and queue. */
+const KEY = Symbol.for('dry-lantern.database');
+const shared = globalThis as unknown as Record<symbol, House | undefined>;
+
+/** Longest synchronous wait for another process's write, in milliseconds. */
+const WAIT_MS = 250;
+/** How long a write is tried again before it fails loudly, in milliseconds. */
+const PATIENCE_MS = 5_000;
+
+/** DATABASE_URL, or a file in DATA_DIR (./data). */
+export function databaseUrl(environment: NodeJS.ProcessEnv = process.env): string {
+  return (
+    environment.DATABASE_URL ?? `file:${join(environment.DATA_DIR ?? 'data', 'dry-lantern.db')}`
+  );
+}
+
+function house(): House {
+  const open = shared[KEY];
+  if (open) return open;
+  const url = databaseUrl();
+  if (url.startsWith('file:')) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
+  const authToken = process.env.DATABASE_AUTH_TOKEN;
+  const client = createClient({ url, timeout: WAIT_MS, ...(authToken ? { authToken } : {}) });
+  const made = { client, db: drizzle(client), queue: Promise.resolve() };
+  shared[KEY] = made;
+  return made;
+}
+
+/** For reading. All writing goes through `write`. */
+export function reader(): Pick<LibSQLDatabase, 'select' | 'selectDistinct'> {
+  return house().db;
+}
+
+/** For building the statements given to `write`; they are not awaited themselves. */
+export function builder(): Pick<LibSQLDatabase, 'insert' | 'update' | 'delete'> {
+  return house().db;
+}
+
+/** Runs a read and cleans what it throws. */
+export async function read<T>(query: (db: ReturnType<typeof reader>) => Promise<T>): Promise<T> {
+  try {
+    return await query(reader());
+  } catch (error) {
+    if (!isBusy(error)) throw cleanError(error);
+    // Not through the queue: a read may be part of a write's preparation, which holds it.
+    await reconnect();
+    try {
+      return await query(reader());
+    } catch (again) {
+      throw cleanError(again);
+    }
+  }
+}
+
+async function reconnect(): Promise<void> {
+  const { client } = house();
+  await (client as Client & { reconnect?: () => void | Promise<void> }).reconnect?.();
+}
+
+/** One after the other within this process. */
+function inQueue<T>(job: () => Promise<T>): Promise<T> {
+  const place = house();
+  const mine = place.queue.then(job, job);
+  place.queue = mine.catch(() => undefined);
+  return mine;
+}
+
+export type Statement = BatchItem<'sqlite'>;
+
+/**
+ * Stores all of these statements or none. Resolves only when they are stored.
+ *
+ * @param prepare builds the statements; it runs while no other write of this process can, so what it
+ *   reads cannot be changed by one. It runs again when the batch has to be tried again.
+ * @throws GuardRefused when a guard no longer held, AlreadyThere for a row that must be unique,
+ *   DatabaseFailure 'busy' when another process kept the database for five seconds
+ */
+export async function write(
+  prepare: (db: ReturnType<typeof builder>) => readonly Statement[] | Promise<readonly Statement[]>,
+): Promise<void> {
+  return inQueue(async () => {
+    const until = performance.now() + PATIENCE_MS;
+    for (let attempt = 1; ; attempt += 1) {
+      try {
+        const [first, ...others] = await prepare(builder());
+        if (first) await house().db.batch([first, ...others]);
+        return;
+      } catch (error) {
+        if (!isBusy(error)) throw cleanError(error);
+        await reconnect();
+        if (performance.now() > until) throw new DatabaseFailure('busy', 'SQLITE_BUSY');
+        await pause(Math.min(400, 10 * 2 ** attempt) * (0.5 + Math.random() / 2));
+      }
+    }
+  });
+}
+
+function pause(milliseconds: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, milliseconds));
+}
+
+/** A statement that fails its whole batch unless the condition holds at that moment. */
+export function guard(name: GuardName, condition: SQL): Statement {
+  return builder()
+    .insert(guardTable)
+    .values({ name, holds: sql`(SELECT coalesce((${condition}), 0) <> 0)` });
+}
+
+/** Brings the schema up to date. Forward only; safe to call at every start. */
+export async function migrateDatabase(
+  folder = join(process.cwd(), 'src/db/migrations'),
+): Promise<void> {
+  await inQueue(async () => {
+    const until = performance.now() + PATIENCE_MS;
+    for (;;) {
+      try {
+        const { client, db } = house();
+        if (client.protocol === 'file') await client.execute('PRAGMA journal_mode = WAL');
+        await migrate(db, { migrationsFolder: folder });
+        return;
+      } catch (error) {
+        if (!isBusy(error) || performance.now() > until) throw cleanError(error);
+        await reconnect();
+        await pause(100);
+      }
+    }
+  });
+}
+
+/** Closes the client; the next call opens it again. For tests and scripts. */
+export function closeDatabase(): void {
+  shared[KEY]?.client.close();
+  shared[KEY] = undefined;
+}

@@ -1,0 +1,104 @@
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from './door';
+import { patient, patientDevice, patientLink } from './schema';
+
+/** A link by its token's hash, unless revoked; null otherwise. */
+export async function linkByToken(tokenHash: string) {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(patientLink)
+      .where(and(eq(patientLink.tokenHash, tokenHash), isNull(patientLink.revokedAt)))
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+/** The newest link of a patient, revoked or not; null when none was ever made. */
+export async function newestLinkOf(clinicId: string, patientId: string) {
+  const rows = await read((db) =>
+    db
+      .select({
+        id: patientLink.id,
+        createdAt: patientLink.createdAt,
+        openedAt: patientLink.openedAt,
+        revokedAt: patientLink.revokedAt,
+      })
+      .from(patientLink)
+      .where(and(eq(patientLink.clinicId, clinicId), eq(patientLink.patientId, patientId)))
+      .orderBy(desc(patientLink.createdAt))
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+export function insertLink(row: typeof patientLink.$inferInsert): Statement {
+  return builder().insert(patientLink).values(row);
+}
+
+export function revokeLinksOf(clinicId: string, patientId: string, at: number): Statement {
+  return builder()
+    .update(patientLink)
+    .set({ revokedAt: at })
+    .where(
+      and(
+        eq(patientLink.clinicId, clinicId),
+        eq(patientLink.patientId, patientId),
+        isNull(patientLink.revokedAt),
+      ),
+    );
+}
+
+export function markOpened(clinicId: string, linkId: string, at: number): Statement {
+  return builder()
+    .update(patientLink)
+    .set({ openedAt: at })
+    .where(
+      and(
+        eq(patientLink.clinicId, clinicId),
+        eq(patientLink.id, linkId),
+        isNull(patientLink.openedAt),
+      ),
+    );
+}
+
+export function insertDevice(row: typeof patientDevice.$inferInsert): Statement {
+  return builder().insert(patientDevice).values(row);
+}
+
+/** The patient of a device cookie's hash; null when it is unknown or its link was revoked. */
+export async function patientByDevice(tokenHash: string) {
+  const rows = await read((db) =>
+    db
+      .select({ patient })
+      .from(patientDevice)
+      .innerJoin(
+        patientLink,
+        and(
+          eq(patientLink.clinicId, patientDevice.clinicId),
+          eq(patientLink.id, patientDevice.linkId),
+        ),
+      )
+      .innerJoin(
+        patient,
+        and(eq(patient.clinicId, patientDevice.clinicId), eq(patient.id, patientDevice.patientId)),
+      )
+      .where(and(eq(patientDevice.tokenHash, tokenHash), isNull(patientLink.revokedAt)))
+      .limit(1),
+  );
+  return rows[0]?.patient ?? null;
+}
+
+/** A guard's condition: the device's link is not revoked. */
+export function deviceHolds(tokenHash: string, clinicId: string, patientId: string) {
+  return sql`SELECT count(*) FROM ${patientDevice}
+    JOIN ${patientLink} ON ${patientLink.clinicId} = ${patientDevice.clinicId} AND ${patientLink.id} = ${patientDevice.linkId}
+    WHERE ${patientDevice.tokenHash} = ${tokenHash} AND ${patientDevice.clinicId} = ${clinicId}
+      AND ${patientDevice.patientId} = ${patientId} AND ${patientLink.revokedAt} IS NULL`;
+}
+
+/** A guard's condition: the link is not revoked. */
+export function linkHolds(clinicId: string, linkId: string) {
+  return sql`SELECT count(*) FROM ${patientLink} WHERE ${patientLink.clinicId} = ${clinicId}
+    AND ${patientLink.id} = ${linkId} AND ${patientLink.revokedAt} IS NULL`;
+}

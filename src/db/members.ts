@@ -1,0 +1,144 @@
+import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import type { Role } from '@/core/records';
+import { type Statement, builder, read } from './door';
+import { failedAttempt, member, memberSession } from './schema';
+
+export type Member = Omit<typeof member.$inferSelect, 'passwordHash'>;
+
+const PUBLIC = {
+  clinicId: member.clinicId,
+  id: member.id,
+  name: member.name,
+  email: member.email,
+  role: member.role,
+  active: member.active,
+  createdAt: member.createdAt,
+};
+
+/** A member with the password hash, for sign-in only; null when there is none. */
+export async function memberToSignIn(email: string) {
+  const rows = await read((db) => db.select().from(member).where(eq(member.email, email)).limit(1));
+  return rows[0] ?? null;
+}
+
+/** The members of a clinic by name, at most 200. */
+export function membersOf(clinicId: string): Promise<Member[]> {
+  return read((db) =>
+    db
+      .select(PUBLIC)
+      .from(member)
+      .where(eq(member.clinicId, clinicId))
+      .orderBy(asc(member.name))
+      .limit(200),
+  );
+}
+
+export function insertMember(row: typeof member.$inferInsert): Statement {
+  return builder().insert(member).values(row);
+}
+
+export function setMemberActive(clinicId: string, id: string, active: boolean): Statement {
+  return builder()
+    .update(member)
+    .set({ active })
+    .where(and(eq(member.clinicId, clinicId), eq(member.id, id)));
+}
+
+export function setMemberPassword(clinicId: string, id: string, passwordHash: string): Statement {
+  return builder()
+    .update(member)
+    .set({ passwordHash })
+    .where(and(eq(member.clinicId, clinicId), eq(member.id, id)));
+}
+
+export function insertMemberSession(row: typeof memberSession.$inferInsert): Statement {
+  return builder().insert(memberSession).values(row);
+}
+
+/** How long a member's session lives: idle, and in all, in milliseconds. */
+export const SESSION_LIFE = { idle: 30 * 60_000, whole: 12 * 3_600_000 } as const;
+
+/** The member behind a session cookie's hash; null when it is unknown, ended, idle or too old. */
+export async function memberBySession(tokenHash: string, now: number) {
+  const rows = await read((db) =>
+    db
+      .select({ ...PUBLIC, lastSeenAt: memberSession.lastSeenAt })
+      .from(memberSession)
+      .innerJoin(
+        member,
+        and(eq(member.clinicId, memberSession.clinicId), eq(member.id, memberSession.memberId)),
+      )
+      .where(
+        and(
+          eq(memberSession.tokenHash, tokenHash),
+          isNull(memberSession.endedAt),
+          eq(member.active, true),
+          gt(memberSession.lastSeenAt, now - SESSION_LIFE.idle),
+          gt(memberSession.createdAt, now - SESSION_LIFE.whole),
+        ),
+      )
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+export function touchMemberSession(tokenHash: string, now: number): Statement {
+  return builder()
+    .update(memberSession)
+    .set({ lastSeenAt: now })
+    .where(and(eq(memberSession.tokenHash, tokenHash), lt(memberSession.lastSeenAt, now)));
+}
+
+export function endMemberSession(tokenHash: string, now: number): Statement {
+  return builder()
+    .update(memberSession)
+    .set({ endedAt: now })
+    .where(eq(memberSession.tokenHash, tokenHash));
+}
+
+export function endAllSessionsOf(clinicId: string, memberId: string, now: number): Statement {
+  return builder()
+    .update(memberSession)
+    .set({ endedAt: now })
+    .where(
+      and(
+        eq(memberSession.clinicId, clinicId),
+        eq(memberSession.memberId, memberId),
+        isNull(memberSession.endedAt),
+      ),
+    );
+}
+
+/** A guard's condition: this session still belongs to an active member of the clinic with such a role. */
+export function memberMay(tokenHash: string, clinicId: string, roles: readonly Role[]) {
+  const list = sql.join(
+    roles.map((role) => sql`${role}`),
+    sql`, `,
+  );
+  return sql`SELECT count(*) FROM ${memberSession}
+    JOIN ${member} ON ${member.clinicId} = ${memberSession.clinicId} AND ${member.id} = ${memberSession.memberId}
+    WHERE ${memberSession.tokenHash} = ${tokenHash} AND ${memberSession.endedAt} IS NULL
+      AND ${member.clinicId} = ${clinicId} AND ${member.active} = 1 AND ${member.role} IN (${list})`;
+}
+
+export function insertFailedAttempt(what: string, at: number): Statement {
+  return builder().insert(failedAttempt).values({ what, at });
+}
+
+/** Forgets attempts older than `before`, and all at `what` when it succeeded. */
+export function forgetAttempts(before: number, what?: string): Statement[] {
+  const old = builder().delete(failedAttempt).where(lt(failedAttempt.at, before));
+  return what === undefined
+    ? [old]
+    : [old, builder().delete(failedAttempt).where(eq(failedAttempt.what, what))];
+}
+
+export async function countAttempts(what: string, since: number): Promise<number> {
+  const rows = await read((db) =>
+    db
+      .select({ n: sql<number>`count(*)` })
+      .from(failedAttempt)
+      .where(and(eq(failedAttempt.what, what), gt(failedAttempt.at, since))),
+  );
+  return rows[0]?.n ?? 0;
+}

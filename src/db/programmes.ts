@@ -1,0 +1,146 @@
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from './door';
+import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
+
+export type VersionRow = typeof programmeVersion.$inferSelect;
+export type LineRow = typeof programmeLine.$inferSelect;
+export type VersionWithLines = { readonly version: VersionRow; readonly lines: readonly LineRow[] };
+
+/** The most versions read for one patient. */
+const MOST_VERSIONS = 200;
+
+/** Every version of these patients' programmes with its lines, oldest first, by patient. */
+export async function versionsOf(
+  clinicId: string,
+  patientIds: readonly string[],
+): Promise<Map<string, VersionWithLines[]>> {
+  if (patientIds.length === 0) return new Map();
+  const rows = await read((db) =>
+    db
+      .select({ version: programmeVersion, line: programmeLine })
+      .from(programmeVersion)
+      .innerJoin(
+        programmeLine,
+        and(
+          eq(programmeLine.clinicId, programmeVersion.clinicId),
+          eq(programmeLine.programmeId, programmeVersion.programmeId),
+          eq(programmeLine.number, programmeVersion.number),
+        ),
+      )
+      .where(
+        and(
+          eq(programmeVersion.clinicId, clinicId),
+          inArray(programmeVersion.patientId, [...patientIds]),
+        ),
+      )
+      .orderBy(
+        asc(programmeVersion.patientId),
+        asc(programmeVersion.number),
+        asc(programmeLine.place),
+      ),
+  );
+  const byPatient = new Map<string, { version: VersionRow; lines: LineRow[] }[]>();
+  for (const { version, line } of rows) {
+    const list = byPatient.get(version.patientId) ?? [];
+    const last = list.at(-1);
+    if (last?.version.number === version.number) last.lines.push(line);
+    else list.push({ version, lines: [line] });
+    byPatient.set(version.patientId, list);
+  }
+  for (const [id, list] of byPatient) byPatient.set(id, list.slice(-MOST_VERSIONS));
+  return byPatient;
+}
+
+/** A patient's programme; null before the first version. */
+export async function programmeOf(clinicId: string, patientId: string) {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(programme)
+      .where(and(eq(programme.clinicId, clinicId), eq(programme.patientId, patientId)))
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+export function insertProgramme(row: typeof programme.$inferInsert): Statement {
+  return builder().insert(programme).values(row);
+}
+
+export function insertVersion(version: VersionRow, lines: readonly LineRow[]): Statement[] {
+  return [
+    builder().insert(programmeVersion).values(version),
+    builder()
+      .insert(programmeLine)
+      .values([...lines]),
+  ];
+}
+
+/** A guard's condition: the patient's newest version is still this one (0: none). */
+export function newestVersionIs(clinicId: string, patientId: string, number: number) {
+  return sql`SELECT coalesce(max(${programmeVersion.number}), 0) = ${number} FROM ${programmeVersion}
+    WHERE ${programmeVersion.clinicId} = ${clinicId} AND ${programmeVersion.patientId} = ${patientId}`;
+}
+
+/** A guard's condition: nothing was logged for this day. */
+export function nothingLoggedOn(clinicId: string, patientId: string, date: string) {
+  return sql`SELECT count(*) = 0 FROM ${sessionEvent} WHERE ${sessionEvent.clinicId} = ${clinicId}
+    AND ${sessionEvent.patientId} = ${patientId} AND ${sessionEvent.localDate} = ${date}`;
+}
+
+export async function hasLogOn(
+  clinicId: string,
+  patientId: string,
+  date: string,
+): Promise<boolean> {
+  const rows = await read((db) =>
+    db
+      .select({ id: sessionEvent.id })
+      .from(sessionEvent)
+      .where(
+        and(
+          eq(sessionEvent.clinicId, clinicId),
+          eq(sessionEvent.patientId, patientId),
+          eq(sessionEvent.localDate, date),
+        ),
+      )
+      .limit(1),
+  );
+  return rows.length > 0;
+}
+
+/** Pauses of these patients, oldest first. */
+export function pausesOf(clinicId: string, patientIds: readonly string[]) {
+  return read((db) =>
+    db
+      .select()
+      .from(pause)
+      .where(and(eq(pause.clinicId, clinicId), inArray(pause.patientId, [...patientIds])))
+      .orderBy(asc(pause.fromDate), desc(pause.createdAt))
+      .limit(5000),
+  );
+}
+
+export function insertPause(row: typeof pause.$inferInsert): Statement {
+  return builder().insert(pause).values(row);
+}
+
+/** Ends a patient's open pauses; `lastDay` is the last paused day. */
+export function endPausesOf(
+  clinicId: string,
+  patientId: string,
+  lastDay: string,
+  by: string,
+  at: number,
+): Statement {
+  return builder()
+    .update(pause)
+    .set({ toDate: lastDay, endedBy: by, endedAt: at })
+    .where(
+      and(
+        eq(pause.clinicId, clinicId),
+        eq(pause.patientId, patientId),
+        sql`${pause.toDate} IS NULL`,
+      ),
+    );
+}

@@ -1,0 +1,3 @@
+export * from './log';
+export * from './people';
+export * from './programme';

@@ -1,0 +1,145 @@
+import {
+  foreignKey,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+} from 'drizzle-orm/sqlite-core';
+import { clinic, patient } from './people';
+
+/**
+ * What a patient's device tells of a session, event by event. Append-only: the id is made on the
+ * device, so that the same event arriving twice changes nothing.
+ */
+export const sessionEvent = sqliteTable(
+  'session_event',
+  {
+    clinicId: text('clinic_id').notNull(),
+    patientId: text('patient_id').notNull(),
+    id: text('id').notNull(),
+    sessionId: text('session_id').notNull(),
+    /** Which session of the day, as the schedule names it. */
+    sessionKey: text('session_key').notNull(),
+    programmeId: text('programme_id').notNull(),
+    version: integer('version').notNull(),
+    /** The day in the patient's zone, fixed when the session's first event was taken in. */
+    localDate: text('local_date').notNull(),
+    /** A session event's body, as JSON. */
+    body: text('body').notNull(),
+    payloadHash: text('payload_hash').notNull(),
+    /** The device's own clock when it happened. */
+    deviceAt: integer('device_at').notNull(),
+    /** Server's clock less device's clock when it was sent, in milliseconds. */
+    skewMs: integer('skew_ms').notNull(),
+    /** Milliseconds since the session began, by a clock nobody can set. */
+    offsetMs: integer('offset_ms').notNull(),
+    receivedAt: integer('received_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.patientId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('session_event_day').on(t.clinicId, t.patientId, t.localDate),
+    index('session_event_session').on(t.clinicId, t.patientId, t.sessionId),
+  ],
+);
+
+/** The same id with other content: kept for a person to look at, never dropped. */
+export const logConflict = sqliteTable(
+  'log_conflict',
+  {
+    clinicId: text('clinic_id').notNull(),
+    patientId: text('patient_id').notNull(),
+    id: text('id').notNull(),
+    payloadHash: text('payload_hash').notNull(),
+    payload: text('payload').notNull(),
+    receivedAt: integer('received_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.patientId, t.id, t.payloadHash] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+  ],
+);
+
+/**
+ * What was done on a day, folded from its events so that long lists need not read them.
+ * A test holds it equal to recomputation.
+ */
+export const dayDone = sqliteTable(
+  'day_done',
+  {
+    clinicId: text('clinic_id').notNull(),
+    patientId: text('patient_id').notNull(),
+    localDate: text('local_date').notNull(),
+    /** Shares by lineage and session, as JSON (`DayDone`). */
+    done: text('done').notNull(),
+    /** Sessions that count as done. */
+    sessionsDone: integer('sessions_done').notNull(),
+    /** Pain after the day's last session, 0–10. */
+    pain: real('pain'),
+    /** How many events it is folded from. */
+    events: integer('events').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.patientId, t.localDate] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+  ],
+);
+
+export const alert = sqliteTable(
+  'alert',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    kind: text('kind', { enum: ['stopped for a symptom', 'conflicting log'] }).notNull(),
+    createdAt: integer('created_at').notNull(),
+    acknowledgedBy: text('acknowledged_by'),
+    acknowledgedAt: integer('acknowledged_at'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('alert_open').on(t.clinicId, t.acknowledgedAt, t.patientId),
+  ],
+);
+
+/** Who did what to which record: ids and verbs only, never words or numbers. Append-only. */
+export const auditEvent = sqliteTable(
+  'audit_event',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    clinicId: text('clinic_id')
+      .notNull()
+      .references(() => clinic.id),
+    at: integer('at').notNull(),
+    actorKind: text('actor_kind', { enum: ['member', 'patient', 'system'] }).notNull(),
+    actorId: text('actor_id').notNull(),
+    verb: text('verb').notNull(),
+    subjectKind: text('subject_kind').notNull(),
+    subjectId: text('subject_id').notNull(),
+  },
+  (t) => [index('audit_event_at').on(t.clinicId, t.at)],
+);
+
+/**
+ * Never holds a row. Inserting (name, 0) fails the whole batch it stands in, inserting (name, 1)
+ * does nothing: a condition that must still be true when the batch is carried out.
+ */
+export const guard = sqliteTable('guard', {
+  name: text('name').notNull(),
+  holds: integer('holds').notNull(),
+});

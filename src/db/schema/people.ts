@@ -1,0 +1,156 @@
+import {
+  foreignKey,
+  index,
+  integer,
+  primaryKey,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
+
+export const clinic = sqliteTable('clinic', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** Shown to patients who are to call. */
+  phone: text('phone').notNull(),
+  /** The clinic's own words for an emergency, with the local number. */
+  emergencyText: text('emergency_text').notNull(),
+  zone: text('zone').notNull(),
+  createdAt: integer('created_at').notNull(),
+});
+
+export const member = sqliteTable(
+  'member',
+  {
+    clinicId: text('clinic_id')
+      .notNull()
+      .references(() => clinic.id),
+    id: text('id').notNull(),
+    name: text('name').notNull(),
+    /** Lower case; the sign-in name. */
+    email: text('email').notNull(),
+    role: text('role', { enum: ['lead', 'practitioner', 'assistant'] }).notNull(),
+    passwordHash: text('password_hash').notNull(),
+    active: integer('active', { mode: 'boolean' }).notNull().default(true),
+    createdAt: integer('created_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.clinicId, t.id] }), uniqueIndex('member_email').on(t.email)],
+);
+
+/** A signed-in browser of a member. Only the hash of its cookie is kept. */
+export const memberSession = sqliteTable(
+  'member_session',
+  {
+    tokenHash: text('token_hash').primaryKey(),
+    clinicId: text('clinic_id').notNull(),
+    memberId: text('member_id').notNull(),
+    createdAt: integer('created_at').notNull(),
+    lastSeenAt: integer('last_seen_at').notNull(),
+    endedAt: integer('ended_at'),
+  },
+  (t) => [
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+    index('member_session_member').on(t.clinicId, t.memberId),
+  ],
+);
+
+/** Failed attempts at something secret; `what` is a hash, so that no name is kept here. */
+export const failedAttempt = sqliteTable(
+  'failed_attempt',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    what: text('what').notNull(),
+    at: integer('at').notNull(),
+  },
+  (t) => [index('failed_attempt_what').on(t.what, t.at), index('failed_attempt_at').on(t.at)],
+);
+
+export const patient = sqliteTable(
+  'patient',
+  {
+    clinicId: text('clinic_id')
+      .notNull()
+      .references(() => clinic.id),
+    id: text('id').notNull(),
+    name: text('name').notNull(),
+    zone: text('zone').notNull(),
+    /** Minutes of the wall clock. */
+    wakeMinute: integer('wake_minute').notNull(),
+    sleepMinute: integer('sleep_minute').notNull(),
+    /** Minutes a day the patient says they have; null when not asked. */
+    minutesADay: integer('minutes_a_day'),
+    practitionerId: text('practitioner_id').notNull(),
+    createdAt: integer('created_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.practitionerId],
+      foreignColumns: [member.clinicId, member.id],
+    }),
+    index('patient_name').on(t.clinicId, t.name),
+  ],
+);
+
+/** One complaint, from the first visit to discharge. */
+export const episode = sqliteTable(
+  'episode',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    complaint: text('complaint').notNull(),
+    openedOn: text('opened_on').notNull(),
+    closedOn: text('closed_on'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('episode_patient').on(t.clinicId, t.patientId),
+  ],
+);
+
+/** A patient's personal link; only the hash of its token is kept. */
+export const patientLink = sqliteTable(
+  'patient_link',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    tokenHash: text('token_hash').notNull(),
+    createdAt: integer('created_at').notNull(),
+    openedAt: integer('opened_at'),
+    revokedAt: integer('revoked_at'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    uniqueIndex('patient_link_token').on(t.tokenHash),
+    index('patient_link_patient').on(t.clinicId, t.patientId),
+  ],
+);
+
+/** A device on which a personal link was opened; it works as long as its link does. */
+export const patientDevice = sqliteTable(
+  'patient_device',
+  {
+    tokenHash: text('token_hash').primaryKey(),
+    clinicId: text('clinic_id').notNull(),
+    patientId: text('patient_id').notNull(),
+    linkId: text('link_id').notNull(),
+    createdAt: integer('created_at').notNull(),
+  },
+  (t) => [
+    foreignKey({
+      columns: [t.clinicId, t.linkId],
+      foreignColumns: [patientLink.clinicId, patientLink.id],
+    }),
+    index('patient_device_link').on(t.clinicId, t.linkId),
+  ],
+);

@@ -1,0 +1,115 @@
+import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { episode, member, patient } from './people';
+
+export const programme = sqliteTable(
+  'programme',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    episodeId: text('episode_id').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({
+      columns: [t.clinicId, t.episodeId],
+      foreignColumns: [episode.clinicId, episode.id],
+    }),
+    index('programme_patient').on(t.clinicId, t.patientId),
+  ],
+);
+
+/** Immutable once written: triggers refuse any change. */
+export const programmeVersion = sqliteTable(
+  'programme_version',
+  {
+    clinicId: text('clinic_id').notNull(),
+    programmeId: text('programme_id').notNull(),
+    /** 1, 2, 3 … */
+    number: integer('number').notNull(),
+    patientId: text('patient_id').notNull(),
+    effectiveFrom: text('effective_from').notNull(),
+    reviewOn: text('review_on'),
+    /** How often the session's lines are gone through. */
+    rounds: integer('rounds').notNull(),
+    authorId: text('author_id').notNull(),
+    reason: text('reason').notNull(),
+    /** The grammar its dose lines are written in. */
+    grammar: integer('grammar').notNull(),
+    createdAt: integer('created_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.programmeId, t.number] }),
+    foreignKey({
+      columns: [t.clinicId, t.programmeId],
+      foreignColumns: [programme.clinicId, programme.id],
+    }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
+    index('programme_version_patient').on(t.clinicId, t.patientId, t.number),
+  ],
+);
+
+/** Immutable once written: triggers refuse any change. */
+export const programmeLine = sqliteTable(
+  'programme_line',
+  {
+    clinicId: text('clinic_id').notNull(),
+    programmeId: text('programme_id').notNull(),
+    number: integer('number').notNull(),
+    /** Place in the session, from 0. */
+    place: integer('place').notNull(),
+    /** The same through all versions of the programme. */
+    lineage: text('lineage').notNull(),
+    /** Day 1 of the line, kept through all versions. */
+    anchor: text('anchor').notNull(),
+    exerciseId: text('exercise_id').notNull(),
+    /** The exercise's wording at the time, as JSON. */
+    exercise: text('exercise').notNull(),
+    /** Canonical dose line. */
+    dose: text('dose').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.programmeId, t.number, t.place] }),
+    foreignKey({
+      columns: [t.clinicId, t.programmeId, t.number],
+      foreignColumns: [
+        programmeVersion.clinicId,
+        programmeVersion.programmeId,
+        programmeVersion.number,
+      ],
+    }),
+  ],
+);
+
+/** Days on which nothing is due. An open pause has no last day yet. */
+export const pause = sqliteTable(
+  'pause',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    fromDate: text('from_date').notNull(),
+    /** Last paused day, included. */
+    toDate: text('to_date'),
+    cause: text('cause', { enum: ['clinician', 'stop'] }).notNull(),
+    createdAt: integer('created_at').notNull(),
+    endedBy: text('ended_by'),
+    endedAt: integer('ended_at'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('pause_patient').on(t.clinicId, t.patientId, t.fromDate),
+  ],
+);

@@ -1,0 +1,158 @@
+import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from './door';
+import { alert, dayDone, logConflict, sessionEvent } from './schema';
+
+export type SessionEventRow = typeof sessionEvent.$inferSelect;
+export type DayDoneRow = typeof dayDone.$inferSelect;
+
+/** The most events of one day that are read; far beyond what a person can do. */
+const MOST_EVENTS_A_DAY = 5000;
+
+export function eventsOfDay(
+  clinicId: string,
+  patientId: string,
+  date: string,
+): Promise<SessionEventRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(sessionEvent)
+      .where(
+        and(
+          eq(sessionEvent.clinicId, clinicId),
+          eq(sessionEvent.patientId, patientId),
+          eq(sessionEvent.localDate, date),
+        ),
+      )
+      .orderBy(asc(sessionEvent.deviceAt), asc(sessionEvent.id))
+      .limit(MOST_EVENTS_A_DAY),
+  );
+}
+
+/** The day each of these sessions was first taken in under. */
+export async function datesOfSessions(
+  clinicId: string,
+  patientId: string,
+  sessionIds: readonly string[],
+) {
+  const rows = await read((db) =>
+    db
+      .selectDistinct({ sessionId: sessionEvent.sessionId, localDate: sessionEvent.localDate })
+      .from(sessionEvent)
+      .where(
+        and(
+          eq(sessionEvent.clinicId, clinicId),
+          eq(sessionEvent.patientId, patientId),
+          inArray(sessionEvent.sessionId, [...sessionIds]),
+        ),
+      ),
+  );
+  return new Map(rows.map((row) => [row.sessionId, row.localDate]));
+}
+
+/** Stored events with these ids. */
+export function eventsById(clinicId: string, patientId: string, ids: readonly string[]) {
+  return read((db) =>
+    db
+      .select({ id: sessionEvent.id, payloadHash: sessionEvent.payloadHash })
+      .from(sessionEvent)
+      .where(
+        and(
+          eq(sessionEvent.clinicId, clinicId),
+          eq(sessionEvent.patientId, patientId),
+          inArray(sessionEvent.id, [...ids]),
+        ),
+      ),
+  );
+}
+
+export function insertEvents(rows: readonly SessionEventRow[]): Statement {
+  return builder()
+    .insert(sessionEvent)
+    .values([...rows])
+    .onConflictDoNothing();
+}
+
+export function insertConflict(row: typeof logConflict.$inferInsert): Statement {
+  return builder().insert(logConflict).values(row).onConflictDoNothing();
+}
+
+export function insertAlert(row: typeof alert.$inferInsert): Statement {
+  return builder().insert(alert).values(row).onConflictDoNothing();
+}
+
+/** A guard's condition: exactly so many events of the day are stored. */
+export function eventsOnDayAre(clinicId: string, patientId: string, date: string, count: number) {
+  return sql`SELECT count(*) = ${count} FROM ${sessionEvent} WHERE ${sessionEvent.clinicId} = ${clinicId}
+    AND ${sessionEvent.patientId} = ${patientId} AND ${sessionEvent.localDate} = ${date}`;
+}
+
+export function putDayDone(row: DayDoneRow): Statement {
+  const { done, sessionsDone, pain, events } = row;
+  return builder()
+    .insert(dayDone)
+    .values(row)
+    .onConflictDoUpdate({
+      target: [dayDone.clinicId, dayDone.patientId, dayDone.localDate],
+      set: { done, sessionsDone, pain, events },
+    });
+}
+
+/** The folded days of these patients from `from` to `to`, both included. */
+export function daysDone(
+  clinicId: string,
+  patientIds: readonly string[],
+  from: string,
+  to: string,
+) {
+  return read((db) =>
+    db
+      .select()
+      .from(dayDone)
+      .where(
+        and(
+          eq(dayDone.clinicId, clinicId),
+          inArray(dayDone.patientId, [...patientIds]),
+          gte(dayDone.localDate, from),
+          lte(dayDone.localDate, to),
+        ),
+      ),
+  );
+}
+
+/** The newest folded day with a session, and the newest pain, of each of these patients. */
+export async function newestOf(clinicId: string, patientIds: readonly string[]) {
+  const list = sql.join(
+    patientIds.map((id) => sql`${id}`),
+    sql`, `,
+  );
+  const newest = (column: 'session' | 'pain') =>
+    read((db) =>
+      db
+        .select({ patientId: dayDone.patientId, localDate: dayDone.localDate, pain: dayDone.pain })
+        .from(dayDone)
+        .where(
+          sql`${dayDone.clinicId} = ${clinicId} AND (${dayDone.patientId}, ${dayDone.localDate}) IN (
+            SELECT patient_id, max(local_date) FROM day_done
+            WHERE clinic_id = ${clinicId} AND patient_id IN (${list}) ${column === 'pain' ? sql`AND pain IS NOT NULL` : sql``}
+            GROUP BY patient_id)`,
+        ),
+    );
+  const [sessions, pains] = [await newest('session'), await newest('pain')];
+  return {
+    session: new Map(sessions.map((row) => [row.patientId, row.localDate])),
+    pain: new Map(pains.map((row) => [row.patientId, { date: row.localDate, pain: row.pain }])),
+  };
+}
+
+/** The newest events of a patient's check-ins, for lists of notes. */
+export function newestEvents(clinicId: string, patientId: string, limit: number) {
+  return read((db) =>
+    db
+      .select()
+      .from(sessionEvent)
+      .where(and(eq(sessionEvent.clinicId, clinicId), eq(sessionEvent.patientId, patientId)))
+      .orderBy(desc(sessionEvent.localDate), desc(sessionEvent.deviceAt))
+      .limit(limit),
+  );
+}

@@ -1,0 +1,6 @@
+/** Brings the schema up to date before the first request, and lets a new clinic in. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { prepareServer } = await import('@/server/prepare');
+  await prepareServer();
+}

@@ -1,0 +1,15 @@
+import { type Clinic, type Member, clinicById, membersOf } from '@/db';
+import type { SignedIn } from './access';
+import { NOT_FOUND, Problem } from './problem';
+
+/** The member's own clinic. */
+export async function clinicOf(member: SignedIn): Promise<Clinic> {
+  const clinic = await clinicById(member.clinicId);
+  if (!clinic) throw new Problem(404, NOT_FOUND);
+  return clinic;
+}
+
+/** The members of the lead's clinic. */
+export function colleaguesOf(lead: SignedIn): Promise<Member[]> {
+  return membersOf(lead.clinicId);
+}

@@ -1,0 +1,42 @@
+import { cookies } from 'next/headers';
+import { cache } from 'react';
+import { memberBySession, patientByDevice, touchMemberSession, write } from '@/db';
+import type { PatientHere, SignedIn } from './access';
+import { now } from './clock';
+import { hashToken } from './secrets';
+
+export const MEMBER_COOKIE = 'dl_member';
+export const PATIENT_COOKIE = 'dl_patient';
+
+const TOUCH_EVERY_MS = 60_000;
+
+/** The member signed in on this browser; null when nobody is. Read once per request. */
+export const currentMember = cache(async (): Promise<SignedIn | null> => {
+  const token = (await cookies()).get(MEMBER_COOKIE)?.value;
+  if (!token) return null;
+  const tokenHash = hashToken(token);
+  const at = now();
+  const found = await memberBySession(tokenHash, at);
+  if (!found) return null;
+  if (at - found.lastSeenAt > TOUCH_EVERY_MS)
+    await write(() => [touchMemberSession(tokenHash, at)]);
+  return {
+    kind: 'member',
+    id: found.id,
+    clinicId: found.clinicId,
+    name: found.name,
+    role: found.role,
+    tokenHash,
+  };
+});
+
+/** The patient whose link was opened on this device; null when none was, or it was revoked. */
+export const currentPatient = cache(async (): Promise<PatientHere | null> => {
+  const token = (await cookies()).get(PATIENT_COOKIE)?.value;
+  if (!token) return null;
+  const tokenHash = hashToken(token);
+  const patient = await patientByDevice(tokenHash);
+  return (
+    patient && { kind: 'patient', id: patient.id, clinicId: patient.clinicId, patient, tokenHash }
+  );
+});

@@ -1,0 +1,50 @@
+import type { FirstRunDraft } from '@/core/records';
+import { anyClinic, audit, guard, insertClinic, insertMember, noClinicYet, write } from '@/db';
+import { now } from './clock';
+import { hashPassword } from './passwords';
+import { Problem } from './problem';
+import { readableCode, sameSecret } from './secrets';
+import { checkRate, recordFailure } from './sign-in';
+
+/** The code lives in memory only, shared by the server's several bundles. */
+const KEY = Symbol.for('dry-lantern.first-run-code');
+const shared = globalThis as unknown as Record<symbol, string | undefined>;
+
+/** The one-time code of a server without a clinic; null once there is one. */
+export async function firstRunCode(): Promise<string | null> {
+  if (await anyClinic()) {
+    shared[KEY] = undefined;
+    return null;
+  }
+  shared[KEY] ??= readableCode();
+  return shared[KEY];
+}
+
+/** Creates the clinic and its lead, once, for whoever can read the terminal. */
+export async function setUpClinic(draft: FirstRunDraft): Promise<void> {
+  await checkRate('first run');
+  const code = await firstRunCode();
+  if (code === null)
+    throw new Problem(409, 'This clinic has been set up already. Sign in instead.');
+  if (!sameSecret(code, draft.code)) {
+    await recordFailure('first run');
+    throw new Problem(403, 'This is not the code printed in the terminal.', ['code']);
+  }
+  const at = now();
+  const clinicId = crypto.randomUUID();
+  const { password, ...lead } = draft.lead;
+  const passwordHash = await hashPassword(password);
+  await write(() => [
+    guard('empty', noClinicYet),
+    insertClinic({ ...draft.clinic, id: clinicId, createdAt: at }),
+    insertMember({ ...lead, role: 'lead', clinicId, passwordHash, createdAt: at }),
+    audit({
+      clinicId,
+      at,
+      actor: { kind: 'system', id: 'first run' },
+      verb: 'set up',
+      subject: { kind: 'clinic', id: clinicId },
+    }),
+  ]);
+  shared[KEY] = undefined;
+}

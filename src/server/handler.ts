@@ -1,0 +1,126 @@
+import { NextResponse } from 'next/server';
+import type { z } from 'zod';
+import type { Role } from '@/core/records';
+import { type PatientHere, type SignedIn, roleSuffices } from './access';
+import { publicOrigin } from './address';
+import { currentMember, currentPatient } from './current';
+import { LINK_GONE, NOT_ALLOWED, NOT_SIGNED_IN, Problem, asProblem, logFailure } from './problem';
+
+type Who = Role | 'patient' | 'anyone';
+type ActorOf<W extends Who> = W extends 'anyone'
+  ? null
+  : W extends 'patient'
+    ? PatientHere
+    : SignedIn;
+
+type Answer = { readonly value?: unknown; readonly cookies?: (response: NextResponse) => void };
+
+type HandlerOptions<W extends Who, S extends z.ZodType> = {
+  /** The least role, the patient, or anyone. */
+  readonly who: W;
+  readonly input: S;
+  /** Largest body in bytes. */
+  readonly limit?: number;
+  readonly run: (call: {
+    readonly actor: ActorOf<W>;
+    readonly input: z.infer<S>;
+    readonly request: Request;
+  }) => Promise<Answer>;
+};
+
+const DEFAULT_LIMIT = 64 * 1024;
+
+/**
+ * A route handler for one write: same origin, JSON of a bounded size, the right person, a valid
+ * record, then the work. Every refusal is a sentence, and changes nothing.
+ */
+export function handler<W extends Who, S extends z.ZodType>(options: HandlerOptions<W, S>) {
+  return async function handle(request: Request): Promise<NextResponse> {
+    try {
+      checkOrigin(request);
+      const actor = await actorFor(options.who);
+      const json = await readJson(request, options.limit ?? DEFAULT_LIMIT);
+      const parsed = options.input.safeParse(json);
+      if (!parsed.success) {
+        const issue = parsed.error.issues[0];
+        const at = (issue?.path ?? []).map((key) => (typeof key === 'number' ? key : String(key)));
+        throw new Problem(400, issue?.message ?? 'Something in the form is not right.', at);
+      }
+      const answer = await options.run({ actor: actor as ActorOf<W>, input: parsed.data, request });
+      const response = NextResponse.json(
+        { ok: true, value: answer.value ?? null },
+        { headers: NO_STORE },
+      );
+      answer.cookies?.(response);
+      return response;
+    } catch (error) {
+      const problem = asProblem(error);
+      if (problem.status >= 500) logFailure(new URL(request.url).pathname, error);
+      const { say, at, details } = problem;
+      return NextResponse.json(
+        { ok: false, say, at, details },
+        { status: problem.status, headers: NO_STORE },
+      );
+    }
+  };
+}
+
+const NO_STORE = { 'Cache-Control': 'no-store' };
+
+/** A write must come from our own pages. */
+function checkOrigin(request: Request): void {
+  const origin = request.headers.get('origin');
+  const site = request.headers.get('sec-fetch-site');
+  const own =
+    origin === null
+      ? site === 'same-origin'
+      : origin === publicOrigin(request) || site === 'same-origin';
+  if (!own)
+    throw new Problem(
+      403,
+      'This request did not come from our own pages, so it was not carried out.',
+    );
+}
+
+async function actorFor(who: Who): Promise<SignedIn | PatientHere | null> {
+  if (who === 'anyone') return null;
+  if (who === 'patient') {
+    const patient = await currentPatient();
+    if (!patient) throw new Problem(401, LINK_GONE);
+    return patient;
+  }
+  const member = await currentMember();
+  if (!member) throw new Problem(401, NOT_SIGNED_IN);
+  if (!roleSuffices(member.role, who)) throw new Problem(403, NOT_ALLOWED);
+  return member;
+}
+
+async function readJson(request: Request, limit: number): Promise<unknown> {
+  if (!(request.headers.get('content-type') ?? '').startsWith('application/json')) {
+    throw new Problem(415, 'This was not sent as a form of ours.');
+  }
+  const tooLarge = new Problem(
+    413,
+    `This is too large (at most ${Math.round(limit / 1024)} kB). Nothing was saved.`,
+  );
+  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge;
+  const reader = request.body?.getReader();
+  const pieces: Uint8Array[] = [];
+  let size = 0;
+  // The length a sender claims may be false, so what arrives is counted.
+  while (reader) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    size += value.byteLength;
+    if (size > limit) {
+      await reader.cancel();
+      throw tooLarge;
+    }
+    pieces.push(value);
+  }
+  try {
+    return JSON.parse(Buffer.concat(pieces).toString('utf8')) as unknown;
+  } catch {
+    throw new Problem(400, 'What was sent could not be read. Nothing was saved; try again.');
+  }
+}

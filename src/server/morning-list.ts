@@ -1,0 +1,103 @@
+import {
+  type AdherenceSummary,
+  type DayAdherence,
+  adherenceHistory,
+  lastDays,
+  summarise,
+} from '@/core/adherence';
+import { type LocalDate, daysBetween } from '@/core/units';
+import {
+  PATIENTS_A_PAGE,
+  type Patient,
+  countPatients,
+  newestOf,
+  openAlertsOf,
+  patientsOnPage,
+} from '@/db';
+import type { SignedIn } from './access';
+import { factsOf, todayOf } from './programme-facts';
+
+/** Ribs of a patient's small lantern: so many days, today the newest. */
+export const LANTERN_DAYS = 14;
+
+export type OpenAlert = {
+  readonly id: string;
+  readonly kind: 'stopped for a symptom' | 'conflicting log';
+};
+
+export type MorningRow = {
+  readonly patient: Patient;
+  readonly complaint: string;
+  readonly days: readonly DayAdherence[];
+  readonly summary: AdherenceSummary;
+  readonly alerts: readonly OpenAlert[];
+  readonly lastSession: { readonly date: LocalDate; readonly daysAgo: number } | null;
+  readonly lastPain: { readonly date: LocalDate; readonly pain: number } | null;
+  /** In one sentence, with its numbers. */
+  readonly reason: string;
+};
+
+export type MorningList = {
+  readonly rows: readonly MorningRow[];
+  readonly total: number;
+  readonly page: number;
+  readonly pages: number;
+};
+
+/** One page of the clinic's patients, each with the last fortnight. */
+export async function morningList(
+  member: SignedIn,
+  search: string,
+  page: number,
+): Promise<MorningList> {
+  const { clinicId } = member;
+  const total = await countPatients({ clinicId, search });
+  const pages = Math.max(1, Math.ceil(total / PATIENTS_A_PAGE));
+  const shown = Math.min(Math.max(1, page), pages);
+  const found = await patientsOnPage({ clinicId, search, page: shown });
+  if (found.length === 0) return { rows: [], total, page: shown, pages };
+  const patients = found.map((row) => row.patient);
+  const ids = patients.map((patient) => patient.id);
+  const todays = patients.map(todayOf).sort();
+  const from = lastDays(todays[0] as LocalDate, LANTERN_DAYS).from;
+  const to = todays.at(-1) as LocalDate;
+  const [facts, alerts, newest] = await Promise.all([
+    factsOf(clinicId, patients, from, to),
+    openAlertsOf(clinicId, ids),
+    newestOf(clinicId, ids),
+  ]);
+  const rows = facts.map((fact, index): MorningRow => {
+    const { patient, today } = fact;
+    const span = lastDays(today, LANTERN_DAYS);
+    const days = adherenceHistory(fact, span.from, span.to);
+    const date = newest.session.get(patient.id) as LocalDate | undefined;
+    const pain = newest.pain.get(patient.id);
+    const row = {
+      patient,
+      complaint: found[index]?.complaint ?? '',
+      days,
+      summary: summarise(days),
+      alerts: alerts
+        .filter((alert) => alert.patientId === patient.id)
+        .map(({ id, kind }) => ({ id, kind })),
+      lastSession: date ? { date, daysAgo: daysBetween(date, today) } : null,
+      lastPain: pain?.pain == null ? null : { date: pain.date as LocalDate, pain: pain.pain },
+    };
+    return { ...row, reason: reasonOf(row, fact.versions.length > 0) };
+  });
+  return { rows, total, page: shown, pages };
+}
+
+function reasonOf(row: Omit<MorningRow, 'reason'>, prescribed: boolean): string {
+  const [alert] = row.alerts;
+  if (alert?.kind === 'stopped for a symptom')
+    return 'Stopped a session because something felt wrong; the programme is paused.';
+  if (alert?.kind === 'conflicting log')
+    return 'A session was reported twice with different content; both are kept.';
+  if (!prescribed) return 'No programme yet.';
+  if (row.lastSession === null) return 'No session so far.';
+  const { sessionsDone, sessionsDue, share } = row.summary;
+  if (sessionsDue === 0) return `Nothing was due in the last ${LANTERN_DAYS} days.`;
+  const percent = share === null ? '' : `, ${Math.round(share * 100)} % of the dose`;
+  return `${sessionsDone} of ${sessionsDue} sessions in ${LANTERN_DAYS} days${percent}.`;
+}

@@ -1,0 +1,145 @@
+import type { ClinicDraft, MemberDraft, PatientDraft } from '@/core/records';
+import { parseZone, dateIn } from '@/core/schedule';
+import {
+  AlreadyThere,
+  acknowledgeAlert,
+  audit,
+  endAllSessionsOf,
+  insertEpisode,
+  insertMember,
+  insertPatient,
+  membersOf,
+  openAlertById,
+  type Patient,
+  patientById,
+  setMemberActive,
+  updateClinic,
+  write,
+} from '@/db';
+import { type SignedIn, actorOf, stillMay } from './access';
+import { now } from './clock';
+import { hashPassword } from './passwords';
+import { NOT_FOUND, Problem } from './problem';
+
+/** A patient of the member's clinic; a problem when there is none. */
+export async function patientFor(member: SignedIn, id: string): Promise<Patient> {
+  const patient = await patientById(member.clinicId, id);
+  if (!patient) throw new Problem(404, NOT_FOUND);
+  return patient;
+}
+
+/** Adds a patient and opens the episode of care. Sending the same draft again changes nothing. */
+export async function addPatient(member: SignedIn, draft: PatientDraft): Promise<{ id: string }> {
+  const at = now();
+  const { clinicId } = member;
+  const { complaint, ...fields } = draft;
+  const zone = parseZone(draft.zone);
+  if (!zone) throw new Problem(400, 'This time zone is not known.', ['zone']);
+  try {
+    await write(() => [
+      stillMay(member, 'practitioner'),
+      insertPatient({ ...fields, clinicId, practitionerId: member.id, createdAt: at }),
+      insertEpisode({
+        clinicId,
+        id: crypto.randomUUID(),
+        patientId: draft.id,
+        complaint,
+        openedOn: dateIn(zone, at),
+        closedOn: null,
+      }),
+      audit({
+        clinicId,
+        at,
+        actor: actorOf(member),
+        verb: 'added',
+        subject: { kind: 'patient', id: draft.id },
+      }),
+    ]);
+  } catch (error) {
+    const there = error instanceof AlreadyThere ? await patientById(clinicId, draft.id) : null;
+    if (there?.name !== draft.name) throw error;
+  }
+  return { id: draft.id };
+}
+
+export async function addMember(lead: SignedIn, draft: MemberDraft): Promise<void> {
+  const at = now();
+  const { clinicId } = lead;
+  const { password, ...fields } = draft;
+  const passwordHash = await hashPassword(password);
+  try {
+    await write(() => [
+      stillMay(lead, 'lead'),
+      insertMember({ ...fields, clinicId, passwordHash, createdAt: at }),
+      audit({
+        clinicId,
+        at,
+        actor: actorOf(lead),
+        verb: 'added',
+        subject: { kind: 'member', id: draft.id },
+      }),
+    ]);
+  } catch (error) {
+    if (!(error instanceof AlreadyThere)) throw error;
+    const same = (await membersOf(clinicId)).find((member) => member.id === draft.id);
+    if (same?.email !== draft.email) {
+      throw new Problem(409, 'Somebody already signs in with this e-mail address.', ['email']);
+    }
+  }
+}
+
+/** Lets a member in or keeps them out; keeping out ends their sessions at once. */
+export async function setActive(lead: SignedIn, memberId: string, active: boolean): Promise<void> {
+  const at = now();
+  const { clinicId } = lead;
+  if (memberId === lead.id) throw new Problem(400, 'You cannot shut yourself out.');
+  const members = await membersOf(clinicId);
+  if (!members.some((member) => member.id === memberId)) throw new Problem(404, NOT_FOUND);
+  await write(() => [
+    stillMay(lead, 'lead'),
+    setMemberActive(clinicId, memberId, active),
+    ...(active ? [] : [endAllSessionsOf(clinicId, memberId, at)]),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(lead),
+      verb: active ? 'let in' : 'shut out',
+      subject: { kind: 'member', id: memberId },
+    }),
+  ]);
+}
+
+export async function changeClinic(lead: SignedIn, draft: ClinicDraft): Promise<void> {
+  const at = now();
+  const { clinicId } = lead;
+  await write(() => [
+    stillMay(lead, 'lead'),
+    updateClinic(clinicId, draft),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(lead),
+      verb: 'changed',
+      subject: { kind: 'clinic', id: clinicId },
+    }),
+  ]);
+}
+
+/** Notes that a named person has seen an alert. */
+export async function acknowledge(member: SignedIn, alertId: string): Promise<void> {
+  const at = now();
+  const { clinicId } = member;
+  const open = await openAlertById(clinicId, alertId);
+  if (!open) throw new Problem(404, 'This alert is not open any more.');
+  await write(() => [
+    stillMay(member, 'practitioner'),
+    acknowledgeAlert(clinicId, alertId, member.id, at),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(member),
+      verb: 'acknowledged',
+      subject: { kind: 'alert', id: alertId },
+    }),
+  ]);
+}

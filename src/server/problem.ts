@@ -1,0 +1,66 @@
+import { AlreadyThere, DatabaseFailure, GuardRefused } from '@/db';
+
+/** Why something was not done, in a sentence for the person, and where in the form. */
+export class Problem extends Error {
+  constructor(
+    readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 415 | 429 | 500 | 503,
+    readonly say: string,
+    /** Path of the field that is wrong, such as ["lines", 2, "dose"]. */
+    readonly at: readonly (string | number)[] = [],
+    readonly details: Readonly<Record<string, string | number>> = {},
+  ) {
+    super(`problem ${status}`);
+    this.name = 'Problem';
+  }
+}
+
+export const NOT_SIGNED_IN =
+  'You are not signed in, or were away too long. Sign in again; what you typed stays here.';
+export const NOT_ALLOWED = 'Your role does not allow this. Ask the clinic’s lead.';
+export const NOT_FOUND = 'There is no such record in your clinic.';
+export const LINK_GONE =
+  'This link no longer works. Ask your clinic for a new one; what you did is kept on this device.';
+const BUSY = 'The record is busy just now. Nothing was saved; wait a moment and try again.';
+const BROKEN =
+  'The record cannot be reached. Nothing was saved; tell whoever looks after the server.';
+
+/** Any failure as a problem a person can understand; unknown ones say nothing of their insides. */
+export function asProblem(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  if (error instanceof GuardRefused) {
+    switch (error.guard) {
+      case 'access':
+        return new Problem(403, NOT_ALLOWED);
+      case 'version':
+        return new Problem(
+          409,
+          'Somebody saved another version in the meantime. Your lines are kept here: look at theirs, then save again.',
+        );
+      case 'day':
+        return new Problem(
+          409,
+          'The patient has already begun today’s session. Let this version begin tomorrow.',
+          ['effectiveFrom'],
+        );
+      case 'empty':
+        return new Problem(409, 'This clinic has been set up already. Sign in instead.');
+      case 'other':
+        return new Problem(
+          409,
+          'The record has changed in the meantime. Look at it again, then repeat.',
+        );
+    }
+  }
+  if (error instanceof AlreadyThere) return new Problem(409, 'This is there already.');
+  if (error instanceof DatabaseFailure)
+    return new Problem(503, error.kind === 'busy' ? BUSY : BROKEN);
+  return new Problem(500, 'Something went wrong on our side. Nothing was saved; try again.');
+}
+
+/** One line for the log: the kind of failure and where in the code, never its words or values. */
+export function logFailure(where: string, error: unknown): void {
+  const name = error instanceof Error ? error.name : typeof error;
+  const code = error instanceof DatabaseFailure ? ` ${error.kind} ${error.code}` : '';
+  const place = error instanceof Error ? (/\n\s+at (.*)/.exec(error.stack ?? '')?.[1] ?? '') : '';
+  console.error(`[dry-lantern] ${where}: ${name}${code} ${place.replace(/\(.*[\\/]/, '(')}`);
+}

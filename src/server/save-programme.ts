@@ -1,0 +1,216 @@
+import { GRAMMAR, formatDose, parseDose, untimed } from '@/core/dose';
+import type { ProgrammeDraft } from '@/core/records';
+import { type LocalDate, addDays } from '@/core/units';
+import {
+  GuardRefused,
+  type LineRow,
+  type Patient,
+  audit,
+  endPausesOf,
+  guard,
+  hasLogOn,
+  insertPause,
+  insertProgramme,
+  insertVersion,
+  newestVersionIs,
+  nothingLoggedOn,
+  openEpisodeOf,
+  programmeOf,
+  versionsOf,
+  write,
+} from '@/db';
+import { type SignedIn, actorOf, stillMay } from './access';
+import { now } from './clock';
+import { patientFor } from './people';
+import { Problem } from './problem';
+import { type SentVersion, sentVersion, snapshotOf, todayOf } from './programme-facts';
+
+export type SavedVersion = { readonly number: number; readonly effectiveFrom: LocalDate };
+
+/**
+ * Writes the next version of a patient's programme. It takes effect today at the earliest, and
+ * tomorrow once today has a log. The same draft sent twice makes one version.
+ */
+export async function saveProgramme(
+  member: SignedIn,
+  draft: ProgrammeDraft,
+): Promise<SavedVersion> {
+  const patient = await patientFor(member, draft.patientId);
+  const { clinicId } = member;
+  const versions = (await versionsOf(clinicId, [patient.id])).get(patient.id) ?? [];
+  const newest = versions.at(-1);
+  const lines = checkLines(draft);
+  const earliest = await earliestStart(patient);
+  if (newest && newest.version.number !== draft.basedOn) {
+    const sent = sentVersion(newest);
+    if (isSame(sent, draft, lines, member))
+      return { number: sent.number, effectiveFrom: sent.effectiveFrom };
+    throw new GuardRefused('version');
+  }
+  if (draft.effectiveFrom < earliest) {
+    const say =
+      earliest === todayOf(patient)
+        ? 'A version cannot begin in the past.'
+        : 'The patient has already begun today’s session. Let this version begin tomorrow.';
+    throw new Problem(409, say, ['effectiveFrom'], { earliest });
+  }
+  if (draft.reviewOn !== null && draft.reviewOn < draft.effectiveFrom) {
+    throw new Problem(400, 'The review would be before the programme begins.', ['reviewOn']);
+  }
+  const episode = await openEpisodeOf(clinicId, patient.id);
+  if (!episode) throw new Problem(409, 'The episode of care is closed; open a new one first.');
+  const programme = await programmeOf(clinicId, patient.id);
+  const programmeId = programme?.id ?? crypto.randomUUID();
+  const number = (newest?.version.number ?? 0) + 1;
+  const at = now();
+  const { effectiveFrom, reviewOn, rounds, reason } = draft;
+  const rows = lineRows(draft, lines, versions.map(sentVersion), { clinicId, programmeId, number });
+  await write(() => [
+    stillMay(member, 'practitioner'),
+    guard('version', newestVersionIs(clinicId, patient.id, draft.basedOn)),
+    ...(effectiveFrom === todayOf(patient)
+      ? [guard('day', nothingLoggedOn(clinicId, patient.id, effectiveFrom))]
+      : []),
+    ...(programme
+      ? []
+      : [
+          insertProgramme({
+            clinicId,
+            id: programmeId,
+            patientId: patient.id,
+            episodeId: episode.id,
+          }),
+        ]),
+    ...insertVersion(
+      {
+        clinicId,
+        programmeId,
+        number,
+        patientId: patient.id,
+        effectiveFrom,
+        reviewOn,
+        rounds,
+        reason,
+        authorId: member.id,
+        grammar: GRAMMAR,
+        createdAt: at,
+      },
+      rows,
+    ),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(member),
+      verb: `saved version ${number} of`,
+      subject: { kind: 'programme', id: programmeId },
+    }),
+  ]);
+  return { number, effectiveFrom };
+}
+
+/** Today, or tomorrow once something was logged today. */
+export async function earliestStart(patient: Patient): Promise<LocalDate> {
+  const today = todayOf(patient);
+  return (await hasLogOn(patient.clinicId, patient.id, today)) ? addDays(today, 1) : today;
+}
+
+/** The canonical text of every line; a problem at the first that cannot be read or timed. */
+function checkLines(draft: ProgrammeDraft): string[] {
+  return draft.lines.map((line, index) => {
+    const parsed = parseDose(line.dose);
+    if (!parsed.ok)
+      throw new Problem(400, parsed.say, ['lines', index, 'dose'], { character: parsed.at });
+    const refusal = untimed(parsed.value);
+    if (refusal !== null) throw new Problem(400, refusal, ['lines', index, 'dose']);
+    if (!snapshotOf(line.exerciseId)) {
+      throw new Problem(400, 'The catalogue has no such exercise.', ['lines', index, 'exerciseId']);
+    }
+    return formatDose(parsed.value);
+  });
+}
+
+function isSame(
+  sent: SentVersion,
+  draft: ProgrammeDraft,
+  texts: readonly string[],
+  member: SignedIn,
+): boolean {
+  return (
+    sent.number === draft.basedOn + 1 &&
+    sent.authorId === member.id &&
+    sent.effectiveFrom === draft.effectiveFrom &&
+    sent.reviewOn === draft.reviewOn &&
+    sent.rounds === draft.rounds &&
+    sent.reason === draft.reason &&
+    sent.lines.length === texts.length &&
+    sent.lines.every(
+      (line, index) =>
+        line.text === texts[index] && line.exerciseId === draft.lines[index]?.exerciseId,
+    )
+  );
+}
+
+/** Lines keep lineage and anchor through versions, so that "every other day" keeps its beat. */
+function lineRows(
+  draft: ProgrammeDraft,
+  texts: readonly string[],
+  earlier: readonly SentVersion[],
+  ids: { clinicId: string; programmeId: string; number: number },
+): LineRow[] {
+  const known = new Map(
+    earlier.flatMap((version) => version.lines).map((line) => [line.lineage, line] as const),
+  );
+  const used = new Set<string>();
+  return draft.lines.map((line, place) => {
+    const before =
+      line.lineage === null || used.has(line.lineage) ? undefined : known.get(line.lineage);
+    const continues = before?.exerciseId === line.exerciseId ? before : undefined;
+    const lineage = continues?.lineage ?? crypto.randomUUID();
+    used.add(lineage);
+    return {
+      ...ids,
+      place,
+      lineage,
+      anchor: continues?.anchor ?? draft.effectiveFrom,
+      exerciseId: line.exerciseId,
+      exercise: JSON.stringify(snapshotOf(line.exerciseId)),
+      dose: texts[place] ?? '',
+    };
+  });
+}
+
+/** Pauses a programme from today, or lets it go on again from today. */
+export async function setPaused(
+  member: SignedIn,
+  patientId: string,
+  paused: boolean,
+): Promise<void> {
+  const patient = await patientFor(member, patientId);
+  const { clinicId } = member;
+  const at = now();
+  const today = todayOf(patient);
+  const id = crypto.randomUUID();
+  await write(() => [
+    stillMay(member, 'practitioner'),
+    endPausesOf(clinicId, patient.id, addDays(today, -1), member.id, at),
+    ...(paused
+      ? [
+          insertPause({
+            clinicId,
+            id,
+            patientId: patient.id,
+            fromDate: today,
+            cause: 'clinician' as const,
+            createdAt: at,
+          }),
+        ]
+      : []),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(member),
+      verb: paused ? 'paused the programme of' : 'resumed the programme of',
+      subject: { kind: 'patient', id: patient.id },
+    }),
+  ]);
+}

@@ -1,0 +1,42 @@
+'use client';
+
+import { TriangleAlert } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { toast } from 'sonner';
+import { Button } from '../primitives/button';
+import { post } from './post';
+
+const WORDS = {
+  'stopped for a symptom': 'Stopped: something felt wrong',
+  'conflicting log': 'Conflicting log',
+} as const;
+
+/** An open alert, and the button with which a named person acknowledges it. */
+export function AlertLine({
+  alertId,
+  kind,
+  mayAcknowledge,
+}: {
+  alertId: string;
+  kind: keyof typeof WORDS;
+  mayAcknowledge: boolean;
+}) {
+  const router = useRouter();
+  return (
+    <p className="flex flex-wrap items-center gap-2 font-semibold text-stop">
+      <TriangleAlert aria-hidden size={17} />
+      {WORDS[kind]}
+      {mayAcknowledge && (
+        <Button
+          onClick={async () => {
+            const answer = await post('/api/v1/alerts/acknowledge', { alertId });
+            if (answer.ok) router.refresh();
+            else toast.error(answer.say);
+          }}
+        >
+          I have seen it
+        </Button>
+      )}
+    </p>
+  );
+}

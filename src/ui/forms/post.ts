@@ -1,0 +1,27 @@
+export type Answer<T> =
+  | { readonly ok: true; readonly value: T }
+  | {
+      readonly ok: false;
+      readonly status: number;
+      readonly say: string;
+      readonly at: readonly (string | number)[];
+      readonly details: Readonly<Record<string, string | number>>;
+    };
+
+/** Posts a record as JSON. Never throws: no connection is an answer too. */
+export async function post<T = unknown>(path: string, body: unknown): Promise<Answer<T>> {
+  try {
+    const response = await fetch(path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+      credentials: 'same-origin',
+    });
+    const answer = (await response.json()) as Answer<T>;
+    return answer.ok ? answer : { ...answer, status: response.status };
+  } catch {
+    const say =
+      'The clinic’s server cannot be reached. Nothing was sent; what you typed is still here.';
+    return { ok: false, status: 0, say, at: [], details: {} };
+  }
+}

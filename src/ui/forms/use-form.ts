@@ -1,0 +1,44 @@
+'use client';
+
+import { type FormEvent, useState } from 'react';
+import { type Answer, post } from './post';
+
+/**
+ * Sends a form as one JSON record. While it is on its way a second submission does nothing; when it
+ * is refused, what was typed stays, the field that is wrong is named, and the sentence is shown.
+ *
+ * @param record reads the form's fields into the record
+ */
+export function useForm<T>(
+  path: string,
+  record: (fields: FormData) => unknown,
+  whenDone: (value: T) => void,
+) {
+  const [busy, setBusy] = useState(false);
+  const [refusal, setRefusal] = useState<Extract<Answer<T>, { ok: false }> | null>(null);
+
+  async function onSubmit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    if (busy) return;
+    setBusy(true);
+    setRefusal(null);
+    const answer = await post<T>(path, record(new FormData(event.currentTarget)));
+    setBusy(false);
+    if (answer.ok) whenDone(answer.value);
+    else setRefusal(answer);
+  }
+
+  /** The sentence for a field, by its path; empty when it is not the one. */
+  function errorAt(...path: string[]): string {
+    return refusal && refusal.at.join('.') === path.join('.') ? refusal.say : '';
+  }
+
+  /** The sentence when no field is to blame, or always, for the top of the form. */
+  return { busy, onSubmit, errorAt, say: refusal?.say ?? '' };
+}
+
+/** A text field of a form. */
+export function textOf(fields: FormData, name: string): string {
+  const value = fields.get(name);
+  return typeof value === 'string' ? value : '';
+}

@@ -1,0 +1,106 @@
+import type { Rib } from './rib';
+
+/**
+ * A small upright paper lantern whose ribs are days (newest at the bottom) or today's exercises.
+ * A rib's lit length is the share that was done; a rest day is a bare rib, a missed day a dark one,
+ * a paused day a dotted one; the wick stands at today.
+ *
+ * @param height in pixels; the width follows
+ */
+export function Lantern({
+  ribs,
+  label,
+  height,
+}: {
+  ribs: readonly Rib[];
+  label: string;
+  height: number;
+}) {
+  const pitch = 10;
+  const cap = 9;
+  const tall = cap * 2 + ribs.length * pitch + 6;
+  const wide = Math.max(54, Math.min(120, tall * 0.62));
+  return (
+    <svg
+      role="img"
+      aria-label={label}
+      viewBox={`0 0 ${wide} ${tall}`}
+      height={height}
+      width={(height * wide) / tall}
+      className="shrink-0"
+    >
+      <rect x={wide / 2 - 9} y={1} width={18} height={cap - 4} rx={1.5} fill="var(--ink)" />
+      <rect
+        x={wide / 2 - 11}
+        y={tall - cap + 3}
+        width={22}
+        height={cap - 4}
+        rx={1.5}
+        fill="var(--ink)"
+      />
+      {ribs.map((rib, index) => (
+        <RibLine
+          // A lantern's ribs are places, not things: their order never changes.
+          // biome-ignore lint/suspicious/noArrayIndexKey: see above
+          key={index}
+          rib={rib}
+          y={cap + 3 + (index + 0.5) * pitch}
+          middle={wide / 2}
+          half={halfWidth(index, ribs.length, wide)}
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** The paper bulges in the middle. */
+function halfWidth(index: number, count: number, wide: number): number {
+  const turn = ((index + 0.5) / count) * Math.PI;
+  return (wide / 2 - 6) * (0.62 + 0.38 * Math.sin(turn));
+}
+
+function RibLine({ rib, y, middle, half }: { rib: Rib; y: number; middle: number; half: number }) {
+  const left = middle - half;
+  const width = half * 2;
+  if (rib.kind === 'none') return null;
+  if (rib.kind === 'rest') {
+    return <rect x={left} y={y - 0.5} width={width} height={1} fill="var(--dark-rib)" />;
+  }
+  if (rib.kind === 'paused') {
+    return (
+      <line
+        x1={left}
+        x2={left + width}
+        y1={y}
+        y2={y}
+        stroke="var(--dark-rib)"
+        strokeWidth={1.5}
+        strokeDasharray="1.5 3"
+      />
+    );
+  }
+  const lit = Math.max(0, Math.min(1, rib.share)) * width;
+  return (
+    <g>
+      <rect
+        x={left}
+        y={y - 3.5}
+        width={width}
+        height={7}
+        rx={2}
+        fill={rib.isNow ? 'var(--sheet)' : 'var(--dark-rib)'}
+        stroke="var(--dark-rib)"
+        strokeWidth={0.8}
+      />
+      {lit > 0 && <rect x={left} y={y - 3.5} width={lit} height={7} rx={2} fill="var(--lit)" />}
+      {rib.isNow && (
+        <path
+          d={`M${middle + half + 1.5} ${y + 3} q4 -3 1.5 -7 q-4.5 3.5 -1.5 7z`}
+          fill="var(--lit)"
+          stroke="var(--ink)"
+          strokeWidth={0.7}
+        />
+      )}
+    </g>
+  );
+}

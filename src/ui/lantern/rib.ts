@@ -1,0 +1,39 @@
+import type { DayAdherence } from '@/core/adherence';
+
+/** One rib of a lantern: a day of the fortnight, or an exercise of today. */
+export type Rib = {
+  readonly kind: 'lit' | 'rest' | 'paused' | 'none';
+  /** Lit length, 0–1; only of 'lit'. */
+  readonly share: number;
+  /** Today, or the exercise to do now: carries the wick. */
+  readonly isNow: boolean;
+};
+
+/** The rib of a day. */
+export function ribOfDay(day: DayAdherence): Rib {
+  switch (day.kind) {
+    case 'before':
+    case 'future':
+      return { kind: 'none', share: 0, isNow: false };
+    case 'paused':
+    case 'rest':
+      return { kind: day.kind, share: 0, isNow: false };
+    case 'due':
+      return { kind: 'lit', share: day.share, isNow: day.isToday };
+  }
+}
+
+/** The lantern of days in words. */
+export function describeDays(days: readonly DayAdherence[]): string {
+  const due = days.filter((day) => day.kind === 'due');
+  const past = due.filter((day) => !day.isToday);
+  if (due.length === 0) return 'Nothing was due in these days.';
+  const full = past.filter((day) => day.share >= 0.995).length;
+  const missed = past.filter((day) => day.share === 0).length;
+  const today = due.find((day) => day.isToday);
+  const words = [
+    `${past.length} ${past.length === 1 ? 'day' : 'days'} with something due: ${full} done in full, ${past.length - full - missed} in part, ${missed} missed.`,
+  ];
+  if (today) words.push(`Today: ${Math.round(today.share * 100)} % done.`);
+  return words.join(' ');
+}

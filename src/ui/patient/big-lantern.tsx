@@ -1,0 +1,55 @@
+/** One exercise of today. */
+export type ExerciseRib = {
+  readonly id: string;
+  readonly name: string;
+  readonly words: string;
+  /** Share of today's dose done, 0–1. */
+  readonly share: number;
+};
+
+/**
+ * The large lantern of the patient's page: its ribs are today's exercises and light up as they are
+ * done. It is a list, so that it is read as one; the paper around it is drawn by its shape.
+ */
+export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
+  return (
+    <section aria-label="Today’s exercises" className="grid justify-items-center">
+      <Cap />
+      <ol className="grid w-full gap-3 py-3">
+        {ribs.map((rib, index) => (
+          <li key={rib.id} className="grid justify-items-center gap-1 text-center">
+            <div
+              aria-hidden
+              className="relative h-4 overflow-hidden rounded-full border border-dark-rib bg-sheet"
+              style={{ width: `${bulge(index, ribs.length)}%` }}
+            >
+              <div
+                className="h-full rounded-full bg-lit transition-[width] duration-700"
+                style={{ width: `${rib.share * 100}%` }}
+              />
+            </div>
+            <p className="font-semibold leading-tight">
+              {rib.name} <span className="font-normal text-soft">{shareText(rib.share)}</span>
+            </p>
+            <p className="max-w-[34ch] text-[0.84em] leading-snug text-soft">{rib.words}</p>
+          </li>
+        ))}
+      </ol>
+      <Cap />
+    </section>
+  );
+}
+
+function shareText(share: number): string {
+  if (share === 0) return '';
+  return share >= 0.995 ? '– done' : `– ${Math.round(share * 100)} %`;
+}
+
+/** The paper bulges in the middle: the width of a rib in percent. */
+function bulge(index: number, count: number): number {
+  return Math.round(60 + 36 * Math.sin(((index + 0.5) / count) * Math.PI));
+}
+
+function Cap() {
+  return <div aria-hidden className="h-2.5 w-24 rounded-sm bg-ink" />;
+}

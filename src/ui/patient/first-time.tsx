@@ -1,0 +1,49 @@
+'use client';
+
+import type { PatientPack } from '@/core/exchange';
+import { StopWords } from './stop-advice';
+import { BeginButton } from './begin-button';
+
+const KEY = 'dl-knows-when-to-stop';
+
+/** Whether this device has shown when to stop before; asks again where nothing can be kept. */
+export function knowsWhenToStop(): boolean {
+  try {
+    return localStorage.getItem(KEY) === 'yes';
+  } catch {
+    return false;
+  }
+}
+
+/** Before the first session on a device: what to stop for and whom to call. */
+export function FirstTime({
+  pack,
+  onUnderstood,
+  onLeave,
+}: {
+  pack: PatientPack;
+  onUnderstood: () => void;
+  onLeave: () => void;
+}) {
+  return (
+    <section className="grid gap-4">
+      <h1 className="text-2xl">Before your first session</h1>
+      <StopWords pack={pack} />
+      <BeginButton
+        onClick={() => {
+          try {
+            localStorage.setItem(KEY, 'yes');
+          } catch {
+            // It will be shown again next time; that is all.
+          }
+          onUnderstood();
+        }}
+      >
+        I understand
+      </BeginButton>
+      <button type="button" className="min-h-11 text-action underline" onClick={onLeave}>
+        Not now
+      </button>
+    </section>
+  );
+}

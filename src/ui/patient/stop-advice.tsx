@@ -1,0 +1,38 @@
+import type { PatientPack } from '@/core/exchange';
+
+/** What to stop for and whom to call. Always on the page, and first of all before a first session. */
+export function StopAdvice({ pack, open = false }: { pack: PatientPack; open?: boolean }) {
+  return (
+    <details open={open} className="border-t border-hair pt-3">
+      <summary className="min-h-11 py-2 font-semibold">When to stop, and what to do then</summary>
+      <StopWords pack={pack} />
+    </details>
+  );
+}
+
+export function StopWords({ pack }: { pack: PatientPack }) {
+  return (
+    <div className="grid gap-3">
+      <p>Stop and tell your clinic at:</p>
+      <ul className="list-disc pl-6">
+        {pack.stopSigns.map((sign) => (
+          <li key={sign}>{sign}</li>
+        ))}
+      </ul>
+      <p>{pack.normalSigns}</p>
+      <p>
+        {pack.clinic.name}:{' '}
+        <a
+          className="inline-block py-2 text-action underline"
+          href={`tel:${pack.clinic.phone.replace(/[^+\d]/g, '')}`}
+        >
+          {pack.clinic.phone}
+        </a>
+      </p>
+      <p>
+        <strong className="font-semibold">In an emergency:</strong> {pack.clinic.emergencyText}
+      </p>
+      <p className="text-[0.84em] text-soft">{pack.caution}</p>
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { openDB } from 'idb';
+
+/** Says that what was done is safe on this phone, when it is. */
+export function UnsentHere() {
+  const [count, setCount] = useState(0);
+  useEffect(() => {
+    void (async () => {
+      try {
+        const names = (await indexedDB.databases()).map((database) => database.name);
+        if (!names.includes('dry-lantern')) return;
+        const db = await openDB('dry-lantern');
+        setCount(await db.count('events'));
+        db.close();
+      } catch {
+        // Nothing is kept here, so there is nothing to say.
+      }
+    })();
+  }, []);
+  if (count === 0) return null;
+  return (
+    <p role="status">
+      What you did is still saved on this phone and will be sent when a new link is opened here.
+    </p>
+  );
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { PlayedSegment } from '@/core/timeline';
+
+/** A tone for each kind of change, in hertz: work is higher than rest. */
+const TONE = { hold: 660, move: 520, release: 440, pause: 330 } as const;
+
+/** Sound, vibration and a screen that stays on, where the browser allows each. */
+export function useSignals(segment: PlayedSegment | null, running: boolean) {
+  const [sound, setSound] = useState(true);
+  const audio = useRef<AudioContext | null>(null);
+  const lock = useRef<WakeLockSentinel | null>(null);
+
+  /** Must be called from a touch: browsers make no sound before one. */
+  const wake = useCallback(() => {
+    try {
+      audio.current ??= new AudioContext();
+      void audio.current.resume();
+    } catch {
+      // No sound in this browser; the screen says everything too.
+    }
+  }, []);
+
+  useEffect(() => {
+    if (!running) return;
+    let mine = true;
+    const hold = () =>
+      navigator.wakeLock?.request('screen').then(
+        (sentinel) => {
+          if (mine) lock.current = sentinel;
+          else void sentinel.release();
+        },
+        () => undefined,
+      );
+    const again = () => document.visibilityState === 'visible' && void hold();
+    void hold();
+    // The browser lets go of the lock whenever the page is hidden.
+    document.addEventListener('visibilitychange', again);
+    return () => {
+      mine = false;
+      document.removeEventListener('visibilitychange', again);
+      void lock.current?.release();
+      lock.current = null;
+    };
+  }, [running]);
+
+  const kind = segment?.kind ?? null;
+  const startsAt = segment?.startsAt ?? -1;
+  useEffect(() => {
+    if (!running || kind === null || startsAt < 0) return;
+    const tone = kind === 'hold' || kind === 'move' || kind === 'release' ? TONE[kind] : TONE.pause;
+    if (sound && audio.current) beep(audio.current, tone);
+    if (kind === 'hold' || kind === 'change-side') navigator.vibrate?.(120);
+  }, [kind, startsAt, running, sound]);
+
+  return { sound, setSound, wake };
+}
+
+function beep(context: AudioContext, hertz: number): void {
+  const at = context.currentTime;
+  const oscillator = context.createOscillator();
+  const gain = context.createGain();
+  oscillator.frequency.value = hertz;
+  gain.gain.setValueAtTime(0.0001, at);
+  gain.gain.exponentialRampToValueAtTime(0.18, at + 0.02);
+  gain.gain.exponentialRampToValueAtTime(0.0001, at + 0.22);
+  oscillator.connect(gain).connect(context.destination);
+  oscillator.start(at);
+  oscillator.stop(at + 0.25);
+}

@@ -1,0 +1,112 @@
+import type { LocalDate } from '@/core/units';
+import type { DeskLine } from './draft';
+
+export type Desk = {
+  readonly lines: readonly DeskLine[];
+  readonly rounds: number;
+  readonly effectiveFrom: string;
+  readonly reviewOn: string;
+  readonly reason: string;
+};
+
+/** The desk with what it was before each step, for undo and redo. */
+export type DeskHistory = {
+  readonly now: Desk;
+  readonly before: readonly Desk[];
+  readonly after: readonly Desk[];
+};
+
+export type DeskAction =
+  | { readonly type: 'add'; readonly line: DeskLine }
+  | { readonly type: 'type'; readonly uid: string; readonly dose: string }
+  | { readonly type: 'remove'; readonly uid: string }
+  | { readonly type: 'move'; readonly uid: string; readonly to: number }
+  | { readonly type: 'set'; readonly fields: Partial<Omit<Desk, 'lines'>> }
+  | { readonly type: 'undo' }
+  | { readonly type: 'redo' }
+  | { readonly type: 'replace'; readonly desk: Desk };
+
+const MOST_STEPS = 100;
+
+export function startHistory(now: Desk): DeskHistory {
+  return { now, before: [], after: [] };
+}
+
+/** One step on the desk. Typing in the same line is one step with what was typed before. */
+export function deskStep(history: DeskHistory, action: DeskAction): DeskHistory {
+  switch (action.type) {
+    case 'undo': {
+      const last = history.before.at(-1);
+      if (!last) return history;
+      return {
+        now: last,
+        before: history.before.slice(0, -1),
+        after: [history.now, ...history.after],
+      };
+    }
+    case 'redo': {
+      const [next, ...after] = history.after;
+      if (!next) return history;
+      return { now: next, before: [...history.before, history.now], after };
+    }
+    case 'replace':
+      return startHistory(action.desk);
+    case 'type':
+    case 'set':
+      // Small edits are undone in the field itself; they do not fill the history.
+      return { ...history, now: applied(history.now, action) };
+    case 'add':
+    case 'remove':
+    case 'move':
+      return {
+        now: applied(history.now, action),
+        before: [...history.before, history.now].slice(-MOST_STEPS),
+        after: [],
+      };
+  }
+}
+
+function applied(
+  desk: Desk,
+  action: Exclude<DeskAction, { type: 'undo' | 'redo' | 'replace' }>,
+): Desk {
+  switch (action.type) {
+    case 'add':
+      return { ...desk, lines: [...desk.lines, action.line] };
+    case 'type':
+      return {
+        ...desk,
+        lines: desk.lines.map((line) =>
+          line.uid === action.uid ? { ...line, dose: action.dose } : line,
+        ),
+      };
+    case 'remove':
+      return { ...desk, lines: desk.lines.filter((line) => line.uid !== action.uid) };
+    case 'move':
+      return { ...desk, lines: moved(desk.lines, action.uid, action.to) };
+    case 'set':
+      return { ...desk, ...action.fields };
+  }
+}
+
+function moved(lines: readonly DeskLine[], uid: string, to: number): readonly DeskLine[] {
+  const from = lines.findIndex((line) => line.uid === uid);
+  const line = lines[from];
+  if (!line) return lines;
+  const others = lines.filter((other) => other.uid !== uid);
+  const place = Math.max(0, Math.min(others.length, to));
+  return [...others.slice(0, place), line, ...others.slice(place)];
+}
+
+/** What the server is sent. */
+export function draftOf(desk: Desk, patientId: string, basedOn: number) {
+  return {
+    patientId,
+    basedOn,
+    effectiveFrom: desk.effectiveFrom as LocalDate,
+    reviewOn: desk.reviewOn === '' ? null : desk.reviewOn,
+    rounds: desk.rounds,
+    reason: desk.reason,
+    lines: desk.lines.map(({ lineage, exerciseId, dose }) => ({ lineage, exerciseId, dose })),
+  };
+}

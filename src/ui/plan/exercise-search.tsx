@@ -1,0 +1,69 @@
+'use client';
+
+import { Command } from 'cmdk';
+import { type Ref, useState } from 'react';
+import { EXERCISES, type Exercise } from '@/catalogue';
+
+/** Finds an exercise by name, family, muscle or other word; Enter adds it. */
+export function ExerciseSearch({
+  onPick,
+  inputRef,
+}: {
+  onPick: (exercise: Exercise) => void;
+  inputRef: Ref<HTMLInputElement>;
+}) {
+  const [typed, setTyped] = useState('');
+  const [open, setOpen] = useState(false);
+  const show = open && typed.trim() !== '';
+  return (
+    <Command
+      label="Add an exercise"
+      className="relative"
+      loop
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
+      }}
+    >
+      <Command.Input
+        ref={inputRef}
+        value={typed}
+        onValueChange={(value) => {
+          setTyped(value);
+          setOpen(true);
+        }}
+        onFocus={() => setOpen(true)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setOpen(false);
+        }}
+        placeholder="Add an exercise: type its name, a muscle, a position"
+        className="w-full rounded border border-hair bg-sheet px-3 py-2 placeholder:text-soft"
+      />
+      <Command.List
+        label="Exercises found"
+        className={`absolute inset-x-0 top-full z-10 mt-1 max-h-80 overflow-auto rounded border border-hair bg-sheet p-1 shadow-lg ${show ? '' : 'hidden'}`}
+      >
+        <Command.Empty className="px-3 py-2 text-soft">
+          Nothing in the catalogue has this word. Try another name, a muscle or a position.
+        </Command.Empty>
+        {EXERCISES.map((exercise) => (
+          <Command.Item
+            key={exercise.id}
+            value={exercise.name}
+            keywords={[exercise.family, exercise.position, exercise.purpose, ...exercise.keywords]}
+            onSelect={() => {
+              setTyped('');
+              onPick(exercise);
+            }}
+            className="flex flex-wrap items-baseline gap-x-3 rounded px-3 py-1.5 data-[selected=true]:bg-wash"
+          >
+            <span className="font-medium">{exercise.name}</span>
+            <span className="text-soft">
+              {exercise.family}, {exercise.position}
+            </span>
+            <span className="figures ml-auto text-[0.9em] text-soft">{exercise.usualDose}</span>
+          </Command.Item>
+        ))}
+      </Command.List>
+    </Command>
+  );
+}

@@ -1,0 +1,121 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { create } from 'qrcode';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { post } from '../forms/post';
+import { Button } from '../primitives/button';
+
+/** The modules of a QR code as one path; standard ISO/IEC 18004 by the package. */
+function qrPath(text: string): { path: string; size: number } {
+  const { modules } = create(text, { errorCorrectionLevel: 'M' });
+  let path = '';
+  for (let y = 0; y < modules.size; y += 1) {
+    for (let x = 0; x < modules.size; x += 1) if (modules.get(x, y)) path += `M${x} ${y}h1v1h-1z`;
+  }
+  return { path, size: modules.size };
+}
+
+/** Makes the patient's personal link and shows it once, as text and as a code to scan. */
+export function PatientLinkButton({
+  patientId,
+  patientName,
+  link,
+}: {
+  patientId: string;
+  patientName: string;
+  link: { readonly issued: boolean; readonly opened: boolean };
+}) {
+  const router = useRouter();
+  const [address, setAddress] = useState('');
+  const [busy, setBusy] = useState(false);
+
+  async function issue() {
+    setBusy(true);
+    const answer = await post<{ address: string }>('/api/v1/links', { patientId });
+    setBusy(false);
+    if (!answer.ok) return toast.error(answer.say);
+    setAddress(answer.value.address);
+    return router.refresh();
+  }
+
+  async function revoke() {
+    const answer = await post('/api/v1/links/revoke', { patientId });
+    if (!answer.ok) return toast.error(answer.say);
+    setAddress('');
+    router.refresh();
+    return toast('The link no longer works.');
+  }
+
+  const state = !link.issued
+    ? 'There is no working link.'
+    : link.opened
+      ? 'The link has been opened.'
+      : 'The link has not been opened yet.';
+  return (
+    <Dialog.Root onOpenChange={(open) => !open && setAddress('')}>
+      <Dialog.Trigger asChild>
+        <Button>Patient’s link</Button>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
+        <Dialog.Content className="fixed left-1/2 top-1/2 grid max-h-[92dvh] w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 gap-3 overflow-auto rounded border border-hair bg-sheet p-5">
+          <Dialog.Title className="text-lg font-semibold">
+            Personal link of <bdi>{patientName}</bdi>
+          </Dialog.Title>
+          <Dialog.Description className="text-soft">
+            {state} Whoever has the link sees this patient’s programme, so hand it over in person. A
+            new link ends the one before.
+          </Dialog.Description>
+          {address && <LinkShown address={address} />}
+          <div className="flex flex-wrap gap-2">
+            {!address && (
+              <Button look="main" disabled={busy} onClick={issue}>
+                {link.issued ? 'Make a new link' : 'Make the link'}
+              </Button>
+            )}
+            {link.issued && <Button onClick={revoke}>End the link</Button>}
+            <Dialog.Close asChild>
+              <Button>Close</Button>
+            </Dialog.Close>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function LinkShown({ address }: { address: string }) {
+  const { path, size } = qrPath(address);
+  return (
+    <div className="grid justify-items-center gap-3">
+      <svg
+        role="img"
+        aria-label="The link as a code to scan with the phone"
+        viewBox={`-2 -2 ${size + 4} ${size + 4}`}
+        className="w-56 rounded bg-white"
+      >
+        <path d={path} fill="#000" />
+      </svg>
+      <p
+        className="figures w-full select-all break-all rounded border border-hair bg-wash p-2 text-[0.87em]"
+        data-testid="patient-link"
+      >
+        {address}
+      </p>
+      <p className="text-soft">It is shown only now: scan it, or copy it.</p>
+      <Button
+        onClick={() =>
+          navigator.clipboard.writeText(address).then(
+            () => toast('Copied.'),
+            () => toast.error('The browser did not allow copying; mark the text instead.'),
+          )
+        }
+      >
+        Copy
+      </Button>
+    </div>
+  );
+}
