@@ -160,7 +160,7 @@ async function liveDay(
     // Today has only come as far as its first session.
     if ((!begun && !stops) || (isToday && index > 0)) continue;
     const again = mood.again !== undefined && luck.fraction() < mood.again ? 1 : 0;
-    for (let time = 0; time <= again; time += 1) {
+    for (let time = 0; time <= (stops ? 0 : again); time += 1) {
       if (await isPausedToday(here, date)) return;
       const start = Math.min(
         story.wake + 45 + index * 300 + time * 40 + luck.whole(30),

@@ -57,8 +57,12 @@ function matching({ clinicId, search }: Pick<PatientListQuery, 'clinicId' | 'sea
   return and(eq(patient.clinicId, clinicId), named);
 }
 
-const openAlert = sql<number>`EXISTS (SELECT 1 FROM ${alert} WHERE ${alert.clinicId} = ${patient.clinicId}
-  AND ${alert.patientId} = ${patient.id} AND ${alert.acknowledgedAt} IS NULL)`;
+/** Named by hand: within a select of one table the columns of an outer table lose their name. */
+const openAlert = sql<number>`EXISTS (SELECT 1 FROM alert AS a WHERE a.clinic_id = patient.clinic_id
+  AND a.patient_id = patient.id AND a.acknowledged_at IS NULL)`;
+const newestComplaint = sql<string | null>`(SELECT e.complaint FROM episode AS e
+  WHERE e.clinic_id = patient.clinic_id AND e.patient_id = patient.id
+  ORDER BY e.opened_on DESC LIMIT 1)`;
 
 /** One page of the clinic's patients, those with an open alert first, then by name. */
 export function patientsOnPage(query: PatientListQuery) {
@@ -67,9 +71,7 @@ export function patientsOnPage(query: PatientListQuery) {
       .select({
         patient,
         alerted: openAlert,
-        complaint: sql<string | null>`(SELECT ${episode.complaint} FROM ${episode}
-          WHERE ${episode.clinicId} = ${patient.clinicId} AND ${episode.patientId} = ${patient.id}
-          ORDER BY ${episode.openedOn} DESC LIMIT 1)`,
+        complaint: newestComplaint,
       })
       .from(patient)
       .where(matching(query))

@@ -19,7 +19,7 @@ export function Lantern({
   const pitch = 10;
   const cap = 9;
   const tall = cap * 2 + ribs.length * pitch + 6;
-  const wide = Math.max(54, Math.min(120, tall * 0.62));
+  const wide = Math.max(58, Math.min(124, tall * 0.64));
   return (
     <svg
       role="img"
@@ -29,7 +29,8 @@ export function Lantern({
       width={(height * wide) / tall}
       className="shrink-0"
     >
-      <rect x={wide / 2 - 9} y={1} width={18} height={cap - 4} rx={1.5} fill="var(--ink)" />
+      <path d={`M${wide / 2 - 7} 4 q7 -6 14 0`} fill="none" stroke="var(--ink)" strokeWidth={1.4} />
+      <rect x={wide / 2 - 11} y={4} width={22} height={cap - 5} rx={1.5} fill="var(--ink)" />
       <rect
         x={wide / 2 - 11}
         y={tall - cap + 3}
@@ -56,7 +57,7 @@ export function Lantern({
 /** The paper bulges in the middle. */
 function halfWidth(index: number, count: number, wide: number): number {
   const turn = ((index + 0.5) / count) * Math.PI;
-  return (wide / 2 - 6) * (0.62 + 0.38 * Math.sin(turn));
+  return (wide / 2 - 11) * (0.6 + 0.4 * Math.sin(turn));
 }
 
 function RibLine({ rib, y, middle, half }: { rib: Rib; y: number; middle: number; half: number }) {
@@ -95,10 +96,10 @@ function RibLine({ rib, y, middle, half }: { rib: Rib; y: number; middle: number
       {lit > 0 && <rect x={left} y={y - 3.5} width={lit} height={7} rx={2} fill="var(--lit)" />}
       {rib.isNow && (
         <path
-          d={`M${middle + half + 1.5} ${y + 3} q4 -3 1.5 -7 q-4.5 3.5 -1.5 7z`}
+          d={`M${middle + half + 5} ${y + 5} q6 -4 1 -12 q-7 7 -1 12z`}
           fill="var(--lit)"
           stroke="var(--ink)"
-          strokeWidth={0.7}
+          strokeWidth={0.9}
         />
       )}
     </g>

@@ -118,24 +118,36 @@ function Now({ head, segment, line }: { head: Playhead; segment: PlayedSegment; 
 
 /** The lantern of this set: a rib for each repetition, lit as it is done. */
 function RepRibs({ head, segment }: { head: Playhead; segment: PlayedSegment }) {
-  const inSet = head.segments.filter((one) => one.endsRep && sameSet(one, segment));
-  const done = inSet.filter((one) => head.segments.indexOf(one) < head.index).length;
-  const shown = inSet.length === 0 ? 0 : Math.min(inSet.length, 30);
+  const inSet = head.segments.flatMap((one, index) =>
+    one.endsRep && sameSet(one, segment) ? [index] : [],
+  );
+  const done = inSet.filter((index) => index < head.index).length;
+  const shown = Math.min(inSet.length, MOST_RIBS);
+  const height = Math.max(7, Math.min(24, 190 / Math.max(1, shown)));
+  const share = segment.work === null ? 0 : head.elapsed / Math.max(0.1, segment.seconds);
   return (
-    <div aria-hidden className="grid w-16 justify-items-center gap-[3px]">
-      <div className="h-1.5 w-8 rounded-sm bg-ink" />
+    <div aria-hidden className="grid w-20 justify-items-center gap-[3px]">
+      <div className="h-1.5 w-9 rounded-sm bg-ink" />
       {Array.from({ length: shown }, (_, index) => (
         <div
           // Ribs are places; their order never changes.
           key={index}
-          className={`h-2 rounded-full border border-dark-rib ${index < done ? 'bg-lit' : index === done ? 'bg-wash' : 'bg-sheet'}`}
-          style={{ width: `${62 + 38 * Math.sin(((index + 0.5) / shown) * Math.PI)}%` }}
-        />
+          className="overflow-hidden rounded-full border border-dark-rib bg-sheet"
+          style={{ height, width: `${60 + 40 * Math.sin(((index + 0.5) / shown) * Math.PI)}%` }}
+        >
+          <div
+            className="h-full bg-lit"
+            style={{ width: `${100 * (index < done ? 1 : index === done ? share : 0)}%` }}
+          />
+        </div>
       ))}
-      <div className="h-1.5 w-8 rounded-sm bg-ink" />
+      <div className="h-1.5 w-9 rounded-sm bg-ink" />
     </div>
   );
 }
+
+/** More ribs than this would be too thin to see. */
+const MOST_RIBS = 24;
 
 function sameSet(a: PlayedSegment, b: PlayedSegment): boolean {
   return (

@@ -54,7 +54,7 @@ export function DeskRow({
         transform: CSS.Translate.toString(sortable.transform),
         transition: sortable.transition,
       }}
-      className={`grid grid-cols-[auto_minmax(0,1fr)_auto] gap-x-2 border-b border-hair py-3 md:grid-cols-[auto_minmax(0,15rem)_minmax(0,1fr)_auto] ${sortable.isDragging ? 'bg-wash' : ''}`}
+      className={`grid grid-cols-[auto_minmax(0,1fr)_auto] gap-x-2 border-b border-hair py-3 md:grid-cols-[auto_minmax(0,13rem)_minmax(0,1fr)_auto] ${sortable.isDragging ? 'bg-wash' : ''}`}
     >
       <button
         type="button"

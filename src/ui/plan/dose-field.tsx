@@ -37,7 +37,7 @@ export function DoseField({
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}
-        className="figures w-full rounded border border-hair bg-sheet px-2.5 py-1.5 aria-invalid:border-stop"
+        className="figures w-full rounded text-[0.93em] border border-hair bg-sheet px-2.5 py-1.5 aria-invalid:border-stop"
       />
       <div id={`${id}-reading`} className="pt-1" aria-live="polite">
         {read.ok ? <Reading read={read} /> : <Mistake dose={dose} error={read.error} />}

@@ -1,0 +1,151 @@
+import { spawn } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { createClient } from '@libsql/client';
+import { sql } from 'drizzle-orm';
+import {
+  AlreadyThere,
+  DatabaseFailure,
+  GuardRefused,
+  closeDatabase,
+  databaseUrl,
+  guard,
+  write,
+} from '@/db';
+import { read } from '@/db/door';
+import { failedAttempt } from '@/db/schema';
+import { makeClinic, member, useDatabase } from '../support/clinic';
+import { ROOT, temporaryFolder } from '../support/server';
+
+let folder: string;
+
+beforeEach(async () => {
+  folder = temporaryFolder('door');
+  await useDatabase(folder);
+});
+
+afterEach(() => {
+  closeDatabase();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+function start(...args: string[]) {
+  const child = spawn(
+    process.execPath,
+    ['--import', 'tsx', join(ROOT, 'tests/database/writer.ts'), ...args],
+    {
+      cwd: ROOT,
+      env: { ...process.env, DATA_DIR: folder },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    },
+  );
+  let out = '';
+  let err = '';
+  child.stdout.on('data', (data: Buffer) => {
+    out += data.toString();
+  });
+  child.stderr.on('data', (data: Buffer) => {
+    err += data.toString();
+  });
+  const ended = new Promise<number | null>((resolve) => child.on('close', resolve));
+  return { child, ended, lines: () => out.split('\n').slice(0, -1), errors: () => err };
+}
+
+async function stored(): Promise<Set<string>> {
+  const rows = await read((db) => db.select({ what: failedAttempt.what }).from(failedAttempt));
+  return new Set(rows.map((row) => row.what));
+}
+
+describe('what was acknowledged is stored', () => {
+  it('with two writing processes and a third that keeps the lock longer than they wait', async () => {
+    const hog = start('hog', '6');
+    const writers = [start('write', 'first', '1500'), start('write', 'second', '1500')];
+    await Promise.all([hog.ended, ...writers.map((writer) => writer.ended)]);
+    expect(writers.map((writer) => writer.errors())).toEqual(['', '']);
+    expect(hog.lines()).toHaveLength(6);
+    const acknowledged = writers.flatMap((writer) => writer.lines());
+    expect(acknowledged).toHaveLength(3000);
+    const kept = await stored();
+    expect(acknowledged.filter((what) => !kept.has(what))).toEqual([]);
+    expect(kept.size).toBe(3000);
+  }, 90_000);
+
+  it('when the process is killed in the middle', async () => {
+    const writer = start('write', 'killed', '100000');
+    while (writer.lines().length < 300) await new Promise((resolve) => setTimeout(resolve, 20));
+    writer.child.kill('SIGKILL');
+    await writer.ended;
+    const kept = await stored();
+    expect(writer.lines().filter((what) => !kept.has(what))).toEqual([]);
+    expect(kept.size).toBeLessThan(100_000);
+  }, 60_000);
+});
+
+describe('a write that cannot be carried out', () => {
+  it('fails loudly after five seconds of a lock, stores nothing, and the next one works', async () => {
+    const other = createClient({ url: databaseUrl(), timeout: 100 });
+    const tx = await other.transaction('write');
+    await tx.execute('SELECT 1');
+    const failing = write((db) => [db.insert(failedAttempt).values({ what: 'refused', at: 1 })]);
+    await expect(failing).rejects.toEqual(new DatabaseFailure('busy', 'SQLITE_BUSY'));
+    await tx.rollback();
+    other.close();
+    await write((db) => [db.insert(failedAttempt).values({ what: 'accepted', at: 2 })]);
+    expect(await stored()).toEqual(new Set(['accepted']));
+  }, 20_000);
+
+  it('stores nothing of a batch whose guard no longer holds', async () => {
+    const refused = write((db) => [
+      db.insert(failedAttempt).values({ what: 'before the guard', at: 1 }),
+      guard('version', sql`SELECT 1 = 2`),
+    ]);
+    await expect(refused).rejects.toBeInstanceOf(GuardRefused);
+    await write(() => [guard('access', sql`SELECT count(*) = 0 FROM failed_attempt`)]);
+    expect(await stored()).toEqual(new Set());
+  });
+
+  it('takes a condition that finds nothing for one that does not hold', async () => {
+    await expect(
+      write(() => [guard('access', sql`SELECT id FROM clinic LIMIT 1`)]),
+    ).rejects.toBeInstanceOf(GuardRefused);
+  });
+
+  it('tells a row that is there already apart', async () => {
+    await makeClinic('one');
+    await expect(makeClinic('one')).rejects.toBeInstanceOf(AlreadyThere);
+  });
+
+  it('never tells statements or parameters in its error', async () => {
+    const planted = 'a patient’s own words';
+    const failing = read((db) =>
+      db.select({ x: sql`no_such_function(${planted})` }).from(failedAttempt),
+    );
+    const error: unknown = await failing.catch((thrown: unknown) => thrown);
+    expect(error).toBeInstanceOf(DatabaseFailure);
+    expect(
+      `${String(error)} ${JSON.stringify(error)} ${(error as Error).stack ?? ''}`,
+    ).not.toContain(planted);
+    expect((error as Error).cause).toBeUndefined();
+  });
+});
+
+describe('one process', () => {
+  it('lets many writes at once through, one after the other', async () => {
+    await Promise.all(
+      Array.from({ length: 200 }, (_, index) =>
+        write((db) => [db.insert(failedAttempt).values({ what: `w${index}`, at: index })]),
+      ),
+    );
+    expect((await stored()).size).toBe(200);
+  });
+
+  it('refuses a session that was ended between reading and writing', async () => {
+    const clinic = await makeClinic('ended');
+    const lead = await member(clinic.emails.lead);
+    const { signOut } = await import('@/server/sign-in');
+    const { changeClinic } = await import('@/server/people');
+    await signOut(lead);
+    const draft = { name: 'New', phone: '1', emergencyText: 'x', zone: 'UTC' };
+    await expect(changeClinic(lead, draft)).rejects.toMatchObject({ guard: 'access' });
+  });
+});

@@ -1,0 +1,156 @@
+import type { Role } from '@/core/records';
+import type { Zone } from '@/core/schedule';
+import { type LocalDate, addDays } from '@/core/units';
+import {
+  closeDatabase,
+  insertClinic,
+  insertMember,
+  memberBySession,
+  migrateDatabase,
+  patientByDevice,
+  write,
+} from '@/db';
+import type { PatientHere, SignedIn } from '@/server/access';
+import { now } from '@/server/clock';
+import { issueLink, openLink } from '@/server/links';
+import { hashPassword } from '@/server/passwords';
+import { addPatient } from '@/server/people';
+import { saveProgramme } from '@/server/save-programme';
+import { hashToken } from '@/server/secrets';
+import { signIn } from '@/server/sign-in';
+import { dateIn } from '@/core/schedule';
+
+export const PASSWORD = 'a long enough password';
+export const ZONE = 'Europe/Lisbon';
+
+/** Points this process at a database in the folder, migrated. */
+export async function useDatabase(folder: string): Promise<void> {
+  closeDatabase();
+  process.env.DATA_DIR = folder;
+  await migrateDatabase();
+}
+
+export type TestClinic = { readonly id: string; readonly emails: Readonly<Record<Role, string>> };
+
+let passwordHash: Promise<string> | undefined;
+
+/** A clinic with one member of every role. */
+export async function makeClinic(name: string): Promise<TestClinic> {
+  passwordHash ??= hashPassword(PASSWORD);
+  const hash = await passwordHash;
+  const id = crypto.randomUUID();
+  const email = (role: Role) => `${role}@${name}.example`;
+  const roles: Role[] = ['lead', 'practitioner', 'assistant'];
+  await write(() => [
+    insertClinic({
+      id,
+      name,
+      phone: '+000 555 01',
+      emergencyText: 'Call 000.',
+      zone: ZONE,
+      createdAt: now(),
+    }),
+    ...roles.map((role) =>
+      insertMember({
+        clinicId: id,
+        id: crypto.randomUUID(),
+        name: `${role} of ${name}`,
+        email: email(role),
+        role,
+        passwordHash: hash,
+        createdAt: now(),
+      }),
+    ),
+  ]);
+  return {
+    id,
+    emails: {
+      lead: email('lead'),
+      practitioner: email('practitioner'),
+      assistant: email('assistant'),
+    },
+  };
+}
+
+/** Signs a member in and returns them with the token of the cookie. */
+export async function member(email: string): Promise<SignedIn & { token: string }> {
+  const token = await signIn(email, PASSWORD);
+  const tokenHash = hashToken(token);
+  const found = await memberBySession(tokenHash, now());
+  if (!found) throw new Error('not signed in');
+  return {
+    kind: 'member',
+    id: found.id,
+    clinicId: found.clinicId,
+    name: found.name,
+    role: found.role,
+    tokenHash,
+    token,
+  };
+}
+
+export async function makePatient(by: SignedIn, name = 'Test Patient'): Promise<string> {
+  const { id } = await addPatient(by, {
+    id: crypto.randomUUID(),
+    name,
+    complaint: 'Neck',
+    zone: ZONE,
+    wakeMinute: 420,
+    sleepMinute: 1320,
+    minutesADay: 10,
+  });
+  return id;
+}
+
+/** Opens a patient's link on a new device. */
+export async function device(
+  by: SignedIn,
+  patientId: string,
+): Promise<PatientHere & { token: string; link: string }> {
+  const { token: link } = await issueLink(by, patientId);
+  const { device: token } = await openLink(link);
+  const tokenHash = hashToken(token);
+  const patient = await patientByDevice(tokenHash);
+  if (!patient) throw new Error('no patient on this device');
+  return {
+    kind: 'patient',
+    id: patient.id,
+    clinicId: patient.clinicId,
+    patient,
+    tokenHash,
+    token,
+    link,
+  };
+}
+
+export function today(days = 0): LocalDate {
+  return addDays(dateIn(ZONE as Zone, now()), days);
+}
+
+type LineInput = {
+  readonly exerciseId: string;
+  readonly dose: string;
+  readonly lineage?: string | null;
+};
+
+/** Saves a programme of these lines. */
+export function prescribe(
+  by: SignedIn,
+  patientId: string,
+  lines: readonly LineInput[],
+  more: { basedOn?: number; effectiveFrom?: LocalDate; reason?: string } = {},
+) {
+  return saveProgramme(by, {
+    patientId,
+    basedOn: more.basedOn ?? 0,
+    effectiveFrom: more.effectiveFrom ?? today(),
+    reviewOn: null,
+    rounds: 1,
+    reason: more.reason ?? '',
+    lines: lines.map(({ exerciseId, dose, lineage }) => ({
+      exerciseId,
+      dose,
+      lineage: lineage ?? null,
+    })),
+  });
+}
