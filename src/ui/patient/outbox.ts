@@ -14,12 +14,23 @@ export type Delivery =
 const MOST_AT_ONCE = 100;
 
 let running: Promise<Delivery> | undefined;
+let askedAgain = false;
 
-/** Sends what waits, in order, until nothing does or something is in the way. One at a time. */
+/**
+ * Sends what waits, in order, until nothing does or something is in the way. One at a time; asked
+ * again meanwhile it looks once more, since something may have come in after it had looked.
+ */
 export function deliver(patientId: string): Promise<Delivery> {
-  running ??= deliverAll(patientId).finally(() => {
+  askedAgain = running !== undefined;
+  running ??= (async () => {
+    let delivery: Delivery;
+    do {
+      askedAgain = false;
+      delivery = await deliverAll(patientId);
+    } while (askedAgain);
     running = undefined;
-  });
+    return delivery;
+  })();
   return running;
 }
 

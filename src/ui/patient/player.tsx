@@ -59,25 +59,17 @@ export default function Player({ pack, session, end, kept, onLeave }: PlayerProp
     return lines[line]?.lineage ?? '';
   }
 
-  /** Takes a step, keeps what it did, and notices the end. */
-  function take(step: Step, before: number) {
+  /** Takes a step that began in this line, keeps what it did, and notices the end. */
+  function take(step: Step, line: number) {
     headNow.current = step.playhead;
     setHead(step.playhead);
-    const { index } = step.playhead;
+    if (step.reps.length > 0) record.reps(lineageAt(line), step.reps, step.playhead.index);
     const now = currentSegment(step.playhead);
-    if (step.reps.length > 0) void keepReps(before, step);
-    else if (now && now.line !== before) void record.lineOver();
-    if (isOver(step.playhead)) {
+    if (now && now.line !== line) record.lineOver();
+    if (!now) {
       setMode('over');
       void record.ended();
     }
-    return index;
-  }
-
-  /** Repetitions of one step may belong to two lines when a step spans a change. */
-  async function keepReps(line: number, step: Step) {
-    await record.reps(lineageAt(line), step.reps, step.playhead.index);
-    if (currentSegment(step.playhead)?.line !== line) await record.lineOver();
   }
 
   useEffect(() => {
@@ -104,7 +96,7 @@ export default function Player({ pack, session, end, kept, onLeave }: PlayerProp
   }, [mode]);
 
   function begin() {
-    if (mode === 'ready') void record.begin();
+    if (mode === 'ready') record.begin();
     signals.wake();
     setMode('running');
   }
@@ -119,19 +111,18 @@ export default function Player({ pack, session, end, kept, onLeave }: PlayerProp
     const step = skipLine(headNow.current);
     headNow.current = step.playhead;
     setHead(step.playhead);
-    void (async () => {
-      if (step.reps.length > 0) await record.reps(lineageAt(line), step.reps, step.playhead.index);
-      await record.skipped(lineageAt(line), reason, step.playhead.index);
-      if (isOver(step.playhead)) await record.ended();
-    })();
+    if (step.reps.length > 0) record.reps(lineageAt(line), step.reps, step.playhead.index);
+    record.skipped(lineageAt(line), reason, step.playhead.index);
+    if (isOver(step.playhead)) void record.ended();
     setMode(isOver(step.playhead) ? 'over' : 'running');
   }
 
-  async function stop(because: 'enough' | 'symptom') {
+  function stop(because: 'enough' | 'symptom') {
     const reps = breakOff(headNow.current);
-    if (reps.length > 0 && segment)
-      await record.reps(lineageAt(segment.line), reps, headNow.current.index);
-    await record.stopped(because);
+    if (reps.length > 0 && segment) {
+      record.reps(lineageAt(segment.line), reps, headNow.current.index);
+    }
+    return record.stopped(because);
   }
 
   if (mode === 'first time')

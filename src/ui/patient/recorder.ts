@@ -39,54 +39,61 @@ export function recorder(
     over: false,
     done: {},
   };
-  // Writes follow each other, so that an older state never overwrites a newer one.
+  // What is known changes at once; what is stored follows in the same order. So an older state
+  // never overwrites a newer one, and repetitions leave the session only after their event is kept.
   let queue: Promise<void> = Promise.resolve();
+  const offset = () => Math.max(0, Math.round(base + tick() - begun));
 
   function keep(change: Partial<KeptSession>): Promise<void> {
-    kept = { ...kept, ...change, offsetMs: Math.round(base + tick() - begun), savedAt: Date.now() };
+    kept = { ...kept, ...change, offsetMs: offset(), savedAt: Date.now() };
     const state = kept;
     queue = queue.then(async () => (await deviceStore()).keepSession(state));
     return queue;
   }
 
-  async function tell(...bodies: SessionEventBody[]): Promise<void> {
-    const events = bodies.map((body) => eventOf(kept, body, Math.round(base + tick() - begun)));
-    queue = queue.then(async () => (await deviceStore()).addEvents(events));
-    await queue;
-    void deliver(pack.patientId);
+  function tell(body: SessionEventBody): Promise<void> {
+    const event = eventOf(kept, body, offset());
+    queue = queue.then(async () => (await deviceStore()).addEvents([event]));
+    return queue.then(() => void deliver(pack.patientId));
   }
 
-  async function tellLine(skipped: SkipReason | null): Promise<void> {
+  function tellLine(skipped: SkipReason | null): void {
     const { pending, pendingLine } = kept;
     if (pendingLine === '' || (pending.length === 0 && skipped === null)) return;
-    await tell({ type: 'line', lineage: pendingLine, reps: pending, skipped });
-    await keep({ pending: [], pendingLine: '' });
+    void tell({ type: 'line', lineage: pendingLine, reps: pending, skipped });
+    void keep({ pending: [], pendingLine: '' });
+  }
+
+  /** The line that repetitions now belong to; one before it is over. */
+  function turnTo(lineage: string): void {
+    if (kept.pendingLine !== lineage) tellLine(null);
+  }
+
+  function close(body: SessionEventBody): Promise<void> {
+    tellLine(null);
+    void tell(body);
+    return keep({ over: true });
   }
 
   return {
-    begin: () => (left ? keep({}) : Promise.all([keep({}), tell({ type: 'started' })])),
+    begin(): void {
+      void keep({});
+      if (!left) void tell({ type: 'started' });
+    },
     /** Repetitions of a line, and the segment to go on with after a reload. */
-    async reps(lineage: string, reps: readonly RepDone[], index: number) {
-      if (kept.pendingLine !== '' && kept.pendingLine !== lineage) await tellLine(null);
+    reps(lineage: string, reps: readonly RepDone[], index: number): void {
+      turnTo(lineage);
       const done = { ...kept.done, [lineage]: [...(kept.done[lineage] ?? []), ...reps] };
-      await keep({ pending: [...kept.pending, ...reps], pendingLine: lineage, index, done });
+      void keep({ pending: [...kept.pending, ...reps], pendingLine: lineage, index, done });
     },
-    lineOver: () => tellLine(null),
-    async skipped(lineage: string, reason: SkipReason, index: number) {
-      if (kept.pendingLine !== '' && kept.pendingLine !== lineage) await tellLine(null);
-      await keep({ pendingLine: lineage, index });
-      await tellLine(reason);
+    lineOver: (): void => tellLine(null),
+    skipped(lineage: string, reason: SkipReason, index: number): void {
+      turnTo(lineage);
+      void keep({ pendingLine: lineage, index });
+      tellLine(reason);
     },
-    async ended() {
-      await tellLine(null);
-      await tell({ type: 'ended' });
-      await keep({ over: true });
-    },
-    async stopped(because: 'enough' | 'symptom') {
-      await tellLine(null);
-      await tell({ type: 'stopped', because });
-      await keep({ over: true });
-    },
+    ended: () => close({ type: 'ended' }),
+    stopped: (because: 'enough' | 'symptom') => close({ type: 'stopped', because }),
     checkIn: (pain: number | null, word: string) => tell({ type: 'check-in', pain, word }),
   };
 }
@@ -103,7 +110,7 @@ function eventOf(session: KeptSession, body: SessionEventBody, offsetMs: number)
       programmeId: session.programmeId,
       version: session.version,
       deviceAt: Date.now(),
-      offsetMs: Math.max(0, offsetMs),
+      offsetMs,
       body: body as WaitingEvent['event']['body'],
     },
   };

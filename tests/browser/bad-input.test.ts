@@ -1,0 +1,206 @@
+import type { Browser } from 'puppeteer-core';
+import { closeDatabase, countPatients, versionsOf } from '@/db';
+import {
+  DESK,
+  PHONE,
+  freshPage,
+  launchBrowser,
+  press,
+  says,
+  signInAs,
+  textOf,
+} from '../support/browser';
+import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
+import { type TestServer, startTestServer } from '../support/server';
+
+let server: TestServer;
+let browser: Browser;
+let practitioner: Awaited<ReturnType<typeof member>>;
+let email: string;
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
+  await useDatabase(server.data);
+  email = (await makeClinic('harbour')).emails.practitioner;
+  practitioner = await member(email);
+}, 60_000);
+
+afterAll(async () => {
+  closeDatabase();
+  await browser?.close();
+  await server?.close();
+});
+
+async function planOf(patientId: string) {
+  const page = await freshPage(browser, DESK);
+  await signInAs(page, server.origin, email);
+  await page.goto(`${server.origin}/patients/${patientId}/plan`, { waitUntil: 'networkidle0' });
+  return page;
+}
+
+async function writeLine(page: Awaited<ReturnType<typeof planOf>>, search: string, dose: string) {
+  await page.keyboard.press('/');
+  await page.keyboard.type(search);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() =>
+    document.activeElement?.getAttribute('aria-label')?.startsWith('Dose of'),
+  );
+  await page.keyboard.type(dose);
+}
+
+it('marks a wrong line at its character, says what was expected, and will not save it', async () => {
+  const page = await planOf(await makePatient(practitioner));
+  await writeLine(page, 'tuck lying', '3x10 hold 5');
+  await says(page, 'At character 11: A number without a unit');
+  expect(await page.$eval('mark', (mark) => mark.textContent)).toBe('5');
+  expect(
+    await page.$eval('input[aria-label^="Dose of"]', (input) => input.getAttribute('aria-invalid')),
+  ).toBe('true');
+  const disabled = await page.$$eval('button', (buttons) =>
+    buttons
+      .filter((button) => button.textContent?.startsWith('Save as'))
+      .map((button) => button.disabled),
+  );
+  expect(disabled).toEqual([true]);
+  await page.keyboard.type('s');
+  await says(page, '3 sets of 10, hold 5 seconds');
+  await page.close();
+});
+
+it('undoes a removal, moves lines by key, and keeps an unsaved desk through a reload', async () => {
+  const page = await planOf(await makePatient(practitioner));
+  await writeLine(page, 'tuck lying', '10x10s daily');
+  await page.keyboard.press('Enter');
+  await writeLine(page, 'chest stretch', '2x30s daily');
+  const names = () =>
+    page.$$eval('ol li p.font-semibold', (all) => all.map((one) => one.textContent));
+  expect(await names()).toEqual(['Tuck lying down', 'Hands-behind chest stretch']);
+  await page.keyboard.down('Alt');
+  await page.keyboard.press('ArrowUp');
+  expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
+  await page.keyboard.press('Delete');
+  await page.keyboard.up('Alt');
+  expect(await names()).toEqual(['Tuck lying down']);
+  await press(page, 'Undo');
+  expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
+  await page.reload({ waitUntil: 'networkidle0' });
+  await says(page, 'Hands-behind chest stretch');
+  expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
+  expect(
+    await page.$eval(
+      'input[aria-label="Dose of Tuck lying down"]',
+      (i) => (i as HTMLInputElement).value,
+    ),
+  ).toBe('10x10s daily');
+  await page.close();
+});
+
+it('tells the second of two tabs, and loses neither’s lines', async () => {
+  const patientId = await makePatient(practitioner);
+  const [one, two] = [await planOf(patientId), await planOf(patientId)];
+  await one.bringToFront();
+  await writeLine(one, 'tuck lying', '10x10s');
+  await two.bringToFront();
+  await writeLine(two, 'chest stretch', '2x30s');
+  await press(two, 'Save as version 1');
+  await says(two, 'Version 1 saved');
+  await one.bringToFront();
+  await press(one, 'Save as version 1');
+  await says(one, 'Somebody saved another version in the meantime');
+  expect(
+    await one.$eval('input[aria-label^="Dose of"]', (i) => (i as HTMLInputElement).value),
+  ).toBe('10x10s');
+  const versions = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId);
+  expect(versions).toHaveLength(1);
+});
+
+it('adds one patient when the form is sent twice', async () => {
+  const page = await freshPage(browser, DESK);
+  await signInAs(page, server.origin, email);
+  await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
+  const count = () => countPatients({ clinicId: practitioner.clinicId, search: 'Twice' });
+  await page.type('input[name=name]', 'Twice Sent');
+  await page.type('input[name=complaint]', 'Back');
+  await page.evaluate(() => {
+    const form = document.querySelector('form[novalidate]') as HTMLFormElement;
+    form.requestSubmit();
+    form.requestSubmit();
+  });
+  await page.waitForFunction(() => location.pathname.endsWith('/plan'));
+  expect(await count()).toBe(1);
+});
+
+it('says which field is missing and keeps what was typed', async () => {
+  const page = await freshPage(browser, DESK);
+  await signInAs(page, server.origin, email);
+  await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
+  await page.type('input[name=complaint]', 'A complaint that must stay');
+  await press(page, 'Add and write');
+  await says(page, 'The name is missing.');
+  expect(await page.$eval('input[name=complaint]', (i) => (i as HTMLInputElement).value)).toBe(
+    'A complaint that must stay',
+  );
+});
+
+it.each([
+  ['200 characters', 'Abcdefghij'.repeat(20)],
+  ['Arabic', 'سلمى بنت البحر'],
+])('shows a name of %s on every view without pushing anything off the screen', async (_, name) => {
+  const patientId = await makePatient(practitioner, name);
+  await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  const desk = await planOf(patientId);
+  for (const path of ['plan', 'follow', '']) {
+    await desk.goto(`${server.origin}/${path ? `patients/${patientId}/${path}` : ''}`, {
+      waitUntil: 'networkidle0',
+    });
+    expect(await textOf(desk)).toContain(name);
+    expect(
+      await desk.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+    ).toBeLessThanOrEqual(0);
+  }
+  const { link } = await device(practitioner, patientId);
+  const phone = await freshPage(browser, PHONE);
+  await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await says(phone, name);
+  expect(
+    await phone.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+  ).toBeLessThanOrEqual(0);
+});
+
+it('refuses a name of 201 characters with a sentence', async () => {
+  const page = await freshPage(browser, DESK);
+  await signInAs(page, server.origin, email);
+  await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
+  await page.type('input[name=name]', 'x'.repeat(201));
+  await page.type('input[name=complaint]', 'Neck');
+  await press(page, 'Add and write');
+  await says(page, 'The name can be at most 200 characters long.');
+});
+
+it('says that a link is not complete, or no longer works', async () => {
+  const phone = await freshPage(browser, PHONE);
+  await phone.goto(`${server.origin}/open`, { waitUntil: 'networkidle0' });
+  await says(phone, 'This link is not complete.');
+  await phone.goto('about:blank');
+  await phone.goto(`${server.origin}/open#${'x'.repeat(43)}`, { waitUntil: 'networkidle0' });
+  await says(phone, 'This link no longer works.');
+  expect(phone.url()).not.toContain('xxx');
+});
+
+it('says in a sentence that the database is missing', async () => {
+  const broken = await startTestServer({ DATABASE_URL: 'file:/proc/nowhere/dry-lantern.db' });
+  try {
+    const page = await freshPage(browser, DESK);
+    await page.goto(`${broken.origin}/sign-in`, { waitUntil: 'networkidle0' });
+    await says(page, 'The record cannot be reached just now');
+    const answer = await fetch(`${broken.origin}/api/v1/sign-in`, {
+      method: 'POST',
+      headers: { origin: broken.origin, 'content-type': 'application/json' },
+      body: JSON.stringify({ email: 'a@b.example', password: 'x' }),
+    });
+    expect(answer.status).toBe(503);
+    expect(((await answer.json()) as { say: string }).say).toContain('Nothing was saved');
+  } finally {
+    await broken.close();
+  }
+}, 40_000);

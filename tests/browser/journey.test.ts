@@ -1,0 +1,172 @@
+import type { Browser } from 'puppeteer-core';
+import { closeDatabase } from '@/db';
+import {
+  DESK,
+  PHONE,
+  freshPage,
+  launchBrowser,
+  press,
+  says,
+  signInAs,
+  textOf,
+} from '../support/browser';
+import { makeClinic, useDatabase } from '../support/clinic';
+import { repsTold, toldToday } from '../support/record';
+import { type TestServer, startTestServer } from '../support/server';
+
+let server: TestServer;
+let browser: Browser;
+let clinic: Awaited<ReturnType<typeof makeClinic>>;
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
+  await useDatabase(server.data);
+  clinic = await makeClinic('harbour');
+}, 60_000);
+
+afterAll(async () => {
+  closeDatabase();
+  await browser?.close();
+  await server?.close();
+});
+
+it('prescribes two exercises by keyboard, opens the link on a phone, does the session and sees it on Follow', async () => {
+  const desk = await freshPage(browser, DESK);
+  await signInAs(desk, server.origin, clinic.emails.practitioner);
+  await press(desk, 'New patient');
+  await desk.waitForSelector('input[name=complaint]');
+  await desk.type('input[name=name]', 'Linnet Marlow');
+  await desk.type('input[name=complaint]', 'Neck ache');
+  await Promise.all([
+    desk.waitForNavigation({ waitUntil: 'networkidle0' }),
+    desk.keyboard.press('Enter'),
+  ]);
+  const patientId = /patients\/([0-9a-f-]+)/.exec(desk.url())?.[1] ?? '';
+
+  // From here on by keyboard alone.
+  const typed: string[] = [];
+  const type = async (text: string) => {
+    typed.push(...text);
+    await desk.keyboard.type(text);
+  };
+  const key = async (name: 'Enter' | '/') => {
+    typed.push(name);
+    await desk.keyboard.press(name);
+  };
+  const began = Date.now();
+  await key('/');
+  await type('tuck lying');
+  await key('Enter');
+  await desk.waitForFunction(
+    () => document.activeElement?.getAttribute('aria-label') === 'Dose of Tuck lying down',
+  );
+  await type('x2 hold 1s gap 1s daily');
+  await key('Enter');
+  await type('blade set');
+  await key('Enter');
+  await desk.waitForFunction(
+    () => document.activeElement?.getAttribute('aria-label') === 'Dose of Blade set, down and back',
+  );
+  await type('2x1s daily');
+  await says(desk, '2 holds of 1 second');
+  await desk.keyboard.down('Control');
+  await key('Enter');
+  await desk.keyboard.up('Control');
+  await says(desk, 'Version 1 saved');
+  console.log(
+    `two exercises prescribed with ${typed.length} keys in ${((Date.now() - began) / 1000).toFixed(1)} s`,
+  );
+
+  await press(desk, 'Patient’s link');
+  await press(desk, 'Make the link');
+  const shown = await desk.waitForSelector('[data-testid=patient-link]');
+  const link = (await shown?.evaluate((element) => element.textContent)) ?? '';
+  expect(link).toMatch(new RegExp(`^${server.origin}/open#[\\w-]{40,}$`));
+
+  const phone = await freshPage(browser, PHONE);
+  const addresses: string[] = [];
+  phone.on('request', (request) => addresses.push(request.url()));
+  await phone.goto(link, { waitUntil: 'networkidle0' });
+  await phone.waitForFunction(() => location.pathname === '/today');
+  await says(phone, 'Tuck lying down');
+  await press(phone, 'Begin');
+  await says(phone, 'Before your first session');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await says(phone, 'Hold');
+  await says(phone, 'Done. What you did is saved.', 60_000);
+  await phone.click('input[name=pain][value="3"]');
+  await phone.type('input:not([type=radio])', 'warm and loose');
+  await press(phone, 'Save');
+  await says(phone, 'Everything you did is at harbour.');
+  expect(await textOf(phone)).toContain('Tuck lying down – done');
+  // The token is in no address the server was asked for.
+  const token = link.split('#')[1] ?? 'none';
+  expect(addresses.filter((address) => address.split('#')[0]?.includes(token))).toEqual([]);
+  expect(phone.url()).not.toContain(token);
+
+  const told = await toldToday(clinic.id, patientId);
+  expect(told.map((body) => body.type)).toEqual(['started', 'line', 'line', 'ended', 'check-in']);
+  expect(repsTold(told)).toMatchObject([
+    { rep: 1, held: 1 },
+    { rep: 2, held: 1 },
+    { rep: 1, held: 1 },
+    { rep: 2, held: 1 },
+  ]);
+
+  await desk.goto(`${server.origin}/patients/${patientId}/follow`, { waitUntil: 'networkidle0' });
+  const follow = await textOf(desk);
+  expect(follow).toContain('1 of 1');
+  expect(follow).toContain('3 of 10');
+  expect(follow).toContain('warm and loose');
+  await desk.goto(`${server.origin}/`, { waitUntil: 'networkidle0' });
+  const morning = await textOf(desk);
+  expect(morning).toContain('Linnet Marlow');
+  expect(morning).toContain('Neck ache');
+  expect(morning).toContain('today');
+  expect([...desk.problems, ...phone.problems]).toEqual([]);
+}, 120_000);
+
+it('lets a new clinic in with the code from the terminal, once', async () => {
+  const empty = await startTestServer();
+  try {
+    const page = await freshPage(browser, DESK);
+    await page.goto(`${empty.origin}/`, { waitUntil: 'networkidle0' });
+    await says(page, 'Set up the clinic');
+    const code = /type this code: (\w+)/.exec(empty.log())?.[1] ?? '';
+    const fields = {
+      clinic: 'New Quay',
+      phone: '1',
+      emergencyText: 'Call 000.',
+      name: 'Lead',
+      email: 'lead@quay.example',
+    };
+    for (const [name, value] of Object.entries(fields))
+      await page.type(`input[name=${name}]`, value);
+    await page.type('input[name=password]', 'short');
+    await page.type('input[name=code]', 'wrong');
+    await press(page, 'Set up the clinic');
+    await says(page, 'A password has at least 10 characters.');
+    await page.type('input[name=password]', ' and now long enough');
+    await press(page, 'Set up the clinic');
+    await says(page, 'This is not the code printed in the terminal.');
+    expect(
+      await page.$eval('input[name=clinic]', (input) => (input as HTMLInputElement).value),
+    ).toBe('New Quay');
+    await page.$eval('input[name=code]', (input) => ((input as HTMLInputElement).value = ''));
+    await page.type('input[name=code]', code);
+    await Promise.all([page.waitForNavigation(), press(page, 'Set up the clinic')]);
+    await says(page, 'Sign in to your clinic');
+    await page.type('input[name=email]', 'LEAD@quay.example');
+    await page.type('input[name=password]', 'short and now long enough');
+    await Promise.all([
+      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      page.keyboard.press('Enter'),
+    ]);
+    await says(page, 'No patients yet.');
+    await page.goto(`${empty.origin}/first-run`, { waitUntil: 'networkidle0' });
+    expect(page.url()).not.toContain('first-run');
+  } finally {
+    await empty.close();
+  }
+}, 60_000);

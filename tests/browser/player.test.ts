@@ -1,0 +1,201 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { closeDatabase, openAlertsOf, pausesOf } from '@/db';
+import { issueLink, revokeLink } from '@/server/links';
+import { PHONE, freshPage, launchBrowser, press, says, textOf } from '../support/browser';
+import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
+import { repsTold, toldToday } from '../support/record';
+import { type TestServer, startTestServer } from '../support/server';
+
+let server: TestServer;
+let browser: Browser;
+let practitioner: Awaited<ReturnType<typeof member>>;
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
+  await useDatabase(server.data);
+  practitioner = await member((await makeClinic('harbour')).emails.practitioner);
+}, 60_000);
+
+afterAll(async () => {
+  closeDatabase();
+  await browser?.close();
+  await server?.close();
+});
+
+const LINES = [
+  { exerciseId: 'neck-warm-up', dose: '4x2s gap 2s' },
+  { exerciseId: 'sciatic-slider', dose: 'x2 move 2s' },
+];
+
+/** The player's monotonic clock at twice its speed, so that a session takes half as long. */
+function twiceAsFast(page: Page) {
+  return page.evaluateOnNewDocument(() => {
+    const real = performance.now.bind(performance);
+    performance.now = () => real() * 2;
+  });
+}
+
+/** A patient with a short programme, at the running player on their phone. */
+async function atThePlayer(prepare?: (page: Page) => Promise<void>) {
+  const patientId = await makePatient(practitioner, 'Linnet Marlow');
+  await prescribe(practitioner, patientId, LINES);
+  const { link } = await device(practitioner, patientId);
+  const phone = await freshPage(browser, PHONE);
+  await twiceAsFast(phone);
+  await prepare?.(phone);
+  await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await says(phone, 'Begin');
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  return { phone, patientId };
+}
+
+const told = (patientId: string) => toldToday(practitioner.clinicId, patientId);
+
+/** Waits until the clinic's record holds so many repetitions of the patient's day. */
+async function untilTold(patientId: string, reps: number): Promise<void> {
+  const until = Date.now() + 20_000;
+  while (repsTold(await told(patientId)).length < reps && Date.now() < until) {
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+  expect(repsTold(await told(patientId))).toHaveLength(reps);
+}
+
+afterEach(async () => {
+  // A forgotten page goes on playing and slows the next.
+  for (const context of browser.browserContexts()) {
+    if (context !== browser.defaultBrowserContext()) await context.close();
+  }
+});
+
+async function finish(phone: Page): Promise<void> {
+  await says(phone, 'Done. What you did is saved.', 60_000);
+  await press(phone, 'Leave without telling');
+}
+
+it('loses nothing when the page is reloaded in the middle, and goes on where it left off', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  await phone.reload({ waitUntil: 'networkidle0' });
+  // The repetition done is told even if the session is never gone on with.
+  await untilTold(patientId, 1);
+  await says(phone, 'Go on where you left off');
+  await press(phone, 'Go on where you left off');
+  await press(phone, 'Start');
+  await finish(phone);
+  await says(phone, 'Everything you did is at harbour.');
+  const reps = repsTold(await told(patientId)).map((rep) => rep.rep);
+  expect(reps).toEqual([1, 2, 3, 4, 1, 2]);
+}, 90_000);
+
+it('keeps every repetition while there is no signal, and sends them when there is one', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  await phone.setOfflineMode(true);
+  await finish(phone);
+  await says(phone, 'Saved on this phone. It goes to your clinic when there is a signal.');
+  expect(await textOf(phone)).toContain('Sciatic nerve slider, sitting – done');
+  expect(repsTold(await told(patientId))).toHaveLength(0);
+  await phone.setOfflineMode(false);
+  await says(phone, 'Everything you did is at harbour.');
+  expect(repsTold(await told(patientId)).map((rep) => [rep.rep, rep.moved])).toEqual([
+    [1, 2],
+    [2, 2],
+    [3, 2],
+    [4, 2],
+    [1, 2],
+    [2, 2],
+  ]);
+}, 90_000);
+
+it('keeps what was done when the link is ended in the middle, and sends it after a new one', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  await revokeLink(practitioner, patientId);
+  await finish(phone);
+  await says(phone, 'Your link no longer works');
+  const before = repsTold(await told(patientId)).length;
+  expect(before).toBeLessThan(6);
+  await phone.reload({ waitUntil: 'networkidle0' });
+  await says(phone, 'still saved on this phone');
+  const { token } = await issueLink(practitioner, patientId);
+  await phone.goto(`${server.origin}/open#${token}`, { waitUntil: 'networkidle0' });
+  await untilTold(patientId, 6);
+}, 90_000);
+
+it('keeps what was done when the server goes away and comes back', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  await server.stop('SIGKILL');
+  await finish(phone);
+  await says(phone, 'Saved on this phone');
+  await server.start();
+  await phone.reload({ waitUntil: 'networkidle0' });
+  await says(phone, 'Everything you did is at harbour.');
+  await untilTold(patientId, 6);
+}, 90_000);
+
+it('puts a session on the right day when the phone’s clock is three days ahead', async () => {
+  const { phone, patientId } = await atThePlayer(async (page) => {
+    await page.evaluateOnNewDocument(() => {
+      const real = Date.now.bind(Date);
+      Date.now = () => real() + 3 * 86_400_000;
+    });
+  });
+  await finish(phone);
+  await untilTold(patientId, 6);
+}, 90_000);
+
+it('pauses the programme and tells the clinic when something feels wrong', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, 'Move');
+  await press(phone, 'Stop');
+  await says(phone, 'What you did so far is saved.');
+  await press(phone, 'Something feels wrong or hurts');
+  await says(phone, 'Stop now and rest');
+  expect(await textOf(phone)).toContain('+000 555 01');
+  await press(phone, 'Next');
+  await press(phone, 'Leave without telling');
+  await says(phone, 'Your programme is paused');
+  expect(await textOf(phone)).not.toContain('Begin');
+  expect(await openAlertsOf(practitioner.clinicId, [patientId])).toMatchObject([
+    { kind: 'stopped for a symptom' },
+  ]);
+  expect(await pausesOf(practitioner.clinicId, [patientId])).toMatchObject([
+    { cause: 'stop', toDate: null },
+  ]);
+}, 60_000);
+
+it('pauses, goes back, and leaves an exercise out with its reason', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  await press(phone, 'Pause');
+  await says(phone, 'Paused.');
+  const frozen = await phone.$eval('section p.figures', (element) => element.textContent);
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  expect(await phone.$eval('section p.figures', (element) => element.textContent)).toBe(frozen);
+  await press(phone, 'Go on');
+  await press(phone, 'Back');
+  await press(phone, 'Skip');
+  await press(phone, 'I do not have what it needs');
+  await says(phone, 'Sciatic nerve slider, sitting');
+  await finish(phone);
+  const lines = (await told(patientId)).filter((body) => body.type === 'line');
+  expect(lines.some((line) => line.skipped === 'no equipment')).toBe(true);
+  expect(repsTold(lines).filter((rep) => rep.moved >= 2).length).toBeGreaterThanOrEqual(3);
+}, 90_000);
+
+it('stands still, instead of guessing, when nobody was watching', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  // A phone that sleeps runs no timers; its monotonic clock goes on.
+  await phone.evaluate(() => {
+    const real = performance.now.bind(performance);
+    performance.now = () => real() + 600_000;
+  });
+  await says(phone, 'The screen was off, so the count stood still.');
+  await press(phone, 'Go on');
+  await finish(phone);
+  await untilTold(patientId, 6);
+}, 60_000);

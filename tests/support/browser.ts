@@ -1,0 +1,84 @@
+import { existsSync } from 'node:fs';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { PASSWORD } from './clinic';
+
+const PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+
+export function chromiumPath(): string {
+  const path = process.env.CHROMIUM ?? PLACES.find((place) => existsSync(place));
+  if (!path) throw new Error('no Chromium; `npm test` installs Debian’s');
+  return path;
+}
+
+export function launchBrowser(): Promise<Browser> {
+  return puppeteer.launch({
+    executablePath: chromiumPath(),
+    headless: true,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+}
+
+export const DESK = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
+
+/** A page in a browser context of its own, as another person's browser. Script errors fail the test. */
+export async function freshPage(
+  browser: Browser,
+  viewport: typeof DESK | typeof PHONE,
+): Promise<Page & { problems: string[] }> {
+  const context = await browser.createBrowserContext();
+  const page = (await context.newPage()) as Page & { problems: string[] };
+  await page.setViewport(viewport);
+  page.setDefaultTimeout(15_000);
+  page.problems = [];
+  page.on('pageerror', (error) => page.problems.push(String(error)));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+      page.problems.push(message.text());
+  });
+  return page;
+}
+
+export async function signInAs(page: Page, origin: string, email: string): Promise<void> {
+  await page.goto(`${origin}/sign-in`, { waitUntil: 'networkidle0' });
+  await page.type('input[name=email]', email);
+  await page.type('input[name=password]', PASSWORD);
+  await Promise.all([
+    page.waitForNavigation({ waitUntil: 'networkidle0' }),
+    page.keyboard.press('Enter'),
+  ]);
+}
+
+/** Presses the button or link whose words begin so. */
+export async function press(page: Page, words: string): Promise<void> {
+  const element = await page.waitForSelector(
+    `::-p-xpath(//button[starts-with(normalize-space(.), ${quoted(words)})] | //a[starts-with(normalize-space(.), ${quoted(words)})])`,
+    { visible: true },
+  );
+  await element?.click();
+}
+
+/** Waits until the page says this. */
+export async function says(page: Page, words: string, timeout = 15_000): Promise<void> {
+  await page.waitForFunction(
+    (text) => document.body.innerText.includes(text),
+    { timeout, polling: 100 },
+    words,
+  );
+}
+
+export function textOf(page: Page): Promise<string> {
+  return page.evaluate(() => document.body.innerText);
+}
+
+function quoted(words: string): string {
+  return `"${words}"`;
+}
