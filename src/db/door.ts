@@ -62,7 +62,7 @@ export async function read<T>(query: (db: ReturnType<typeof reader>) => Promise<
   } catch (error) {
     if (!isBusy(error)) throw cleanError(error);
     // Not through the queue: a read may be part of a write's preparation, which holds it.
-    await reconnect();
+    reconnect();
     try {
       return await query(reader());
     } catch (again) {
@@ -71,9 +71,8 @@ export async function read<T>(query: (db: ReturnType<typeof reader>) => Promise<
   }
 }
 
-async function reconnect(): Promise<void> {
-  const { client } = house();
-  await (client as Client & { reconnect?: () => void | Promise<void> }).reconnect?.();
+function reconnect(): void {
+  house().client.reconnect();
 }
 
 /** One after the other within this process. */
@@ -106,7 +105,7 @@ export async function write(
         return;
       } catch (error) {
         if (!isBusy(error)) throw cleanError(error);
-        await reconnect();
+        reconnect();
         if (performance.now() > until) throw new DatabaseFailure('busy', 'SQLITE_BUSY');
         await pause(Math.min(400, 10 * 2 ** attempt) * (0.5 + Math.random() / 2));
       }
@@ -139,7 +138,7 @@ export async function migrateDatabase(
         return;
       } catch (error) {
         if (!isBusy(error) || performance.now() > until) throw cleanError(error);
-        await reconnect();
+        reconnect();
         await pause(100);
       }
     }

@@ -89,7 +89,7 @@ it('undoes a removal, moves lines by key, and keeps an unsaved desk through a re
   expect(
     await page.$eval(
       'input[aria-label="Dose of Tuck lying down"]',
-      (i) => (i as HTMLInputElement).value,
+      (i) => (i).value,
     ),
   ).toBe('10x10s daily');
   await page.close();
@@ -108,7 +108,7 @@ it('tells the second of two tabs, and loses neither’s lines', async () => {
   await press(one, 'Save as version 1');
   await says(one, 'Somebody saved another version in the meantime');
   expect(
-    await one.$eval('input[aria-label^="Dose of"]', (i) => (i as HTMLInputElement).value),
+    await one.$eval('input[aria-label^="Dose of"]', (i) => (i).value),
   ).toBe('10x10s');
   const versions = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId);
   expect(versions).toHaveLength(1);
@@ -137,7 +137,7 @@ it('says which field is missing and keeps what was typed', async () => {
   await page.type('input[name=complaint]', 'A complaint that must stay');
   await press(page, 'Add and write');
   await says(page, 'The name is missing.');
-  expect(await page.$eval('input[name=complaint]', (i) => (i as HTMLInputElement).value)).toBe(
+  expect(await page.$eval('input[name=complaint]', (i) => (i).value)).toBe(
     'A complaint that must stay',
   );
 });

@@ -27,7 +27,7 @@ async function names(kind: 'table' | 'trigger'): Promise<string[]> {
     sql: 'SELECT name FROM sqlite_master WHERE type = ? ORDER BY name',
     args: [kind],
   });
-  return rows.map((row) => String(row.name));
+  return rows.map((row) => row.name as string);
 }
 
 /** The migrations as they were after the first `count`. */

@@ -90,7 +90,7 @@ describe('the segments', () => {
   it('does one whole side, then the other', () => {
     const played = resolve(sessionTimeline([line('2x3 each side')]), 'least');
     const sides = played.filter((s) => s.endsRep).map((s) => s.side);
-    expect(sides).toEqual([...Array(6).fill('left'), ...Array(6).fill('right')]);
+    expect(sides).toEqual([...Array<string>(6).fill('left'), ...Array<string>(6).fill('right')]);
     expect(played.filter((s) => s.kind === 'change-side')).toHaveLength(1);
   });
 
