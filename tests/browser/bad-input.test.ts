@@ -7,7 +7,7 @@ import {
   launchBrowser,
   press,
   says,
-  signInAs,
+  beMember,
   textOf,
 } from '../support/browser';
 import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
@@ -16,13 +16,11 @@ import { type TestServer, startTestServer } from '../support/server';
 let server: TestServer;
 let browser: Browser;
 let practitioner: Awaited<ReturnType<typeof member>>;
-let email: string;
 
 beforeAll(async () => {
   [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
   await useDatabase(server.data);
-  email = (await makeClinic('harbour')).emails.practitioner;
-  practitioner = await member(email);
+  practitioner = await member((await makeClinic('harbour')).emails.practitioner);
 }, 60_000);
 
 afterAll(async () => {
@@ -33,7 +31,7 @@ afterAll(async () => {
 
 async function planOf(patientId: string) {
   const page = await freshPage(browser, DESK);
-  await signInAs(page, server.origin, email);
+  await beMember(page, server.origin, practitioner.token);
   await page.goto(`${server.origin}/patients/${patientId}/plan`, { waitUntil: 'networkidle0' });
   return page;
 }
@@ -86,12 +84,9 @@ it('undoes a removal, moves lines by key, and keeps an unsaved desk through a re
   await page.reload({ waitUntil: 'networkidle0' });
   await says(page, 'Hands-behind chest stretch');
   expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
-  expect(
-    await page.$eval(
-      'input[aria-label="Dose of Tuck lying down"]',
-      (i) => (i).value,
-    ),
-  ).toBe('10x10s daily');
+  expect(await page.$eval('input[aria-label="Dose of Tuck lying down"]', (i) => i.value)).toBe(
+    '10x10s daily',
+  );
   await page.close();
 });
 
@@ -107,16 +102,14 @@ it('tells the second of two tabs, and loses neither’s lines', async () => {
   await one.bringToFront();
   await press(one, 'Save as version 1');
   await says(one, 'Somebody saved another version in the meantime');
-  expect(
-    await one.$eval('input[aria-label^="Dose of"]', (i) => (i).value),
-  ).toBe('10x10s');
+  expect(await one.$eval('input[aria-label^="Dose of"]', (i) => i.value)).toBe('10x10s');
   const versions = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId);
   expect(versions).toHaveLength(1);
 });
 
 it('adds one patient when the form is sent twice', async () => {
   const page = await freshPage(browser, DESK);
-  await signInAs(page, server.origin, email);
+  await beMember(page, server.origin, practitioner.token);
   await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
   const count = () => countPatients({ clinicId: practitioner.clinicId, search: 'Twice' });
   await page.type('input[name=name]', 'Twice Sent');
@@ -132,12 +125,12 @@ it('adds one patient when the form is sent twice', async () => {
 
 it('says which field is missing and keeps what was typed', async () => {
   const page = await freshPage(browser, DESK);
-  await signInAs(page, server.origin, email);
+  await beMember(page, server.origin, practitioner.token);
   await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
   await page.type('input[name=complaint]', 'A complaint that must stay');
   await press(page, 'Add and write');
   await says(page, 'The name is missing.');
-  expect(await page.$eval('input[name=complaint]', (i) => (i).value)).toBe(
+  expect(await page.$eval('input[name=complaint]', (i) => i.value)).toBe(
     'A complaint that must stay',
   );
 });
@@ -169,7 +162,7 @@ it.each([
 
 it('refuses a name of 201 characters with a sentence', async () => {
   const page = await freshPage(browser, DESK);
-  await signInAs(page, server.origin, email);
+  await beMember(page, server.origin, practitioner.token);
   await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
   await page.type('input[name=name]', 'x'.repeat(201));
   await page.type('input[name=complaint]', 'Neck');
@@ -188,7 +181,7 @@ it('says that a link is not complete, or no longer works', async () => {
 });
 
 it('says in a sentence that the database is missing', async () => {
-  const broken = await startTestServer({ DATABASE_URL: 'file:/proc/nowhere/dry-lantern.db' });
+  const broken = await startTestServer({ DATABASE_URL: 'file:/dev/null/nowhere/dry-lantern.db' });
   try {
     const page = await freshPage(browser, DESK);
     await page.goto(`${broken.origin}/sign-in`, { waitUntil: 'networkidle0' });

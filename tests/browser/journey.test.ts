@@ -150,10 +150,8 @@ it('lets a new clinic in with the code from the terminal, once', async () => {
     await page.type('input[name=password]', ' and now long enough');
     await press(page, 'Set up the clinic');
     await says(page, 'This is not the code printed in the terminal.');
-    expect(
-      await page.$eval('input[name=clinic]', (input) => (input).value),
-    ).toBe('New Quay');
-    await page.$eval('input[name=code]', (input) => ((input).value = ''));
+    expect(await page.$eval('input[name=clinic]', (input) => input.value)).toBe('New Quay');
+    await page.$eval('input[name=code]', (input) => (input.value = ''));
     await page.type('input[name=code]', code);
     await Promise.all([page.waitForNavigation(), press(page, 'Set up the clinic')]);
     await says(page, 'Sign in to your clinic');

@@ -2,6 +2,9 @@ import { existsSync } from 'node:fs';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { PASSWORD } from './clinic';
 
+// A real browser on a slow machine takes its time.
+jest.setTimeout(60_000);
+
 const PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
 export function chromiumPath(): string {
@@ -55,6 +58,17 @@ export async function signInAs(page: Page, origin: string, email: string): Promi
     page.waitForNavigation({ waitUntil: 'networkidle0' }),
     page.keyboard.press('Enter'),
   ]);
+}
+
+/** Puts a member's cookie into the page's browser: for tests that are not about signing in. */
+export async function beMember(page: Page, origin: string, token: string): Promise<void> {
+  await page.browserContext().setCookie({
+    name: 'dl_member',
+    value: token,
+    domain: new URL(origin).hostname,
+    path: '/',
+    httpOnly: true,
+  });
 }
 
 /** Presses the button or link whose words begin so. */

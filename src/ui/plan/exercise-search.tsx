@@ -28,7 +28,8 @@ export function ExerciseSearch({
         ref={inputRef}
         value={typed}
         onValueChange={(value) => {
-          setTyped(value);
+          // The key that leads here is no part of a name, pressed once more than needed.
+          setTyped(value.replace(/^\//, ''));
           setOpen(true);
         }}
         onFocus={() => setOpen(true)}

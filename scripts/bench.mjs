@@ -1,0 +1,100 @@
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { ROOT, ensureBuild, ensurePackages, run, startServer } from './lib/project.mjs';
+
+/** Measures and prints, asserting nothing: `npm run bench`. */
+const PORT = 3917;
+const ROUNDS = 15;
+const data = join(ROOT, 'data', 'bench');
+const facts = join(data, 'bench.json');
+const rows = [];
+
+const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
+const row = (what, value, beside = '', ratio = '') => rows.push({ what, value, beside, ratio });
+
+ensurePackages();
+ensureBuild();
+mkdirSync(data, { recursive: true });
+const environment = { DATA_DIR: data, PUBLIC_URL: `http://localhost:${PORT}` };
+const tsx = (script, ...args) =>
+  run(process.execPath, ['--import', 'tsx', script, ...args], {
+    env: { ...process.env, ...environment },
+  });
+if (!existsSync(facts)) {
+  console.log('Writing 1,000 patients with ten weeks of records …');
+  tsx('scripts/bench/records.ts', facts);
+}
+const coreFile = join(data, 'core.json');
+tsx('scripts/bench/core.ts', coreFile);
+const core = JSON.parse(readFileSync(coreFile, 'utf8'));
+row('parse one dose line', `${core.parse.toFixed(1)} µs`);
+row('timeline and sum of one line', `${core.timeline.toFixed(1)} µs`, `${core.segments} segments`);
+
+const { email, password, patientToken } = JSON.parse(readFileSync(facts, 'utf8'));
+const server = await startServer({
+  port: PORT,
+  environment,
+  stdio: ['ignore', 'ignore', 'inherit'],
+});
+const origin = `http://localhost:${PORT}`;
+const post = (path, body) =>
+  fetch(`${origin}${path}`, {
+    method: 'POST',
+    headers: { origin, 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+try {
+  const cookie = (await post('/api/v1/sign-in', { email, password })).headers
+    .get('set-cookie')
+    .split(';')[0];
+  const times = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const began = performance.now();
+    const response = await fetch(`${origin}/`, { headers: { cookie } });
+    await response.text();
+    if (response.status !== 200) throw new Error(`the morning list answered ${response.status}`);
+    times.push(performance.now() - began);
+  }
+  const page = median(times.slice(3));
+  row(
+    'morning list, 1,000 patients: the whole page',
+    `${page.toFixed(0)} ms`,
+    `${core.sql.toFixed(1)} ms bare SQL`,
+    (page / core.sql).toFixed(1),
+  );
+  row(
+    'its rows without the page',
+    `${core.list.toFixed(1)} ms`,
+    `${core.sql.toFixed(1)} ms bare SQL`,
+    (core.list / core.sql).toFixed(1),
+  );
+
+  const opened = await post('/api/v1/patient/open', { token: patientToken });
+  const patient = opened.headers.get('set-cookie').split(';')[0];
+  const html = await (await fetch(`${origin}/today`, { headers: { cookie: patient } })).text();
+  const scripts = [
+    ...new Set([...html.matchAll(/<script[^>]+src="([^"]+)"/g)].map((match) => match[1])),
+  ];
+  const kB = (buffers) => buffers.reduce((sum, buffer) => sum + gzipSync(buffer).length, 0) / 1000;
+  const shell = kB(
+    await Promise.all(
+      scripts.map(async (path) =>
+        Buffer.from(await (await fetch(`${origin}${path}`)).arrayBuffer()),
+      ),
+    ),
+  );
+  const manifest = JSON.parse(readFileSync(join(ROOT, '.next/build-manifest.json'), 'utf8'));
+  const empty = kB(manifest.rootMainFiles.map((file) => readFileSync(join(ROOT, '.next', file))));
+  row(
+    'first-load script of the patient’s page',
+    `${shell.toFixed(0)} kB gzipped`,
+    `${empty.toFixed(0)} kB every page’s floor`,
+    (shell / empty).toFixed(2),
+  );
+} finally {
+  server.kill();
+}
+console.log(`\n| what | measured | beside | ratio |\n|---|---|---|---|`);
+for (const { what, value, beside, ratio } of rows)
+  console.log(`| ${what} | ${value} | ${beside} | ${ratio} |`);
