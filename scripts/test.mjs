@@ -70,6 +70,8 @@ function ensureChromium() {
 try {
   ensurePackages();
   ensureChromium();
+  // The linter and the compiler both read the routes' generated types.
+  run(process.execPath, [bin('next/dist/bin/next'), 'typegen'], { stdio: 'ignore' });
   check('lint: houses and rules', process.execPath, [
     bin('eslint/bin/eslint.js'),
     '.',
@@ -77,7 +79,6 @@ try {
     '0',
   ]);
   node('format', 'prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.');
-  run(process.execPath, [bin('next/dist/bin/next'), 'typegen'], { stdio: 'ignore' });
   node('types', 'typescript/bin/tsc', '--noEmit');
   jest('unit');
   jest('database', '--runInBand');

@@ -181,6 +181,7 @@ it('pauses, goes back, and leaves an exercise out with its reason', async () => 
   await press(phone, 'I do not have what it needs');
   await says(phone, 'Sciatic nerve slider, sitting');
   await finish(phone);
+  await says(phone, 'Everything you did is at harbour.');
   const lines = (await told(patientId)).filter((body) => body.type === 'line');
   expect(lines.some((line) => line.skipped === 'no equipment')).toBe(true);
   expect(repsTold(lines).filter((rep) => rep.moved >= 2).length).toBeGreaterThanOrEqual(3);

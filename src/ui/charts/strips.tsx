@@ -1,11 +1,12 @@
 import type { DayAdherence } from '@/core/adherence';
-import type { LocalDate } from '@/core/units';
+import { type LocalDate, addDays } from '@/core/units';
 import { type DayAxis, dayAxis, tickText } from './day-axis';
 
 export type StripSeam = { readonly date: LocalDate; readonly number: number };
 export type PainPoint = { readonly date: LocalDate; readonly pain: number };
 
 const WIDTH = 1000;
+const FEWEST_DAYS = 28;
 const DOSE = { top: 22, height: 64 } as const;
 const PAIN = { top: 118, height: 84 } as const;
 const BOTTOM = PAIN.top + PAIN.height;
@@ -28,7 +29,10 @@ export function Strips({
   label: string;
 }) {
   const first = days[0]?.date ?? today;
-  const axis = dayAxis(first, days.at(-1)?.date ?? today, WIDTH);
+  const fourWeeks = addDays(first, FEWEST_DAYS - 1);
+  const last = days.at(-1)?.date ?? today;
+  // A programme of a few days gets the room of four weeks, or its ribs would be walls.
+  const axis = dayAxis(first, last > fourWeeks ? last : fourWeeks, WIDTH);
   return (
     <svg
       role="img"

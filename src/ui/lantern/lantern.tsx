@@ -39,6 +39,12 @@ export function Lantern({
         rx={1.5}
         fill="var(--ink)"
       />
+      <path
+        d={outline(ribs.length, pitch, cap + 3, wide)}
+        fill="none"
+        stroke="var(--dark-rib)"
+        strokeWidth={0.7}
+      />
       {ribs.map((rib, index) => (
         <RibLine
           // A lantern's ribs are places, not things: their order never changes.
@@ -52,6 +58,16 @@ export function Lantern({
       ))}
     </svg>
   );
+}
+
+/** The two edges of the paper, through the ends of the ribs. */
+function outline(count: number, pitch: number, top: number, wide: number): string {
+  const edge = (sign: 1 | -1) =>
+    Array.from({ length: count }, (_, index) => {
+      const x = wide / 2 + sign * halfWidth(index, count, wide);
+      return `${index === 0 ? 'M' : 'L'}${x.toFixed(1)} ${top + (index + 0.5) * pitch}`;
+    }).join('');
+  return edge(-1) + edge(1);
 }
 
 /** The paper bulges in the middle. */
@@ -85,15 +101,15 @@ function RibLine({ rib, y, middle, half }: { rib: Rib; y: number; middle: number
     <g>
       <rect
         x={left}
-        y={y - 3.5}
+        y={y - 2.75}
         width={width}
-        height={7}
+        height={5.5}
         rx={2}
         fill={rib.isNow ? 'var(--sheet)' : 'var(--dark-rib)'}
         stroke="var(--dark-rib)"
         strokeWidth={0.8}
       />
-      {lit > 0 && <rect x={left} y={y - 3.5} width={lit} height={7} rx={2} fill="var(--lit)" />}
+      {lit > 0 && <rect x={left} y={y - 2.75} width={lit} height={5.5} rx={2} fill="var(--lit)" />}
       {rib.isNow && (
         <path
           d={`M${middle + half + 5} ${y + 5} q6 -4 1 -12 q-7 7 -1 12z`}

@@ -56,6 +56,8 @@ export function Today({ start }: { start: PatientPack }) {
           kept={playing.kept}
           onLeave={() => {
             setPlaying(null);
+            // What was known before the session says nothing about what it added.
+            setDelivery(null);
             void refresh();
           }}
         />

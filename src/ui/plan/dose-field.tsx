@@ -69,7 +69,7 @@ function Mistake({ dose, error }: { dose: string; error: DoseError }) {
   const end = Math.min(dose.length, error.at + error.length);
   return (
     <div className="text-stop">
-      <p className="figures whitespace-pre-wrap" aria-hidden>
+      <p className="figures whitespace-pre-wrap pb-1.5 text-[0.93em]" aria-hidden>
         {dose.slice(0, error.at)}
         <mark className="rounded-sm bg-transparent text-stop underline decoration-wavy decoration-2 underline-offset-4">
           {dose.slice(error.at, end) || '▁'}

@@ -98,13 +98,21 @@ export function fullestDay(
       { lineage: line.uid, anchor: line.anchor ?? from, ...timed(result.exercise, result.dose) },
     ];
   });
+  // Most days hold the same sessions; each distinct list of lines is timed once.
+  const times = new Map<string, Range<Seconds>>();
+  const timeOf = (lines: readonly (ScheduledLine & TimedLine)[]) => {
+    const key = lines.map((line) => line.lineage).join(' ');
+    const time = times.get(key) ?? sessionSeconds(sessionTimeline(lines, rounds));
+    times.set(key, time);
+    return time;
+  };
   let fullest: DraftDay | null = null;
   for (let ahead = 0; ahead < LOOK_AHEAD_DAYS; ahead += 1) {
     const date = addDays(from, ahead);
     const sessions = sessionsOn(date, read, waking).sessions.map((session) => ({
       key: session.key,
       lines: session.lines.length,
-      time: sessionSeconds(sessionTimeline(session.lines, rounds)),
+      time: timeOf(session.lines),
     }));
     const total = sumRanges(sessions.map((session) => session.time));
     if (sessions.length > 0 && (fullest === null || total.most > fullest.total.most)) {

@@ -202,13 +202,6 @@ export function PlanDesk({
           error={wrongAt('reason')}
         />
         <Refusal say={refusal ? lineRefusal(refusal, desk) : ''} />
-        <Button
-          look="main"
-          disabled={busy || desk.lines.length === 0 || unreadable > 0}
-          onClick={save}
-        >
-          {busy ? 'Saving …' : `Save as version ${newest + 1}`}
-        </Button>
         {unreadable > 0 && (
           <p className="text-stop">
             {unreadable === 1
@@ -216,6 +209,13 @@ export function PlanDesk({
               : `${unreadable} lines cannot be read yet.`}
           </p>
         )}
+        <Button
+          look="main"
+          disabled={busy || desk.lines.length === 0 || unreadable > 0}
+          onClick={save}
+        >
+          {busy ? 'Saving …' : `Save as version ${newest + 1}`}
+        </Button>
         {history.before.length > 0 && (
           <Button onClick={() => step({ type: 'undo' })}>Undo the last step</Button>
         )}

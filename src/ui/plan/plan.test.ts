@@ -1,0 +1,147 @@
+import fc from 'fast-check';
+import { EXERCISES } from '@/catalogue';
+import type { WallMinute } from '@/core/schedule';
+import { localDate, seconds } from '@/core/units';
+import { type Desk, type DeskHistory, deskStep, draftOf, startHistory } from './desk-state';
+import { type DeskLine, fullestDay, minutesText, readLine } from './draft';
+
+const line = (uid: string, dose = '10x10s', exerciseId = 'tuck-lying'): DeskLine => ({
+  uid,
+  lineage: null,
+  anchor: null,
+  exerciseId,
+  dose,
+});
+const desk: Desk = { lines: [], rounds: 1, effectiveFrom: '2026-11-23', reviewOn: '', reason: '' };
+const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
+const uids = (history: DeskHistory) => history.now.lines.map(({ uid }) => uid).join('');
+const filled = ['a', 'b', 'c'].reduce(
+  (history, uid) => deskStep(history, { type: 'add', line: line(uid) }),
+  startHistory(desk),
+);
+
+describe('steps on the desk', () => {
+  it('adds, moves and removes', () => {
+    expect(uids(filled)).toBe('abc');
+    expect(uids(deskStep(filled, { type: 'move', uid: 'c', to: 0 }))).toBe('cab');
+    expect(uids(deskStep(filled, { type: 'move', uid: 'a', to: 99 }))).toBe('bca');
+    expect(uids(deskStep(filled, { type: 'move', uid: 'a', to: -1 }))).toBe('abc');
+    expect(uids(deskStep(filled, { type: 'remove', uid: 'b' }))).toBe('ac');
+  });
+
+  it('keeps what was typed when a removal is undone', () => {
+    const typed = deskStep(filled, { type: 'type', uid: 'b', dose: '3x10 hold 5s' });
+    const undone = deskStep(deskStep(typed, { type: 'remove', uid: 'b' }), { type: 'undo' });
+    expect(undone.now.lines[1]?.dose).toBe('3x10 hold 5s');
+    expect(uids(deskStep(undone, { type: 'redo' }))).toBe('ac');
+  });
+
+  it('undoes every step back to the beginning, and redoes to the end, whatever they were', () => {
+    const action = fc.oneof(
+      fc.record({ type: fc.constant('add' as const), line: fc.uuid().map((uid) => line(uid)) }),
+      fc.record({ type: fc.constant('remove' as const), uid: fc.constantFrom('a', 'b', 'c') }),
+      fc.record({
+        type: fc.constant('move' as const),
+        uid: fc.constantFrom('a', 'b', 'c'),
+        to: fc.integer({ min: -2, max: 9 }),
+      }),
+    );
+    fc.assert(
+      fc.property(fc.array(action, { maxLength: 40 }), (actions) => {
+        const end = actions.reduce<DeskHistory>(deskStep, filled);
+        let history = end;
+        for (const _ of actions) history = deskStep(history, { type: 'undo' });
+        expect(history.now).toEqual(filled.now);
+        for (const _ of actions) history = deskStep(history, { type: 'redo' });
+        expect(history.now).toEqual(end.now);
+      }),
+    );
+  });
+
+  it('has nothing to undo at first', () => {
+    const start = startHistory(desk);
+    expect(deskStep(start, { type: 'undo' })).toBe(start);
+    expect(deskStep(start, { type: 'redo' })).toBe(start);
+  });
+
+  it('sends an empty review as none', () => {
+    expect(draftOf(filled.now, 'p', 3)).toMatchObject({
+      basedOn: 3,
+      reviewOn: null,
+      lines: [{ dose: '10x10s' }, {}, {}],
+    });
+  });
+});
+
+describe('reading a line', () => {
+  it('says what is assumed and what is missing', () => {
+    const read = readLine(line('a', '3x10', 'band-pull'));
+    expect(read.ok && read.missing).toEqual([
+      'how hard? (50 %, rpe 4, a load or a band)',
+      'until when? (until 14 days, until review)',
+    ]);
+    expect(read.ok && read.assumed).toContain('half a minute of rest between sets');
+  });
+
+  it('refuses what cannot be timed, and an exercise that is gone', () => {
+    expect(readLine(line('a', '10-6-max'))).toMatchObject({ ok: false });
+    expect(readLine(line('a', '10x10s', 'no-such-exercise'))).toMatchObject({ ok: false });
+    expect(readLine(line('a', ''))).toMatchObject({ ok: false, error: { at: 0 } });
+  });
+
+  it('reads every usual dose of the catalogue', () => {
+    for (const { id, usualDose } of EXERCISES)
+      expect(readLine(line('a', usualDose, id)).ok).toBe(true);
+  });
+});
+
+describe('the time of the day', () => {
+  const day = (lines: DeskLine[], rounds = 1) =>
+    fullestDay(lines, localDate('2026-11-23'), rounds, waking);
+
+  it('says that a routine called four minutes takes a quarter of an hour a day (common practice, no source)', () => {
+    const routine = [
+      line('a', '2x30s 2/day', 'neck-warm-up'),
+      line('b', '3x10-15s 2/day', 'tuck-seated'),
+      line('c', '3x10-15s 2/day', 'tuck-seated'),
+      line('d', '30s 2/day', 'block-opening'),
+    ];
+    const total = day(routine, 2)?.total ?? { least: 0, most: 0 };
+    expect(total.least).toBeGreaterThan(12 * 60);
+    expect(total.most).toBeLessThan(18 * 60);
+  });
+
+  it('is that of the fullest day, not the first', () => {
+    const found = day([line('a', '10x10s'), line('b', '10x10s from day 4 every 3 days')]);
+    expect(found?.date).toBe('2026-11-26');
+    expect(found?.sessions).toMatchObject([{ key: 'session-1', lines: 2 }]);
+  });
+
+  it('counts every beat of the waking day', () => {
+    expect(day([line('a', 'x5 every 2h')])?.sessions).toHaveLength(8);
+  });
+
+  it('is nothing while no line can be read', () => {
+    expect(day([line('a', '3x')])).toBeNull();
+    expect(day([])).toBeNull();
+  });
+
+  it('stays usable with 500 lines', () => {
+    const found = day(
+      Array.from({ length: 500 }, (_, index) => line(String(index), '3x10 hold 5s rest 60s')),
+    );
+    expect(found?.sessions[0]?.lines).toBe(500);
+  });
+
+  it('reads as minutes', () => {
+    const text = (least: number, most = least) =>
+      minutesText({ least: seconds(least), most: seconds(most) });
+    expect([text(12), text(90), text(200, 290), text(540, 600), text(600)]).toEqual([
+      '12 s',
+      '1.5 min',
+      '3.5–5 min',
+      '9–10 min',
+      '10 min',
+    ]);
+  });
+});

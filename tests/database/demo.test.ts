@@ -1,0 +1,95 @@
+import { rmSync } from 'node:fs';
+import { addDays, dateRange } from '@/core/units';
+import { closeDatabase, daysDone, openAlertsOf, pausesOf, versionsOf } from '@/db';
+import { morningList } from '@/server/morning-list';
+import { foldRows } from '@/server/take-in';
+import { eventsOfDay, patientById } from '@/db';
+import { sentVersion } from '@/server/programme-facts';
+import type { LocalDate } from '@/core/units';
+import { chance, live } from '../../scripts/demo/simulate';
+import { DAYS, STORIES } from '../../scripts/demo/world';
+import { makeClinic, member, today, useDatabase } from '../support/clinic';
+import { temporaryFolder } from '../support/server';
+
+const folders: string[] = [];
+
+afterEach(() => closeDatabase());
+afterAll(() => folders.forEach((folder) => rmSync(folder, { recursive: true, force: true })));
+
+const dates = () => dateRange(addDays(today(), 1 - DAYS), today());
+
+/** Lives one story in a database of its own. */
+async function lived(name: string, seed = 7) {
+  const folder = temporaryFolder('demo');
+  folders.push(folder);
+  await useDatabase(folder);
+  const clinic = await makeClinic('tide');
+  const story = STORIES.find((one) => one.name.startsWith(name));
+  if (!story) throw new Error(`no story of ${name}`);
+  const { patientId } = await live(story, seed, dates(), () => member(clinic.emails.practitioner));
+  const days = await daysDone(clinic.id, [patientId], dates()[0] ?? '', today());
+  return {
+    clinic,
+    patientId,
+    days,
+    shares: days.map((row) => [row.localDate, row.sessionsDone, row.pain]),
+  };
+}
+
+it('lives the same story twice from the same seed, and another from another', async () => {
+  const [once, again, other] = [
+    await lived('Ansel'),
+    await lived('Ansel'),
+    await lived('Ansel', 8),
+  ];
+  expect(once.shares.length).toBeGreaterThan(50);
+  expect(again.shares).toEqual(once.shares);
+  expect(other.shares).not.toEqual(once.shares);
+}, 60_000);
+
+it('writes through the same code as real use: every kept fold equals its events folded anew', async () => {
+  const { clinic, patientId, days } = await lived('Ilse');
+  const patient = await patientById(clinic.id, patientId);
+  if (!patient) throw new Error('no patient');
+  const versions = ((await versionsOf(clinic.id, [patientId])).get(patientId) ?? []).map(
+    sentVersion,
+  );
+  expect(versions).toHaveLength(2);
+  for (const row of days) {
+    const events = await eventsOfDay(clinic.id, patientId, row.localDate);
+    const anew = foldRows({ patient }, row.localDate as LocalDate, events, versions);
+    expect([row.localDate, JSON.parse(row.done)]).toEqual([row.localDate, anew.done]);
+    expect(row).toMatchObject({ pain: anew.pain, events: events.length });
+  }
+}, 60_000);
+
+it('tells each story: fading, never opened, flare and recovery', async () => {
+  const fading = await lived('Ylva');
+  const half = (from: number, to: number) =>
+    fading.days.filter(
+      (row) => row.localDate >= (dates()[from] ?? '') && row.localDate < (dates()[to] ?? ''),
+    ).length;
+  expect(half(0, 20)).toBeGreaterThan(2 * half(40, 60));
+  const unopened = await lived('Nessa');
+  expect(unopened.days).toEqual([]);
+  const practitioner = await member(unopened.clinic.emails.practitioner);
+  expect((await morningList(practitioner, '', 1)).rows[0]).toMatchObject({
+    reason: 'No session so far.',
+    lastSession: null,
+  });
+  const flare = await lived('Bodo');
+  expect(await pausesOf(flare.clinic.id, [flare.patientId])).toMatchObject([
+    { cause: 'stop', fromDate: dates()[32], toDate: dates()[35] },
+  ]);
+  expect(await openAlertsOf(flare.clinic.id, [flare.patientId])).toEqual([]);
+}, 60_000);
+
+it('draws chance from its seed alone', () => {
+  const draw = (seed: number) => {
+    const luck = chance(seed);
+    return [luck.fraction(), luck.whole(100), luck.id()];
+  };
+  expect(draw(1)).toEqual(draw(1));
+  expect(draw(1)).not.toEqual(draw(2));
+  expect(draw(1)[2]).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-8[0-9a-f]{3}-[0-9a-f]{12}$/);
+});

@@ -1,0 +1,112 @@
+import { join } from 'node:path';
+import { randomUUID } from 'node:crypto';
+import { closeDatabase, membersOf } from '@/db';
+import { type TestServer, startTestServer } from '../support/server';
+import { PASSWORD, device, makeClinic, makePatient, member, useDatabase } from '../support/clinic';
+
+/** Signing in over the wire, and what must never be found in the log. */
+let server: TestServer;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  await useDatabase(server.data);
+  await makeClinic('harbour');
+  await makeClinic('inland');
+}, 60_000);
+
+afterAll(async () => {
+  closeDatabase();
+  await server?.close();
+});
+
+describe('signing in', () => {
+  const attempt = (email: string, password: string) =>
+    fetch(`${server.origin}/api/v1/sign-in`, {
+      method: 'POST',
+      headers: { origin: server.origin, 'content-type': 'application/json' },
+      body: JSON.stringify({ email, password }),
+    });
+
+  it('sets a cookie that scripts cannot read and other sites do not send', async () => {
+    const response = await attempt('assistant@harbour.example', PASSWORD);
+    const cookie = response.headers.get('set-cookie') ?? '';
+    expect(cookie).toMatch(/HttpOnly/i);
+    expect(cookie).toMatch(/SameSite=lax/i);
+  });
+
+  it('closes a name after five wrong attempts, also to the right password, and no other name', async () => {
+    const email = 'practitioner@inland.example';
+    for (let time = 0; time < 5; time += 1)
+      expect((await attempt(email, 'wrong')).status).toBe(401);
+    expect((await attempt(email, PASSWORD)).status).toBe(429);
+    expect((await attempt('assistant@inland.example', PASSWORD)).status).toBe(200);
+  });
+
+  it('says the same of an unknown name and a wrong password', async () => {
+    const unknown = await attempt('nobody@nowhere.example', 'wrong');
+    const wrong = await attempt('lead@inland.example', 'wrong');
+    expect([unknown.status, await unknown.json()]).toEqual([wrong.status, await wrong.json()]);
+  });
+
+  it('shuts a member out at once', async () => {
+    const { setActive } = await import('@/server/people');
+    const lead = await member('lead@harbour.example');
+    const assistant = await member('assistant@harbour.example');
+    const status = async () =>
+      (
+        await fetch(`${server.origin}/`, {
+          headers: { cookie: `dl_member=${assistant.token}` },
+          redirect: 'manual',
+        })
+      ).status;
+    expect(await status()).toBe(200);
+    await setActive(lead, assistant.id, false);
+    expect(await status()).toBe(307);
+    expect((await membersOf(lead.clinicId)).find((one) => one.id === assistant.id)?.active).toBe(
+      false,
+    );
+  });
+});
+
+it('never logs a patient’s words, numbers, names or tokens', async () => {
+  const practitioner = await member('practitioner@harbour.example');
+  const here = await device(practitioner, await makePatient(practitioner, 'Planted Name'));
+  const event = {
+    sessionId: randomUUID(),
+    sessionKey: 'session-1',
+    version: 1,
+    deviceAt: Date.now(),
+    offsetMs: 0,
+  };
+  const send = (word: string, programmeId: string) =>
+    fetch(`${server.origin}/api/v1/patient/events`, {
+      method: 'POST',
+      headers: {
+        cookie: `dl_patient=${here.token}`,
+        origin: server.origin,
+        'content-type': 'application/json',
+      },
+      body: JSON.stringify({
+        sentAt: Date.now(),
+        events: [
+          { ...event, id: randomUUID(), programmeId, body: { type: 'check-in', pain: 7, word } },
+        ],
+      }),
+    });
+  expect((await send('plantedword', randomUUID())).status).toBe(200);
+  // A database that fails under it must not tell either.
+  const { createClient } = await import('@libsql/client');
+  const other = createClient({ url: `file:${join(server.data, 'dry-lantern.db')}`, timeout: 100 });
+  const tx = await other.transaction('write');
+  await tx.execute('SELECT 1');
+  const refused = await send('plantedword', randomUUID());
+  await tx.rollback();
+  other.close();
+  expect(refused.status).toBe(503);
+  expect(((await refused.json()) as { say: string }).say).toContain('try again');
+  const log = server.log();
+  expect(log).toContain('/api/v1/patient/events');
+  for (const secret of ['plantedword', 'Planted Name', here.token, here.link]) {
+    expect(log).not.toContain(secret);
+  }
+}, 30_000);
