@@ -73,9 +73,10 @@ try {
   const opened = await post('/api/v1/patient/open', { token: patientToken });
   const patient = opened.headers.get('set-cookie').split(';')[0];
   const html = await (await fetch(`${origin}/today`, { headers: { cookie: patient } })).text();
-  const scripts = [
-    ...new Set([...html.matchAll(/<script[^>]+src="([^"]+)"/g)].map((match) => match[1])),
-  ];
+  // Browsers with modules, which is every one this runs in, do not fetch what is marked nomodule.
+  const tags = [...html.matchAll(/<script[^>]+src="([^"]+)"[^>]*>/g)];
+  const modern = tags.filter(([tag]) => !/nomodule/i.test(tag));
+  const scripts = [...new Set(modern.map((match) => match[1]))];
   const kB = (buffers) => buffers.reduce((sum, buffer) => sum + gzipSync(buffer).length, 0) / 1000;
   const shell = kB(
     await Promise.all(

@@ -2,11 +2,9 @@ import {
   type AdherenceSummary,
   type DayAdherence,
   type SessionEventBody,
-  adherenceHistory,
-  firstDay,
-  isPausedOn,
   summarise,
 } from '@/core/adherence';
+import { adherenceHistory, firstDay, isPausedOn } from '@/core/history';
 import { type LocalDate, addDays, daysBetween } from '@/core/units';
 import { type Patient, membersOf, newestEvents, newestLinkOf, openAlertsOf } from '@/db';
 import type { SignedIn } from './access';

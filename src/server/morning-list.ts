@@ -1,10 +1,5 @@
-import {
-  type AdherenceSummary,
-  type DayAdherence,
-  adherenceHistory,
-  lastDays,
-  summarise,
-} from '@/core/adherence';
+import { type AdherenceSummary, type DayAdherence, summarise } from '@/core/adherence';
+import { adherenceHistory, lastDays } from '@/core/history';
 import { type LocalDate, daysBetween } from '@/core/units';
 import {
   PATIENTS_A_PAGE,

@@ -1,5 +1,6 @@
 import { CLINIC_CAUTION, NORMAL_SIGNS, STOP_SIGNS, sayPhrases } from '@/catalogue';
-import { NOTHING_DONE, SESSION_DONE_FROM, isPausedOn } from '@/core/adherence';
+import { SESSION_DONE_FROM } from '@/core/adherence';
+import { NOTHING_DONE, isPausedOn } from '@/core/history';
 import { readDose } from '@/core/dose';
 import { PACK_FORMAT, type PackLine, type PackSession, type PatientPack } from '@/core/exchange';
 import {

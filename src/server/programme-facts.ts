@@ -6,7 +6,7 @@ import {
   type ProgrammeLine,
   type ProgrammeVersion,
   withTarget,
-} from '@/core/adherence';
+} from '@/core/history';
 import { type BoutMode, type Dose, parseDose } from '@/core/dose';
 import { type WallMinute, type WakingHours, type Zone, dateIn } from '@/core/schedule';
 import type { LocalDate } from '@/core/units';

@@ -1,12 +1,6 @@
 import { createHash } from 'node:crypto';
-import {
-  type DayDone,
-  type PlayedSession,
-  type SessionEventBody,
-  foldDay,
-  foldSession,
-  sessionsDone,
-} from '@/core/adherence';
+import { type SessionEventBody, foldSession } from '@/core/adherence';
+import { type DayDone, type PlayedSession, foldDay, sessionsDone } from '@/core/history';
 import type { DeviceEvent, EventsPosted } from '@/core/records';
 import { type Instant, dateIn } from '@/core/schedule';
 import { type LocalDate, addDays } from '@/core/units';

@@ -1,4 +1,3 @@
 export * from './day';
 export * from './line-share';
 export * from './session-event';
-export * from './history';

@@ -43,6 +43,12 @@ export function recorder(
   // never overwrites a newer one, and repetitions leave the session only after their event is kept.
   let queue: Promise<void> = Promise.resolve();
   const offset = () => Math.max(0, Math.round(base + tick() - begun));
+  let lastTold = -1;
+  /** Never the same twice, so that the order of events can always be told. */
+  const nextOffset = () => {
+    lastTold = Math.max(lastTold + 1, offset());
+    return lastTold;
+  };
 
   function keep(change: Partial<KeptSession>): Promise<void> {
     kept = { ...kept, ...change, offsetMs: offset(), savedAt: Date.now() };
@@ -52,7 +58,7 @@ export function recorder(
   }
 
   function tell(body: SessionEventBody): Promise<void> {
-    const event = eventOf(kept, body, offset());
+    const event = eventOf(kept, body, nextOffset());
     queue = queue.then(async () => (await deviceStore()).addEvents([event]));
     return queue.then(() => void deliver(pack.patientId));
   }

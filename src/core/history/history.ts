@@ -10,9 +10,17 @@ import {
   versionOn,
 } from '../schedule';
 import { type LocalDate, addDays } from '../units';
-import { type DayAdherence, type DoneLine, SESSION_DONE_FROM, dayAdherence } from './day';
-import { type LineTarget, lineTarget, shareBeyondMost, shareDone } from './line-share';
-import type { SessionSummary } from './session-event';
+import {
+  type DayAdherence,
+  type DoneLine,
+  type LineTarget,
+  type SessionSummary,
+  SESSION_DONE_FROM,
+  dayAdherence,
+  lineTarget,
+  shareBeyondMost,
+  shareDone,
+} from '../adherence';
 
 /** A line of a version with what one occurrence of it asks. */
 export type ProgrammeLine = ScheduledLine & {
