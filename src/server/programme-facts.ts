@@ -74,6 +74,18 @@ function doseAndTarget(text: string, exercise: ExerciseSnapshot, rounds: number)
   return made;
 }
 
+/** Snapshots are immutable text too. */
+const snapshots = new Map<string, ExerciseSnapshot>();
+
+function snapshotIn(text: string): ExerciseSnapshot {
+  const known = snapshots.get(text);
+  if (known) return known;
+  const made = JSON.parse(text) as ExerciseSnapshot;
+  if (snapshots.size >= MOST_PARSED) snapshots.clear();
+  snapshots.set(text, made);
+  return made;
+}
+
 /** A stored version as the core reckons with it. */
 export function sentVersion({ version, lines }: VersionWithLines): SentVersion {
   return {
@@ -86,7 +98,7 @@ export function sentVersion({ version, lines }: VersionWithLines): SentVersion {
     authorId: version.authorId,
     createdAt: version.createdAt,
     lines: lines.map((line) => {
-      const exercise = JSON.parse(line.exercise) as ExerciseSnapshot;
+      const exercise = snapshotIn(line.exercise);
       const { dose, ...target } = doseAndTarget(line.dose, exercise, version.rounds);
       return {
         lineage: line.lineage,

@@ -40,10 +40,20 @@ export function instantAt(zone: Zone, date: LocalDate, minute: WallMinute): Inst
     .toZonedDateTime(zone, { disambiguation: 'compatible' }).epochMilliseconds as Instant;
 }
 
+/** Answers of `dateExists`, which never change; asking the calendar is slow and lists ask often. */
+const known = new Map<string, boolean>();
+const MOST_KNOWN = 20_000;
+
 /** False for a date that the zone left out, such as 2011-12-30 in Pacific/Apia. */
 export function dateExists(zone: Zone, date: LocalDate): boolean {
+  const key = `${zone} ${date}`;
+  const answer = known.get(key);
+  if (answer !== undefined) return answer;
   const start = Temporal.PlainDate.from(date).toZonedDateTime(zone);
-  return start.toPlainDate().toString() === date;
+  const exists = start.toPlainDate().toString() === date;
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(key, exists);
+  return exists;
 }
 
 /** The dates from `from` to `to` that a zone really had, in order, both ends included. */
