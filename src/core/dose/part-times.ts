@@ -3,7 +3,7 @@ import { takeWhole } from './numbers';
 import type { Part } from './parts';
 import type { Scanner } from './scanner';
 
-const EVERY = ['every 2h', 'every 90min', 'every other day', 'every 3 days'];
+const EVERY = ['every 2h', 'every 90min', 'every other day', 'every 3 days', 'daily'];
 
 /** After "every": other day, i days, i h, i min. */
 export function takeEvery(scanner: Scanner): Part {

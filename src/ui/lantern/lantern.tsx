@@ -48,7 +48,6 @@ export function Lantern({
       {ribs.map((rib, index) => (
         <RibLine
           // A lantern's ribs are places, not things: their order never changes.
-          // biome-ignore lint/suspicious/noArrayIndexKey: see above
           key={index}
           rib={rib}
           y={cap + 3 + (index + 0.5) * pitch}
