@@ -142,14 +142,14 @@ it.each([
   const patientId = await makePatient(practitioner, name);
   await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
   const desk = await planOf(patientId);
-  for (const path of ['plan', 'follow', '']) {
-    await desk.goto(`${server.origin}/${path ? `patients/${patientId}/${path}` : ''}`, {
-      waitUntil: 'networkidle0',
-    });
+  for (const path of [`patients/${patientId}/plan`, `patients/${patientId}/follow`, '']) {
+    await desk.goto(`${server.origin}/${path}`, { waitUntil: 'networkidle0' });
     expect(await textOf(desk)).toContain(name);
-    expect(
-      await desk.evaluate(() => document.documentElement.scrollWidth - innerWidth),
-    ).toBeLessThanOrEqual(0);
+    for (const { width, height } of [DESK, PHONE]) {
+      await desk.setViewport({ width, height });
+      const beyond = await desk.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+      expect([path, width, beyond > 0]).toEqual([path, width, false]);
+    }
   }
   const { link } = await device(practitioner, patientId);
   const phone = await freshPage(browser, PHONE);

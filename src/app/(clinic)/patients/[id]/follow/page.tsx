@@ -30,7 +30,7 @@ export default async function FollowPage({ params }: PageProps<'/patients/[id]/f
     );
   }
   return (
-    <div className="grid gap-8">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
       <Figures follow={follow} />
       <section aria-labelledby="strips-name">
         <h2 id="strips-name" className="pb-2 text-lg">
