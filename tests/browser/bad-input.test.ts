@@ -54,13 +54,17 @@ it('marks a wrong line at its character, says what was expected, and will not sa
   expect(
     await page.$eval('input[aria-label^="Dose of"]', (input) => input.getAttribute('aria-invalid')),
   ).toBe('true');
+  await page.keyboard.press('Enter');
+  await writeLine(page, 'chest', '2x30s');
+  await says(page, 'Without the line that cannot be read yet.');
   const disabled = await page.$$eval('button', (buttons) =>
     buttons
       .filter((button) => button.textContent?.startsWith('Save as'))
       .map((button) => button.disabled),
   );
   expect(disabled).toEqual([true]);
-  await page.keyboard.type('s');
+  await page.focus('input[aria-label="Dose of Tuck lying down"]');
+  await page.keyboard.type('3x10 hold 5s');
   await says(page, '3 sets of 10, hold 5 seconds');
   await page.close();
 });

@@ -1,6 +1,6 @@
 import type { WakingHours } from '@/core/schedule';
 import { type LocalDate, formatSeconds } from '@/core/units';
-import { type DeskLine, fullestDay, minutesText } from './draft';
+import { type DeskLine, fullestDay, minutesText, readLine } from './draft';
 
 /** What the programme takes: each session and the whole day, beside the minutes the patient has. */
 export function DeskTime({
@@ -19,6 +19,7 @@ export function DeskTime({
   const day = fullestDay(lines, from, rounds, waking);
   if (!day)
     return <p className="text-soft">The time appears with the first line that can be read.</p>;
+  const unread = lines.filter((line) => !readLine(line).ok).length;
   const over = minutesADay !== null && day.total.least > minutesADay * 60;
   const close = minutesADay !== null && !over && day.total.most > minutesADay * 60;
   return (
@@ -48,6 +49,11 @@ export function DeskTime({
           </tr>
         </tbody>
       </table>
+      {unread > 0 && (
+        <p className="text-stop">
+          Without {unread === 1 ? 'the line' : `the ${unread} lines`} that cannot be read yet.
+        </p>
+      )}
       {minutesADay !== null && (
         <p className={over ? 'text-stop' : 'text-soft'}>
           {over && <strong className="font-semibold">More than the patient has. </strong>}
