@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { Refusal } from './refusal';
@@ -8,7 +9,7 @@ import { textOf, useForm } from './use-form';
 import { ZoneChoice } from './zones';
 
 export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: string }) {
-  const [leadId] = useState(() => crypto.randomUUID());
+  const [leadId] = useState(() => uuid());
   const form = useForm(
     '/api/v1/first-run',
     (fields) => ({

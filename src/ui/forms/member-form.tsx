@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
 import { Refusal } from './refusal';
@@ -11,7 +12,7 @@ import { textOf, useForm } from './use-form';
 export function MemberForm() {
   const router = useRouter();
   const element = useRef<HTMLFormElement>(null);
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, setId] = useState(() => uuid());
   const form = useForm(
     '/api/v1/members',
     (fields) => ({
@@ -23,7 +24,7 @@ export function MemberForm() {
     }),
     () => {
       toast('Added. Hand the password over in person.');
-      setId(crypto.randomUUID());
+      setId(uuid());
       element.current?.reset();
       router.refresh();
     },

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { Refusal } from './refusal';
@@ -17,7 +18,7 @@ function minuteOf(time: string): number {
 export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: string }) {
   const router = useRouter();
   // Made here, so that sending twice makes one patient.
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => uuid());
   const form = useForm<{ id: string }>(
     '/api/v1/patients',
     (fields) => ({

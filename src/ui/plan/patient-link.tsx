@@ -108,7 +108,7 @@ function LinkShown({ address }: { address: string }) {
       <p className="text-soft">It is shown only now: scan it, or copy it.</p>
       <Button
         onClick={() =>
-          navigator.clipboard.writeText(address).then(
+          copy(address).then(
             () => toast('Copied.'),
             () => toast.error('The browser did not allow copying; mark the text instead.'),
           )
@@ -118,4 +118,9 @@ function LinkShown({ address }: { address: string }) {
       </Button>
     </div>
   );
+}
+
+/** Rejects where the browser has no clipboard, as on pages without https. */
+async function copy(text: string): Promise<void> {
+  await navigator.clipboard.writeText(text);
 }

@@ -16,6 +16,7 @@ import {
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
 import type { Exercise } from '@/catalogue';
 import type { WakingHours } from '@/core/schedule';
 import { type LocalDate, parseLocalDate } from '@/core/units';
@@ -67,7 +68,7 @@ export function PlanDesk({
   const from = parseLocalDate(desk.effectiveFrom) ?? earliest;
 
   function add(exercise: Exercise) {
-    const uid = crypto.randomUUID();
+    const uid = uuid();
     setNewUid(uid);
     step({
       type: 'add',
