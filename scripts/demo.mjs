@@ -20,10 +20,9 @@ const facts = join(data, 'demo.json');
 ensurePackages();
 ensureBuild();
 if (flag('fresh')) rmSync(data, { recursive: true, force: true });
-const environment = {
-  DATA_DIR: data,
-  PUBLIC_URL: process.env.PUBLIC_URL ?? `http://localhost:${port}`,
-};
+// Without PUBLIC_URL links carry the address each visitor came by, also that of a phone.
+const environment = { DATA_DIR: data };
+const address = process.env.PUBLIC_URL ?? `http://localhost:${port}`;
 if (!existsSync(facts)) {
   console.log('Writing ten weeks of demo records …');
   run(process.execPath, ['--import', 'tsx', 'scripts/demo/seed.ts', facts], {
@@ -36,10 +35,10 @@ const { seededOn, signIns, patientToken, patientName } = JSON.parse(readFileSync
 console.log(`
 Dry Lantern, with demo data of ${seededOn} (begin anew with --fresh)
 
-  Clinic      ${environment.PUBLIC_URL}
+  Clinic      ${address}
 ${signIns.map(({ role, email, password }) => `  ${role.padEnd(12)}${email}   ${password}`).join('\n')}
 
-  Patient     ${environment.PUBLIC_URL}/open#${patientToken}
+  Patient     ${address}/open#${patientToken}
               the link of ${patientName}
 
   Ctrl-C ends it.
