@@ -36,7 +36,7 @@ console.log(`
 Dry Lantern, with demo data of ${seededOn} (begin anew with --fresh)
 
   Clinic      ${address}
-${signIns.map(({ role, email, password }) => `  ${role.padEnd(12)}${email}   ${password}`).join('\n')}
+${signIns.map(({ role, email, password }) => `  ${role.padEnd(14)}${email}   ${password}`).join('\n')}
 
   Patient     ${address}/open#${patientToken}
               the link of ${patientName}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Label } from 'radix-ui';
-import { type ComponentProps, useId } from 'react';
+import { type ComponentProps, type ReactNode, useId } from 'react';
 
 type FieldProps = {
   readonly label: string;
@@ -13,67 +13,57 @@ type FieldProps = {
 export const INPUT_CLASS =
   'w-full rounded border border-hair bg-sheet px-2.5 py-1.5 text-ink placeholder:text-soft aria-invalid:border-stop';
 
-/** A labelled input whose hint and error are read out with it. */
-export function Field({ label, hint, error, ...props }: FieldProps & ComponentProps<'input'>) {
-  const id = useId();
-  return (
-    <div className="grid gap-1">
-      <Label.Root htmlFor={id} className="font-medium">
-        {label}
-      </Label.Root>
-      <input
-        {...props}
-        id={id}
-        className={`${INPUT_CLASS} ${props.className ?? ''}`}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error || hint ? `${id}-about` : undefined}
-      />
-      <About id={id} hint={hint} error={error} />
-    </div>
-  );
-}
-
-/** A labelled choice. */
-export function Choice({
+/** A label above its control; hint or error below, tied to it by `controlProps`. */
+function Labelled({
+  id,
   label,
   hint,
   error,
   children,
-  ...props
-}: FieldProps & ComponentProps<'select'>) {
-  const id = useId();
+}: FieldProps & { id: string; children: ReactNode }) {
   return (
-    <div className="grid gap-1">
+    <div className="grid content-start gap-1">
       <Label.Root htmlFor={id} className="font-medium">
         {label}
       </Label.Root>
-      <select
-        {...props}
-        id={id}
-        className={INPUT_CLASS}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error || hint ? `${id}-about` : undefined}
-      >
-        {children}
-      </select>
-      <About id={id} hint={hint} error={error} />
+      {children}
+      {(error || hint) && (
+        <p id={`${id}-about`} className={`text-[0.93em] ${error ? 'text-stop' : 'text-soft'}`}>
+          {error ? <strong className="font-semibold">{error}</strong> : hint}
+        </p>
+      )}
     </div>
   );
 }
 
-function About({
-  id,
-  hint,
-  error,
-}: {
-  id: string;
-  hint?: string | undefined;
-  error?: string | undefined;
-}) {
-  if (!hint && !error) return null;
+function controlProps(id: string, { hint, error }: Pick<FieldProps, 'hint' | 'error'>) {
+  return {
+    id,
+    'aria-invalid': error ? true : undefined,
+    'aria-describedby': error || hint ? `${id}-about` : undefined,
+  };
+}
+
+/** A labelled input whose hint and error are read out with it. */
+export function Field({ label, hint, error, ...props }: FieldProps & ComponentProps<'input'>) {
+  const id = useId();
   return (
-    <p id={`${id}-about`} className={`text-[0.93em] ${error ? 'text-stop' : 'text-soft'}`}>
-      {error ? <strong className="font-semibold">{error}</strong> : hint}
-    </p>
+    <Labelled id={id} label={label} hint={hint} error={error}>
+      <input
+        {...props}
+        {...controlProps(id, { hint, error })}
+        className={`${INPUT_CLASS} ${props.className ?? ''}`}
+      />
+    </Labelled>
+  );
+}
+
+/** A labelled choice. */
+export function Choice({ label, hint, error, ...props }: FieldProps & ComponentProps<'select'>) {
+  const id = useId();
+  return (
+    <Labelled id={id} label={label} hint={hint} error={error}>
+      <select {...props} {...controlProps(id, { hint, error })} className={INPUT_CLASS} />
+    </Labelled>
   );
 }
