@@ -1,3 +1,4 @@
+import type { Advice, RegionId, SymptomReport } from '../symptoms';
 import type { LocalDate } from '../units';
 
 /** Why a line was not done. */
@@ -36,7 +37,44 @@ export type SessionEventBody =
     }
   | { readonly type: 'stopped'; readonly because: 'enough' | 'symptom' }
   | { readonly type: 'ended' }
-  | { readonly type: 'check-in'; readonly pain: number | null; readonly word: string };
+  | {
+      readonly type: 'check-in';
+      readonly pain: number | null;
+      /** How hard it felt, 0–10. */
+      readonly effort?: number | null;
+      readonly word: string;
+    }
+  | DayEventBody;
+
+/** What the device tells of a day rather than a session; `date` is the day it is about. */
+export type DayEventBody =
+  | {
+      readonly type: 'report';
+      readonly lineage: string | null;
+      readonly report: SymptomReport;
+      /** What the patient was told. */
+      readonly advice: Advice;
+    }
+  | { readonly type: 'morning'; readonly date: LocalDate; readonly soreness: Soreness }
+  | {
+      readonly type: 'daily';
+      readonly date: LocalDate;
+      readonly worst: number | null;
+      /** Places of the drawn body. */
+      readonly where: readonly RegionId[];
+      readonly headache: boolean | null;
+      readonly note: string;
+    }
+  | {
+      readonly type: 'weekly';
+      readonly date: LocalDate;
+      /** Activities the patient wants back, 0 cannot … 10 as before. */
+      readonly activities: readonly { readonly activity: string; readonly score: number }[];
+    };
+
+/** Whether yesterday's soreness has settled by the next morning. */
+export const SORENESS = ['none', 'settled', 'still sore', 'flare'] as const;
+export type Soreness = (typeof SORENESS)[number];
 
 /** Pain in words and numbers is a symptom; the rest is what was done. */
 export type SessionSummary = {
@@ -92,6 +130,11 @@ export function foldSession(
       case 'check-in':
         pain = event.pain ?? pain;
         word = event.word || word;
+        break;
+      case 'report':
+      case 'morning':
+      case 'daily':
+      case 'weekly':
         break;
     }
   }

@@ -1,37 +1,81 @@
 import { type Range, isExact } from '../units';
 import type { Band, Days, Dose, Effort, Head, Load, Stations, Times, Until } from './model';
 
+/** The parts of a dose line in the order they are printed. */
+export const DOSE_PARTS = [
+  'head',
+  'hold',
+  'tempo',
+  'breath',
+  'directions',
+  'stations',
+  'load',
+  'band',
+  'gap',
+  'rest',
+  'side',
+  'effort',
+  'tuck',
+  'warmUpSets',
+  'times',
+  'days',
+  'fromDay',
+  'until',
+] as const satisfies readonly (keyof Dose)[];
+export type DosePart = (typeof DOSE_PARTS)[number];
+
+/** The canonical text of one part; null where it is not written. */
+export function formatPart(dose: Dose, part: DosePart): string | null {
+  switch (part) {
+    case 'head':
+      return formatHead(dose.head);
+    case 'hold':
+      return dose.hold ? `hold ${formatSpan(dose.hold)}` : null;
+    case 'tempo':
+      if (!dose.tempo) return null;
+      return dose.tempo.kind === 'slow' ? 'slow' : `move ${formatSpan(dose.tempo.seconds)}`;
+    case 'breath':
+      return dose.breath ? `breath ${dose.breath.in}-${dose.breath.hold}-${dose.breath.out}` : null;
+    case 'directions':
+      return dose.directions ? `in ${dose.directions} directions` : null;
+    case 'stations':
+      return dose.stations ? formatStations(dose.stations) : null;
+    case 'load':
+      return dose.load ? formatLoad(dose.load) : null;
+    case 'band':
+      return dose.band ? formatBand(dose.band) : null;
+    case 'gap':
+      return dose.gap ? `gap ${formatSpan(dose.gap)}` : null;
+    case 'rest':
+      return dose.rest ? `rest ${formatSpan(dose.rest)}` : null;
+    case 'side':
+      return dose.side ? (dose.side === 'each' ? 'each side' : dose.side) : null;
+    case 'effort':
+      return dose.effort ? formatEffort(dose.effort) : null;
+    case 'tuck':
+      return dose.tuck ? `tuck ${formatCount(dose.tuck)}%` : null;
+    case 'warmUpSets':
+      return dose.warmUpSets ? `warm-up ${dose.warmUpSets}` : null;
+    case 'times':
+      return dose.times ? formatTimes(dose.times) : null;
+    case 'days':
+      return dose.days ? formatDays(dose.days) : null;
+    case 'fromDay':
+      return dose.fromDay ? `from day ${dose.fromDay}` : null;
+    case 'until':
+      return dose.until ? formatUntil(dose.until) : null;
+  }
+}
+
 /**
  * The one canonical text of a dose; reading it gives the same dose.
  *
  * @example formatDose(parsed('REST 60s 3 × 10 …')) // "3x10 rest 60s"
  */
 export function formatDose(dose: Dose): string {
-  const parts: (string | null)[] = [
-    formatHead(dose.head),
-    dose.hold ? `hold ${formatSpan(dose.hold)}` : null,
-    dose.tempo
-      ? dose.tempo.kind === 'slow'
-        ? 'slow'
-        : `move ${formatSpan(dose.tempo.seconds)}`
-      : null,
-    dose.breath ? `breath ${dose.breath.in}-${dose.breath.hold}-${dose.breath.out}` : null,
-    dose.directions ? `in ${dose.directions} directions` : null,
-    dose.stations ? formatStations(dose.stations) : null,
-    dose.load ? formatLoad(dose.load) : null,
-    dose.band ? formatBand(dose.band) : null,
-    dose.gap ? `gap ${formatSpan(dose.gap)}` : null,
-    dose.rest ? `rest ${formatSpan(dose.rest)}` : null,
-    dose.side ? (dose.side === 'each' ? 'each side' : dose.side) : null,
-    dose.effort ? formatEffort(dose.effort) : null,
-    dose.tuck ? `tuck ${formatCount(dose.tuck)}%` : null,
-    dose.warmUpSets ? `warm-up ${dose.warmUpSets}` : null,
-    dose.times ? formatTimes(dose.times) : null,
-    dose.days ? formatDays(dose.days) : null,
-    dose.fromDay ? `from day ${dose.fromDay}` : null,
-    dose.until ? formatUntil(dose.until) : null,
-  ];
-  return parts.filter((part) => part !== null).join(' ');
+  return DOSE_PARTS.map((part) => formatPart(dose, part))
+    .filter((part) => part !== null)
+    .join(' ');
 }
 
 function formatHead(head: Head): string {

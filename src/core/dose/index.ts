@@ -1,6 +1,15 @@
 export { type DoseNeeds, type Unwritten, untimed, unwrittenParts } from './assumptions';
 export type { DoseError } from './error';
-export { formatCount, formatDose, formatSpan } from './format';
+export * from './complete';
+export * from './difference';
+export {
+  DOSE_PARTS,
+  type DosePart,
+  formatCount,
+  formatDose,
+  formatPart,
+  formatSpan,
+} from './format';
 export * from './model';
 export { LONGEST_LINE, parseDose } from './parse';
 export { PART_WORDS } from './parts';

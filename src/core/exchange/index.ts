@@ -1,1 +1,2 @@
 export * from './patient-pack';
+export * from './exercise-table';

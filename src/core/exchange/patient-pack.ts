@@ -1,8 +1,10 @@
 import type { BoutMode, Dose } from '../dose';
+import type { Drawing, Figure } from '../figure';
+import type { SymptomBaseline } from '../symptoms';
 import type { LocalDate, Range, Seconds } from '../units';
 
 /** The pack's own format; the device drops a pack of another one. */
-export const PACK_FORMAT = 1;
+export const PACK_FORMAT = 2;
 
 /** One exercise of a session, worded for the patient. */
 export type PackLine = {
@@ -18,15 +20,55 @@ export type PackLine = {
   readonly position: string;
   /** Share of today's due done so far, 0–1, as the clinic knows it. */
   readonly share: number;
+  /** What goes with the player: the poses, moved on the device. Null for an exercise without a drawing. */
+  readonly figure: Figure | null;
+  /** The exercise as a still, drawn at the clinic. */
+  readonly picture: Drawing | null;
+  /** The drawing in words. */
+  readonly description: string;
 };
 
 export type PackSession = {
   readonly key: string;
   readonly label: string;
   readonly time: Range<Seconds>;
+  /** Minute of the wall clock at which the day ribbon lays it; null where it finds no room. */
+  readonly at: number | null;
   /** Indexes into the pack's lines. */
   readonly lines: readonly number[];
   readonly done: boolean;
+};
+
+/** One day of the programme, as the device needs it without a signal. */
+export type PackDay = {
+  readonly date: LocalDate;
+  readonly dateText: string;
+  readonly paused: 'no' | 'by the clinic' | 'by you' | 'after a stop';
+  readonly programme: {
+    readonly id: string;
+    readonly version: number;
+    readonly rounds: number;
+  } | null;
+  readonly sessions: readonly PackSession[];
+  /** Sessions a patient may add when needed; never due. */
+  readonly extra: PackSession | null;
+  /** Why nothing is due, when nothing is. */
+  readonly restText: string;
+};
+
+/** What the device asks about, and only that: never what nobody reads. */
+export type PackQuestions = {
+  /** Sessions were done yesterday: has the soreness settled? */
+  readonly morning: boolean;
+  /** The day's own entry is not there yet. */
+  readonly daily: boolean;
+  /** A limb is part of the complaint: how far down? */
+  readonly limb: boolean;
+  readonly headache: boolean;
+  /** Activities to score this week; empty when done or none were named. */
+  readonly activities: readonly string[];
+  /** The clinic asked for a side photo. */
+  readonly photo: boolean;
 };
 
 /**
@@ -42,21 +84,22 @@ export type PatientPack = {
     readonly phone: string;
     readonly emergencyText: string;
   };
-  readonly today: LocalDate;
-  readonly dateText: string;
-  readonly paused: 'no' | 'by the clinic' | 'after a stop';
-  readonly programme: {
-    readonly id: string;
-    readonly version: number;
-    readonly rounds: number;
-  } | null;
+  /** The health questions wait to be answered. */
+  readonly asksHealth: boolean;
+  readonly zone: string;
+  /** The clinic's clock when this was made: what a phone whose own clock is wrong goes by. */
+  readonly at: number;
   readonly lines: readonly PackLine[];
-  readonly sessions: readonly PackSession[];
-  /** Sessions a patient may add when needed; never due. */
-  readonly extra: PackSession | null;
-  /** Why nothing is due, when nothing is. */
-  readonly restText: string;
+  /** Today and the next seven days, in order. */
+  readonly days: readonly [PackDay, ...PackDay[]];
+  readonly baseline: SymptomBaseline;
+  readonly questions: PackQuestions;
   readonly stopSigns: readonly string[];
   readonly normalSigns: string;
   readonly caution: string;
 };
+
+/** The pack's day of a date; null when it does not reach that far. */
+export function dayOfPack(pack: PatientPack, date: string): PackDay | null {
+  return pack.days.find((day) => day.date === date) ?? null;
+}

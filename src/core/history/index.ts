@@ -1,1 +1,3 @@
 export * from './history';
+export * from './day-report';
+export * from './progress';

@@ -1,1 +1,3 @@
+export * from './cue';
+export * from './own-pace';
 export * from './playhead';

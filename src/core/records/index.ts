@@ -1,5 +1,14 @@
+export * from './band';
+export * from './file-entry';
+export * from './finding';
+export * from './handout';
+export * from './measurement';
+export * from './own-exercise';
 export * from './patient';
 export * from './people';
+export * from './photo';
 export * from './programme';
+export * from './screening';
 export * from './session-events';
+export * from './teach';
 export { recordId } from './words';

@@ -1,6 +1,16 @@
 import { z } from 'zod';
 import { parseZone } from '../schedule';
+import { dateText } from './programme';
+import { RemindersBody } from './file-entry';
 import { recordId, words } from './words';
+
+/** Minutes a day a person says they have. */
+const minutes = z
+  .number()
+  .int('Whole minutes, please.')
+  .min(1, 'At least one minute.')
+  .max(240, 'At most 240 minutes a day.')
+  .nullable();
 
 const minuteOfDay = z
   .number({ error: 'Write a time of day, such as 07:00.' })
@@ -17,11 +27,36 @@ export const PatientDraft = z.object({
   zone: z.string().refine((name) => parseZone(name) !== null, 'This time zone is not known.'),
   wakeMinute: minuteOfDay,
   sleepMinute: minuteOfDay,
-  minutesADay: z
-    .number()
-    .int('Whole minutes, please.')
-    .min(1, 'At least one minute.')
-    .max(240, 'At most 240 minutes a day.')
-    .nullable(),
+  minutesADay: minutes,
+  /** Asked for on the phone before the history is shown, where the clinic keeps it. */
+  birthDate: dateText.nullable().optional(),
 });
 export type PatientDraft = z.infer<typeof PatientDraft>;
+
+/** What a patient sets on the phone. */
+export const PatientSettings = z.object({
+  id: recordId,
+  minutesADay: minutes,
+  wakeMinute: minuteOfDay,
+  sleepMinute: minuteOfDay,
+  /** Asked props there are at home. */
+  props: z.array(words('A prop', 60)).max(40),
+  reminders: RemindersBody,
+});
+export type PatientSettings = z.infer<typeof PatientSettings>;
+
+export const PAUSE_REASONS = ['ill', 'travelling', 'other'] as const;
+
+/** A pause of the patient's own, both days included. */
+export const OwnPause = z
+  .object({
+    id: recordId,
+    from: dateText,
+    to: dateText,
+    reason: z.enum(PAUSE_REASONS, { error: 'Ill, travelling or another reason.' }),
+  })
+  .refine(({ from, to }) => to >= from, {
+    message: 'It would end before it begins.',
+    path: ['to'],
+  });
+export type OwnPause = z.infer<typeof OwnPause>;

@@ -36,6 +36,12 @@ export const ClinicDraft = z.object({
   phone: words('The phone number', 40),
   emergencyText: words('The emergency text', 400),
   zone: z.string().refine((name) => parseZone(name) !== null, 'This time zone is not known.'),
+  screeningDays: z
+    .number({ error: 'Write after how many days a screening is redone.' })
+    .int('Whole days, please.')
+    .min(1, 'At least one day.')
+    .max(730, 'At most 730 days.')
+    .optional(),
 });
 export type ClinicDraft = z.infer<typeof ClinicDraft>;
 

@@ -1,8 +1,20 @@
 import { z } from 'zod';
-import { SKIP_REASONS } from '../adherence';
+import { SKIP_REASONS, SORENESS } from '../adherence';
+import {
+  ADVICE,
+  ARM_CHAIN,
+  COMPARED,
+  COMPLAINTS,
+  LEG_CHAIN,
+  OTHER_PARTS,
+  type RegionId,
+  isRegion,
+} from '../symptoms';
+import { dateText } from './programme';
 import { recordId, words } from './words';
 
 const count = z.number().int().min(0).max(10_000);
+const scale = z.number().int().min(0, 'It is 0 to 10.').max(10, 'It is 0 to 10.');
 const instant = z.number().int().min(0).max(8_640_000_000_000_000);
 
 const RepDone = z.object({
@@ -29,7 +41,35 @@ const Body = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('check-in'),
     pain: z.number().int().min(0, 'Pain is 0 to 10.').max(10, 'Pain is 0 to 10.').nullable(),
+    effort: scale.nullable().optional(),
     word: words('The note', 200, 0),
+  }),
+  z.object({
+    type: z.literal('report'),
+    lineage: recordId.nullable(),
+    report: z.object({
+      complaint: z.enum(COMPLAINTS),
+      severity: scale,
+      compared: z.enum(COMPARED),
+      furthest: z.enum([...OTHER_PARTS, ...ARM_CHAIN, ...LEG_CHAIN]).nullable(),
+    }),
+    advice: z.enum(ADVICE),
+  }),
+  z.object({ type: z.literal('morning'), date: dateText, soreness: z.enum(SORENESS) }),
+  z.object({
+    type: z.literal('daily'),
+    date: dateText,
+    worst: scale.nullable(),
+    where: z
+      .array(z.custom<RegionId>((value) => typeof value === 'string' && isRegion(value)))
+      .max(80),
+    headache: z.boolean().nullable(),
+    note: words('The note', 200, 0),
+  }),
+  z.object({
+    type: z.literal('weekly'),
+    date: dateText,
+    activities: z.array(z.object({ activity: words('The activity', 300), score: scale })).max(10),
   }),
 ]);
 

@@ -12,7 +12,13 @@ export type ScheduledLine = {
   /** Day 1: the first date the line was ever due from; kept across versions. */
   readonly anchor: LocalDate;
   readonly dose: Dose;
+  /** Where a line that is done once stands, in a day of several sessions; absent for the first. */
+  readonly session?: SessionName | null;
 };
+
+/** The named parts of a day that a clinician may tie a line to. */
+export const SESSION_NAMES = ['morning', 'midday', 'evening'] as const;
+export type SessionName = (typeof SESSION_NAMES)[number];
 
 /** Whether a day rule falls on a date; absent means daily. Beats count from the anchor. */
 function fallsOn(days: Days | undefined, anchor: LocalDate, date: LocalDate): boolean {

@@ -1,4 +1,6 @@
 export * from './due';
+export * from './ribbon';
+export * from './session-label';
 export * from './sessions';
 export * from './versions';
 export * from './zone';

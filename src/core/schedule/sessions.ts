@@ -59,12 +59,35 @@ function countedSessions<L extends ScheduledLine>(
   waking: WakingHours,
 ): DaySession<L>[] {
   const counted = due.filter((line) => (line.dose.times?.kind ?? 'per day') === 'per day');
-  const most = Math.max(0, ...counted.map((line) => timesPerDay(line.dose.times, waking).least));
-  return Array.from({ length: most }, (_, index) => ({
+  if (counted.length === 0) return [];
+  const timesOf = (line: L) => timesPerDay(line.dose.times, waking).least;
+  const most = Math.max(sessionsNamed(counted), ...counted.map(timesOf));
+  const sessions = Array.from({ length: most }, (_, index) => ({
     key: `session-${index + 1}`,
     slot: { kind: 'any' as const, nth: index + 1, of: most },
-    lines: counted.filter((line) => timesPerDay(line.dose.times, waking).least > index),
+    lines: counted.filter((line) => standsIn(line, timesOf(line), index, most)),
   }));
+  return sessions.filter(({ lines }) => lines.length > 0);
+}
+
+/** How many sessions the named parts of the day need. */
+function sessionsNamed(lines: readonly ScheduledLine[]): number {
+  if (lines.some(({ session }) => session === 'midday')) return 3;
+  return lines.some(({ session }) => session === 'evening') ? 2 : 1;
+}
+
+/**
+ * Whether a line belongs to the session with this index. One done as often as there are sessions is
+ * in all of them; one done less often begins at its named part of the day, else at the first.
+ */
+function standsIn(line: ScheduledLine, times: number, index: number, of: number): boolean {
+  const first =
+    line.session === 'evening'
+      ? of - times
+      : line.session === 'midday'
+        ? Math.min(of - times, Math.floor((of - 1) / 2))
+        : 0;
+  return index >= Math.max(0, first) && index < Math.max(0, first) + times;
 }
 
 function beatSessions<L extends ScheduledLine>(

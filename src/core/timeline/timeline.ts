@@ -1,6 +1,6 @@
 import type { BoutMode, Dose } from '../dose';
 import { type Range, type Seconds, seconds } from '../units';
-import { lineSegments } from './line-segments';
+import { type LineSegment, lineSegments } from './line-segments';
 import { DEFAULT_PACES, type Paces } from './paces';
 import type { Place, PlayedSegment, Segment, SegmentKind } from './segment';
 
@@ -33,12 +33,22 @@ export function sessionTimeline(lines: readonly TimedLine[], rounds = 1): Timeli
         }
       }
       segments.push(transition('get-ready', index, round, 'getReady'));
-      for (const segment of lineSegments(line.dose, line.mode)) {
+      for (const segment of segmentsOf(line)) {
         segments.push({ ...segment, line: index, round });
       }
       previous = line;
     });
   }
+  return segments;
+}
+
+/** Doses are immutable, and a programme is timed anew at every key: each is laid out once. */
+const laidOut = new WeakMap<Dose, Partial<Record<BoutMode, readonly LineSegment[]>>>();
+
+function segmentsOf({ dose, mode }: TimedLine): readonly LineSegment[] {
+  const known = laidOut.get(dose) ?? {};
+  const segments = known[mode] ?? lineSegments(dose, mode);
+  laidOut.set(dose, { ...known, [mode]: segments });
   return segments;
 }
 

@@ -1,4 +1,5 @@
 export * from './local-date';
+export * from './measure-units';
 export * from './range';
 export * from './result';
 export * from './seconds';

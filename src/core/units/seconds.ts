@@ -1,3 +1,4 @@
+import type { Range } from './range';
 /** A length of time in seconds, ≥ 0. */
 export type Seconds = number & { readonly __unit: 'seconds' };
 
@@ -29,4 +30,15 @@ export function formatSeconds(value: Seconds): string {
 export function formatClock(value: Seconds): string {
   const whole = Math.max(0, Math.ceil(value));
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/**
+ * A session's time in whole minutes, at least one: "about 6 min", "5 to 7 min".
+ *
+ * @example formatRange({ least: seconds(300), most: seconds(420) }) // "5 to 7 min"
+ */
+export function formatRange({ least, most }: Range<Seconds>): string {
+  const minutes = (value: number) => Math.max(1, Math.round(value / 60));
+  const [a, b] = [minutes(least), minutes(most)];
+  return a === b ? `about ${a} min` : `${a} to ${b} min`;
 }

@@ -1,0 +1,277 @@
+import { EXERCISES, SHIPPED } from '@/catalogue';
+import { propStates } from '../exercise';
+import { FINDING_RULES, type FindingFacts, type LatestMeasure } from '../findings';
+import { doseOf } from '../progression';
+import type { PrecautionId } from '../screen';
+import {
+  CHOICE_RULES,
+  type Circumstances,
+  closedBecause,
+  inSessionOrder,
+  nextRungIn,
+  orderHints,
+  stepsOf,
+  suggest,
+  tradeWarnings,
+  uncoveredFindings,
+} from '.';
+
+const exercise = (id: string) => {
+  const found = SHIPPED.byId(id);
+  if (!found) throw new Error(id);
+  return found;
+};
+const measured = (kind: LatestMeasure['kind'], value: number): LatestMeasure => ({
+  kind,
+  side: null,
+  value,
+  trials: [value],
+  body: null,
+  note: '',
+  painAtEnd: null,
+  chinJut: false,
+  retest: null,
+});
+const facts = (measures: readonly LatestMeasure[] = []): FindingFacts => ({
+  measures,
+  irritability: null,
+  detectable: {},
+});
+const home: Circumstances = { props: null, cannot: [], precautions: [] };
+const finding = (key: string, say = key, towards = '') => ({ key, say, towards });
+const names = (found: ReturnType<typeof suggest>) => found.map(({ exercise: { id } }) => id);
+
+describe('suggestions from confirmed findings', () => {
+  it('every rule names a finding there is, and families the catalogue climbs', () => {
+    const ids = FINDING_RULES.map(({ id }) => id);
+    for (const { finding: id, families } of CHOICE_RULES) {
+      expect(ids).toContain(id);
+      for (const family of families) expect(stepsOf(EXERCISES, family).length).toBeGreaterThan(1);
+    }
+  });
+
+  it('starts weak deep flexors on the step they can do properly', () => {
+    const start = (hold: number) =>
+      names(
+        suggest(
+          [finding('deep-flexors')],
+          EXERCISES,
+          facts([measured('deep-flexor-hold', hold)]),
+          home,
+        ),
+      )[0];
+    expect([start(3), start(6), start(12), start(30)]).toEqual([
+      'nod-on-ball',
+      'tuck-lying',
+      'tuck-lighten',
+      'tuck-lift',
+    ]);
+    expect(names(suggest([finding('deep-flexors')], EXERCISES, facts(), home))).toEqual([
+      'nod-on-ball',
+    ]);
+  });
+
+  it('starts a step lower where it flares easily', () => {
+    const irritable: FindingFacts = {
+      ...facts([measured('deep-flexor-hold', 12)]),
+      irritability: { level: 'high', points: 5, reasons: [] },
+    };
+    const [first] = suggest([finding('deep-flexors')], EXERCISES, irritable, home);
+    expect(first?.exercise.id).toBe('nod-hold-finger-check');
+    expect(first?.rungBecause).toContain('Flares easily');
+  });
+
+  it('brings neck, blades and upper back together for a forward head, and sliders before tensioners', () => {
+    expect(names(suggest([finding('forward-head')], EXERCISES, facts(), home))).toEqual([
+      'tuck-seated',
+      'blade-set',
+      'shoulder-rolls',
+    ]);
+    expect(
+      names(
+        suggest([finding('nerve-tension: median nerve tension left')], EXERCISES, facts(), home),
+      ),
+    ).toEqual(['median-slider']);
+    expect(
+      names(suggest([finding('directional-preference: press-up lying')], EXERCISES, facts(), home)),
+    ).toEqual(['face-down-lying']);
+  });
+
+  it('takes the side from the finding', () => {
+    const [first] = suggest(
+      [
+        finding(
+          'side-difference: neck-turn',
+          'Left neck turn 12° less than right, beyond error (10°).',
+        ),
+      ],
+      EXERCISES,
+      facts(),
+      home,
+    );
+    expect(first).toMatchObject({ exercise: { id: 'side-neck-stretch' }, side: 'left' });
+  });
+
+  it('goes round what is closed, and says why', () => {
+    const precautions: PrecautionId[] = ['carotid or fainting', 'instability'];
+    const [flexor] = suggest(
+      [finding('deep-flexors')],
+      EXERCISES,
+      facts([measured('deep-flexor-hold', 12)]),
+      { ...home, cannot: ['lying'] },
+    );
+    expect(flexor).toBeUndefined();
+    const [looking] = suggest([finding('controlled-looking-up')], EXERCISES, facts(), {
+      ...home,
+      precautions,
+    });
+    expect(looking?.exercise.id).toBe('head-return');
+    expect(looking?.rungBecause).toContain('Looking up with a backward push is closed');
+  });
+
+  it('puts what answers more findings first, and never more than twelve', () => {
+    const all = CHOICE_RULES.map((rule) => finding(rule.finding, rule.finding, 'work lead'));
+    expect(suggest(all, EXERCISES, facts(), home).length).toBeLessThanOrEqual(12);
+    const [first] = suggest(
+      [finding('nod-test'), finding('deep-flexors'), finding('wall-gap')],
+      EXERCISES,
+      facts(),
+      home,
+    );
+    expect(first?.findings).toHaveLength(2);
+  });
+
+  it('says which findings nothing answers; one of the clinician’s own is not judged', () => {
+    const open = [
+      finding('deep-flexors'),
+      finding('weak-side: strength-side'),
+      finding('added: sleeps badly'),
+    ];
+    expect(uncoveredFindings(open, [exercise('tuck-lying')]).map(({ key }) => key)).toEqual([
+      'weak-side: strength-side',
+    ]);
+  });
+});
+
+describe('what is closed to a patient', () => {
+  it('names flag, position and missing prop', () => {
+    expect(
+      closedBecause(exercise('wedge-lying'), {
+        props: [],
+        cannot: ['lying'],
+        precautions: ['arm symptoms'],
+      }),
+    ).toEqual([
+      'flagged: lying on a wedge',
+      'cannot take the position: lying',
+      'missing at home: neck wedge',
+    ]);
+    expect(closedBecause(exercise('wedge-lying'), home)).toEqual([]);
+  });
+  it('takes the first substitute the home has, with its consequence', () => {
+    expect(propStates(exercise('wall-press'), [])[0]).toMatchObject({
+      kind: 'instead',
+      use: 'towel',
+    });
+    expect(propStates(exercise('wall-press'), ['soft ball'])[0]).toMatchObject({
+      use: 'soft ball',
+      consequence: expect.stringContaining('rolls') as string,
+    });
+    expect(propStates(exercise('wall-press'), ['pad'])[0]).toMatchObject({ kind: 'there' });
+    expect(propStates(exercise('tuck-bench-edge'), [])[0]).toMatchObject({ kind: 'missing' });
+  });
+});
+
+describe('the trade’s own warnings (common practice, no source)', () => {
+  const warned = (
+    lines: readonly (readonly [string, string])[],
+    precautions: readonly PrecautionId[] = [],
+  ) =>
+    tradeWarnings(
+      lines.map(([id, dose], index) => ({
+        id: String(index),
+        exercise: exercise(id),
+        dose: doseOf(dose),
+      })),
+      precautions,
+    ).map(({ rule }) => rule);
+
+  it.each<[string, readonly (readonly [string, string])[]]>([
+    ['tucks alone', [['tuck-lying', '10x10s']]],
+    [
+      'front without back',
+      [
+        ['tuck-lift', '3x10s'],
+        ['blade-set', 'x10'],
+      ],
+    ],
+    ['one direction', [['side-neck-stretch', '30s left']]],
+    [
+      'one direction',
+      [
+        ['press-up', 'x10'],
+        ['sitting-bend', 'x10'],
+      ],
+    ],
+    ['no rest day', [['knee-angle-hold', '5x5s at 3 angles 50% daily']]],
+    ['no rest day', [['band-row', '3x10 10kg']]],
+    [
+      'curve both ways',
+      [
+        ['wedge-lying', '5min'],
+        ['tuck-lying', '10x10s'],
+      ],
+    ],
+    ['load contradicts its repetitions', [['band-row', '3x10 80% 1rm every other day']]],
+    ['bending soon after waking', [['knees-to-chest', 'x10 on waking']]],
+    ['tensioner without slider', [['median-tensioner', 'x5 each side']]],
+  ])('%s', (rule, lines) => {
+    expect(warned(lines)).toContain(rule);
+  });
+  it('end range for the unstable', () => {
+    expect(warned([['side-neck-stretch', '30s each side']], ['instability'])).toEqual([
+      'end range for the unstable',
+    ]);
+  });
+  it('has nothing against low-effort holds every day, or a whole programme', () => {
+    expect(
+      warned([
+        ['six-way-hold', '3x10s in 6 directions 30% daily'],
+        ['blade-set', 'x10'],
+        ['tuck-seated', 'x10 hold 2s'],
+      ]),
+    ).toEqual([]);
+    expect(warned([['knee-angle-hold', '5x5s at 3 angles 50% every other day']])).toEqual([]);
+    expect(warned([['band-row', '3x8 80% 1rm every other day']])).toEqual([]);
+    expect(warned([])).toEqual([]);
+  });
+});
+
+describe('the order of a session (common practice, no source)', () => {
+  const wrong = ['chin-held-ball', 'tuck-seated', 'block-opening', 'band-pull', 'neck-warm-up'].map(
+    exercise,
+  );
+  it('is warm-up, easy, hardest front of the neck late, blade pull, passive opening to close', () => {
+    expect(inSessionOrder(wrong, (one) => one).map(({ id }) => id)).toEqual([
+      'neck-warm-up',
+      'tuck-seated',
+      'chin-held-ball',
+      'band-pull',
+      'block-opening',
+    ]);
+    expect(orderHints(inSessionOrder(wrong, (one) => one))).toEqual([]);
+  });
+  it('hints at what stands elsewhere', () => {
+    expect(orderHints(wrong).map(({ exercise: { id } }) => id)).toEqual([
+      'chin-held-ball',
+      'block-opening',
+      'neck-warm-up',
+    ]);
+  });
+});
+
+it('climbs to the next step and stops on the last', () => {
+  const next = nextRungIn(EXERCISES);
+  expect(next(exercise('median-slider'))?.id).toBe('median-tensioner');
+  expect(next(exercise('median-tensioner'))).toBeNull();
+});

@@ -1,0 +1,4 @@
+export * from './order';
+export * from './rules';
+export * from './suggest';
+export * from './warnings';

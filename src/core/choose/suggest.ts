@@ -1,0 +1,170 @@
+import { type Exercise, type Family, type Position, propStates } from '../exercise';
+import type { FindingFacts } from '../findings';
+import { type PrecautionId, type Trait, TRAITS, flagsOn } from '../screen';
+import { CHOICE_RULES, type ChoiceRule } from './rules';
+
+/** A finding the clinician confirmed, as far as choosing needs it. */
+export type ConfirmedFinding = {
+  /** Rule and part, or "added: …" for one of the clinician's own. */
+  readonly key: string;
+  readonly say: string;
+  readonly towards: string;
+};
+
+/** What the patient's home and body allow. */
+export type Circumstances = {
+  /** Asked props there are; null while nobody has asked. */
+  readonly props: readonly string[] | null;
+  readonly cannot: readonly Position[];
+  readonly precautions: readonly PrecautionId[];
+};
+
+/** Why a step is closed to this patient; empty when it is open. */
+export function closedBecause(exercise: Exercise, circumstances: Circumstances): string[] {
+  const flags = flagsOn(circumstances.precautions, exercise.traits);
+  const traits = [...new Set(flags.map(({ trait }): Trait => trait))];
+  return [
+    ...traits.map((trait) => `flagged: ${TRAITS[trait]}`),
+    ...(circumstances.cannot.includes(exercise.position)
+      ? [`cannot take the position: ${exercise.position}`]
+      : []),
+    ...propStates(exercise, circumstances.props)
+      .filter(({ kind }) => kind === 'missing')
+      .map(({ prop }) => `missing at home: ${prop}`),
+  ];
+}
+
+export type Suggestion = {
+  readonly exercise: Exercise;
+  /** The findings it answers, as their sentences. */
+  readonly findings: readonly ConfirmedFinding[];
+  readonly because: string;
+  /** Why this step of the stairs. */
+  readonly rungBecause: string;
+  /** The short or weak side where its finding names one. */
+  readonly side: 'left' | 'right' | null;
+  /** Props replaced, with what that costs. */
+  readonly instead: readonly string[];
+};
+
+/** Rules whose sentence begins with the side that is short or weak. */
+const SIDED_RULES = ['side-difference', 'weak-side', 'range-below-norm', 'short-or-stiff'];
+
+function sideOf({ key, say }: ConfirmedFinding): 'left' | 'right' | null {
+  if (!SIDED_RULES.some((rule) => key.startsWith(rule))) return null;
+  const side = /^(left|right)\b/i.exec(say)?.[1]?.toLowerCase();
+  return side === 'left' || side === 'right' ? side : null;
+}
+
+function rulesOf({ key, towards }: ConfirmedFinding): ChoiceRule[] {
+  return CHOICE_RULES.filter(
+    ({ finding, only }) =>
+      (key === finding || key.startsWith(`${finding}: `)) &&
+      (only === undefined || only.test(`${key} ${towards}`.toLowerCase())),
+  );
+}
+
+/** The families a finding asks for; empty where no rule knows it. */
+export function familiesFor(finding: ConfirmedFinding): Family[] {
+  return [...new Set(rulesOf(finding).flatMap(({ families }) => families))];
+}
+
+/**
+ * The step of a family to start on: as many above the first as the measures allow, else the nearest
+ * open one below, else above it.
+ */
+function openRung(
+  steps: readonly Exercise[],
+  above: number,
+  circumstances: Circumstances,
+): { exercise: Exercise; moved: string } | null {
+  const wanted = Math.min(above, steps.length - 1);
+  const below = steps.slice(0, wanted + 1).reverse();
+  for (const exercise of [...below, ...steps.slice(wanted + 1)]) {
+    if (closedBecause(exercise, circumstances).length > 0) continue;
+    const first = steps[wanted];
+    const moved =
+      first && first !== exercise
+        ? ` ${first.name} is closed (${closedBecause(first, circumstances).join(', ')}).`
+        : '';
+    return { exercise, moved };
+  }
+  return null;
+}
+
+/**
+ * Exercises for the confirmed findings, each with its reason and the step to start on: for every
+ * family a finding asks for, the step its measures allow that is open to this patient. One that
+ * answers more findings stands first; nothing is added by itself.
+ *
+ * @param irritable a condition that flares easily: one step lower everywhere
+ * @returns at most twelve
+ */
+export function suggest(
+  findings: readonly ConfirmedFinding[],
+  catalogue: readonly Exercise[],
+  facts: FindingFacts,
+  circumstances: Circumstances,
+): Suggestion[] {
+  const lower = facts.irritability?.level === 'high' ? 1 : 0;
+  const found = new Map<string, Suggestion & { weight: number }>();
+  findings.forEach((finding) => {
+    for (const rule of rulesOf(finding)) {
+      const start = rule.start(facts);
+      const above = Math.max(0, start.above - lower);
+      rule.families.forEach((family, place) => {
+        const steps = stepsOf(catalogue, family);
+        const rung = openRung(steps, place === 0 ? above : 0, circumstances);
+        if (!rung) return;
+        const known = found.get(rung.exercise.id);
+        const weight = (known?.weight ?? 0) + 1 / (place + 1);
+        found.set(rung.exercise.id, {
+          exercise: rung.exercise,
+          findings: [...(known?.findings ?? []), finding],
+          because: known?.because ?? rule.because,
+          rungBecause:
+            known?.rungBecause ??
+            `${place === 0 ? start.because : 'The first open step.'}${lower > 0 && place === 0 ? ' Flares easily: one step lower.' : ''}${rung.moved}`,
+          side: known ? (known.side === sideOf(finding) ? known.side : null) : sideOf(finding),
+          instead: propStates(rung.exercise, circumstances.props).flatMap((state) =>
+            state.kind === 'instead'
+              ? [`${state.use} instead of ${state.prop}: ${state.consequence}`]
+              : [],
+          ),
+          weight,
+        });
+      });
+    }
+  });
+  return [...found.values()].sort((a, b) => b.weight - a.weight).slice(0, MOST_SUGGESTIONS);
+}
+
+/** A programme is rarely longer; more suggestions would only be skipped. Common practice. */
+const MOST_SUGGESTIONS = 12;
+
+/** The steps of a family, easiest first; a clinic's own stand among them by their rung. */
+export function stepsOf(catalogue: readonly Exercise[], family: Family): Exercise[] {
+  return catalogue.filter((exercise) => exercise.family === family).sort((a, b) => a.rung - b.rung);
+}
+
+/** The next step above in the same family that is open to this patient; null without one. */
+export function nextRungIn(catalogue: readonly Exercise[], circumstances?: Circumstances) {
+  const isOpen = (exercise: Exercise) =>
+    circumstances === undefined || closedBecause(exercise, circumstances).length === 0;
+  return (exercise: Exercise): Exercise | null => {
+    const steps = stepsOf(catalogue, exercise.family);
+    return steps.slice(steps.findIndex(({ id }) => id === exercise.id) + 1).find(isOpen) ?? null;
+  };
+}
+
+/** The confirmed findings that no exercise here answers; one without a rule is not judged. */
+export function uncoveredFindings(
+  findings: readonly ConfirmedFinding[],
+  exercises: readonly Exercise[],
+): ConfirmedFinding[] {
+  const there = new Set(exercises.map(({ family }) => family));
+  return findings.filter((finding) => {
+    const families = familiesFor(finding);
+    return families.length > 0 && !families.some((family) => there.has(family));
+  });
+}

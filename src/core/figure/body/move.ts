@@ -1,0 +1,101 @@
+import type { Bend, Contact, Goal, Limb, LimbPose, Pair, Pose } from './pose';
+import { anglesOf } from './reach';
+import { limbTurn, skeletonOf } from './skeleton';
+import { type Vec, between, slerp, turn } from './vector';
+
+const mix = (a: number, b: number, share: number) => a + (b - a) * share;
+
+function mixBend(a: Bend, b: Bend, share: number): Bend {
+  return {
+    flex: mix(a.flex, b.flex, share),
+    side: mix(a.side, b.side, share),
+    turn: mix(a.turn, b.turn, share),
+  };
+}
+
+/**
+ * A body part of the way from one pose to another.
+ *
+ * Spine and jaw go evenly; a hand or foot that is on the same thing in both poses stays on it; one
+ * that goes from place to place in the room goes straight; any other limb turns the shorter way.
+ *
+ * @param share 0 is `from`, 1 is `to`
+ */
+export function poseBetween(from: Pose, to: Pose, share: number): Pose {
+  if (share <= 0) return from;
+  if (share >= 1) return to;
+  const limb = limbMixer(from, to, share);
+  return {
+    pelvis: mixBend(from.pelvis, to.pelvis, share),
+    lumbar: mixBend(from.lumbar, to.lumbar, share),
+    thorax: mixBend(from.thorax, to.thorax, share),
+    neck: mixBend(from.neck, to.neck, share),
+    head: mixBend(from.head, to.head, share),
+    jaw: mix(from.jaw, to.jaw, share),
+    blades: pairOf((side) => ({
+      up: mix(from.blades[side].up, to.blades[side].up, share),
+      back: mix(from.blades[side].back, to.blades[side].back, share),
+    })),
+    arms: pairOf((side) => limb('arms', side)),
+    legs: pairOf((side) => limb('legs', side)),
+    grip: share < 0.5 ? from.grip : to.grip,
+    contacts: mixContacts(from.contacts, to.contacts, share),
+  };
+}
+
+function pairOf<T>(make: (side: 'right' | 'left') => T): Pair<T> {
+  return { right: make('right'), left: make('left') };
+}
+
+/** A contact both poses have keeps its mark; its plane may move, as a mattress that gives way. */
+function mixContacts(from: readonly Contact[], to: readonly Contact[], share: number): Contact[] {
+  const kept = from.flatMap((one) => {
+    const other = to.find(({ mark, axis }) => mark === one.mark && axis === one.axis);
+    return other ? [{ ...one, at: mix(one.at, other.at, share) }] : [];
+  });
+  return kept;
+}
+
+function limbMixer(from: Pose, to: Pose, share: number) {
+  // Reckoned once, and only when a limb changes what holds it.
+  let ends: { from: ReturnType<typeof skeletonOf>; to: ReturnType<typeof skeletonOf> } | null =
+    null;
+  const solved = () => (ends ??= { from: skeletonOf(from), to: skeletonOf(to) });
+  return (which: 'arms' | 'legs', side: 'right' | 'left'): LimbPose => {
+    const [a, b] = [from[which][side], to[which][side]];
+    const goal = a.by === 'goal' && b.by === 'goal' ? mixGoal(a, b, share) : null;
+    if (goal) return { by: 'goal', ...goal };
+    const first = a.by === 'angles' ? a : solved().from[which][side];
+    const last = b.by === 'angles' ? b : solved().to[which][side];
+    return { by: 'angles', ...mixLimb(first, last, share, side === 'right' ? 1 : -1) };
+  };
+}
+
+function mixGoal(a: Goal, b: Goal, share: number): Goal | null {
+  const to = mixPlace(a.to, b.to, share);
+  if (to === null || (a.flat === undefined) !== (b.flat === undefined)) return null;
+  return {
+    to,
+    pole: between(a.pole, b.pole, share),
+    ...(a.offset || b.offset
+      ? { offset: between(a.offset ?? [0, 0, 0], b.offset ?? [0, 0, 0], share) }
+      : {}),
+    ...(a.flat && b.flat ? { flat: between(a.flat, b.flat, share) } : {}),
+  };
+}
+
+function mixPlace(a: Goal['to'], b: Goal['to'], share: number): Goal['to'] | null {
+  if (typeof a === 'string' || typeof b === 'string') return a === b ? a : null;
+  return between(a, b, share);
+}
+
+function mixLimb(a: Limb, b: Limb, share: number, hand: 1 | -1): Limb {
+  const mixed = slerp(limbTurn(a, hand), limbTurn(b, hand), share);
+  const upper: Vec = turn(mixed, [0, -1, 0]);
+  const front: Vec = turn(mixed, [1, 0, 0]);
+  return {
+    ...anglesOf(upper, front, hand),
+    bend: mix(a.bend, b.bend, share),
+    end: mix(a.end, b.end, share),
+  };
+}

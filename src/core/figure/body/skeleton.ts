@@ -1,0 +1,209 @@
+import type { MarkName, Part } from './marks';
+import { MARKS } from './marks';
+import type { Bend, Contact, Limb, LimbPose, Pose } from './pose';
+import { LENGTHS_CM, OFFSETS, PALM_CM } from './proportions';
+import { anglesOf, reachFor } from './reach';
+import { type Turn, type Vec, UNTURNED, about, add, compose, inverse, minus, turn } from './vector';
+
+const X: Vec = [1, 0, 0];
+const Y: Vec = [0, 1, 0];
+const Z: Vec = [0, 0, 1];
+
+/** Where a part begins and how it is turned. */
+export type Frame = { readonly at: Vec; readonly turn: Turn };
+
+/** Every part of a body in the room, in centimetres. */
+export type Skeleton = {
+  readonly frames: Readonly<Record<Part, Frame>>;
+  /** How far each hand or foot is from where it was asked to be, in cm; 0 when it got there. */
+  readonly missed: number;
+  /** Limbs as angles, however they were given. */
+  readonly arms: { readonly right: Limb; readonly left: Limb };
+  readonly legs: { readonly right: Limb; readonly left: Limb };
+};
+
+/** The rotation of a bend: turned last, bent sideways before, bent forward first. */
+export function bendTurn({ flex, side, turn: turned }: Bend): Turn {
+  return compose(compose(about(Y, -turned), about(X, side)), about(Z, -flex));
+}
+
+/** The rotation of a shoulder or hip; `hand` is 1 on the right, −1 on the left. */
+export function limbTurn({ forward, out, spin }: Limb, hand: 1 | -1): Turn {
+  return compose(compose(about(Z, forward), about(X, -out * hand)), about(Y, -spin * hand));
+}
+
+/** The place of a mark in the room. */
+export function markAt(frames: Readonly<Record<Part, Frame>>, name: MarkName): Vec {
+  const mark = MARKS[name];
+  const frame = frames[mark.part];
+  return add(frame.at, turn(frame.turn, mark.at));
+}
+
+type Frames = Record<Part, Frame>;
+
+function child(parent: Frame, offset: Vec, by: Turn): Frame {
+  return { at: add(parent.at, turn(parent.turn, offset)), turn: compose(parent.turn, by) };
+}
+
+/** Trunk, neck and head, the pelvis at the origin. */
+function spineFrames(pose: Pose): Pick<Frames, 'pelvis' | 'lumbar' | 'thorax' | 'neck' | 'head'> {
+  const pelvis: Frame = { at: [0, 0, 0], turn: bendTurn(pose.pelvis) };
+  const lumbar = child(pelvis, OFFSETS.lumbar, bendTurn(pose.lumbar));
+  const thorax = child(lumbar, OFFSETS.thorax, bendTurn(pose.thorax));
+  const neck = child(thorax, OFFSETS.neck, bendTurn(pose.neck));
+  const head = child(neck, OFFSETS.head, bendTurn(pose.head));
+  return { pelvis, lumbar, thorax, neck, head };
+}
+
+type Joint = {
+  readonly root: Frame;
+  readonly hand: 1 | -1;
+  readonly upper: number;
+  readonly lower: number;
+  /** Bending the elbow brings the forearm forward, bending the knee takes the shank back. */
+  readonly bends: 1 | -1;
+};
+
+type Chain = { readonly upper: Frame; readonly lower: Frame; readonly end: Frame };
+
+function chainOf(limb: Limb, { root, hand, upper, lower, bends }: Joint): Chain {
+  const first: Frame = { at: root.at, turn: compose(root.turn, limbTurn(limb, hand)) };
+  const second = child(first, [0, -upper, 0], about(Z, bends * limb.bend));
+  return { upper: first, lower: second, end: child(second, [0, -lower, 0], about(Z, limb.end)) };
+}
+
+/**
+ * Where every part of a body is.
+ *
+ * Angles are followed joint by joint from the pelvis; a hand or foot with a goal is brought there by
+ * its two bones (see `reachFor`); then the whole is shifted so that the first contact on each axis
+ * lies in its plane. Goals in the room are met after that shift.
+ */
+export function skeletonOf(pose: Pose): Skeleton {
+  const spine = spineFrames(pose);
+  const trunkOnly = limbsOn(spine, pose, null);
+  const shift = shiftFor(pose.contacts, trunkOnly.frames);
+  const moved = Object.fromEntries(
+    Object.entries(spine).map(([part, frame]) => [part, { ...frame, at: add(frame.at, shift) }]),
+  ) as typeof spine;
+  return limbsOn(moved, pose, shift);
+}
+
+/** The contacts that carry the body decide where it is. */
+function shiftFor(contacts: readonly Contact[], frames: Frames): Vec {
+  const along = (axis: 'x' | 'y') => {
+    const contact = contacts.find((one) => one.axis === axis);
+    return contact ? contact.at - markAt(frames, contact.mark)[axis === 'x' ? 0 : 1] : 0;
+  };
+  return [along('x'), along('y'), 0];
+}
+
+/** With `shift` null goals in the room cannot be met yet: those limbs hang until they can. */
+function limbsOn(
+  spine: ReturnType<typeof spineFrames>,
+  pose: Pose,
+  shift: Vec | null,
+): Skeleton & { frames: Frames } {
+  const frames = { ...spine } as Frames;
+  let missed = 0;
+  const limb = (side: 'right' | 'left', which: 'arms' | 'legs'): Limb => {
+    const hand = side === 'right' ? 1 : -1;
+    const joint = which === 'arms' ? armJoint(spine, pose, side, hand) : legJoint(spine, hand);
+    const solved = solve(pose[which][side], joint, frames, which, shift !== null);
+    missed = Math.max(missed, solved.missed);
+    const chain = chainOf(solved.limb, joint);
+    const end = solved.end ? { ...chain.end, turn: solved.end } : chain.end;
+    const Side = side === 'right' ? 'Right' : 'Left';
+    const names = which === 'arms' ? ARM : LEG;
+    frames[`${names[0]}${Side}`] = chain.upper;
+    frames[`${names[1]}${Side}`] = chain.lower;
+    frames[`${names[2]}${Side}`] = end;
+    return solved.limb;
+  };
+  // Legs first: a hand may rest on a thigh or hold a knee.
+  const legs = { right: limb('right', 'legs'), left: limb('left', 'legs') };
+  const arms = { right: limb('right', 'arms'), left: limb('left', 'arms') };
+  return { frames, missed, arms, legs };
+}
+
+const ARM = ['upperArm', 'forearm', 'hand'] as const;
+const LEG = ['thigh', 'shank', 'foot'] as const;
+
+function armJoint(
+  spine: ReturnType<typeof spineFrames>,
+  pose: Pose,
+  side: 'right' | 'left',
+  hand: 1 | -1,
+): Joint {
+  const [x, y, z] = OFFSETS.shoulder;
+  const { up, back } = pose.blades[side];
+  const { thorax } = spine;
+  const root = { at: add(thorax.at, turn(thorax.turn, [x - back, y + up, z * hand])) };
+  return {
+    root: { ...root, turn: thorax.turn },
+    hand,
+    upper: LENGTHS_CM.upperArm,
+    lower: LENGTHS_CM.forearm,
+    bends: 1,
+  };
+}
+
+function legJoint(spine: ReturnType<typeof spineFrames>, hand: 1 | -1): Joint {
+  const { pelvis } = spine;
+  const [x, y, z] = OFFSETS.hip;
+  const root = { at: add(pelvis.at, turn(pelvis.turn, [x, y, z * hand])), turn: pelvis.turn };
+  return { root, hand, upper: LENGTHS_CM.thigh, lower: LENGTHS_CM.shank, bends: -1 };
+}
+
+type Solved = { readonly limb: Limb; readonly missed: number; readonly end: Turn | null };
+
+const HANGING: Limb = { forward: 0, out: 4, spin: 0, bend: 0, end: 0 };
+
+function solve(
+  limb: LimbPose,
+  joint: Joint,
+  frames: Frames,
+  which: 'arms' | 'legs',
+  inRoom: boolean,
+): Solved {
+  if (limb.by === 'angles') return { limb, missed: 0, end: null };
+  if (typeof limb.to !== 'string' && !inRoom) return { limb: HANGING, missed: 0, end: null };
+  const target = goalPoint(limb.to, limb.offset, frames);
+  // A palm that follows its forearm reaches with it; one that lies flat is put there by its wrist.
+  const palm = which === 'arms' && !limb.flat ? PALM_CM : 0;
+  const local = turn(inverse(joint.root.turn), minus(target, joint.root.at));
+  const pole = turn(inverse(joint.root.turn), limb.pole);
+  const found = reachFor(local, joint.upper, joint.lower + palm, pole, joint.bends);
+  const angles = anglesOf(found.upper, found.bendWay, joint.hand, joint.bends);
+  const solved = { ...angles, bend: found.bend, end: 0 };
+  const along = limb.flat ?? (which === 'legs' ? X : null);
+  return { limb: solved, missed: found.missed, end: along && endTurn(along, which) };
+}
+
+function goalPoint(to: MarkName | Vec, offset: Vec | undefined, frames: Frames): Vec {
+  if (typeof to !== 'string') return to;
+  const point = markAt(frames, to);
+  return offset ? add(point, turn(frames[MARKS[to].part].turn, offset)) : point;
+}
+
+/** A hand's own −y, or a foot's own x, along a direction of the room. */
+function endTurn(along: Vec, which: 'arms' | 'legs'): Turn {
+  if (which === 'legs') {
+    const [x, y, z] = along;
+    const yaw = (Math.atan2(-z, x) * 180) / Math.PI;
+    const pitch = (Math.atan2(y, Math.hypot(x, z)) * 180) / Math.PI;
+    return compose(about(Y, yaw), about(Z, pitch));
+  }
+  return fromDown(along);
+}
+
+/** The smallest rotation that takes straight down to a direction one long. */
+function fromDown(along: Vec): Turn {
+  const [x, y, z] = along;
+  if (y > 0.9999) return about(Z, 180);
+  const axis: Vec = [-z, 0, x];
+  const length = Math.hypot(x, z);
+  if (length < 1e-9) return UNTURNED;
+  const angle = (Math.atan2(length, -y) * 180) / Math.PI;
+  return about([axis[0] / length, 0, axis[2] / length], angle);
+}

@@ -1,0 +1,95 @@
+/** A point or direction: forward, up and to the person's right, in centimetres. */
+export type Vec = readonly [x: number, y: number, z: number];
+
+/** A rotation as a unit quaternion. */
+export type Turn = readonly [x: number, y: number, z: number, w: number];
+
+export const NOWHERE: Vec = [0, 0, 0];
+export const UNTURNED: Turn = [0, 0, 0, 1];
+
+export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+export const minus = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+export const scale = (a: Vec, by: number): Vec => [a[0] * by, a[1] * by, a[2] * by];
+export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const size = (a: Vec): number => Math.hypot(a[0], a[1], a[2]);
+export const between = (a: Vec, b: Vec, share: number): Vec => add(a, scale(minus(b, a), share));
+
+export function cross(a: Vec, b: Vec): Vec {
+  return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+}
+
+/** The same direction, one long; `otherwise` where there is none. */
+export function unit(a: Vec, otherwise: Vec = [1, 0, 0]): Vec {
+  const length = size(a);
+  return length < 1e-9 ? otherwise : scale(a, 1 / length);
+}
+
+/** What is left of a direction when its part along `axis` (one long) is taken out. */
+export function across(a: Vec, axis: Vec): Vec {
+  return minus(a, scale(axis, dot(a, axis)));
+}
+
+/** A rotation by so many degrees round an axis one long, right-handed. */
+export function about(axis: Vec, degrees: number): Turn {
+  const half = (degrees * Math.PI) / 360;
+  const sine = Math.sin(half);
+  return [axis[0] * sine, axis[1] * sine, axis[2] * sine, Math.cos(half)];
+}
+
+/** First `b`, then `a`: `turn(compose(a, b), v)` is `turn(a, turn(b, v))`. */
+export function compose(a: Turn, b: Turn): Turn {
+  const [ax, ay, az, aw] = a;
+  const [bx, by, bz, bw] = b;
+  return [
+    aw * bx + ax * bw + ay * bz - az * by,
+    aw * by - ax * bz + ay * bw + az * bx,
+    aw * bz + ax * by - ay * bx + az * bw,
+    aw * bw - ax * bx - ay * by - az * bz,
+  ];
+}
+
+export const inverse = ([x, y, z, w]: Turn): Turn => [-x, -y, -z, w];
+
+export function turn(by: Turn, v: Vec): Vec {
+  const axis: Vec = [by[0], by[1], by[2]];
+  const twice = scale(cross(axis, v), 2);
+  return add(add(v, scale(twice, by[3])), cross(axis, twice));
+}
+
+/** The rotation that takes the axes x and y to two given directions at right angles, one long. */
+export function turnOnto(forward: Vec, up: Vec): Turn {
+  const right = cross(forward, up);
+  const [m00, m10, m20] = forward;
+  const [m01, m11, m21] = up;
+  const [m02, m12, m22] = right;
+  const trace = m00 + m11 + m22;
+  if (trace > 0) {
+    const s = 2 * Math.sqrt(trace + 1);
+    return [(m21 - m12) / s, (m02 - m20) / s, (m10 - m01) / s, s / 4];
+  }
+  if (m00 > m11 && m00 > m22) {
+    const s = 2 * Math.sqrt(1 + m00 - m11 - m22);
+    return [s / 4, (m01 + m10) / s, (m02 + m20) / s, (m21 - m12) / s];
+  }
+  if (m11 > m22) {
+    const s = 2 * Math.sqrt(1 + m11 - m00 - m22);
+    return [(m01 + m10) / s, s / 4, (m12 + m21) / s, (m02 - m20) / s];
+  }
+  const s = 2 * Math.sqrt(1 + m22 - m00 - m11);
+  return [(m02 + m20) / s, (m12 + m21) / s, s / 4, (m10 - m01) / s];
+}
+
+/** The shorter way from one rotation to another, at an even pace. */
+export function slerp(a: Turn, b: Turn, share: number): Turn {
+  let cosine = a[0] * b[0] + a[1] * b[1] + a[2] * b[2] + a[3] * b[3];
+  const sign = cosine < 0 ? -1 : 1;
+  cosine = Math.min(1, cosine * sign);
+  const angle = Math.acos(cosine);
+  const sine = Math.sin(angle);
+  const from = sine < 1e-6 ? 1 - share : Math.sin((1 - share) * angle) / sine;
+  const to = (sine < 1e-6 ? share : Math.sin(share * angle) / sine) * sign;
+  const mixed = [0, 1, 2, 3].map((i) => from * (a[i] ?? 0) + to * (b[i] ?? 0));
+  const length = Math.hypot(...mixed) || 1;
+  const [x = 0, y = 0, z = 0, w = 1] = mixed.map((part) => part / length);
+  return [x, y, z, w];
+}

@@ -1,0 +1,43 @@
+import type { Figure } from '../figure';
+import { type DrawOptions, drawFigure, roundEnd } from './draw';
+import type { Drawing, Shape } from './shape';
+
+/** A drawing's shapes as markup inside an <svg>; each path's class is its tone. */
+export function shapeMarkup(shapes: readonly Shape[]): string {
+  return shapes
+    .filter(({ d }) => d !== '')
+    .map(({ tone, d }) => `<path class="${tone}" d="${d}"/>`)
+    .join('');
+}
+
+/** Moments drawn between two poses: finer than the eye tells apart at a body's own pace. */
+const STEPS_BETWEEN_POSES = 24;
+
+/** A figure's moments, each drawn once when it is first shown. */
+export type Film = {
+  readonly box: Drawing['box'];
+  /** The markup at a moment. */
+  readonly at: (along: number) => string;
+};
+
+/**
+ * Draws a figure's moments as they are asked for and keeps them: on a slow phone showing a moment
+ * again costs a look-up, not a body.
+ */
+export function filmOf(figure: Figure, options: DrawOptions = {}): Film {
+  const steps = STEPS_BETWEEN_POSES * (figure.poses.length - 1);
+  const last = Math.ceil(steps * roundEnd(figure));
+  const frames = new Map<number, string>();
+  const { box } = drawFigure(figure, 0, options);
+  return {
+    box,
+    at: (along) => {
+      const step = Math.min(last, Math.max(0, Math.round(along * steps)));
+      const known = frames.get(step);
+      if (known !== undefined) return known;
+      const made = shapeMarkup(drawFigure(figure, step / steps, options).shapes);
+      frames.set(step, made);
+      return made;
+    },
+  };
+}

@@ -1,0 +1,4 @@
+export * from './draw';
+export * from './film';
+export * from './shape';
+export * from './svg';

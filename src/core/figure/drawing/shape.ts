@@ -1,0 +1,26 @@
+/** How a shape is painted; the sheet says with which colours. */
+export type Tone =
+  | 'ground'
+  | 'thing'
+  | 'thing-soft'
+  | 'thing-line'
+  | 'cloth'
+  | 'cloth-far'
+  | 'skin'
+  | 'skin-far'
+  | 'mark'
+  | 'working'
+  | 'stretched'
+  | 'push'
+  | 'before';
+
+/** A closed or open line in SVG's path notation, in centimetres, y downward. */
+export type Shape = { readonly tone: Tone; readonly d: string; readonly near: number };
+
+/** A picture of one moment. */
+export type Drawing = {
+  /** Left, top, width and height shown, in cm. */
+  readonly box: readonly [number, number, number, number];
+  /** In the order they are painted. */
+  readonly shapes: readonly Shape[];
+};

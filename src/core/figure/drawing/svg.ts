@@ -1,0 +1,57 @@
+import type { Drawing, Shape, Tone } from './shape';
+
+/** How one tone is painted: what SVG's attributes of that name take. Widths in cm. */
+export type Paint = {
+  readonly fill: string;
+  readonly stroke: string;
+  readonly width: number;
+  readonly dash?: string;
+  readonly opacity?: number;
+};
+
+export type Palette = Readonly<Record<Tone, Paint>>;
+
+const NONE = 'none';
+
+/** Paper and ink, for print: told apart without colour, by tone and line. */
+export const PRINT_PALETTE: Palette = {
+  ground: { fill: NONE, stroke: '#66736e', width: 0.7 },
+  thing: { fill: '#b9c4c0', stroke: '#4c5a55', width: 0.6 },
+  'thing-soft': { fill: '#e3e9e7', stroke: '#4c5a55', width: 0.6 },
+  'thing-line': { fill: NONE, stroke: '#66736e', width: 0.7 },
+  cloth: { fill: '#8fa39b', stroke: '#1e2b27', width: 0.9 },
+  'cloth-far': { fill: '#768a82', stroke: '#1e2b27', width: 0.9 },
+  skin: { fill: '#ecd2b8', stroke: '#1e2b27', width: 0.9 },
+  'skin-far': { fill: '#cdb096', stroke: '#1e2b27', width: 0.9 },
+  mark: { fill: NONE, stroke: '#1e2b27', width: 0.7 },
+  working: { fill: '#e39a18', stroke: '#7d4d00', width: 0.4, opacity: 0.75 },
+  stretched: { fill: '#fff6e0', stroke: '#7d4d00', width: 0.8, dash: '1.6 1.2', opacity: 0.75 },
+  push: { fill: NONE, stroke: '#16408f', width: 1.5 },
+  before: { fill: NONE, stroke: '#33413c', width: 0.6, dash: '1.5 1.5' },
+};
+
+/** A tone's attributes; line joins and the order of paint are the same for all and stand outside. */
+export function attributesOf({ fill, stroke, width, dash, opacity }: Paint): string {
+  return (
+    `fill="${fill}" stroke="${stroke}" stroke-width="${width}"` +
+    (dash ? ` stroke-dasharray="${dash}"` : '') +
+    (opacity ? ` opacity="${opacity}"` : '')
+  );
+}
+
+/** A picture as a file of its own: text in SVG 1.1, in centimetres. */
+export function svgText(drawing: Drawing, palette: Palette, title: string): string {
+  const paths = drawing.shapes
+    .filter(({ d }) => d !== '')
+    .map(({ tone, d }: Shape) => `<path ${attributesOf(palette[tone])} d="${d}"/>`)
+    .join('');
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${drawing.box.join(' ')}" role="img">` +
+    `<title>${escaped(title)}</title>` +
+    `<g paint-order="stroke" stroke-linejoin="round" stroke-linecap="round">${paths}</g></svg>`
+  );
+}
+
+function escaped(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
+}

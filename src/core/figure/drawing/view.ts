@@ -1,0 +1,46 @@
+import { type Vec, dot } from '../body';
+import type { View } from '../figure';
+
+/** A place on the sheet, to the right and down in cm, and how near it is to the viewer. */
+export type Seen = readonly [x: number, y: number, near: number];
+
+/** From where a picture is drawn: what lies right, down and towards the viewer. */
+export type Camera = { readonly right: Vec; readonly down: Vec; readonly near: Vec };
+
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** From the side a little from the front, so that the far limbs show. */
+const SIDE = rad(9);
+/** From the front and from behind a little from above, so that a lap is seen. */
+const TILT = rad(10);
+
+/** `mirrored` looks from the other side, so that a left-sided exercise reads like a right-sided one. */
+export function cameraFor(view: View, mirrored = false): Camera {
+  const hand = mirrored ? -1 : 1;
+  switch (view) {
+    case 'side':
+      return {
+        right: [Math.cos(SIDE) * hand, 0, Math.sin(SIDE)],
+        down: [0, -1, 0],
+        near: [-Math.sin(SIDE), 0, Math.cos(SIDE) * hand],
+      };
+    case 'front':
+      return {
+        right: [0, 0, -1],
+        down: [Math.sin(TILT), -Math.cos(TILT), 0],
+        near: [Math.cos(TILT), Math.sin(TILT), 0],
+      };
+    case 'back':
+      return {
+        right: [0, 0, 1],
+        down: [-Math.sin(TILT), -Math.cos(TILT), 0],
+        near: [-Math.cos(TILT), Math.sin(TILT), 0],
+      };
+    case 'above':
+      return { right: [1, 0, 0], down: [0, 0, 1], near: [0, 1, 0] };
+  }
+}
+
+export function see(camera: Camera, point: Vec): Seen {
+  return [dot(camera.right, point), dot(camera.down, point), dot(camera.near, point)];
+}

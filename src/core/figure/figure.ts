@@ -1,0 +1,101 @@
+import type { MarkName, Pose, Vec } from './body';
+
+/** Where the viewer stands. `above` looks down on somebody lying. */
+export type View = 'side' | 'front' | 'back' | 'above';
+
+/** How much of the body the picture shows. */
+export type Crop = 'whole' | 'upper';
+
+/** A place a thing is at: on a mark of the body, or in the room (cm). */
+export type Place = { readonly on: MarkName; readonly away?: Vec } | Vec;
+
+/**
+ * Something the exercise needs, drawn. Lengths in cm. A thing on a mark goes with the body; a thing
+ * in the room stays.
+ */
+export type DrawnProp =
+  | { readonly kind: 'wall'; readonly x: number; readonly from?: number; readonly to?: number }
+  | { readonly kind: 'chair'; readonly x?: number; readonly back?: boolean }
+  | { readonly kind: 'bed'; readonly x: readonly [number, number]; readonly top: number }
+  | { readonly kind: 'mat'; readonly x: readonly [number, number] }
+  | { readonly kind: 'bench'; readonly x: readonly [number, number]; readonly top: number }
+  | { readonly kind: 'doorframe'; readonly x: number; readonly z: number }
+  | { readonly kind: 'ball'; readonly at: Place; readonly radius: number }
+  | { readonly kind: 'roll'; readonly at: Place; readonly radius: number }
+  | {
+      readonly kind: 'pad' | 'pillow' | 'block' | 'blanket' | 'weight';
+      readonly at: Place;
+      readonly size: Vec;
+    }
+  | { readonly kind: 'wedge'; readonly x: number; readonly height: number; readonly length: number }
+  | { readonly kind: 'band' | 'cloth' | 'strap'; readonly through: readonly Place[] };
+
+/** Muscles that can be lit, each at its place on the body. */
+export const MUSCLES = [
+  'deep neck flexors',
+  'neck flexors',
+  'neck extensors',
+  'suboccipitals',
+  'side of neck',
+  'upper trapezius',
+  'between the blades',
+  'lower trapezius',
+  'chest',
+  'serratus',
+  'upper back',
+  'low back',
+  'belly',
+  'side of trunk',
+  'buttock',
+  'front of hip',
+  'front of thigh',
+  'back of thigh',
+  'calf',
+  'upper arm',
+  'forearm',
+] as const;
+export type Muscle = (typeof MUSCLES)[number];
+
+export type Lit = {
+  readonly muscle: Muscle;
+  readonly as: 'working' | 'stretched';
+  readonly side?: 'right' | 'left';
+};
+
+/** Which way to push, from a mark, in the room: for a push that moves nothing. */
+export type Push = { readonly from: MarkName; readonly way: Vec };
+
+/** The commonest fault, drawn beside the right form. */
+export type DrawnFault = { readonly name: string; readonly pose: Pose };
+
+/** A pose shown at one of several places, and on which side. */
+export type Stage = { readonly pose: number; readonly side?: 'right' | 'left' };
+
+/**
+ * Poses that are places, not a way to go: a six-way hold has one for each direction. The nth place
+ * of the dose (its directions, its angles or barriers) shows the nth stage.
+ */
+export type Stages = {
+  readonly by: 'direction' | 'station' | 'barrier';
+  readonly at: readonly [Stage, ...Stage[]];
+};
+
+/**
+ * An exercise as a drawing: two or more poses and how it goes from one to the next. A one-sided
+ * exercise is described for the right.
+ */
+export type Figure = {
+  readonly view: View;
+  readonly crop: Crop;
+  readonly poses: readonly [Pose, Pose, ...Pose[]];
+  /** Goes round (first again after the last) or back the way it came. */
+  readonly path: 'back' | 'round';
+  /** What each pose is, in a few words for the description: "Start", "Tucked". */
+  readonly names: readonly string[];
+  readonly props: readonly DrawnProp[];
+  readonly lit: readonly Lit[];
+  readonly pushes: readonly Push[];
+  readonly fault: DrawnFault | null;
+  /** Null where the poses are one way from start to end. */
+  readonly stages: Stages | null;
+};

@@ -1,0 +1,81 @@
+import type { PlayedSegment } from '../timeline';
+import { roundEnd } from './drawing';
+import type { Figure } from './figure';
+
+/** How far along its path a figure is, and which way round it is drawn. */
+export type Moment = { readonly along: number; readonly side: 'right' | 'left' };
+
+/** Starts and ends gently, as a body does; 0 at 0, 1 at 1. */
+export function ease(share: number): number {
+  const s = Math.min(1, Math.max(0, share));
+  return s * s * (3 - 2 * s);
+}
+
+/**
+ * What a figure shows at one moment of a session, from the very segment that is played: it moves
+ * while the dose moves, stands while it holds, and goes back while it lets go.
+ *
+ * @param segment the segment under way
+ * @param elapsed seconds of it that have passed
+ * @param still shows where each movement leads instead of the movement (reduced motion)
+ */
+export function momentOf(
+  figure: Figure,
+  segment: Pick<
+    PlayedSegment,
+    'kind' | 'seconds' | 'side' | 'direction' | 'station' | 'barrier' | 'endsRep'
+  >,
+  elapsed: number,
+  still = false,
+): Moment {
+  const stage = stageOf(figure, segment);
+  const side = stage?.side ?? segment.side ?? 'right';
+  const end = stage ? stage.pose / Math.max(1, figure.poses.length - 1) : 1;
+  const share = segment.seconds > 0 ? elapsed / segment.seconds : 1;
+  return { side, along: alongOf(figure, segment, share, { end, staged: stage !== null, still }) };
+}
+
+type Way = { readonly end: number; readonly staged: boolean; readonly still: boolean };
+
+function alongOf(
+  figure: Figure,
+  { kind, endsRep }: Pick<PlayedSegment, 'kind' | 'endsRep'>,
+  share: number,
+  { end, staged, still }: Way,
+): number {
+  switch (kind) {
+    case 'hold':
+      return end;
+    case 'move':
+      // A whole repetition goes there and back; one that leads into a hold only goes there.
+      if (staged) return end;
+      if (endsRep) return thereAndBack(figure, share, still);
+      return still ? end : ease(share) * end;
+    case 'release':
+      if (staged) return end;
+      return still ? 0 : ease(1 - share) * end;
+    case 'get-ready':
+    case 'gap':
+    case 'rest':
+    case 'change-side':
+    case 'change-position':
+    case 'next-exercise':
+      return staged ? end : 0;
+  }
+}
+
+function thereAndBack(figure: Figure, share: number, still: boolean): number {
+  const last = roundEnd(figure);
+  if (still) return share < 0.5 ? last / 2 : 0;
+  if (figure.path === 'round') return Math.min(1, Math.max(0, share)) * last;
+  return ease(share < 0.5 ? share * 2 : 2 - share * 2);
+}
+
+function stageOf(
+  { stages }: Figure,
+  { direction, station, barrier }: Pick<PlayedSegment, 'direction' | 'station' | 'barrier'>,
+) {
+  if (!stages) return null;
+  const nth = { direction, station, barrier }[stages.by];
+  return stages.at[Math.max(0, nth - 1) % stages.at.length] ?? stages.at[0];
+}

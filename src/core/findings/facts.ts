@@ -1,0 +1,57 @@
+import type { DetectableChanges, MeasureKindId, MeasurementBody, Retest } from '../measures';
+import type { Irritability } from '../symptoms';
+
+export type BodySide = 'left' | 'right';
+
+/** The newest measurement of a kind and side, as the rules read it. */
+export type LatestMeasure = {
+  readonly kind: MeasureKindId;
+  readonly side: BodySide | null;
+  readonly value: number | null;
+  readonly trials: readonly number[];
+  readonly body: MeasurementBody | null;
+  /** Quality seen, such as "chin juts at the end". */
+  readonly note: string;
+  /** Pain at the end of the movement, 0–10. */
+  readonly painAtEnd: number | null;
+  readonly chinJut: boolean;
+  readonly retest: Retest | null;
+};
+
+export type FindingFacts = {
+  readonly measures: readonly LatestMeasure[];
+  readonly irritability: Irritability | null;
+  readonly detectable: DetectableChanges;
+};
+
+/** What the table says of the measures; the clinician confirms, edits or dismisses it. */
+export type ProposedFinding = {
+  /** Stable from visit to visit: rule and side. */
+  readonly key: string;
+  readonly rule: string;
+  /** One sentence with its numbers. */
+  readonly say: string;
+  readonly source: string;
+  /** Which families of exercises it asks for; empty where it asks for care instead. */
+  readonly towards: string;
+  /** A cue that worked at the re-test, to go into the programme. */
+  readonly cue: string | null;
+};
+
+/** The newest measure of a kind; of a side where one is named. */
+export function latest(
+  facts: FindingFacts,
+  kind: MeasureKindId,
+  side: BodySide | null = null,
+): LatestMeasure | null {
+  return facts.measures.find((one) => one.kind === kind && one.side === side) ?? null;
+}
+
+/** Its value; null when it was not measured or has none. */
+export function latestValue(
+  facts: FindingFacts,
+  kind: MeasureKindId,
+  side: BodySide | null = null,
+): number | null {
+  return latest(facts, kind, side)?.value ?? null;
+}

@@ -1,0 +1,209 @@
+import type { MeasureKindId, MeasurementBody } from '../measures';
+import { irritability } from '../symptoms';
+import { FINDING_RULES, type FindingFacts, type LatestMeasure, proposeFindings } from '.';
+
+const NOTHING: FindingFacts = { measures: [], irritability: null, detectable: {} };
+
+function measure(
+  kind: MeasureKindId,
+  value: number | null,
+  more: Partial<LatestMeasure> = {},
+): LatestMeasure {
+  const trials = value === null ? [] : [value];
+  return {
+    kind,
+    side: null,
+    value,
+    trials,
+    body: null,
+    note: '',
+    painAtEnd: null,
+    chinJut: false,
+    retest: null,
+    ...more,
+  };
+}
+const form = (kind: MeasureKindId, body: MeasurementBody) => measure(kind, null, { body });
+const say = (...measures: LatestMeasure[]) =>
+  proposeFindings({ ...NOTHING, measures }).map((finding) => finding.say);
+
+it('finds nothing where nothing was measured', () => {
+  expect(proposeFindings(NOTHING)).toEqual([]);
+});
+
+it.each<[string, LatestMeasure[], string]>([
+  [
+    'short deep-flexor hold (Domenech 2011, Harris 2005; memory)',
+    [measure('deep-flexor-hold', 14)],
+    'Deep neck flexors: 14 s, below the reference (29–39 s), and below people with neck pain (24 s).',
+  ],
+  [
+    'hold between',
+    [measure('deep-flexor-hold', 26)],
+    'Deep neck flexors: 26 s, below the reference (29–39 s).',
+  ],
+  [
+    'hold below the men’s only',
+    [measure('deep-flexor-hold', 31)],
+    'Deep neck flexors: 31 s, below the reference for men (39 s), not for women (29 s).',
+  ],
+  [
+    'side difference beyond error',
+    [
+      measure('neck-side-bend', 45, { side: 'left' }),
+      measure('neck-side-bend', 34, { side: 'right' }),
+    ],
+    'Right neck side-bend 11° less than left, beyond error (10°).',
+  ],
+  [
+    'range below the norm (AMA Guides, memory)',
+    [measure('neck-extension', 45)],
+    'Neck bend back 45°, below 60° by more than error (10°).',
+  ],
+  [
+    'forward head (Watson & Trott 1993)',
+    [measure('craniovertebral-angle', 44)],
+    'Forward head: craniovertebral angle 44°, under 48°.',
+  ],
+  [
+    'perhaps a forward head',
+    [measure('craniovertebral-angle', 49)],
+    'Perhaps a forward head: craniovertebral angle 49°, between 48° and 50°.',
+  ],
+  [
+    'held from below',
+    [form('held-from-below', { form: 'offsets', relaxed: 50, tall: 30, chest: 15 })],
+    'Forward head comes mostly from the trunk: 70 % goes by sitting tall and lifting the chest.',
+  ],
+  [
+    'held in the neck',
+    [form('held-from-below', { form: 'offsets', relaxed: 50, tall: 48, chest: 40 })],
+    'Forward head stays mostly in the neck: only 20 % goes by sitting tall and lifting the chest.',
+  ],
+  [
+    'wall gap',
+    [measure('wall-gap', 47)],
+    'Head 47 mm off the wall in its own neutral: pad for wall presses 45 mm, no thicker.',
+  ],
+  [
+    'graded nod (Jull 2008, memory)',
+    [form('nod-test', { form: 'cuff', target: 24, holds: 6 })],
+    'Graded nod: 6 of 10 holds at 24 mmHg, index 24 of 100.',
+  ],
+  [
+    'controlled looking up',
+    [measure('controlled-looking-up', 20)],
+    'Looks up under control to 20°, short of 30°.',
+  ],
+  [
+    'pressure',
+    [form('blood-pressure', { form: 'pressure', systolic: 162, diastolic: 80 })],
+    'Blood pressure 162/80, from 160/100: no long or hard holds.',
+  ],
+  [
+    'nerve level',
+    [
+      form('nerve-examination', {
+        form: 'nerve',
+        tension: [],
+        levels: [{ level: 'C7', side: 'right', strength: 4, feeling: 'reduced', reflex: null }],
+      }),
+    ],
+    'C7 right: strength 4 of 5 (straighten the elbow), feeling reduced (middle finger).',
+  ],
+  [
+    'reach',
+    [form('limb-symptoms', { form: 'body', regions: ['front right hand'], movements: [] })],
+    'Felt down the arm as far as the hand.',
+  ],
+  [
+    'direction',
+    [
+      form('limb-symptoms', {
+        form: 'body',
+        regions: [],
+        movements: [{ movement: 'press-up lying', effect: 'drawing in' }],
+      }),
+    ],
+    'Repeated “press-up lying” draws the symptoms in.',
+  ],
+  [
+    'activity',
+    [
+      form('specific-activities', {
+        form: 'activities',
+        activities: [
+          { name: 'rowing', score: 3 },
+          { name: 'sleep', score: 6 },
+          { name: 'read', score: 9 },
+        ],
+      }),
+    ],
+    'Cannot yet as before: rowing, 3 of 10.',
+  ],
+  ['index', [measure('neck-index', 20)], 'Neck index 20 of 50: moderate.'],
+])('%s', (_name, measures, sentence) => {
+  expect(say(...measures)).toContain(sentence);
+});
+
+it('is silent within error, at the norm, and above the references', () => {
+  expect(
+    say(
+      measure('neck-side-bend', 45, { side: 'left' }),
+      measure('neck-side-bend', 38, { side: 'right' }),
+      measure('neck-extension', 52),
+      measure('deep-flexor-hold', 39),
+      measure('craniovertebral-angle', 51),
+      form('held-from-below', { form: 'offsets', relaxed: 9, tall: 2, chest: 0 }),
+      form('nod-test', { form: 'cuff', target: 26, holds: 10 }),
+      form('blood-pressure', { form: 'pressure', systolic: 130, diastolic: 80 }),
+      form('limb-symptoms', { form: 'body', regions: ['back left neck'], movements: [] }),
+    ),
+  ).toEqual([]);
+});
+
+it('keeps the cue that worked for the programme, and calls it control', () => {
+  const turn = measure('neck-turn', 55, {
+    side: 'left',
+    chinJut: true,
+    retest: { cue: 'slide the ear back', trials: [68, 70, 72] },
+  });
+  const found = proposeFindings({ ...NOTHING, measures: [turn] });
+  const works = found.find((finding) => finding.rule === 'cue-works');
+  expect(works?.say).toContain('Left neck turn gains 15° at once with “slide the ear back”');
+  expect(works?.cue).toBe('slide the ear back');
+  expect(found.map((finding) => finding.key)).toContain('chin-jut: neck-turn left');
+});
+
+it('uses the clinic’s own detectable change', () => {
+  const facts = {
+    ...NOTHING,
+    measures: [
+      measure('neck-turn', 75, { side: 'left' }),
+      measure('neck-turn', 71, { side: 'right' }),
+    ],
+    detectable: { 'neck-turn': { margin: { by: 3 }, source: 'our own' } },
+  } as const;
+  expect(proposeFindings(facts).map((finding) => finding.rule)).toContain('side-difference');
+});
+
+it('names a key once, and a source for every finding', () => {
+  const facts: FindingFacts = {
+    ...NOTHING,
+    irritability: irritability({ provokedBy: 'almost nothing', worst: 8, settlesWithin: 'days' }),
+    measures: [
+      measure('neck-turn', 40, { side: 'left', painAtEnd: 5 }),
+      measure('neck-turn', 60, { side: 'right', painAtEnd: 4 }),
+      measure('trunk-flexor-hold', 100),
+      measure('trunk-extensor-hold', 50),
+      measure('side-hold', 30, { side: 'left' }),
+      measure('side-hold', 60, { side: 'right' }),
+      form('chest-muscle', { form: 'choice', option: 'short' }),
+    ],
+  };
+  const found = proposeFindings(facts);
+  expect(found.length).toBeGreaterThan(7);
+  expect(new Set(found.map((finding) => finding.key)).size).toBe(found.length);
+  expect(found.every((finding) => finding.source.length > 3)).toBe(true);
+  expect(new Set(FINDING_RULES.map((rule) => rule.id)).size).toBe(FINDING_RULES.length);
+});

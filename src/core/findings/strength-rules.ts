@@ -1,0 +1,74 @@
+import {
+  CUFF_HOLDS,
+  DEEP_FLEXOR_REFERENCE,
+  type MeasureKindId,
+  TRUNK_RATIO_SOURCE,
+  formatMeasure,
+  trunkRatios,
+} from '../measures';
+import { latest, latestValue } from './facts';
+import { type FindingRule, TRADE, sidesOf } from './rule';
+
+const sidedStrength: readonly MeasureKindId[] = ['strength-side', 'strength-turn'];
+
+/** What endurance, control and strength say. */
+export const STRENGTH_RULES: readonly FindingRule[] = [
+  {
+    id: 'deep-flexors',
+    source: 'Domenech 2011 without pain, Harris 2005 with neck pain (memory).',
+    towards: 'nod and chin-tuck ladder',
+    read: (facts) => {
+      const value = latestValue(facts, 'deep-flexor-hold');
+      const { men, women, withNeckPain } = DEEP_FLEXOR_REFERENCE;
+      if (value === null || value >= men) return [];
+      const shown = formatMeasure('deep-flexor-hold', value);
+      return [
+        {
+          say:
+            value < withNeckPain
+              ? `Deep neck flexors: ${shown}, below the reference (${women}–${men} s), and below people with neck pain (${withNeckPain} s).`
+              : value < women
+                ? `Deep neck flexors: ${shown}, below the reference (${women}–${men} s).`
+                : `Deep neck flexors: ${shown}, below the reference for men (${men} s), not for women (${women} s).`,
+        },
+      ];
+    },
+  },
+  {
+    id: 'nod-test',
+    source: 'Graded nod test (Jull 2008, memory): all targets to 30 mmHg, ten holds.',
+    towards: 'nod and chin-tuck ladder',
+    read: (facts) => {
+      const body = latest(facts, 'nod-test')?.body;
+      if (body?.form !== 'cuff' || (body.target >= 26 && body.holds >= CUFF_HOLDS)) return [];
+      return [
+        {
+          say: `Graded nod: ${body.holds} of ${CUFF_HOLDS} holds at ${body.target} mmHg, index ${(body.target - 20) * body.holds} of 100.`,
+        },
+      ];
+    },
+  },
+  {
+    id: 'trunk-ratios',
+    source: TRUNK_RATIO_SOURCE,
+    towards: 'trunk endurance with a neutral spine',
+    read: (facts) =>
+      trunkRatios({
+        flexor: latestValue(facts, 'trunk-flexor-hold'),
+        extensor: latestValue(facts, 'trunk-extensor-hold'),
+        left: latestValue(facts, 'side-hold', 'left'),
+        right: latestValue(facts, 'side-hold', 'right'),
+      })
+        .filter((row) => row.unusual)
+        .map((row) => ({
+          part: row.name,
+          say: `Trunk endurance, ${row.name.toLowerCase()}: ${row.ratio.toFixed(2)} (healthy adults ${row.limit}).`,
+        })),
+  },
+  {
+    id: 'weak-side',
+    source: `Left against right. ${TRADE}`,
+    towards: 'banded or hand-resisted side holds',
+    read: (facts) => sidedStrength.flatMap((kind) => sidesOf(facts, kind)),
+  },
+];

@@ -1,0 +1,3 @@
+export * from './glyphs';
+export * from './handout';
+export * from './week';

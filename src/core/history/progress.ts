@@ -1,0 +1,164 @@
+import { type DayAdherence, SESSION_DONE_FROM } from '../adherence';
+import { sessionsOn, versionOn } from '../schedule';
+import { type LocalDate, addDays } from '../units';
+import { type DayReport, worstPain } from './day-report';
+import {
+  type HistoryFacts,
+  type ProgrammeLine,
+  type ProgrammeVersion,
+  adherenceHistory,
+  firstDay,
+} from './history';
+
+/** The window of "how many of how many", and how far back it looks, in days. */
+const WINDOW = 14;
+export const PROGRESS_DAYS = 84;
+
+/** Fewer worst pains than this make no change to speak of. Common practice, no source. */
+const LEAST_PAINS = 4;
+
+export type ProgressDay = {
+  readonly date: LocalDate;
+  readonly adherence: DayAdherence;
+  /** Worst pain told of the day, 0–10. */
+  readonly worst: number | null;
+  /** Sessions done. */
+  readonly done: number;
+};
+
+export type ActivityScores = {
+  readonly activity: string;
+  readonly from: number;
+  readonly to: number;
+  readonly scores: readonly { readonly date: LocalDate; readonly score: number }[];
+};
+
+/** A prescribed hold that has grown, in seconds. */
+export type GrownHold = { readonly name: string; readonly from: number; readonly to: number };
+
+export type Progress = {
+  readonly days: readonly ProgressDay[];
+  readonly sessions: { readonly done: number; readonly due: number; readonly days: number } | null;
+  /** Middle of the worst pains of the first and of the last seven told; null with too few. */
+  readonly pain: { readonly from: number; readonly to: number } | null;
+  readonly activities: readonly ActivityScores[];
+  readonly holds: readonly GrownHold[];
+};
+
+export const NO_PROGRESS: Progress = {
+  days: [],
+  sessions: null,
+  pain: null,
+  activities: [],
+  holds: [],
+};
+
+type NamedLine = ProgrammeLine & { readonly exercise: { readonly name: string } };
+type NamedVersion = Omit<ProgrammeVersion, 'lines'> & { readonly lines: readonly NamedLine[] };
+export type ProgressFacts = Omit<HistoryFacts, 'versions'> & {
+  readonly versions: readonly NamedVersion[];
+};
+
+/**
+ * How it is going, from the record: what was done and what was told, in numbers the patient can
+ * check. A session still to come today is not missed.
+ *
+ * @example
+ * progressOver(facts, reports).sessions // { done: 11, due: 14, days: 14 }
+ */
+export function progressOver(
+  facts: ProgressFacts,
+  reports: ReadonlyMap<LocalDate, DayReport>,
+): Progress {
+  const { today } = facts;
+  const start = firstDay(facts.versions);
+  if (!start || start > today) return NO_PROGRESS;
+  const earliest = addDays(today, -PROGRESS_DAYS);
+  const days = adherenceHistory(facts, start > earliest ? start : earliest, today).map(
+    (adherence): ProgressDay => {
+      const report = reports.get(adherence.date);
+      return {
+        date: adherence.date,
+        adherence,
+        worst: report ? worstPain(report) : null,
+        done: adherence.kind === 'due' ? adherence.sessionsDone : 0,
+      };
+    },
+  );
+  const told = days.flatMap(({ worst }) => worst ?? []);
+  return {
+    days,
+    sessions: sessionsOver(facts, days.slice(-WINDOW)),
+    pain:
+      told.length >= LEAST_PAINS
+        ? { from: middle(told.slice(0, 7)), to: middle(told.slice(-7)) }
+        : null,
+    activities: activitiesOf(reports),
+    holds: grownHolds(facts.versions),
+  };
+}
+
+/** Sessions done of those due in the window: each once, and none for a session beyond the plan. */
+function sessionsOver(facts: ProgressFacts, window: readonly ProgressDay[]): Progress['sessions'] {
+  let [done, due] = [0, 0];
+  for (const { date, adherence } of window) {
+    if (adherence.kind !== 'due') continue;
+    const keys = sessionKeys(facts, date);
+    const counted = (facts.done.get(date)?.sessions ?? []).filter(
+      ({ key, share }) => keys.has(key) && share >= SESSION_DONE_FROM,
+    );
+    const once = new Set(counted.map(({ key }) => key)).size;
+    done += once;
+    due += adherence.isToday ? once : keys.size;
+  }
+  return due > 0 ? { done, due, days: window.length } : null;
+}
+
+/** The sessions of a date by key; a posture beat through the day is a moment, not a session. */
+function sessionKeys(facts: ProgressFacts, date: LocalDate): ReadonlySet<string> {
+  const version = versionOn(facts.versions, date);
+  if (!version) return new Set();
+  const { sessions } = sessionsOn(date, version.lines, facts.waking, version.reviewOn);
+  return new Set(sessions.filter(({ slot }) => slot.kind !== 'at').map(({ key }) => key));
+}
+
+/** Each activity with its scores in the order of their days. */
+function activitiesOf(reports: ReadonlyMap<LocalDate, DayReport>): ActivityScores[] {
+  const scores = new Map<string, { date: LocalDate; score: number }[]>();
+  for (const [date, { activities }] of [...reports].sort(([a], [b]) => (a < b ? -1 : 1)))
+    for (const { activity, score } of activities)
+      scores.set(activity, [...(scores.get(activity) ?? []), { date, score }]);
+  return [...scores].map(([activity, all]) => ({
+    activity,
+    from: all[0]?.score ?? 0,
+    to: all.at(-1)?.score ?? 0,
+    scores: all,
+  }));
+}
+
+/** Holds that have grown from the first version that has the line to the newest. */
+function grownHolds(versions: readonly NamedVersion[]): GrownHold[] {
+  const first = new Map<string, number>();
+  for (const { lines } of versions)
+    for (const line of lines) {
+      const held = heldSeconds(line);
+      if (held !== null && !first.has(line.lineage)) first.set(line.lineage, held);
+    }
+  return (versions.at(-1)?.lines ?? []).flatMap((line) => {
+    const [from, to] = [first.get(line.lineage), heldSeconds(line)];
+    return from !== undefined && to !== null && to > from
+      ? [{ name: line.exercise.name, from, to }]
+      : [];
+  });
+}
+
+function heldSeconds({ dose, mode }: NamedLine): number | null {
+  if (dose.hold) return dose.hold.most;
+  return dose.head.kind === 'bouts' && mode !== 'moved' ? dose.head.span.most : null;
+}
+
+/** The middle one in order; of an even number the upper of the two in the middle. */
+function middle(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)] ?? 0;
+}

@@ -1,0 +1,4 @@
+export * from './reading';
+export * from './simulated';
+export * from './tilt';
+export * from './trial';

@@ -1,0 +1,191 @@
+import type { ConfirmedFinding } from '../choose';
+import { orderHints, tradeWarnings, uncoveredFindings } from '../choose';
+import { propStates } from '../exercise';
+import { holdCheck } from '../load';
+import { type Flag, type PrecautionId, PRECAUTIONS, TRAITS } from '../screen';
+import type { Range, Seconds } from '../units';
+import type { PlannedLine } from './planned-line';
+
+export const CHECK_AREAS = ['complete', 'safe', 'feasible', 'covers'] as const;
+export type CheckArea = (typeof CHECK_AREAS)[number];
+
+/** Something the checks pane says; `stops` keeps the programme from being sent. */
+export type Check = {
+  readonly area: CheckArea;
+  readonly weight: 'stops' | 'look' | 'note';
+  readonly say: string;
+  /** The line it is about; null for the whole programme. */
+  readonly line: string | null;
+};
+
+/** A line as the desk knows it: understood or not, with what it lacks. */
+export type CheckedLine = {
+  readonly id: string;
+  readonly name: string;
+  /** Null while its dose cannot be read. */
+  readonly planned: PlannedLine | null;
+  readonly missing: readonly string[];
+  readonly assumed: readonly string[];
+  readonly flags: readonly Flag[];
+  /** Flags that have no reason to go ahead yet. */
+  readonly openFlags: readonly Flag[];
+};
+
+export type CheckFacts = {
+  readonly lines: readonly CheckedLine[];
+  readonly blocked: boolean;
+  readonly precautions: readonly PrecautionId[];
+  readonly findings: readonly ConfirmedFinding[];
+  readonly props: readonly string[] | null;
+  readonly day: Range<Seconds> | null;
+  readonly minutesADay: number | null;
+  /** Sessions that find no room in the patient's day, in words. */
+  readonly unplaced: readonly string[];
+};
+
+/** Everything that is to be said of a programme at this moment, the gravest of each area first. */
+export function programmeChecks(facts: CheckFacts): Check[] {
+  const checks = [...complete(facts), ...safe(facts), ...feasible(facts), ...covers(facts)];
+  const order = { stops: 0, look: 1, note: 2 };
+  return checks.sort(
+    (a, b) =>
+      CHECK_AREAS.indexOf(a.area) - CHECK_AREAS.indexOf(b.area) ||
+      order[a.weight] - order[b.weight],
+  );
+}
+
+/** Whether an area has nothing against it but notes. */
+export function isFine(checks: readonly Check[], area: CheckArea): boolean {
+  return checks.every((check) => check.area !== area || check.weight === 'note');
+}
+
+function complete({ lines }: CheckFacts): Check[] {
+  const area = 'complete';
+  if (lines.length === 0) return [{ area, weight: 'stops', say: 'No exercise yet.', line: null }];
+  return lines.flatMap(({ id, name, planned, missing, assumed }): Check[] => {
+    if (!planned)
+      return [{ area, weight: 'stops', say: `${name}: the dose cannot be read yet.`, line: id }];
+    if (missing.length > 0)
+      return [{ area, weight: 'look', say: `${name}: ${missing.join('; ')}`, line: id }];
+    return assumed.length > 0
+      ? [{ area, weight: 'note', say: `${name}, assumed: ${assumed.join('; ')}`, line: id }]
+      : [];
+  });
+}
+
+const planned = ({ lines }: CheckFacts) =>
+  lines.flatMap((line) => (line.planned ? [{ id: line.id, ...line.planned }] : []));
+
+function safe(facts: CheckFacts): Check[] {
+  const area = 'safe';
+  const checks: Check[] = facts.blocked
+    ? [
+        {
+          area,
+          weight: 'stops',
+          say: 'The screening blocks prescribing: record under Screen what was done and why.',
+          line: null,
+        },
+      ]
+    : [];
+  for (const { id, name, flags, openFlags } of facts.lines) {
+    for (const { precaution, trait } of openFlags)
+      checks.push({
+        area,
+        weight: 'stops',
+        say: `${name}: ${TRAITS[trait]} (${PRECAUTIONS[precaution].name}) wants a reason.`,
+        line: id,
+      });
+    if (flags.length > 0 && openFlags.length === 0)
+      checks.push({
+        area,
+        weight: 'note',
+        say: `${name}: flagged, goes ahead with a reason.`,
+        line: id,
+      });
+  }
+  for (const { say, lines } of tradeWarnings(planned(facts), facts.precautions))
+    checks.push({ area, weight: 'look', say, line: lines[0] ?? null });
+  for (const { id, dose, exercise } of planned(facts))
+    if (exercise.mode === 'held' && holdCheck(dose)?.verdict === 'beyond')
+      checks.push({
+        area,
+        weight: 'look',
+        say: `${exercise.name}: the hold is longer than any model predicts at this effort.`,
+        line: id,
+      });
+  return checks;
+}
+
+function feasible(facts: CheckFacts): Check[] {
+  const area = 'feasible';
+  const checks: Check[] = [];
+  const { day, minutesADay } = facts;
+  if (minutesADay === null)
+    checks.push({
+      area,
+      weight: 'note',
+      say: 'Nobody has asked how many minutes a day there are.',
+      line: null,
+    });
+  else if (day && day.least > minutesADay * 60)
+    checks.push({
+      area,
+      weight: 'look',
+      say: `The fullest day takes ${Math.round(day.least / 60)} min or more; the patient has ${minutesADay}.`,
+      line: null,
+    });
+  else if (day && day.most > minutesADay * 60)
+    checks.push({
+      area,
+      weight: 'note',
+      say: 'At its most the fullest day is over the minutes there are.',
+      line: null,
+    });
+  for (const say of facts.unplaced) checks.push({ area, weight: 'look', say, line: null });
+  for (const { id, exercise } of planned(facts))
+    for (const state of propStates(exercise, facts.props)) {
+      if (state.kind === 'missing')
+        checks.push({
+          area,
+          weight: 'look',
+          say: `${exercise.name}: no ${state.prop} at home.`,
+          line: id,
+        });
+      if (state.kind === 'instead')
+        checks.push({
+          area,
+          weight: 'note',
+          say: `${exercise.name}: ${state.use} instead of ${state.prop}, ${state.consequence}.`,
+          line: id,
+        });
+    }
+  for (const { exercise, say } of orderHints(planned(facts).map((line) => line.exercise)))
+    checks.push({
+      area,
+      weight: 'note',
+      say,
+      line: planned(facts).find((line) => line.exercise === exercise)?.id ?? null,
+    });
+  return checks;
+}
+
+function covers(facts: CheckFacts): Check[] {
+  const area = 'covers';
+  if (facts.findings.length === 0)
+    return [
+      {
+        area,
+        weight: 'note',
+        say: 'No finding is confirmed, so none can be answered.',
+        line: null,
+      },
+    ];
+  const exercises = planned(facts).map(({ exercise }) => exercise);
+  return uncoveredFindings(facts.findings, exercises).map((finding, index) => ({
+    area,
+    weight: 'look' as const,
+    say: `${index === 0 && finding === facts.findings[0] ? 'Nothing for the main finding: ' : 'Nothing yet for: '}${finding.say}`,
+    line: null,
+  }));
+}

@@ -1,0 +1,190 @@
+import fc from 'fast-check';
+import { EXERCISES } from '@/catalogue';
+import { formatDose, parseDose, repsOf } from '../dose';
+import { SCHOOL_IDS, type Exercise } from '../exercise';
+import type { WallMinute } from '../schedule';
+import {
+  DISAGREEMENTS,
+  NO_SETTINGS,
+  SCHOOLS,
+  applySchool,
+  compareSchools,
+  doseOf,
+  disagreementsOn,
+  nextHold,
+  schoolsFor,
+  startDose,
+} from '.';
+
+const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
+const exercise = (id: string): Exercise => {
+  const found = EXERCISES.find((one) => one.id === id);
+  if (!found) throw new Error(id);
+  return found;
+};
+const apply = (
+  line: string,
+  id: string,
+  school: (typeof SCHOOL_IDS)[number],
+  settings = NO_SETTINGS,
+) => applySchool(doseOf(line), exercise(id), { id: school, settings });
+
+describe('every school', () => {
+  it.each(SCHOOL_IDS)(
+    '%s starts where its own bounds allow, with a dose that can be read back',
+    (id) => {
+      const fitting = EXERCISES.filter((one) => schoolsFor(one).includes(id));
+      expect(fitting.length).toBeGreaterThan(0);
+      for (const one of fitting) {
+        const dose = startDose(id, one, NO_SETTINGS);
+        expect([one.id, id, SCHOOLS[id].beyond(dose)]).toEqual([one.id, id, null]);
+        const { dose: applied, later } = applySchool(doseOf(one.usualDose), one, {
+          id,
+          settings: NO_SETTINGS,
+        });
+        for (const each of [applied, ...later.map((phase) => phase.dose)]) {
+          const back = parseDose(formatDose(each));
+          expect([one.id, back.ok && formatDose(back.value)]).toEqual([one.id, formatDose(each)]);
+        }
+      }
+    },
+  );
+
+  it('never grows beyond its bounds, however often it succeeds', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...EXERCISES), fc.nat(30), (one, times) => {
+        for (const id of schoolsFor(one)) {
+          let dose = startDose(id, one, NO_SETTINGS);
+          for (let time = 0; time < times; time += 1) {
+            const growth = SCHOOLS[id].grow(dose, NO_SETTINGS);
+            if (growth.kind !== 'dose') break;
+            dose = growth.dose;
+            expect(SCHOOLS[id].beyond(dose)).toBeNull();
+          }
+        }
+      }),
+    );
+  });
+});
+
+describe('changing the school of a line', () => {
+  it('rewrites the dose, keeps side and end, and says what changed', () => {
+    const { dose, changes } = apply(
+      '3x10s gap 10s left 2/day daily until 21 days',
+      'side-plank',
+      'descending-sets',
+    );
+    expect(formatDose(dose)).toBe('6-4-2 hold 10-15s rest 20-30s left daily until 21 days');
+    expect(changes.map(({ part }) => part)).toEqual(['head', 'hold', 'gap', 'rest', 'times']);
+  });
+
+  it('writes the phases of volume, then load into lines of their own (common practice, no source)', () => {
+    const { dose, later } = apply(
+      '2x15 each side until review',
+      'straight-leg-raise',
+      'volume-load',
+    );
+    expect(formatDose(dose)).toBe('2x20-30 rest 60s each side daily until 14 days');
+    expect(later.map((phase) => formatDose(phase.dose))).toEqual([
+      '3x10-15 rest 60s each side every other day from day 15 until 56 days',
+      '5x5-7 rest 2min each side warm-up 2 every other day from day 57 until review',
+    ]);
+    // 20–60 reps while learning; 30 → 45; then 25–35, of which the first two sets are warm-ups.
+    expect(repsOf(doseOf('1-2x20-30'))).toEqual({ least: 20, most: 60 });
+    expect(repsOf(doseOf('3x10-15'))).toEqual({ least: 30, most: 45 });
+    expect(repsOf(doseOf('5x5-7'))).toEqual({ least: 25, most: 35 });
+  });
+
+  it('computes loads where the ten-rep maximum is known', () => {
+    const known = { ...NO_SETTINGS, tenRepMaximum: 20 };
+    expect(formatDose(apply('2x10', 'band-row', 'ascending', known).dose)).toContain(
+      '3x10 10/15/20kg',
+    );
+    expect(formatDose(apply('2x10', 'band-row', 'adjustable', known).dose)).toContain(
+      '10-6-6-6 10/15/20/adj kg',
+    );
+    expect(formatDose(apply('2x10', 'band-row', 'ascending').dose)).toContain('50/75/100% 10rm');
+  });
+});
+
+describe('growing', () => {
+  it('lengthens 3 → 5 → 10, 10 → 30 → 60, 30 → 60 s, then takes the next step (common practice, no source)', () => {
+    const climb = (line: string, holds: readonly number[] = []) => {
+      const seen: string[] = [];
+      for (let dose = nextHold(doseOf(line), holds); dose; dose = nextHold(dose, holds))
+        seen.push(formatDose(dose));
+      return seen;
+    };
+    expect(climb('x10 hold 3s')).toEqual(['x10 hold 5s', 'x10 hold 10s']);
+    expect(climb('3x10s')).toEqual(['3x30s', '3x60s']);
+    expect(climb('3x30s')).toEqual(['3x60s']);
+    expect(climb('x5 hold 4s', [4, 8])).toEqual(['x5 hold 8s']);
+    expect(SCHOOLS.lengthen.grow(doseOf('3x60s'), NO_SETTINGS).kind).toBe('next rung');
+  });
+
+  it('raises a load by at most what fifteen repetitions predict for ten', () => {
+    const growth = SCHOOLS['volume-load'].grow(doseOf('3x10-15 20kg'), NO_SETTINGS);
+    expect(growth.kind === 'dose' && formatDose(growth.dose)).toBe('3x10-15 22.5kg');
+  });
+
+  it('aims a pain-relief hold from one minute towards five', () => {
+    let dose = startDose('pain-relief', exercise('wall-press'), NO_SETTINGS);
+    const seen = [dose.hold?.least];
+    for (
+      let growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS);
+      growth.kind === 'dose';
+      growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS)
+    ) {
+      dose = growth.dose;
+      seen.push(dose.hold?.least);
+    }
+    expect(seen).toEqual([60, 120, 180, 240, 300]);
+  });
+});
+
+describe('the same exercise under each school', () => {
+  it('shows contractions, held seconds and minutes of a day, and the week', () => {
+    const rows = compareSchools(
+      doseOf('10x10s gap 5s daily'),
+      exercise('tuck-lying'),
+      waking,
+      NO_SETTINGS,
+    );
+    const by = new Map(rows.map((row) => [row.id, row]));
+    // Ten of ten seconds: 100 s; 6-4-2 of 10–15 s: 12 holds, 120–180 s (common practice).
+    expect(by.get('climb')?.measure).toMatchObject({
+      contractions: { least: 10, most: 10 },
+      heldSecondsADay: { least: 100, most: 100 },
+      daysAWeek: 7,
+    });
+    expect(by.get('descending-sets')?.measure).toMatchObject({
+      contractions: { least: 12, most: 12 },
+      heldSecondsADay: { least: 120, most: 180 },
+    });
+    expect(by.get('lengthen')?.measure.heldSecondsADay).toEqual({ least: 30, most: 30 });
+  });
+  it('counts half the days for every other day', () => {
+    const [row] = compareSchools(
+      doseOf('x1'),
+      exercise('knee-angle-hold'),
+      waking,
+      NO_SETTINGS,
+    ).filter(({ id }) => id === 'angles');
+    expect(row?.measure).toMatchObject({
+      daysAWeek: 3.5,
+      heldSecondsADay: { least: 75, most: 75 },
+      repsAWeek: { least: 52.5, most: 52.5 },
+    });
+  });
+});
+
+it('offers both sides of every disagreement, with a dose that can be read', () => {
+  for (const { positions } of DISAGREEMENTS) {
+    expect(positions.length).toBeGreaterThanOrEqual(2);
+    for (const { dose, consequence } of positions) {
+      expect(consequence).not.toBe('');
+      if (dose) expect(parseDose(dose).ok).toBe(true);
+    }
+  }
+  expect(disagreementsOn('Neck hold').map(({ about }) => about)).toContain('How long to hold');
+});

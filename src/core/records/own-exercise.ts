@@ -1,0 +1,126 @@
+import { z } from 'zod';
+import { LONGEST_LINE, formatDose, parseDose } from '../dose';
+import { type Exercise, FAMILIES, POSITIONS, PURPOSES, REGIONS } from '../exercise';
+import { TRAITS, type Trait } from '../screen';
+import { recordId, words } from './words';
+
+const list = (name: string, least = 1) =>
+  z
+    .array(words(name, 400))
+    .min(least, `${name}: at least one.`)
+    .max(20, `${name}: at most twenty.`);
+
+const text = (name: string) => words(name, 400, 0);
+
+/** An exercise of the clinic's own: what the form sends and what a row of an import must be. */
+export const OwnExerciseDraft = z.object({
+  name: words('The name', 120),
+  family: z.enum(FAMILIES, { error: `The family is one of: ${FAMILIES.join(', ')}.` }),
+  rung: z
+    .number({ error: 'The step is a number from 1.' })
+    .int('The step is a whole number.')
+    .min(1, 'The first step is 1.')
+    .max(99, 'The step is at most 99.'),
+  position: z.enum(POSITIONS, { error: `The position is one of: ${POSITIONS.join(', ')}.` }),
+  region: z.enum(REGIONS, { error: `The region is one of: ${REGIONS.join(', ')}.` }),
+  purpose: z.enum(PURPOSES, { error: `The purpose is one of: ${PURPOSES.join(', ')}.` }),
+  mode: z.enum(['held', 'moved', 'lain'], { error: 'It is held, moved or lain.' }),
+  sided: z.boolean(),
+  effort: z.boolean(),
+  muscles: list('A muscle', 0),
+  props: z
+    .array(
+      z.object({
+        prop: words('A prop', 60),
+        orElse: z
+          .array(z.object({ prop: words('A substitute', 60), consequence: text('What it costs') }))
+          .max(10),
+      }),
+    )
+    .max(10),
+  traits: z.array(
+    z.enum(Object.keys(TRAITS) as [Trait, ...Trait[]], { error: 'There is no such precaution.' }),
+  ),
+  ways: text('Sides and angles'),
+  usualDose: z
+    .string({ error: 'The usual dose is missing.' })
+    .max(LONGEST_LINE, 'This dose line is too long.')
+    .transform((line, context) => {
+      const parsed = parseDose(line);
+      if (parsed.ok) return formatDose(parsed.value);
+      context.addIssue({
+        code: 'custom',
+        message: `The usual dose, character ${parsed.at + 1}: ${parsed.say}`,
+      });
+      return z.NEVER;
+    }),
+  steps: list('A step of the instructions'),
+  cues: list('A cue', 0),
+  faults: z.array(z.object({ fault: words('A fault', 200), fix: words('Its fix', 200) })).max(12),
+  feel: text('What is felt'),
+  normal: text('Normal discomfort'),
+  stop: text('When to stop'),
+  watch: text('What to watch for'),
+  keywords: list('A search word', 0),
+});
+export type OwnExerciseDraft = z.infer<typeof OwnExerciseDraft>;
+
+export const OwnExerciseSave = z.object({ id: recordId, exercise: OwnExerciseDraft });
+export type OwnExerciseSave = z.infer<typeof OwnExerciseSave>;
+
+/** An own exercise as the catalogue holds it. */
+export function ownExercise(id: string, draft: OwnExerciseDraft): Exercise {
+  const { sided, effort, faults, ...same } = draft;
+  return {
+    ...same,
+    id,
+    needs: { sided, effort },
+    doses: {},
+    strength: null,
+    faults: Object.fromEntries(faults.map(({ fault, fix }) => [fault, fix])),
+  };
+}
+
+/** Any exercise as a draft, to be edited or exported. */
+export function exerciseDraft(exercise: Exercise): OwnExerciseDraft {
+  const { needs, faults } = exercise;
+  return {
+    name: exercise.name,
+    family: exercise.family,
+    rung: exercise.rung,
+    position: exercise.position,
+    region: exercise.region,
+    purpose: exercise.purpose,
+    mode: exercise.mode,
+    sided: needs.sided,
+    effort: needs.effort,
+    muscles: [...exercise.muscles],
+    props: exercise.props.map(({ prop, orElse }) => ({ prop, orElse: [...orElse] })),
+    traits: [...exercise.traits],
+    ways: exercise.ways,
+    usualDose: exercise.usualDose,
+    steps: [...exercise.steps],
+    cues: [...exercise.cues],
+    faults: Object.entries(faults).map(([fault, fix]) => ({ fault, fix })),
+    feel: exercise.feel,
+    normal: exercise.normal,
+    stop: exercise.stop,
+    watch: exercise.watch,
+    keywords: [...exercise.keywords],
+  };
+}
+
+/** Offers something of the clinic's no more. */
+export const RetireDraft = z.object({ id: recordId });
+
+/** A file of exercises, as text. */
+export const ExerciseImport = z.object({
+  format: z.enum(['csv', 'json'], { error: 'A file of exercises is CSV or JSON.' }),
+  text: z.string().max(900_000, 'This file is too large (at most 900 kB).'),
+});
+
+/** Which exercises are asked for as a file, and how. */
+export const ExerciseFile = z.object({
+  format: z.enum(['csv', 'json']),
+  of: z.enum(['own', 'all']).default('own'),
+});

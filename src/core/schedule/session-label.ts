@@ -1,0 +1,32 @@
+import type { SessionSlot } from './sessions';
+import type { WallMinute } from './zone';
+
+/** A minute of the wall clock as people read it: "07:30". A minute past midnight is the next day's. */
+export function clockText(minute: WallMinute | number): string {
+  const inDay = ((minute % 1440) + 1440) % 1440;
+  return `${String(Math.floor(inDay / 60)).padStart(2, '0')}:${String(inDay % 60).padStart(2, '0')}`;
+}
+
+/** What a session is called. Two are morning and evening, three have midday between them. */
+export function sessionLabel(slot: SessionSlot): string {
+  switch (slot.kind) {
+    case 'any': {
+      if (slot.of === 1) return 'Today’s session';
+      const named =
+        slot.of === 2
+          ? ['Morning', 'Evening']
+          : slot.of === 3
+            ? ['Morning', 'Midday', 'Evening']
+            : [];
+      return named[slot.nth - 1] ?? `Session ${slot.nth} of ${slot.of}`;
+    }
+    case 'on waking':
+      return 'On waking';
+    case 'before training':
+      return 'Before training';
+    case 'after training':
+      return 'After training';
+    case 'at':
+      return `At ${clockText(slot.minute)}`;
+  }
+}

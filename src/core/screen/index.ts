@@ -1,0 +1,14 @@
+export * from './age';
+export * from './answers';
+export * from './condition';
+export * from './cord-signs';
+export * from './flags';
+export * from './letter';
+export * from './neck-injury';
+export * from './outcome';
+export * from './precautions';
+export * from './question';
+export * from './questions';
+export { PRESSURE_BLOCK, PRESSURE_CAUTION, type ScreeningRule } from './rule';
+export * from './rules';
+export * from './screen';

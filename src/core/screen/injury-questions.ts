@@ -1,0 +1,110 @@
+import type { Condition } from './condition';
+import type { Question } from './question';
+
+const injured: Condition = { yes: 'neck-injury' };
+const notCleared: Condition = { all: [injured, { no: 'neck-injury-cleared' }] };
+
+/** Injury, concussion and surgery, with the guided rule for the neck. */
+export const INJURY_QUESTIONS = [
+  {
+    id: 'neck-injury',
+    group: 'injury',
+    ask: 'Injury to the neck behind this complaint (fall, car accident, contact sport)',
+    plain: 'Did your neck trouble begin with an accident, a fall or a blow?',
+  },
+  {
+    id: 'neck-injury-cleared',
+    group: 'injury',
+    ask: 'Examined by a physician since, and cleared for exercise',
+    plain: 'Has a doctor examined you since, and said that you may exercise?',
+    when: injured,
+    guided: true,
+  },
+  {
+    id: 'injury-recent',
+    group: 'injury',
+    ask: 'Blunt injury within the last 48 hours',
+    plain: null,
+    when: notCleared,
+    guided: true,
+  },
+  {
+    id: 'alert-stable',
+    group: 'injury',
+    ask: 'Fully alert, and vital signs stable',
+    plain: null,
+    when: notCleared,
+    guided: true,
+  },
+  {
+    id: 'spinal-disease',
+    group: 'injury',
+    ask: 'Known disease of the spine, or earlier neck surgery',
+    plain: null,
+    when: notCleared,
+  },
+  {
+    id: 'dangerous-mechanism',
+    group: 'injury',
+    ask: 'Dangerous mechanism: fall from 1 m or five stairs, load on the top of the head, fast or rolling car crash, thrown out, motor leisure vehicle, bicycle',
+    plain: null,
+    when: notCleared,
+  },
+  {
+    id: 'limb-tingling',
+    group: 'injury',
+    ask: 'Tingling in arms or legs since the injury',
+    plain: null,
+    when: notCleared,
+  },
+  {
+    id: 'low-risk-factor',
+    group: 'injury',
+    ask: 'Any one low-risk factor: simple rear-end crash, sitting up, walked at any time since, pain came late, no tenderness along the mid-line',
+    plain: null,
+    when: notCleared,
+    guided: true,
+  },
+  {
+    id: 'turns-45',
+    group: 'injury',
+    ask: 'Turns the head 45° to both sides by themselves (test only with a low-risk factor)',
+    plain: null,
+    when: notCleared,
+    guided: true,
+  },
+  {
+    id: 'back-injury',
+    group: 'injury',
+    ask: 'Recent injury to the back (fall, lift, crash)',
+    plain: 'Did your back trouble begin with a recent fall, lift or crash?',
+  },
+  {
+    id: 'concussion',
+    group: 'injury',
+    ask: 'Concussion in the last weeks',
+    plain: 'Have you had a concussion in the last weeks?',
+  },
+  {
+    id: 'concussion-cleared',
+    group: 'injury',
+    ask: 'Concussion seen by a physician, and cleared for exercise',
+    plain: 'Has a doctor seen the concussion and said that you may exercise?',
+    when: { yes: 'concussion' },
+    guided: true,
+  },
+  {
+    id: 'surgery',
+    group: 'injury',
+    ask: 'Surgery in the last months',
+    plain: 'Have you had an operation in the last months?',
+  },
+  {
+    id: 'surgery-protocol',
+    group: 'injury',
+    ask: 'The surgeon’s protocol for exercise is in the record',
+    plain: null,
+    when: { yes: 'surgery' },
+    guided: true,
+  },
+] as const satisfies readonly Question[];

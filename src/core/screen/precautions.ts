@@ -1,0 +1,179 @@
+/**
+ * What a condition asks to be left out or watched, by traits of exercises. The catalogue gives each
+ * exercise its traits. Common practice, no source, unless a row says otherwise; the clinician may
+ * go against a flag with a recorded reason.
+ */
+export const TRAITS = {
+  'every neck exercise': 'every neck exercise',
+  'low cloth rotation': 'cloth-assisted rotation low in the neck',
+  'cloth rotation': 'cloth-assisted rotation',
+  'forced end-range turn': 'turns forced to the end',
+  'end-range stretch': 'stretches at the end of range',
+  wedge: 'lying on a wedge',
+  'look up and over': 'looking up and over',
+  'rolled cloth': 'the rolled-cloth curve drill',
+  'bench edge': 'the bench edge',
+  block: 'lying over a block',
+  extension: 'looking up beyond the controlled angle',
+  'head rolls': 'whole-circle head rolls',
+  'weighted lift': 'weighted head lifts',
+  'straight-arm overhead': 'straight-arm overhead work',
+  tensioner: 'nerve tensioners before sliders',
+  'under-jaw resistance': 'resistance under the jaw',
+  'chin-held ball': 'the chin-held ball',
+  'long effortful hold': 'holds over 30 s at 30 % effort or more',
+  'breath holding': 'any breath holding',
+  'loaded spine bending': 'loaded bending of the spine',
+  'standing bend': 'the standing bend',
+  'base-of-neck press': 'the base-of-neck press',
+  'press-up': 'press-ups',
+  'standing back-bend': 'standing back-bends',
+  'face-down': 'lying face down',
+  'long flat on back': 'lying long flat on the back',
+  'throat finger check': 'the finger check beside the throat',
+  'head down': 'head-down positions',
+  straining: 'straining and long hard holds',
+  overhead: 'overhead work',
+  'hands and knees': 'hands and knees',
+  kneeling: 'kneeling',
+  'front support': 'front support on the arms',
+  'latex band': 'bands made of latex',
+  'region of the surgery': 'everything in the region of the surgery',
+  'resisted through range': 'resistance through the whole range',
+} as const;
+export type Trait = keyof typeof TRAITS;
+
+export type Precaution = {
+  readonly name: string;
+  readonly flags: readonly Trait[];
+  /** What to know beside the flags. */
+  readonly note: string;
+};
+
+export const PRECAUTIONS = {
+  'neck injury': {
+    name: 'Neck injury not cleared',
+    flags: ['every neck exercise'],
+    note: 'An injured neck can be made worse by exercising it.',
+  },
+  'after neck injury': {
+    name: 'After a neck injury',
+    flags: ['resisted through range', 'forced end-range turn'],
+    note: 'Cleared; build up slowly and stop at anything new.',
+  },
+  'cord or artery signs': {
+    name: 'Signs of cord or artery trouble',
+    flags: ['every neck exercise'],
+    note: 'No neck exercise before a medical opinion.',
+  },
+  'low neck disc': {
+    name: 'Disc trouble low in the neck',
+    flags: [
+      'low cloth rotation',
+      'forced end-range turn',
+      'wedge',
+      'look up and over',
+      'rolled cloth',
+      'bench edge',
+    ],
+    note: 'Looking back narrows the nerve’s exit; work the stiff joints above and below.',
+  },
+  instability: {
+    name: 'Instability, inflammatory arthritis or hypermobility',
+    flags: [
+      'end-range stretch',
+      'cloth rotation',
+      'wedge',
+      'rolled cloth',
+      'block',
+      'bench edge',
+      'extension',
+      'head rolls',
+      'weighted lift',
+    ],
+    note: 'Never to the end of range; looking up only as far as it is controlled.',
+  },
+  'arm symptoms': {
+    name: 'Arm symptoms',
+    flags: ['straight-arm overhead', 'tensioner', 'wedge', 'look up and over', 'bench edge'],
+    note: 'Sliders before tensioners; elbows bent overhead.',
+  },
+  jaw: {
+    name: 'Jaw trouble',
+    flags: ['under-jaw resistance', 'chin-held ball'],
+    note: 'Lips together, teeth apart.',
+  },
+  'pressure or heart': {
+    name: 'High blood pressure or heart disease',
+    flags: ['long effortful hold', 'breath holding'],
+    note: 'Until the pressure is recorded and controlled. Local policy decides.',
+  },
+  osteoporosis: {
+    name: 'Osteoporosis',
+    flags: [
+      'loaded spine bending',
+      'standing bend',
+      'block',
+      'bench edge',
+      'base-of-neck press',
+      'cloth rotation',
+    ],
+    note: 'Long steroid treatment counts as well.',
+  },
+  'lumbar narrowing': {
+    name: 'Lumbar stenosis or slip',
+    flags: ['press-up', 'standing back-bend'],
+    note: 'Bending back narrows the canal further.',
+  },
+  'late pregnancy': {
+    name: 'Second half of pregnancy',
+    flags: ['face-down', 'long flat on back'],
+    note: 'Lying on the side or sitting instead.',
+  },
+  dizziness: {
+    name: 'Dizziness on looking up or turning',
+    flags: ['extension', 'wedge', 'bench edge', 'head rolls', 'cloth rotation'],
+    note: 'Stop at any dizziness, and say so.',
+  },
+  'carotid or fainting': {
+    name: 'Disease of the neck arteries, or fainting',
+    flags: ['throat finger check'],
+    note: 'No pressure beside the windpipe.',
+  },
+  concussion: {
+    name: 'Recent concussion',
+    flags: ['long effortful hold', 'head down'],
+    note: 'Light and short; stop at headache or dizziness.',
+  },
+  straining: {
+    name: 'Eye disease or hernia',
+    flags: ['straining', 'long effortful hold', 'breath holding'],
+    note: 'Breathe through every hold.',
+  },
+  'limb joints': {
+    name: 'Shoulder, wrist or knee trouble',
+    flags: ['overhead', 'hands and knees', 'kneeling', 'front support'],
+    note: 'Choose another position.',
+  },
+  latex: {
+    name: 'Latex allergy',
+    flags: ['latex band'],
+    note: 'Latex-free bands only.',
+  },
+  surgery: {
+    name: 'Recent surgery',
+    flags: ['region of the surgery'],
+    note: 'By the surgeon’s protocol only.',
+  },
+  thinners: {
+    name: 'Blood thinners',
+    flags: [],
+    note: 'Bruises easily; any blow to the head is for a physician at once.',
+  },
+} as const satisfies Readonly<Record<string, Precaution>>;
+export type PrecautionId = keyof typeof PRECAUTIONS;
+
+/** What a precaution asks to leave out or watch, in words. */
+export function flagsInWords(id: PrecautionId): string {
+  return PRECAUTIONS[id].flags.map((flag: Trait) => TRAITS[flag]).join(', ');
+}

@@ -1,0 +1,27 @@
+import { CONDITION_QUESTIONS } from './condition-questions';
+import { ILLNESS_QUESTIONS } from './illness-questions';
+import { INJURY_QUESTIONS } from './injury-questions';
+import type { Question } from './question';
+
+/** Every question, in the order of the talk. */
+export const QUESTIONS = [
+  ...INJURY_QUESTIONS,
+  ...ILLNESS_QUESTIONS,
+  ...CONDITION_QUESTIONS,
+] as const;
+
+export type QuestionId = (typeof QUESTIONS)[number]['id'];
+
+export const QUESTION_IDS: readonly QuestionId[] = QUESTIONS.map((question) => question.id);
+
+/** A question by its id. */
+export function questionOf(id: QuestionId): Question {
+  const found = QUESTIONS.find((question) => question.id === id);
+  if (!found) throw new RangeError(`no question ${id}`);
+  return found;
+}
+
+/** Signs may be left "not tested"; everything else is yes or no. */
+export function isSign(id: QuestionId): boolean {
+  return questionOf(id).group === 'signs';
+}

@@ -1,0 +1,9 @@
+import { BLOCKING_RULES } from './blocking-rules';
+import { PRECAUTION_RULES } from './precaution-rules';
+import type { ScreeningRule } from './rule';
+
+/** Every rule of the screening. */
+export const RULES: readonly ScreeningRule[] = [...BLOCKING_RULES, ...PRECAUTION_RULES];
+
+/** Grows with every change of questions or rules, and is stored with each screening. */
+export const RULES_VERSION = 1;

@@ -1,0 +1,354 @@
+import fc from 'fast-check';
+import { parseDose } from '../dose';
+import { localDate } from '../units';
+import {
+  type Answer,
+  NOTHING_ANSWERED,
+  PRECAUTIONS,
+  QUESTIONS,
+  QUESTION_IDS,
+  type QuestionId,
+  RULES,
+  type ScreeningAnswers,
+  answerTheRestNo,
+  blocksPrescribing,
+  cordSigns,
+  doseTraits,
+  findingsOf,
+  flagsOn,
+  flagsInWords,
+  holds,
+  isScreeningOld,
+  neckInjuryRule,
+  questionsFor,
+  referralLetter,
+  screen,
+  withoutHidden,
+} from '.';
+
+/** A healthy adult of 40 with everything answered "no", but for these. */
+function adult(
+  yes: readonly QuestionId[] = [],
+  more: Partial<ScreeningAnswers> & { no?: readonly QuestionId[] } = {},
+): ScreeningAnswers {
+  const answers: Partial<Record<QuestionId, Answer>> = {};
+  for (const id of yes) answers[id] = 'yes';
+  for (const id of more.no ?? []) answers[id] = 'no';
+  return answerTheRestNo({ age: 40, pressure: null, ...more, answers });
+}
+const outcome = (...yes: QuestionId[]) => screen(adult(yes)).outcome;
+const fired = (facts: ScreeningAnswers) => screen(facts).fired.map((rule) => rule.id);
+
+describe('the whole screening', () => {
+  it('lets a healthy adult go ahead, and nobody who was not asked', () => {
+    expect(screen(adult()).outcome).toBe('go');
+    expect(screen(NOTHING_ANSWERED).outcome).toBe('unfinished');
+    expect(screen(NOTHING_ANSWERED).unanswered).toHaveLength(questionsFor(NOTHING_ANSWERED).length);
+  });
+
+  it('is unfinished as long as one question or the age is open', () => {
+    for (const id of QUESTION_IDS.filter((one) => adult().answers[one] !== undefined)) {
+      const answers = { ...adult().answers };
+      delete answers[id];
+      expect([id, screen({ ...adult(), answers }).outcome]).toEqual([id, 'unfinished']);
+    }
+    expect(screen(adult([], { age: null })).outcome).toBe('unfinished');
+  });
+
+  it('blocks at once, however much is unanswered', () => {
+    const facts = { ...NOTHING_ANSWERED, answers: { 'saddle-numbness': 'yes' } } as const;
+    expect(screen(facts).outcome).toBe('emergency');
+  });
+
+  it('tells every rule that fired, worst first', () => {
+    expect(fired(adult(['latex', 'fever', 'bladder-bowel', 'cancer']))).toEqual([
+      'cauda-equina',
+      'fever',
+      'cancer',
+      'latex',
+    ]);
+  });
+
+  it('has a reason and a source in every row, and asks what every rule needs', () => {
+    for (const rule of RULES) {
+      expect(rule.reason).toMatch(/\.$/);
+      expect(rule.source.length).toBeGreaterThan(5);
+    }
+    const named = JSON.stringify(RULES.map((rule) => rule.when));
+    const feeds = (id: string) =>
+      named.includes(`"${id}"`) ||
+      ['injury-recent', 'spinal-disease', 'dangerous-mechanism', 'limb-tingling'].includes(id) ||
+      ['low-risk-factor', 'turns-45', 'pregnancy'].includes(id);
+    expect(QUESTION_IDS.filter((id) => !feeds(id))).toEqual([]);
+    expect(new Set(QUESTION_IDS).size).toBe(QUESTIONS.length);
+    expect(new Set(RULES.map((rule) => rule.id)).size).toBe(RULES.length);
+  });
+
+  it('uses every row of the precaution matrix', () => {
+    const used = new Set(RULES.map((rule) => rule.precaution));
+    expect(Object.keys(PRECAUTIONS).filter((id) => !used.has(id as never))).toEqual([]);
+    expect(flagsInWords('latex')).toBe('bands made of latex');
+  });
+
+  it('never becomes milder by one more "yes" to a worrying question', () => {
+    const worrying = QUESTIONS.filter((q) => !('guided' in q) && !('when' in q)).map((q) => q.id);
+    const rank = ['go', 'precautions', 'refer', 'same day', 'emergency'];
+    fc.assert(
+      fc.property(
+        fc.subarray(worrying, { maxLength: 6 }),
+        fc.constantFrom(...worrying),
+        fc.integer({ min: 1, max: 100 }),
+        (some, one, age) => {
+          const worst = (yes: QuestionId[]) =>
+            Math.max(
+              0,
+              ...screen(adult(yes, { age })).fired.map((rule) => rank.indexOf(rule.outcome)),
+            );
+          expect(worst([...some, one])).toBeGreaterThanOrEqual(worst(some));
+        },
+      ),
+    );
+  });
+});
+
+describe('single rules', () => {
+  it.each<[QuestionId[], string]>([
+    [['bladder-bowel'], 'emergency'],
+    [['saddle-numbness'], 'emergency'],
+    [['sexual-change'], 'emergency'],
+    [['both-legs'], 'same day'],
+    [['both-legs', 'growing-weakness'], 'emergency'],
+    [['sudden-headache'], 'emergency'],
+    [['double-vision'], 'emergency'],
+    [['nystagmus'], 'emergency'],
+    [['drooping-lid'], 'emergency'],
+    [['dizziness'], 'precautions'],
+    [['dizziness', 'nausea'], 'refer'],
+    [['dizziness', 'unlike-before'], 'emergency'],
+    [['unlike-before'], 'refer'],
+    [['chest-pain'], 'emergency'],
+    [['exertion-pain'], 'same day'],
+    [['fever'], 'same day'],
+    [['cancer'], 'refer'],
+    [['cancer', 'night-pain'], 'same day'],
+    [['weight-loss'], 'refer'],
+    [['night-pain'], 'refer'],
+    [['night-pain', 'weak-immunity'], 'same day'],
+    [['soft-bump'], 'refer'],
+    [['height-loss'], 'refer'],
+    [['clumsy-hands'], 'refer'],
+    [['both-arms'], 'refer'],
+    [['unsteady'], 'refer'],
+    [['hoffmann'], 'refer'],
+    [['clonus'], 'refer'],
+    [['back-injury'], 'go'],
+    [['back-injury', 'steroids'], 'same day'],
+    [['fainting'], 'same day'],
+    [['high-pressure'], 'precautions'],
+    [['pregnancy'], 'unfinished'],
+    [['pregnancy', 'pregnancy-second-half'], 'precautions'],
+    [['concussion', 'concussion-cleared'], 'precautions'],
+    [['concussion'], 'unfinished'],
+    [['surgery'], 'unfinished'],
+    [['surgery', 'surgery-protocol'], 'precautions'],
+  ])('%j is %s', (yes, expected) => {
+    // A follow-up that became visible is still to be answered.
+    const facts: ScreeningAnswers = {
+      ...adult(yes),
+      answers: Object.fromEntries(
+        Object.entries(adult(yes).answers).filter(
+          ([id]) => yes.includes(id as QuestionId) || id !== 'pregnancy-second-half',
+        ),
+      ),
+    };
+    expect(screen(facts).outcome).toBe(expected);
+  });
+
+  it('refers a concussion or an operation that nobody has cleared', () => {
+    expect(screen(adult(['concussion'], { no: ['concussion-cleared'] })).outcome).toBe('refer');
+    expect(screen(adult(['surgery'], { no: ['surgery-protocol'] })).outcome).toBe('refer');
+  });
+
+  it('asks for an opinion above 180/110 and for care from 160/100 (memory; local policy decides)', () => {
+    const at = (systolic: number, diastolic: number) =>
+      screen(adult([], { pressure: { systolic, diastolic } })).outcome;
+    expect([at(159, 99), at(160, 99), at(159, 100)]).toEqual(['go', 'precautions', 'precautions']);
+    expect([at(180, 110), at(181, 80), at(120, 111)]).toEqual([
+      'precautions',
+      'same day',
+      'same day',
+    ]);
+  });
+
+  it('puts the named precaution into the header, once', () => {
+    expect(screen(adult(['osteoporosis', 'steroids', 'jaw'])).precautions).toEqual([
+      'jaw',
+      'osteoporosis',
+    ]);
+  });
+});
+
+describe('signs of the neck cord (Cook 2010, memory)', () => {
+  const signs = (positive: QuestionId[], age: number): ScreeningAnswers => ({
+    age,
+    pressure: null,
+    answers: Object.fromEntries(
+      (['gait-sign', 'hoffmann', 'inverted-supinator', 'babinski'] as const).map((id) => [
+        id,
+        positive.includes(id) ? 'yes' : 'no',
+      ]),
+    ),
+  });
+  it('three rule in, one or none makes unlikely, two is undecided', () => {
+    expect(cordSigns(signs(['gait-sign', 'hoffmann'], 46)).kind).toBe('ruled in');
+    expect(cordSigns(signs(['gait-sign'], 46)).kind).toBe('undecided');
+    expect(cordSigns(signs(['gait-sign', 'babinski'], 45)).kind).toBe('undecided');
+    expect(cordSigns(signs([], 46)).kind).toBe('unlikely');
+    expect(cordSigns(signs(['hoffmann'], 45)).kind).toBe('unlikely');
+  });
+  it('refers for any one sign regardless of the count', () => {
+    expect(outcome('babinski')).toBe('refer');
+    expect(screen(adult(['gait-sign', 'hoffmann', 'babinski'])).outcome).toBe('same day');
+  });
+  it('calls nothing unlikely that was not tested', () => {
+    expect(cordSigns(adult()).kind).toBe('undecided');
+    expect(cordSigns(adult()).known).toBe(1);
+  });
+});
+
+describe('the rule for neck injuries (Stiell 2001)', () => {
+  const yes: QuestionId[] = [
+    'neck-injury',
+    'injury-recent',
+    'alert-stable',
+    'low-risk-factor',
+    'turns-45',
+  ];
+  const injured = (change: Partial<Record<QuestionId, Answer>> = {}, age: number | null = 40) => {
+    const facts = adult(yes, { age, no: ['neck-injury-cleared'] });
+    return {
+      ...answerTheRestNo(facts),
+      age,
+      answers: { ...answerTheRestNo(facts).answers, ...change },
+    };
+  };
+
+  it('clears an alert adult with a low-risk factor who turns 45° both ways', () => {
+    expect(neckInjuryRule(injured())).toEqual({ kind: 'cleared by the rule' });
+    expect(screen(injured()).outcome).toBe('precautions');
+  });
+  it.each<[Partial<Record<QuestionId, Answer>>, number]>([
+    [{}, 65],
+    [{ 'dangerous-mechanism': 'yes' }, 40],
+    [{ 'limb-tingling': 'yes' }, 40],
+    [{ 'low-risk-factor': 'no' }, 40],
+    [{ 'turns-45': 'no' }, 40],
+  ])('asks for an image with %j at %d', (change, age) => {
+    expect(neckInjuryRule(injured(change, age)).kind).toBe('image');
+    expect(screen(injured(change, age)).outcome).toBe('emergency');
+  });
+  it.each<[Partial<Record<QuestionId, Answer>>, number]>([
+    [{ 'injury-recent': 'no' }, 40],
+    [{ pregnancy: 'yes', 'pregnancy-second-half': 'no' }, 40],
+    [{ 'spinal-disease': 'yes' }, 40],
+    [{}, 15],
+  ])('does not apply with %j at %d, and then refers', (change, age) => {
+    expect(neckInjuryRule(injured(change, age)).kind).toBe('does not apply');
+    expect(screen(injured(change, age)).outcome).toBe('refer');
+  });
+  it('never clears with a question left open', () => {
+    for (const id of Object.keys(injured().answers) as QuestionId[]) {
+      const answers = { ...injured().answers };
+      delete answers[id];
+      const verdict = screen({ ...injured(), answers });
+      if (['injury-recent', 'alert-stable', 'turns-45', 'pregnancy'].includes(id))
+        expect([id, verdict.outcome]).toEqual([id, 'refer']);
+    }
+    expect(neckInjuryRule(injured({}, null)).kind).toBe('unanswered');
+  });
+  it('is an emergency when not alert, and needs no rule once a physician has cleared it', () => {
+    expect(screen(injured({ 'alert-stable': 'no' })).outcome).toBe('emergency');
+    expect(outcome('neck-injury', 'neck-injury-cleared')).toBe('precautions');
+  });
+});
+
+describe('answering', () => {
+  it('asks a follow-up only when its condition holds', () => {
+    expect(questionsFor(adult()).map((q) => q.id)).not.toContain('turns-45');
+    const injured = adult(['neck-injury'], { no: ['neck-injury-cleared'] });
+    expect(questionsFor(injured).map((q) => q.id)).toContain('turns-45');
+    expect(questionsFor(injured, 'patient').map((q) => q.id)).not.toContain('turns-45');
+  });
+  it('"everything no" leaves what was marked, the reassuring questions, and calls signs not tested', () => {
+    const facts = adult(['fever', 'concussion']);
+    expect(facts.answers.fever).toBe('yes');
+    expect(facts.answers['concussion-cleared']).toBeUndefined();
+    expect(facts.answers.hoffmann).toBe('not tested');
+  });
+  it('drops answers to questions that are hidden now', () => {
+    const facts: ScreeningAnswers = {
+      ...adult(['surgery', 'surgery-protocol']),
+      answers: { ...adult(['surgery', 'surgery-protocol']).answers, surgery: 'no' },
+    };
+    expect(withoutHidden(facts).answers['surgery-protocol']).toBeUndefined();
+    expect(withoutHidden(adult())).toEqual(adult());
+  });
+  it('reasons with what is known', () => {
+    const some = { ...NOTHING_ANSWERED, answers: { fever: 'yes', cancer: 'no' } } as const;
+    expect(holds({ any: [{ yes: 'fever' }, { yes: 'jaw' }] }, some)).toBe(true);
+    expect(holds({ all: [{ yes: 'fever' }, { yes: 'jaw' }] }, some)).toBeNull();
+    expect(holds({ all: [{ yes: 'cancer' }, { yes: 'jaw' }] }, some)).toBe(false);
+    expect(holds({ atLeast: 2, of: ['fever', 'jaw', 'cancer'] }, some)).toBeNull();
+    expect(holds({ atLeast: 3, of: ['fever', 'jaw', 'cancer'] }, some)).toBe(false);
+  });
+});
+
+describe('flags on an exercise', () => {
+  const traits = (line: string) => {
+    const dose = parseDose(line);
+    if (!dose.ok) throw new Error(dose.say);
+    return doseTraits(dose.value);
+  };
+  it('come from the patient’s precautions and the exercise’s traits', () => {
+    expect(flagsOn(['latex', 'jaw'], ['latex band', 'overhead'])).toEqual([
+      { precaution: 'latex', trait: 'latex band' },
+    ]);
+    expect(flagsOn(['neck injury'], ['every neck exercise'])).toHaveLength(1);
+    expect(flagsOn([], ['latex band'])).toEqual([]);
+  });
+  it('a hold over 30 s at 30 % or 3 of 10 and more is a long effortful one', () => {
+    expect(traits('3x60s rpe 3-5')).toEqual(['long effortful hold']);
+    expect(traits('x3 hold 31s 30%')).toEqual(['long effortful hold']);
+    expect(traits('3x30s rpe 3-5')).toEqual([]);
+    expect(traits('3x60s 20%')).toEqual([]);
+    expect(traits('3x60s')).toEqual([]);
+  });
+});
+
+it('grows old after the days the clinic has set', () => {
+  expect(isScreeningOld(localDate('2026-08-25'), localDate('2026-11-23'), 90)).toBe(false);
+  expect(isScreeningOld(localDate('2026-08-24'), localDate('2026-11-23'), 90)).toBe(true);
+});
+
+it('writes a letter that names findings and asks, on one page, without a diagnosis', () => {
+  const letter = referralLetter({
+    patientName: 'Wren Tarbuck',
+    complaint: 'Neck pain',
+    clinic: { name: 'Harbour', phone: '000' },
+    author: 'M. T.',
+    date: localDate('2026-11-23'),
+    to: 'The island physician',
+    screening: adult(['fever', 'latex']),
+    history: Array.from({ length: 20 }, (_, index) => `line ${index}`),
+    measures: [],
+    prescribed: false,
+  });
+  expect(letter).toContain('Re: Wren Tarbuck, 40 years');
+  expect(letter).toContain('Please give a medical opinion today.');
+  expect(letter).toContain('- Fever or feeling ill with spinal pain.');
+  expect(letter).toContain('- and 12 more');
+  expect(letter).toContain('No home exercise has been prescribed.');
+  expect(letter.split('\n').length).toBeLessThan(50);
+  expect(findingsOf(adult(['fever']))).toEqual(['Fever, chills or feeling ill with it']);
+  expect(blocksPrescribing('refer') && !blocksPrescribing('precautions')).toBe(true);
+});

@@ -1,0 +1,4 @@
+export * from './body';
+export * from './irritability';
+export * from './nerve';
+export * from './report';
