@@ -1,15 +1,17 @@
 import fc from 'fast-check';
 import { formatDose, parseDose, readDose, unwrittenParts } from '@/core/dose';
-import { EXERCISES, FAMILIES, exerciseById, sayPhrase, sayPhrases } from '.';
+import { ASKED_PROPS, FAMILIES, HOUSEHOLD } from '@/core/exercise';
+import { type PrecautionId, flagsOn } from '@/core/screen';
+import { EXERCISES, SHIPPED, catalogueOf, sayPhrase, sayPhrases } from '.';
 
 describe('the catalogue', () => {
-  it('has fourteen exercises or more, two or more of each family', () => {
-    expect(EXERCISES.length).toBeGreaterThanOrEqual(14);
-    for (const family of FAMILIES) {
-      expect(
-        EXERCISES.filter((exercise) => exercise.family === family).length,
-      ).toBeGreaterThanOrEqual(2);
-    }
+  it('has about seventy-five exercises, and a step or more in every family', () => {
+    expect(EXERCISES.length).toBeGreaterThanOrEqual(75);
+    for (const family of FAMILIES)
+      expect([family, EXERCISES.filter((one) => one.family === family).length > 1]).toEqual([
+        family,
+        true,
+      ]);
   });
 
   it('climbs every family from rung 1 without a missing step', () => {
@@ -17,7 +19,7 @@ describe('the catalogue', () => {
       const rungs = EXERCISES.filter((exercise) => exercise.family === family).map(
         ({ rung }) => rung,
       );
-      expect(rungs).toEqual(rungs.map((_, index) => index + 1));
+      expect([family, rungs]).toEqual([family, rungs.map((_, index) => index + 1)]);
     }
   });
 
@@ -26,10 +28,26 @@ describe('the catalogue', () => {
     (_, exercise) => {
       const dose = parseDose(exercise.usualDose);
       expect(dose.ok && formatDose(dose.value)).toBe(exercise.usualDose);
-      expect(exercise.steps.length).toBeGreaterThan(0);
-      expect(exercise.cues.length).toBeGreaterThan(0);
-      expect(exercise.watch).not.toBe('');
-      expect(exerciseById(exercise.id)).toBe(exercise);
+      for (const list of [exercise.muscles, exercise.steps, exercise.cues, exercise.keywords])
+        expect(list.filter((text) => text.trim() !== '').length).toBeGreaterThan(0);
+      expect(Object.keys(exercise.faults).length).toBeGreaterThanOrEqual(2);
+      for (const text of [
+        exercise.watch,
+        exercise.feel,
+        exercise.normal,
+        exercise.stop,
+        ...Object.values(exercise.faults),
+      ])
+        expect(text.trim()).not.toBe('');
+      expect(exercise.needs.sided ? exercise.ways : 'plain').not.toBe(
+        exercise.family.endsWith('nerve') ? 'never' : '',
+      );
+      for (const line of Object.values(exercise.doses)) {
+        const own = parseDose(line);
+        expect(own.ok && formatDose(own.value)).toBe(line);
+      }
+      expect(Object.keys(exercise.doses).length).toBeGreaterThan(0);
+      expect(SHIPPED.byId(exercise.id)).toBe(exercise);
       if (!dose.ok) return;
       const { missing } = unwrittenParts(dose.value, exercise.needs);
       expect(missing.map(({ key }) => key)).toEqual(['missing.until']);
@@ -39,6 +57,84 @@ describe('the catalogue', () => {
   it('has no two of the same id or name', () => {
     expect(new Set(EXERCISES.map(({ id }) => id)).size).toBe(EXERCISES.length);
     expect(new Set(EXERCISES.map(({ name }) => name)).size).toBe(EXERCISES.length);
+  });
+
+  it('can be done in every home, or asks for what it needs', () => {
+    const known = [...ASKED_PROPS, ...HOUSEHOLD] as readonly string[];
+    for (const { id, props } of EXERCISES)
+      expect([id, props.filter(({ prop }) => !known.includes(prop))]).toEqual([id, []]);
+  });
+
+  it('uses no maker’s colours for bands', () => {
+    expect(JSON.stringify(EXERCISES)).not.toMatch(/\b(yellow|red|green|blue|black|silver|gold)\b/i);
+  });
+
+  it('adds a clinic’s own without losing any', () => {
+    const [first] = EXERCISES;
+    if (!first) throw new Error('empty');
+    const own = catalogueOf([{ ...first, id: 'own', name: 'Own' }]);
+    expect(own.all).toHaveLength(EXERCISES.length + 1);
+    expect(own.byId('own')?.name).toBe('Own');
+    expect(own.byId('nothing')).toBeNull();
+  });
+});
+
+describe('precautions (the matrix of the trade; common practice, no source)', () => {
+  const flagged = (precaution: PrecautionId) =>
+    EXERCISES.filter(({ traits }) => flagsOn([precaution], traits).length > 0).map(({ id }) => id);
+
+  it('flags every neck exercise for whoever must not exercise the neck', () => {
+    const neck = EXERCISES.filter(({ region }) => region === 'neck').map(({ id }) => id);
+    expect(flagged('neck injury')).toEqual(neck);
+  });
+
+  it.each<[PrecautionId, string[]]>([
+    ['jaw', ['chin-held-ball', 'under-jaw-tuck']],
+    [
+      'osteoporosis',
+      [
+        'standing-bend',
+        'block-opening',
+        'tuck-bench-edge',
+        'neck-base-press',
+        'cloth-rotation',
+        'curl-up',
+      ],
+    ],
+    ['lumbar narrowing', ['press-up', 'standing-back-bend']],
+    [
+      'arm symptoms',
+      ['overhead-shrug', 'median-tensioner', 'wedge-lying', 'wedge-look-over', 'tuck-bench-edge'],
+    ],
+    [
+      'instability',
+      [
+        'side-neck-stretch',
+        'cloth-rotation',
+        'wedge-lying',
+        'rolled-cloth',
+        'block-opening',
+        'head-rolls',
+      ],
+    ],
+    [
+      'low neck disc',
+      ['cloth-rotation', 'wedge-lying', 'wedge-look-over', 'rolled-cloth', 'tuck-bench-edge'],
+    ],
+    ['dizziness', ['look-up-push', 'wedge-lying', 'head-rolls', 'cloth-rotation']],
+    ['carotid or fainting', ['nod-hold-finger-check']],
+    ['late pregnancy', ['face-down-lying', 'prone-neck-hold', 'tuck-lying']],
+    ['limb joints', ['tuck-hands-knees', 'side-band-hold', 'press-up', 'overhead-shrug']],
+  ])('%s', (precaution, ids) => {
+    expect(flagged(precaution)).toEqual(expect.arrayContaining(ids));
+  });
+
+  it('flags bands for a latex allergy', () => {
+    for (const { id, props, traits } of EXERCISES)
+      expect([id, traits.includes('latex band')]).toEqual([
+        id,
+        props.some(({ prop }) => prop === 'flat band'),
+      ]);
   });
 });
 

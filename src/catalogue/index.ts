@@ -1,4 +1,6 @@
 export * from './cautions';
-export * from './exercise';
-export * from './exercises';
+export { type Catalogue, EXERCISES, SHIPPED, catalogueOf } from './exercises';
 export { type MessageTable, sayPhrase, sayPhrases } from './messages';
+export { PATIENT_LANGUAGE, patientWords, sayToPatient } from './messages/patient';
+export type { CompiledWords } from './messages/patient';
+export type { PatientWord } from './messages/patient-en';

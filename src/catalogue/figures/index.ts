@@ -1,0 +1,31 @@
+import type { Figure } from '@/core/figure';
+import { CURVE } from './curve';
+import { LOW_BACK } from './low-back';
+import { LYING } from './lying';
+import { MOBILITY } from './mobility';
+import { NECK_HOLDS } from './neck-holds';
+import { NERVES } from './nerves';
+import { SITTING_TUCKS } from './sitting-tucks';
+import { TRUNK_AND_LIMBS } from './trunk-and-limbs';
+import { UPPER_BODY } from './upper-body';
+
+/**
+ * How every exercise of the catalogue looks, by its id. Apart from the exercises themselves: a page
+ * that only names them does not carry their poses.
+ */
+export const FIGURES: Readonly<Record<string, Figure>> = {
+  ...LYING,
+  ...SITTING_TUCKS,
+  ...NECK_HOLDS,
+  ...MOBILITY,
+  ...UPPER_BODY,
+  ...CURVE,
+  ...NERVES,
+  ...LOW_BACK,
+  ...TRUNK_AND_LIMBS,
+};
+
+/** Null for an exercise a clinic wrote itself and gave no picture. */
+export function figureOf(exerciseId: string): Figure | null {
+  return FIGURES[exerciseId] ?? null;
+}

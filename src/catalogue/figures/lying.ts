@@ -1,0 +1,256 @@
+import type { Contact, Figure } from '@/core/figure';
+import {
+  MAT,
+  angles,
+  ankle,
+  changed,
+  figure,
+  hand,
+  hands,
+  headOn,
+  pillowUnder,
+  pose,
+  push,
+  right,
+} from './kit';
+
+const ON_BELLY = hands('belly', { away: [3, 2, 6], pole: [0, -0.5, 1] });
+
+/** Lying with hands on the belly, so that the picture can be about the head. */
+const DOWN = pose('lying', { arms: ON_BELLY });
+const THIN = 4;
+const LIE = headOn(DOWN, THIN, -4);
+const TUCKED = headOn(DOWN, THIN, 13);
+const PILLOW = pillowUnder(LIE, THIN);
+const FLAT = headOn(DOWN, 0, -7);
+
+/** Off the floor by so many centimetres more. */
+const lifted = (cm: number, nod: number) => {
+  const { contacts, ...rest } = headOn(DOWN, cm, nod);
+  return { ...rest, contacts: contacts.filter(({ mark }) => mark !== 'skull') };
+};
+
+const BALL_CM = 4.5;
+const ON_BALL = headOn(DOWN, BALL_CM, -6);
+/** A soft ball that gives, under the back of the head. */
+const BALL = { kind: 'ball', at: [-72, 3, 0], radius: 4.2 } as const;
+
+const fingers = {
+  right: hand('throat', { away: [4.5, -2, 5], pole: [0.6, 0.2, 1] }),
+};
+
+/** Shoulders and head stay down, the hips go up: carried by the upper back. */
+const ON_SHOULDERS: readonly Contact[] = [
+  { mark: 'upperBack', axis: 'y', at: 0 },
+  { mark: 'upperBack', axis: 'x', at: -50 },
+];
+
+const BENCH_CONTACTS: readonly Contact[] = [
+  { mark: 'upperBack', axis: 'y', at: 36 },
+  { mark: 'upperBack', axis: 'x', at: -38 },
+];
+const OVER_EDGE = {
+  pelvis: { flex: -62 },
+  lumbar: { flex: -14 },
+  thorax: { flex: -14 },
+  arms: hands('belly', { away: [3, 4, 6], pole: [0, 1, 1] }),
+  legs: { right: ankle([34, 6.6, 10]), left: ankle([34, 6.6, -10]) },
+  contacts: BENCH_CONTACTS,
+} as const;
+
+/** A hand on the belly that has risen so many centimetres. */
+const onBelly = (rise: number) => ({
+  right: hand('belly', { away: [1.5 + rise, 3, 3], pole: [0, 0.6, 1] }),
+});
+
+const HUG = hands('shinRight', { away: [1, 4, 0], pole: [0, 0.4, 1] });
+const kneesUp = angles(118, 8, 125);
+
+/** Hands under the low back, one knee bent; `up` is how far head and shoulders are lifted, 0–1. */
+const curl = (up: number) =>
+  pose('lying', {
+    thorax: { flex: 17 * up },
+    head: { back: 0.1 + 0.1 * up, nod: 2 + 2 * up },
+    arms: hands('lowBack', { away: [-1, 0, 9], pole: [0, 0.1, 1] }),
+    legs: { left: angles(-3, 5, 0, { end: -15 }) },
+  });
+
+/** One knee bent, the right leg lifted so many degrees. */
+const legUp = (degrees: number, knee = 0) =>
+  headOn(pose('lying', { legs: { right: angles(degrees - 2, 3, knee, { end: 0 }) } }), 0, -5);
+
+export const LYING: Readonly<Record<string, Figure>> = {
+  'nod-on-ball': figure({
+    crop: 'upper',
+    poses: {
+      'Head heavy on the ball': ON_BALL,
+      'Nodded, the ball rolled with it': headOn(DOWN, BALL_CM, 13),
+    },
+    props: [MAT, BALL],
+    works: ['deep neck flexors'],
+    fault: ['Head lifts off the ball', lifted(12, 16)],
+  }),
+  'tuck-lying': figure({
+    crop: 'upper',
+    poses: { 'Head at rest': LIE, 'Chin drawn in, neck long': TUCKED },
+    props: [MAT, PILLOW],
+    works: ['deep neck flexors'],
+    fault: ['Chin nods down to the chest', lifted(9, 26)],
+  }),
+  'nod-hold-finger-check': figure({
+    crop: 'upper',
+    poses: {
+      'Two fingers beside the windpipe': changed(LIE, { arms: fingers }),
+      'A small nod, held': changed(headOn(DOWN, THIN, 9), { arms: fingers }),
+    },
+    props: [MAT, PILLOW],
+    works: ['deep neck flexors'],
+    fault: ['Strap muscles at the front pop out', changed(lifted(8, 14), { arms: fingers })],
+  }),
+  'tuck-lighten': figure({
+    crop: 'upper',
+    poses: {
+      'Head at rest': LIE,
+      'Chin drawn in': TUCKED,
+      'A little weight taken off, head still touching': headOn(DOWN, THIN + 0.7, 15),
+    },
+    props: [MAT, PILLOW],
+    works: ['deep neck flexors'],
+    fault: ['Head comes off the floor', lifted(12, 12)],
+  }),
+  'tuck-lift': figure({
+    crop: 'upper',
+    poses: {
+      'Head at rest': FLAT,
+      'Chin drawn in': headOn(DOWN, 0, 11),
+      'Barely off the floor, still tucked': lifted(3.5, 16),
+    },
+    props: [MAT],
+    works: ['deep neck flexors', 'neck flexors'],
+    fault: ['Chin pokes as the head rises', lifted(7.5, -16)],
+  }),
+  'lift-over-ball': figure({
+    crop: 'upper',
+    path: 'round',
+    poses: {
+      'Head on the ball': ON_BALL,
+      'Chin up a little': headOn(DOWN, BALL_CM, -12),
+      'Hovering just off the ball': lifted(6, -4),
+      'Chin drawn in while hovering': lifted(6, 14),
+    },
+    props: [MAT, BALL],
+    works: ['deep neck flexors', 'neck flexors'],
+    fault: [
+      'Ribs flare',
+      changed(lifted(6, -4), {
+        pelvis: { flex: -80 },
+        lumbar: { flex: -4 },
+        thorax: { flex: -15 },
+      }),
+    ],
+  }),
+  'chin-held-ball': figure({
+    crop: 'upper',
+    poses: {
+      'Ball between chin and chest': headOn(DOWN, 0, 6),
+      'Pressed lightly on the ball': headOn(DOWN, 0, 12),
+    },
+    props: [MAT, { kind: 'ball', at: { on: 'underJaw', away: [1, -3, 0] }, radius: 3.3 }],
+    works: ['deep neck flexors', 'neck flexors'],
+    pushes: [push('chin', [0.9, -0.15, 0])],
+  }),
+  'tuck-bench-edge': figure({
+    poses: {
+      'Upper back over the edge': pose('lying', { ...OVER_EDGE, head: { back: 0.1, nod: -8 } }),
+      'Tucked, head level with the floor': pose('lying', {
+        ...OVER_EDGE,
+        head: { back: 0.7, nod: 10 },
+      }),
+    },
+    props: [{ kind: 'bench', x: [-56, -34], top: 36 }],
+    works: ['deep neck flexors'],
+    fault: [
+      'Head drops below level',
+      pose('lying', { ...OVER_EDGE, head: { back: 0.9, nod: -34 } }),
+    ],
+  }),
+  'belly-breathing': figure({
+    poses: {
+      'Breathed out, a hand on the belly': changed(LIE, { arms: onBelly(0) }),
+      'Breathed in, the hand has risen': changed(LIE, { arms: onBelly(2.6) }),
+    },
+    props: [MAT, PILLOW],
+    works: ['belly'],
+  }),
+  'knees-to-chest': figure({
+    poses: {
+      'Knees bent': LIE,
+      'Both knees drawn to the chest': headOn(
+        pose('lying', { pelvis: { flex: -80 }, lumbar: { flex: -2 }, legs: kneesUp, arms: HUG }),
+        THIN,
+        0,
+      ),
+    },
+    props: [MAT, PILLOW],
+    stretches: ['low back'],
+    fault: [
+      'Neck strains',
+      pose('lying', {
+        pelvis: { flex: -76 },
+        lumbar: { flex: 4 },
+        thorax: { flex: 14 },
+        head: { back: -1.1, nod: 6 },
+        legs: kneesUp,
+        arms: HUG,
+      }),
+    ],
+  }),
+  'curl-up': figure({
+    poses: {
+      'Hands under the small of the back': headOn(curl(0), 0, -6),
+      'A little weight off head and shoulders': curl(1),
+    },
+    props: [MAT],
+    works: ['belly'],
+    fault: ['Chin pokes', changed(curl(1), { head: { back: -1.2, nod: -4 } })],
+  }),
+  bridge: figure({
+    poses: {
+      'Knees bent, arms by the sides': headOn(pose('lying'), 0, -6),
+      'Hips lifted to a straight line': headOn(
+        pose('lying', {
+          pelvis: { flex: -108 },
+          lumbar: { flex: 2 },
+          arms: angles(-26, 12, 8),
+          contacts: ON_SHOULDERS,
+        }),
+        0,
+        8,
+      ),
+    },
+    props: [MAT],
+    works: ['buttock', 'back of thigh'],
+    fault: [
+      'Back arches',
+      headOn(
+        pose('lying', {
+          pelvis: { flex: -92 },
+          lumbar: { flex: -24 },
+          arms: angles(-34, 12, 8),
+          contacts: ON_SHOULDERS,
+        }),
+        0,
+        10,
+      ),
+    ],
+  }),
+  'straight-leg-raise': figure({
+    poses: {
+      'One knee bent, the other leg long': legUp(0),
+      'Leg at the height of the other knee': legUp(42),
+    },
+    props: [MAT],
+    works: [right('front of thigh')],
+    fault: ['Knee bends', legUp(40, 40)],
+  }),
+};
