@@ -17,7 +17,7 @@ export async function anyClinic(): Promise<boolean> {
 /** A guard's condition: the database has no clinic yet. */
 export const noClinicYet = sql`SELECT count(*) = 0 FROM ${clinic}`;
 
-export function insertClinic(row: Clinic): Statement {
+export function insertClinic(row: typeof clinic.$inferInsert): Statement {
   return builder().insert(clinic).values(row);
 }
 
@@ -26,4 +26,18 @@ export function updateClinic(
   row: Partial<Omit<Clinic, 'id' | 'createdAt'>>,
 ): Statement {
   return builder().update(clinic).set(row).where(eq(clinic.id, id));
+}
+
+/** Sets one kind's own detectable change, or clears it, leaving the others as they are. */
+export function setDetectableChange(id: string, kind: string, own: object | null): Statement {
+  const path = `$."${kind}"`;
+  return builder()
+    .update(clinic)
+    .set({
+      detectableChanges:
+        own === null
+          ? sql`json_remove(${clinic.detectableChanges}, ${path})`
+          : sql`json_set(${clinic.detectableChanges}, ${path}, json(${JSON.stringify(own)}))`,
+    })
+    .where(eq(clinic.id, id));
 }

@@ -150,3 +150,20 @@ export function closeDatabase(): void {
   shared[KEY]?.client.close();
   shared[KEY] = undefined;
 }
+
+/**
+ * Folds the journal into the database file and cuts it, so that what was overwritten is gone from
+ * both. Does nothing on a remote database. Readers that are in the way leave it for the next time.
+ */
+export async function checkpoint(): Promise<void> {
+  await inQueue(async () => {
+    const { client } = house();
+    if (client.protocol !== 'file') return;
+    try {
+      await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+    } catch (error) {
+      if (!isBusy(error)) throw cleanError(error);
+      reconnect();
+    }
+  });
+}

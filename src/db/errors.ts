@@ -14,7 +14,8 @@ export class DatabaseFailure extends Error {
   }
 }
 
-export type GuardName = 'access' | 'version' | 'day' | 'empty';
+export type GuardName =
+  'access' | 'version' | 'day' | 'empty' | 'screening' | 'consent' | 'offered';
 
 /** A condition of a batch no longer held, so nothing of the batch was stored. */
 export class GuardRefused extends Error {

@@ -1,9 +1,12 @@
 export * from './audit';
 export * from './clinics';
+export * from './desk';
 export { closeDatabase, databaseUrl, guard, migrateDatabase, type Statement, write } from './door';
 export * from './errors';
 export * from './links';
 export * from './members';
 export * from './patients';
 export * from './programmes';
+export * from './reminders';
 export * from './session-events';
+export * from './visit';

@@ -3,6 +3,7 @@ import { type Statement, builder, read } from './door';
 import { alert, episode, patient } from './schema';
 
 export type Patient = typeof patient.$inferSelect;
+export type AlertKind = (typeof alert.$inferSelect)['kind'];
 
 export async function patientById(clinicId: string, id: string): Promise<Patient | null> {
   const rows = await read((db) =>
@@ -17,6 +18,18 @@ export async function patientById(clinicId: string, id: string): Promise<Patient
 
 export function insertPatient(row: Patient): Statement {
   return builder().insert(patient).values(row);
+}
+
+/** What a patient may set about their own day. */
+export function setPatientDay(
+  clinicId: string,
+  id: string,
+  day: Pick<Patient, 'minutesADay' | 'wakeMinute' | 'sleepMinute'>,
+): Statement {
+  return builder()
+    .update(patient)
+    .set(day)
+    .where(and(eq(patient.clinicId, clinicId), eq(patient.id, id)));
 }
 
 export function insertEpisode(row: typeof episode.$inferInsert): Statement {

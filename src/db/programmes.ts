@@ -121,8 +121,9 @@ export function pausesOf(clinicId: string, patientIds: readonly string[]) {
   );
 }
 
+/** A pause that is there already stays as it is: what caused it may be told twice. */
 export function insertPause(row: typeof pause.$inferInsert): Statement {
-  return builder().insert(pause).values(row);
+  return builder().insert(pause).values(row).onConflictDoNothing();
 }
 
 /** Ends a patient's open pauses; `lastDay` is the last paused day. */

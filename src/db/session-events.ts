@@ -88,13 +88,13 @@ export function eventsOnDayAre(clinicId: string, patientId: string, date: string
 }
 
 export function putDayDone(row: DayDoneRow): Statement {
-  const { done, sessionsDone, pain, events } = row;
+  const { done, sessionsDone, pain, report, events } = row;
   return builder()
     .insert(dayDone)
     .values(row)
     .onConflictDoUpdate({
       target: [dayDone.clinicId, dayDone.patientId, dayDone.localDate],
-      set: { done, sessionsDone, pain, events },
+      set: { done, sessionsDone, pain, report, events },
     });
 }
 

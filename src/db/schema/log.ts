@@ -84,6 +84,8 @@ export const dayDone = sqliteTable(
     sessionsDone: integer('sessions_done').notNull(),
     /** Pain after the day's last session, 0–10. */
     pain: real('pain'),
+    /** What was told of the day, as JSON (`DayReport`). */
+    report: text('report').notNull().default('{}'),
     /** How many events it is folded from. */
     events: integer('events').notNull(),
   },
@@ -102,7 +104,9 @@ export const alert = sqliteTable(
     clinicId: text('clinic_id').notNull(),
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
-    kind: text('kind', { enum: ['stopped for a symptom', 'conflicting log'] }).notNull(),
+    kind: text('kind', {
+      enum: ['stopped for a symptom', 'conflicting log', 'new weakness', 'health answers'],
+    }).notNull(),
     createdAt: integer('created_at').notNull(),
     acknowledgedBy: text('acknowledged_by'),
     acknowledgedAt: integer('acknowledged_at'),

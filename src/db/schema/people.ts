@@ -16,6 +16,12 @@ export const clinic = sqliteTable('clinic', {
   /** The clinic's own words for an emergency, with the local number. */
   emergencyText: text('emergency_text').notNull(),
   zone: text('zone').notNull(),
+  /** Days after which a screening asks to be redone. */
+  screeningDays: integer('screening_days').notNull().default(90),
+  /** The clinic's own detectable changes by kind of measurement, as JSON. */
+  detectableChanges: text('detectable_changes').notNull().default('{}'),
+  /** The clinic's bands with the forces it measured, as JSON. */
+  bands: text('bands').notNull().default('[]'),
   createdAt: integer('created_at').notNull(),
 });
 
@@ -80,6 +86,8 @@ export const patient = sqliteTable(
     /** Minutes a day the patient says they have; null when not asked. */
     minutesADay: integer('minutes_a_day'),
     practitionerId: text('practitioner_id').notNull(),
+    /** Asked for before a patient's history is shown on a phone; null where the clinic keeps none. */
+    birthDate: text('birth_date'),
     createdAt: integer('created_at').notNull(),
   },
   (t) => [

@@ -1,4 +1,5 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { SESSION_NAMES } from '@/core/schedule';
 import { episode, member, patient } from './people';
 
 export const programme = sqliteTable(
@@ -75,6 +76,12 @@ export const programmeLine = sqliteTable(
     exercise: text('exercise').notNull(),
     /** Canonical dose line. */
     dose: text('dose').notNull(),
+    /** School and its parameters, as JSON; null where none was chosen. */
+    school: text('school'),
+    /** The part of the day a line done once belongs to. */
+    session: text('session', { enum: SESSION_NAMES }),
+    /** Why flags were gone against, as JSON. */
+    overrides: text('overrides').notNull().default('[]'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.programmeId, t.number, t.place] }),
@@ -99,7 +106,9 @@ export const pause = sqliteTable(
     fromDate: text('from_date').notNull(),
     /** Last paused day, included. */
     toDate: text('to_date'),
-    cause: text('cause', { enum: ['clinician', 'stop'] }).notNull(),
+    cause: text('cause', { enum: ['clinician', 'stop', 'patient'] }).notNull(),
+    /** The patient's own reason; empty where the clinic or a stop paused. */
+    reason: text('reason').notNull().default(''),
     createdAt: integer('created_at').notNull(),
     endedBy: text('ended_by'),
     endedAt: integer('ended_at'),

@@ -1,0 +1,139 @@
+import { and, asc, eq, gt, isNull, ne, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from './door';
+import { clinicExercise, deskDraft, member, programmeTemplate } from './schema';
+
+export type ClinicExerciseRow = typeof clinicExercise.$inferSelect;
+export type TemplateRow = typeof programmeTemplate.$inferSelect;
+
+/** The most own exercises and templates a clinic is offered. */
+const MOST_EXERCISES = 1000;
+const MOST_TEMPLATES = 200;
+
+/** The clinic's own exercises that are offered. */
+export function clinicExercises(clinicId: string): Promise<ClinicExerciseRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(clinicExercise)
+      .where(and(eq(clinicExercise.clinicId, clinicId), isNull(clinicExercise.retiredAt)))
+      .orderBy(asc(clinicExercise.id))
+      .limit(MOST_EXERCISES),
+  );
+}
+
+/** Adds an exercise, or replaces its record; one that was retired is offered again. */
+export function putClinicExercise(row: Omit<ClinicExerciseRow, 'retiredAt'>): Statement {
+  const { body, authorId, updatedAt } = row;
+  return builder()
+    .insert(clinicExercise)
+    .values(row)
+    .onConflictDoUpdate({
+      target: [clinicExercise.clinicId, clinicExercise.id],
+      set: { body, authorId, updatedAt, retiredAt: null },
+    });
+}
+
+export function retireClinicExercise(clinicId: string, id: string, at: number): Statement {
+  return builder()
+    .update(clinicExercise)
+    .set({ retiredAt: at })
+    .where(and(eq(clinicExercise.clinicId, clinicId), eq(clinicExercise.id, id)));
+}
+
+/** A guard's condition: the clinic offers this exercise. */
+export function offersExercise(clinicId: string, id: string) {
+  return sql`SELECT count(*) = 1 FROM ${clinicExercise} WHERE ${clinicExercise.clinicId} = ${clinicId}
+    AND ${clinicExercise.id} = ${id} AND ${clinicExercise.retiredAt} IS NULL`;
+}
+
+/** The clinic's templates by name. */
+export function templatesOf(clinicId: string): Promise<TemplateRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(programmeTemplate)
+      .where(and(eq(programmeTemplate.clinicId, clinicId), isNull(programmeTemplate.retiredAt)))
+      .orderBy(asc(programmeTemplate.name))
+      .limit(MOST_TEMPLATES),
+  );
+}
+
+export function insertTemplate(row: typeof programmeTemplate.$inferInsert): Statement {
+  return builder().insert(programmeTemplate).values(row);
+}
+
+export function retireTemplate(clinicId: string, id: string, at: number): Statement {
+  return builder()
+    .update(programmeTemplate)
+    .set({ retiredAt: at })
+    .where(and(eq(programmeTemplate.clinicId, clinicId), eq(programmeTemplate.id, id)));
+}
+
+/** A guard's condition: the clinic offers this template. */
+export function offersTemplate(clinicId: string, id: string) {
+  return sql`SELECT count(*) = 1 FROM ${programmeTemplate} WHERE ${programmeTemplate.clinicId} = ${clinicId}
+    AND ${programmeTemplate.id} = ${id} AND ${programmeTemplate.retiredAt} IS NULL`;
+}
+
+/** A member's own unsaved desk for a patient; null when there is none. */
+export async function deskDraftOf(clinicId: string, patientId: string, memberId: string) {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(deskDraft)
+      .where(
+        and(
+          eq(deskDraft.clinicId, clinicId),
+          eq(deskDraft.patientId, patientId),
+          eq(deskDraft.memberId, memberId),
+        ),
+      )
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+/** Who else has written at this patient's desk since then. */
+export function othersAtDesk(clinicId: string, patientId: string, memberId: string, since: number) {
+  return read((db) =>
+    db
+      .select({ name: member.name, updatedAt: deskDraft.updatedAt })
+      .from(deskDraft)
+      .innerJoin(
+        member,
+        and(eq(member.clinicId, deskDraft.clinicId), eq(member.id, deskDraft.memberId)),
+      )
+      .where(
+        and(
+          eq(deskDraft.clinicId, clinicId),
+          eq(deskDraft.patientId, patientId),
+          ne(deskDraft.memberId, memberId),
+          gt(deskDraft.updatedAt, since),
+        ),
+      )
+      .limit(20),
+  );
+}
+
+export function putDeskDraft(row: typeof deskDraft.$inferInsert): Statement {
+  const { basedOn, body, updatedAt } = row;
+  return builder()
+    .insert(deskDraft)
+    .values(row)
+    .onConflictDoUpdate({
+      target: [deskDraft.clinicId, deskDraft.patientId, deskDraft.memberId],
+      set: { basedOn, body, updatedAt },
+    });
+}
+
+export function forgetDeskDraft(clinicId: string, patientId: string, memberId: string): Statement {
+  return builder()
+    .delete(deskDraft)
+    .where(
+      and(
+        eq(deskDraft.clinicId, clinicId),
+        eq(deskDraft.patientId, patientId),
+        eq(deskDraft.memberId, memberId),
+      ),
+    );
+}

@@ -1,0 +1,121 @@
+import { and, asc, desc, eq, isNotNull, isNull, lte, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from './door';
+import { calendarLink, fileEntry, message, patient } from './schema';
+
+export type MessageRow = typeof message.$inferSelect;
+
+/** Patients who want to be reminded, with what they want; a batch at a time, by id. */
+export function remindedPatients(after: string, limit: number) {
+  return read((db) =>
+    db
+      .select({ patient, body: fileEntry.body })
+      .from(fileEntry)
+      .innerJoin(
+        patient,
+        and(eq(patient.clinicId, fileEntry.clinicId), eq(patient.id, fileEntry.patientId)),
+      )
+      .where(
+        and(
+          eq(fileEntry.kind, 'reminders'),
+          isNotNull(fileEntry.body),
+          sql`${patient.id} > ${after}`,
+          sql`NOT EXISTS (SELECT 1 FROM file_entry AS later WHERE later.clinic_id = file_entry.clinic_id
+            AND later.supersedes = file_entry.id)`,
+        ),
+      )
+      .orderBy(asc(patient.id))
+      .limit(limit),
+  );
+}
+
+/** A message that is there already stays as it is. */
+export function insertMessage(row: MessageRow): Statement {
+  return builder().insert(message).values(row).onConflictDoNothing();
+}
+
+/** What is to be sent by now, the oldest first. */
+export function dueMessages(at: number, limit: number): Promise<MessageRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(message)
+      .where(and(eq(message.state, 'waiting'), lte(message.dueAt, at)))
+      .orderBy(asc(message.dueAt))
+      .limit(limit),
+  );
+}
+
+/** Claims a message for one attempt: only one process gets it. */
+export function claimMessage(row: MessageRow, nextAt: number): Statement {
+  return builder()
+    .update(message)
+    .set({ attempts: row.attempts + 1, dueAt: nextAt })
+    .where(and(isMessage(row), eq(message.attempts, row.attempts)));
+}
+
+export function closeMessage(
+  row: Pick<MessageRow, 'clinicId' | 'id'>,
+  state: MessageRow['state'],
+  sentAt: number | null,
+): Statement {
+  return builder().update(message).set({ state, sentAt }).where(isMessage(row));
+}
+
+const isMessage = ({ clinicId, id }: Pick<MessageRow, 'clinicId' | 'id'>) =>
+  and(eq(message.clinicId, clinicId), eq(message.id, id));
+
+export async function messageById(clinicId: string, id: string): Promise<MessageRow | null> {
+  const rows = await read((db) =>
+    db.select().from(message).where(isMessage({ clinicId, id })).limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+/** A clinic's outbox with the names it is for, newest first. */
+export function messagesOf(clinicId: string, limit = 100) {
+  return read((db) =>
+    db
+      .select({ message, name: patient.name })
+      .from(message)
+      .innerJoin(
+        patient,
+        and(eq(patient.clinicId, message.clinicId), eq(patient.id, message.patientId)),
+      )
+      .where(eq(message.clinicId, clinicId))
+      .orderBy(desc(message.createdAt))
+      .limit(limit),
+  );
+}
+
+export function insertCalendarLink(row: typeof calendarLink.$inferInsert): Statement {
+  return builder().insert(calendarLink).values(row);
+}
+
+export function revokeCalendarLinks(clinicId: string, patientId: string, at: number): Statement {
+  return builder()
+    .update(calendarLink)
+    .set({ revokedAt: at })
+    .where(
+      and(
+        eq(calendarLink.clinicId, clinicId),
+        eq(calendarLink.patientId, patientId),
+        isNull(calendarLink.revokedAt),
+      ),
+    );
+}
+
+/** The patient of a calendar's address, unless it was revoked; null otherwise. */
+export async function patientByCalendar(tokenHash: string) {
+  const rows = await read((db) =>
+    db
+      .select({ patient })
+      .from(calendarLink)
+      .innerJoin(
+        patient,
+        and(eq(patient.clinicId, calendarLink.clinicId), eq(patient.id, calendarLink.patientId)),
+      )
+      .where(and(eq(calendarLink.tokenHash, tokenHash), isNull(calendarLink.revokedAt)))
+      .limit(1),
+  );
+  return rows[0]?.patient ?? null;
+}

@@ -1,0 +1,69 @@
+import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { clinic, member, patient } from './people';
+
+/** An exercise of the clinic's own. Versions keep their copy, so that editing it alters nothing sent. */
+export const clinicExercise = sqliteTable(
+  'clinic_exercise',
+  {
+    clinicId: text('clinic_id')
+      .notNull()
+      .references(() => clinic.id),
+    id: text('id').notNull(),
+    /** The record, as JSON. */
+    body: text('body').notNull(),
+    authorId: text('author_id').notNull(),
+    updatedAt: integer('updated_at').notNull(),
+    /** Not offered any more. */
+    retiredAt: integer('retired_at'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
+    index('clinic_exercise_offered').on(t.clinicId, t.retiredAt),
+  ],
+);
+
+/** A programme without a patient, to be applied and then adjusted. */
+export const programmeTemplate = sqliteTable(
+  'programme_template',
+  {
+    clinicId: text('clinic_id')
+      .notNull()
+      .references(() => clinic.id),
+    id: text('id').notNull(),
+    name: text('name').notNull(),
+    /** Rounds and lines, as JSON. */
+    body: text('body').notNull(),
+    authorId: text('author_id').notNull(),
+    createdAt: integer('created_at').notNull(),
+    retiredAt: integer('retired_at'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
+    index('programme_template_offered').on(t.clinicId, t.retiredAt, t.name),
+  ],
+);
+
+/** A member's unsaved desk for a patient: one each, so that nobody's is overwritten by another's. */
+export const deskDraft = sqliteTable(
+  'desk_draft',
+  {
+    clinicId: text('clinic_id').notNull(),
+    patientId: text('patient_id').notNull(),
+    memberId: text('member_id').notNull(),
+    /** The newest version it began from. */
+    basedOn: integer('based_on').notNull(),
+    /** The desk, as JSON. */
+    body: text('body').notNull(),
+    updatedAt: integer('updated_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.patientId, t.memberId] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+  ],
+);

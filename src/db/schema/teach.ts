@@ -1,0 +1,83 @@
+import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { member, patient } from './people';
+import { programmeVersion } from './programme';
+
+/** What was said, shown and checked at a teaching, signed. Rows are never changed. */
+export const teachBack = sqliteTable(
+  'teach_back',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    programmeId: text('programme_id').notNull(),
+    version: integer('version').notNull(),
+    localDate: text('local_date').notNull(),
+    /** Lines and closing, as JSON. */
+    body: text('body').notNull(),
+    /** Who signed. */
+    authorId: text('author_id').notNull(),
+    createdAt: integer('created_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({
+      columns: [t.clinicId, t.programmeId, t.version],
+      foreignColumns: [
+        programmeVersion.clinicId,
+        programmeVersion.programmeId,
+        programmeVersion.number,
+      ],
+    }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
+    index('teach_back_patient').on(t.clinicId, t.patientId, t.createdAt),
+  ],
+);
+
+/** A signed note of a visit. Rows are never changed; a later note stands beside an earlier one. */
+export const visitNote = sqliteTable(
+  'visit_note',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    localDate: text('local_date').notNull(),
+    /** The four parts, as JSON. */
+    body: text('body').notNull(),
+    authorId: text('author_id').notNull(),
+    createdAt: integer('created_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
+    index('visit_note_patient').on(t.clinicId, t.patientId, t.createdAt),
+  ],
+);
+
+/** What a member has begun and not signed: one each, so that nobody's is overwritten. */
+export const visitDraft = sqliteTable(
+  'visit_draft',
+  {
+    clinicId: text('clinic_id').notNull(),
+    patientId: text('patient_id').notNull(),
+    memberId: text('member_id').notNull(),
+    kind: text('kind', { enum: ['teach', 'note'] }).notNull(),
+    body: text('body').notNull(),
+    updatedAt: integer('updated_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.patientId, t.memberId, t.kind] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+  ],
+);

@@ -1,0 +1,48 @@
+import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from '../door';
+import { measurement } from '../schema';
+
+export type MeasurementRow = typeof measurement.$inferSelect;
+
+/** The most measurements read of one patient: years of visits. */
+export const MOST_MEASUREMENTS = 4000;
+
+const notSuperseded = sql`NOT EXISTS (SELECT 1 FROM measurement AS later
+  WHERE later.clinic_id = measurement.clinic_id AND later.supersedes = measurement.id)`;
+
+/** A patient's measurements that count now, newest first. */
+export function measurementsOf(clinicId: string, patientId: string): Promise<MeasurementRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(measurement)
+      .where(
+        and(
+          eq(measurement.clinicId, clinicId),
+          eq(measurement.patientId, patientId),
+          isNotNull(measurement.details),
+          notSuperseded,
+        ),
+      )
+      .orderBy(desc(measurement.localDate), desc(measurement.createdAt), desc(sql`rowid`))
+      .limit(MOST_MEASUREMENTS),
+  );
+}
+
+export async function measurementById(
+  clinicId: string,
+  id: string,
+): Promise<MeasurementRow | null> {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(measurement)
+      .where(and(eq(measurement.clinicId, clinicId), eq(measurement.id, id)))
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+export function insertMeasurement(row: MeasurementRow): Statement {
+  return builder().insert(measurement).values(row);
+}

@@ -1,0 +1,102 @@
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { type Statement, builder, checkpoint, read } from '../door';
+import { photo, photoBytes, photoMarking } from '../schema';
+
+export type PhotoRow = typeof photo.$inferSelect;
+export type MarkingRow = typeof photoMarking.$inferSelect;
+
+/** A patient's photos that still have their bytes, newest first. */
+export function photosOf(clinicId: string, patientId: string): Promise<PhotoRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(photo)
+      .where(
+        and(eq(photo.clinicId, clinicId), eq(photo.patientId, patientId), isNull(photo.deletedAt)),
+      )
+      .orderBy(desc(photo.takenOn), desc(photo.createdAt))
+      .limit(100),
+  );
+}
+
+/** A photo of the clinic, deleted or not; null when there is none. */
+export async function photoById(clinicId: string, id: string): Promise<PhotoRow | null> {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(photo)
+      .where(and(eq(photo.clinicId, clinicId), eq(photo.id, id)))
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+/** A photo's picture; null once it was deleted. */
+export async function photoBytesOf(clinicId: string, photoId: string): Promise<Buffer | null> {
+  const rows = await read((db) =>
+    db
+      .select({ bytes: photoBytes.bytes })
+      .from(photoBytes)
+      .where(and(eq(photoBytes.clinicId, clinicId), eq(photoBytes.photoId, photoId)))
+      .limit(1),
+  );
+  return rows[0]?.bytes ?? null;
+}
+
+export function insertPhoto(row: PhotoRow, bytes: Buffer): Statement[] {
+  return [
+    builder().insert(photo).values(row),
+    builder().insert(photoBytes).values({ clinicId: row.clinicId, photoId: row.id, bytes }),
+  ];
+}
+
+/**
+ * Deletes a picture for good and leaves a tombstone. The bytes are overwritten with zeros before
+ * the row goes, because a deleted row's pages keep their content until they are used again.
+ */
+export function deletePhoto(clinicId: string, id: string, by: string, at: number): Statement[] {
+  const its = and(eq(photoBytes.clinicId, clinicId), eq(photoBytes.photoId, id));
+  return [
+    builder()
+      .update(photoBytes)
+      .set({ bytes: sql`zeroblob(length(${photoBytes.bytes}))` })
+      .where(its),
+    builder().delete(photoBytes).where(its),
+    builder()
+      .update(photo)
+      .set({ deletedBy: by, deletedAt: at })
+      .where(and(eq(photo.clinicId, clinicId), eq(photo.id, id), isNull(photo.deletedAt))),
+  ];
+}
+
+/** After a deletion: the journal still holds the picture until it is folded in and cut. */
+export const forgetDeleted = checkpoint;
+
+export function insertMarking(row: MarkingRow): Statement {
+  return builder().insert(photoMarking).values(row);
+}
+
+/** The markings of these photos, oldest first. */
+export function markingsOf(clinicId: string, photoIds: readonly string[]): Promise<MarkingRow[]> {
+  if (photoIds.length === 0) return Promise.resolve([]);
+  return read((db) =>
+    db
+      .select()
+      .from(photoMarking)
+      .where(and(eq(photoMarking.clinicId, clinicId), inArray(photoMarking.photoId, [...photoIds])))
+      .orderBy(asc(photoMarking.createdAt), asc(sql`rowid`))
+      .limit(500),
+  );
+}
+
+/** A member's own markings, newest first: for their own error. */
+export function markingsBy(clinicId: string, authorId: string): Promise<MarkingRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(photoMarking)
+      .where(and(eq(photoMarking.clinicId, clinicId), eq(photoMarking.authorId, authorId)))
+      .orderBy(desc(photoMarking.createdAt))
+      .limit(500),
+  );
+}

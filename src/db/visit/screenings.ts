@@ -1,0 +1,137 @@
+import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from '../door';
+import { referral, referralAnswer, screening, screeningDecision } from '../schema';
+
+export type ScreeningRow = typeof screening.$inferSelect;
+export type ScreeningDecisionRow = typeof screeningDecision.$inferSelect;
+export type ReferralRow = typeof referral.$inferSelect;
+export type ReferralAnswerRow = typeof referralAnswer.$inferSelect;
+
+/** The most screenings shown of one patient. */
+const MOST_SHOWN = 50;
+
+/** A patient's screenings, newest first. */
+export function screeningsOf(clinicId: string, patientId: string): Promise<ScreeningRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(screening)
+      .where(and(eq(screening.clinicId, clinicId), eq(screening.patientId, patientId)))
+      .orderBy(desc(screening.createdAt), desc(sql`rowid`))
+      .limit(MOST_SHOWN),
+  );
+}
+
+/** The newest screening a practitioner stands behind, wherever in the list it is. */
+export async function newestConfirmed(
+  clinicId: string,
+  patientId: string,
+): Promise<ScreeningRow | null> {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(screening)
+      .where(
+        and(
+          eq(screening.clinicId, clinicId),
+          eq(screening.patientId, patientId),
+          isNotNull(screening.confirmedBy),
+        ),
+      )
+      .orderBy(desc(screening.createdAt), desc(sql`rowid`))
+      .limit(1),
+  );
+  return rows[0] ?? null;
+}
+
+/** Newest first. */
+export function decisionsOf(clinicId: string, patientId: string): Promise<ScreeningDecisionRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(screeningDecision)
+      .where(
+        and(eq(screeningDecision.clinicId, clinicId), eq(screeningDecision.patientId, patientId)),
+      )
+      .orderBy(desc(screeningDecision.createdAt), desc(sql`rowid`))
+      .limit(MOST_SHOWN),
+  );
+}
+
+/**
+ * A guard's condition: the newest confirmed screening does not block prescribing, or the newest
+ * decision about it lets prescribing go on.
+ */
+export function screeningAllows(clinicId: string, patientId: string) {
+  return sql`SELECT coalesce((
+    SELECT s.outcome NOT IN ('emergency', 'same day', 'refer') OR coalesce((
+      SELECT d.may_prescribe FROM screening_decision AS d
+      WHERE d.clinic_id = s.clinic_id AND d.screening_id = s.id
+      ORDER BY d.created_at DESC, d.rowid DESC LIMIT 1), 0)
+    FROM screening AS s
+    WHERE s.clinic_id = ${clinicId} AND s.patient_id = ${patientId} AND s.confirmed_by IS NOT NULL
+    ORDER BY s.created_at DESC, s.rowid DESC LIMIT 1), 1)`;
+}
+
+export function insertScreening(row: ScreeningRow): Statement {
+  return builder().insert(screening).values(row);
+}
+
+export function insertDecision(row: ScreeningDecisionRow): Statement {
+  return builder().insert(screeningDecision).values(row);
+}
+
+export function insertReferral(row: ReferralRow): Statement {
+  return builder().insert(referral).values(row);
+}
+
+export function insertReferralAnswer(row: ReferralAnswerRow): Statement {
+  return builder().insert(referralAnswer).values(row);
+}
+
+/** Which of these patients have a referral without an answer. */
+export async function patientsAwaitingAnswer(
+  clinicId: string,
+  patientIds: readonly string[],
+): Promise<ReadonlySet<string>> {
+  const rows = await read((db) =>
+    db
+      .selectDistinct({ patientId: referral.patientId })
+      .from(referral)
+      .where(
+        and(
+          eq(referral.clinicId, clinicId),
+          inArray(referral.patientId, [...patientIds]),
+          sql`NOT EXISTS (SELECT 1 FROM referral_answer AS a
+            WHERE a.clinic_id = referral.clinic_id AND a.referral_id = referral.id)`,
+        ),
+      ),
+  );
+  return new Set(rows.map((row) => row.patientId));
+}
+
+/** A patient's referrals with their answers, newest first. */
+export async function referralsOf(clinicId: string, patientId: string) {
+  const rows = await read((db) =>
+    db
+      .select({ referral, answer: referralAnswer })
+      .from(referral)
+      .leftJoin(
+        referralAnswer,
+        and(
+          eq(referralAnswer.clinicId, referral.clinicId),
+          eq(referralAnswer.referralId, referral.id),
+        ),
+      )
+      .where(and(eq(referral.clinicId, clinicId), eq(referral.patientId, patientId)))
+      .orderBy(desc(referral.createdAt), asc(referralAnswer.createdAt))
+      .limit(200),
+  );
+  const byId = new Map<string, { referral: ReferralRow; answers: ReferralAnswerRow[] }>();
+  for (const row of rows) {
+    const known = byId.get(row.referral.id) ?? { referral: row.referral, answers: [] };
+    if (row.answer) known.answers.push(row.answer);
+    byId.set(row.referral.id, known);
+  }
+  return [...byId.values()];
+}

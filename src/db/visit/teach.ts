@@ -1,0 +1,85 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { type Statement, builder, read } from '../door';
+import { teachBack, visitDraft, visitNote } from '../schema';
+
+export type TeachBackRow = typeof teachBack.$inferSelect;
+export type VisitNoteRow = typeof visitNote.$inferSelect;
+export type VisitDraftKind = (typeof visitDraft.$inferSelect)['kind'];
+
+/** A patient's signed teachings, newest first. */
+export function teachBacksOf(
+  clinicId: string,
+  patientId: string,
+  limit = 100,
+): Promise<TeachBackRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(teachBack)
+      .where(and(eq(teachBack.clinicId, clinicId), eq(teachBack.patientId, patientId)))
+      .orderBy(desc(teachBack.createdAt))
+      .limit(limit),
+  );
+}
+
+export function insertTeachBack(row: TeachBackRow): Statement {
+  return builder().insert(teachBack).values(row);
+}
+
+/** A patient's signed notes, newest first. */
+export function visitNotesOf(
+  clinicId: string,
+  patientId: string,
+  limit = 100,
+): Promise<VisitNoteRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(visitNote)
+      .where(and(eq(visitNote.clinicId, clinicId), eq(visitNote.patientId, patientId)))
+      .orderBy(desc(visitNote.createdAt))
+      .limit(limit),
+  );
+}
+
+export function insertVisitNote(row: VisitNoteRow): Statement {
+  return builder().insert(visitNote).values(row);
+}
+
+type DraftKey = {
+  readonly clinicId: string;
+  readonly patientId: string;
+  readonly memberId: string;
+  readonly kind: VisitDraftKind;
+};
+
+const isDraft = ({ clinicId, patientId, memberId, kind }: DraftKey) =>
+  and(
+    eq(visitDraft.clinicId, clinicId),
+    eq(visitDraft.patientId, patientId),
+    eq(visitDraft.memberId, memberId),
+    eq(visitDraft.kind, kind),
+  );
+
+/** A member's own unsigned draft; null when there is none. */
+export async function visitDraftOf(key: DraftKey): Promise<string | null> {
+  const rows = await read((db) =>
+    db.select({ body: visitDraft.body }).from(visitDraft).where(isDraft(key)).limit(1),
+  );
+  return rows[0]?.body ?? null;
+}
+
+export function putVisitDraft(row: typeof visitDraft.$inferInsert): Statement {
+  const { body, updatedAt } = row;
+  return builder()
+    .insert(visitDraft)
+    .values(row)
+    .onConflictDoUpdate({
+      target: [visitDraft.clinicId, visitDraft.patientId, visitDraft.memberId, visitDraft.kind],
+      set: { body, updatedAt },
+    });
+}
+
+export function forgetVisitDraft(key: DraftKey): Statement {
+  return builder().delete(visitDraft).where(isDraft(key));
+}
