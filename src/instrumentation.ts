@@ -3,4 +3,6 @@ export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { prepareServer } = await import('@/server/prepare');
   await prepareServer();
+  const { startOutbox } = await import('@/server/patient/outbox');
+  startOutbox();
 }

@@ -1,9 +1,12 @@
 /** PUBLIC_URL, where patients reach this clinic; else the address of the request. */
 export function publicOrigin(request: { headers: Headers; url: string }): string {
+  return originOf(request.headers, new URL(request.url).host);
+}
+
+/** As `publicOrigin`, where only the headers are at hand: a page. */
+export function originOf(headers: { get: (name: string) => string | null }, host = ''): string {
   const configured = process.env.PUBLIC_URL;
-  if (configured) return new URL(configured).origin;
-  const host = request.headers.get('host') ?? new URL(request.url).host;
-  return `http://${host}`;
+  return configured ? new URL(configured).origin : `http://${headers.get('host') ?? host}`;
 }
 
 /** Cookies are Secure when the public address is https. */

@@ -6,7 +6,7 @@ import {
 } from '@/core/adherence';
 import { adherenceHistory, firstDay, isPausedOn } from '@/core/history';
 import { type LocalDate, addDays, daysBetween } from '@/core/units';
-import { type Patient, membersOf, newestEvents, newestLinkOf, openAlertsOf } from '@/db';
+import { type Patient, membersOf, newestEvents, newestLinkOf, pausesOf, openAlertsOf } from '@/db';
 import type { SignedIn } from './access';
 import { LANTERN_DAYS, type OpenAlert } from './morning-list';
 import { type PatientFacts, type SentVersion, factsOf, todayOf } from './programme-facts';
@@ -94,6 +94,8 @@ function notesIn(rows: readonly { localDate: string; body: string }[]): Note[] {
 
 /** What the header of a patient's file shows on every step. */
 export type FileHeader = {
+  /** A pause of the patient's own that is not over yet. */
+  readonly ownPause: { readonly reason: string; readonly from: string; readonly to: string } | null;
   readonly days: readonly DayAdherence[];
   readonly alerts: readonly OpenAlert[];
   readonly paused: boolean;
@@ -103,12 +105,17 @@ export type FileHeader = {
 export async function fileHeader(member: SignedIn, patient: Patient): Promise<FileHeader> {
   const today = todayOf(patient);
   const from = addDays(today, 1 - LANTERN_DAYS);
-  const [[facts], alerts, link] = await Promise.all([
+  const [[facts], alerts, link, pauses] = await Promise.all([
     factsOf(member.clinicId, [patient], from, today),
     openAlertsOf(member.clinicId, [patient.id]),
     newestLinkOf(member.clinicId, patient.id),
+    pausesOf(member.clinicId, [patient.id]),
   ]);
+  const own = pauses.findLast(
+    ({ cause, toDate }) => cause === 'patient' && toDate !== null && toDate >= today,
+  );
   return {
+    ownPause: own ? { reason: own.reason, from: own.fromDate, to: own.toDate ?? '' } : null,
     days: facts ? adherenceHistory(facts, from, today) : [],
     alerts: alerts.map(({ id, kind }) => ({ id, kind })),
     paused: facts?.pauses.some((pause) => pause.to === null) ?? false,

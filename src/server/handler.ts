@@ -13,7 +13,11 @@ type ActorOf<W extends Who> = W extends 'anyone'
     ? PatientHere
     : SignedIn;
 
-type Answer = { readonly value?: unknown; readonly cookies?: (response: NextResponse) => void };
+type Answer = {
+  readonly value?: unknown;
+  readonly cookies?: (response: NextResponse) => void;
+  readonly file?: FileAnswer;
+};
 
 type HandlerOptions<W extends Who, S extends z.ZodType> = {
   /** The least role, the patient, or anyone. */
@@ -35,34 +39,115 @@ const DEFAULT_LIMIT = 64 * 1024;
  * record, then the work. Every refusal is a sentence, and changes nothing.
  */
 export function handler<W extends Who, S extends z.ZodType>(options: HandlerOptions<W, S>) {
-  return async function handle(request: Request): Promise<NextResponse> {
-    try {
-      checkOrigin(request);
+  const { limit = DEFAULT_LIMIT } = options;
+  return (request: Request): Promise<NextResponse> =>
+    answering(request, async () => {
       const actor = await actorFor(options.who);
-      const json = await readJson(request, options.limit ?? DEFAULT_LIMIT);
-      const parsed = options.input.safeParse(json);
-      if (!parsed.success) {
-        const issue = parsed.error.issues[0];
-        const at = (issue?.path ?? []).map((key) => (typeof key === 'number' ? key : String(key)));
-        throw new Problem(400, issue?.message ?? 'Something in the form is not right.', at);
-      }
-      const answer = await options.run({ actor: actor as ActorOf<W>, input: parsed.data, request });
-      const response = NextResponse.json(
-        { ok: true, value: answer.value ?? null },
-        { headers: NO_STORE },
-      );
-      answer.cookies?.(response);
-      return response;
-    } catch (error) {
-      const problem = asProblem(error);
-      if (problem.status >= 500) logFailure(new URL(request.url).pathname, error);
-      const { say, at, details } = problem;
-      return NextResponse.json(
-        { ok: false, say, at, details },
-        { status: problem.status, headers: NO_STORE },
-      );
+      const input = await recordIn(request, options.input, limit);
+      return options.run({ actor: actor as ActorOf<W>, input, request });
+    });
+}
+
+/** The record a request carries as JSON, of a bounded size. */
+async function recordIn<S extends z.ZodType>(
+  request: Request,
+  schema: S,
+  limit: number,
+): Promise<z.infer<S>> {
+  if (!typeOf(request).startsWith('application/json'))
+    throw new Problem(415, 'This was not sent as a form of ours.');
+  const say = `This is too large (at most ${Math.round(limit / 1024)} kB). Nothing was saved.`;
+  return checked(schema, jsonOf(await readBytes(request, limit, say)));
+}
+
+type FileAnswer = {
+  readonly bytes: Uint8Array<ArrayBuffer> | string;
+  readonly type: string;
+  readonly name: string;
+};
+
+/** As `handler`, answered with a file. It is asked for by POST, so that nothing of it is in an address. */
+export function fileHandler<W extends Who, S extends z.ZodType>(
+  options: Omit<HandlerOptions<W, S>, 'run'> & {
+    readonly run: (call: {
+      readonly actor: ActorOf<W>;
+      readonly input: z.infer<S>;
+      readonly request: Request;
+    }) => Promise<FileAnswer>;
+  },
+) {
+  return (request: Request): Promise<NextResponse> =>
+    answering(request, async () => {
+      const actor = (await actorFor(options.who)) as ActorOf<W>;
+      const input = await recordIn(request, options.input, DEFAULT_LIMIT);
+      return { file: await options.run({ actor, input, request }) };
+    });
+}
+
+type BytesOptions<W extends Who, S extends z.ZodType> = {
+  readonly who: W;
+  /** What stands in the address beside the bytes. */
+  readonly query: S;
+  readonly limit: number;
+  /** The sentence for more than that. */
+  readonly tooLarge: string;
+  readonly run: (call: {
+    readonly actor: ActorOf<W>;
+    readonly query: z.infer<S>;
+    readonly bytes: Buffer;
+  }) => Promise<Answer>;
+};
+
+/** As `handler`, for a file sent as it is; the record about it stands in the address. */
+export function bytesHandler<W extends Who, S extends z.ZodType>(options: BytesOptions<W, S>) {
+  return (request: Request): Promise<NextResponse> =>
+    answering(request, async () => {
+      const actor = await actorFor(options.who);
+      const { searchParams } = new URL(request.url);
+      const query = checked(options.query, Object.fromEntries(searchParams));
+      const bytes = await readBytes(request, options.limit, options.tooLarge);
+      return options.run({ actor: actor as ActorOf<W>, query, bytes });
+    });
+}
+
+/** Answers a write of our own pages: its value, or why it was not carried out. */
+async function answering(request: Request, work: () => Promise<Answer>): Promise<NextResponse> {
+  try {
+    checkOrigin(request);
+    const answer = await work();
+    if (answer.file) {
+      const { bytes, type, name } = answer.file;
+      return new NextResponse(bytes, {
+        headers: {
+          ...NO_STORE,
+          'Content-Type': type,
+          'Content-Disposition': `attachment; filename="${name}"`,
+        },
+      });
     }
-  };
+    const response = NextResponse.json(
+      { ok: true, value: answer.value ?? null },
+      { headers: NO_STORE },
+    );
+    answer.cookies?.(response);
+    return response;
+  } catch (error) {
+    const problem = asProblem(error);
+    if (problem.status >= 500) logFailure(new URL(request.url).pathname, error);
+    const { say, at, details } = problem;
+    return NextResponse.json(
+      { ok: false, say, at, details },
+      { status: problem.status, headers: NO_STORE },
+    );
+  }
+}
+
+function checked<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  const issue = parsed.error.issues[0];
+  const at = (issue?.path ?? []).map((key) => (typeof key === 'number' ? key : String(key)));
+  throw new Problem(400, issue?.message ?? 'Something in the form is not right.', at);
 }
 
 const NO_STORE = { 'Cache-Control': 'no-store' };
@@ -95,14 +180,12 @@ async function actorFor(who: Who): Promise<SignedIn | PatientHere | null> {
   return member;
 }
 
-async function readJson(request: Request, limit: number): Promise<unknown> {
-  if (!(request.headers.get('content-type') ?? '').startsWith('application/json')) {
-    throw new Problem(415, 'This was not sent as a form of ours.');
-  }
-  const tooLarge = new Problem(
-    413,
-    `This is too large (at most ${Math.round(limit / 1024)} kB). Nothing was saved.`,
-  );
+function typeOf(request: Request): string {
+  return request.headers.get('content-type') ?? '';
+}
+
+async function readBytes(request: Request, limit: number, say: string): Promise<Buffer> {
+  const tooLarge = new Problem(413, say);
   if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge;
   const reader = request.body?.getReader();
   const pieces: Uint8Array[] = [];
@@ -118,8 +201,12 @@ async function readJson(request: Request, limit: number): Promise<unknown> {
     }
     pieces.push(value);
   }
+  return Buffer.concat(pieces);
+}
+
+function jsonOf(bytes: Buffer): unknown {
   try {
-    return JSON.parse(Buffer.concat(pieces).toString('utf8')) as unknown;
+    return JSON.parse(bytes.toString('utf8')) as unknown;
   } catch {
     throw new Problem(400, 'What was sent could not be read. Nothing was saved; try again.');
   }

@@ -14,6 +14,7 @@ import { now } from './clock';
 import { patientFor } from './people';
 import { LINK_GONE, Problem } from './problem';
 import { hashToken, randomToken } from './secrets';
+import { checkRate, recordFailure } from './sign-in';
 
 /**
  * Makes a patient's personal link and revokes the one before. The token is returned once, to be
@@ -53,8 +54,12 @@ export async function revokeLink(member: SignedIn, patientId: string): Promise<v
 
 /** Exchanges a link's token for a cookie of this device. The link stays usable. */
 export async function openLink(token: string): Promise<{ device: string }> {
-  const link = await linkByToken(hashToken(token));
+  // Nobody guesses 256 bits; many wrong tries still close the door for a while.
+  const tokenHash = hashToken(token);
+  await checkRate(tokenHash);
+  const link = await linkByToken(tokenHash);
   if (!link) {
+    await recordFailure(tokenHash);
     throw new Problem(401, LINK_GONE);
   }
   const device = randomToken();

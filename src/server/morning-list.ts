@@ -2,11 +2,13 @@ import { type AdherenceSummary, type DayAdherence, summarise } from '@/core/adhe
 import { adherenceHistory, lastDays } from '@/core/history';
 import { type LocalDate, daysBetween } from '@/core/units';
 import {
+  type AlertKind,
   PATIENTS_A_PAGE,
   type Patient,
   countPatients,
   newestOf,
   openAlertsOf,
+  patientsAwaitingAnswer,
   patientsOnPage,
 } from '@/db';
 import type { SignedIn } from './access';
@@ -17,7 +19,7 @@ export const LANTERN_DAYS = 14;
 
 export type OpenAlert = {
   readonly id: string;
-  readonly kind: 'stopped for a symptom' | 'conflicting log';
+  readonly kind: AlertKind;
 };
 
 export type MorningRow = {
@@ -56,10 +58,11 @@ export async function morningList(
   const todays = patients.map(todayOf).sort();
   const from = lastDays(todays[0] as LocalDate, LANTERN_DAYS).from;
   const to = todays.at(-1) as LocalDate;
-  const [facts, alerts, newest] = await Promise.all([
+  const [facts, alerts, newest, awaiting] = await Promise.all([
     factsOf(clinicId, patients, from, to),
     openAlertsOf(clinicId, ids),
     newestOf(clinicId, ids),
+    patientsAwaitingAnswer(clinicId, ids),
   ]);
   const rows = facts.map((fact, index): MorningRow => {
     const { patient, today } = fact;
@@ -78,17 +81,27 @@ export async function morningList(
       lastSession: date ? { date, daysAgo: daysBetween(date, today) } : null,
       lastPain: pain?.pain == null ? null : { date: pain.date as LocalDate, pain: pain.pain },
     };
-    return { ...row, reason: reasonOf(row, fact.versions.length > 0) };
+    return { ...row, reason: reasonOf(row, fact.versions.length > 0, awaiting.has(patient.id)) };
   });
   return { rows, total, page: shown, pages };
 }
 
-function reasonOf(row: Omit<MorningRow, 'reason'>, prescribed: boolean): string {
+const ALERT_REASONS: Readonly<Record<AlertKind, string>> = {
+  'stopped for a symptom':
+    'Stopped a session because something felt wrong; the programme is paused.',
+  'conflicting log': 'A session was reported twice with different content; both are kept.',
+  'new weakness': 'New weakness at the last examination, whatever the pain does.',
+  'health answers': 'The patient’s own health answers ask for a look today.',
+};
+
+function reasonOf(
+  row: Omit<MorningRow, 'reason'>,
+  prescribed: boolean,
+  awaitsAnswer: boolean,
+): string {
   const [alert] = row.alerts;
-  if (alert?.kind === 'stopped for a symptom')
-    return 'Stopped a session because something felt wrong; the programme is paused.';
-  if (alert?.kind === 'conflicting log')
-    return 'A session was reported twice with different content; both are kept.';
+  if (alert) return ALERT_REASONS[alert.kind];
+  if (awaitsAnswer) return 'Referred; no answer is recorded yet.';
   if (!prescribed) return 'No programme yet.';
   if (row.lastSession === null) return 'No session so far.';
   const { sessionsDone, sessionsDue, share } = row.summary;

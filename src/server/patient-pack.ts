@@ -1,82 +1,160 @@
-import { CLINIC_CAUTION, NORMAL_SIGNS, STOP_SIGNS, sayPhrases } from '@/catalogue';
-import { SESSION_DONE_FROM } from '@/core/adherence';
-import { NOTHING_DONE, isPausedOn } from '@/core/history';
-import { readDose } from '@/core/dose';
-import { PACK_FORMAT, type PackLine, type PackSession, type PatientPack } from '@/core/exchange';
 import {
-  type DaySession,
-  type SessionSlot,
-  sessionsOn,
-  timesPerDay,
-  versionOn,
-} from '@/core/schedule';
+  CLINIC_CAUTION,
+  NORMAL_SIGNS,
+  PATIENT_LANGUAGE,
+  STOP_SIGNS,
+  sayPhrases,
+  sayToPatient,
+} from '@/catalogue';
+import { SESSION_DONE_FROM } from '@/core/adherence';
+import { figureOf } from '@/catalogue/figures';
+import { describeFigure, drawFigure } from '@/core/figure';
+import { NOTHING_DONE } from '@/core/history';
+import { readDose } from '@/core/dose';
+import {
+  PACK_FORMAT,
+  type PackDay,
+  type PackLine,
+  type PackSession,
+  type PatientPack,
+} from '@/core/exchange';
+import { type DaySession, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
-import type { LocalDate } from '@/core/units';
+import { type LocalDate, addDays } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
+import { now } from './clock';
 import { NOT_FOUND, Problem } from './problem';
-import { type SentLine, type SentVersion, factsOf, todayOf } from './programme-facts';
+import { asksForOwnScreening } from './visit/screening';
+import { type DayLayout, layoutOf, momentsOf } from './patient/day-moments';
+import { slotText } from './patient/slot-text';
+import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
+import {
+  type PatientFacts,
+  type SentLine,
+  type SentVersion,
+  factsOf,
+  todayOf,
+} from './programme-facts';
+import { ownCues } from './visit/teaching';
 
-/** Today's pack for a patient's device. */
+/** What a patient sees of their clinic. */
+export async function patientClinic(here: PatientHere): Promise<PatientPack['clinic']> {
+  const clinic = await clinicById(here.clinicId);
+  if (!clinic) throw new Problem(404, NOT_FOUND);
+  const { name, phone, emergencyText } = clinic;
+  return { name, phone, emergencyText };
+}
+
+/** Today and so many more days live on the device. */
+const DAYS_AHEAD = 7;
+
+/** The pack for a patient's device: today and the week after it. */
 export async function patientPack(here: PatientHere): Promise<PatientPack> {
   const { patient, clinicId } = here;
   const today = todayOf(patient);
-  const [[facts], clinic, pauseRows] = await Promise.all([
-    factsOf(clinicId, [patient], today, today),
-    clinicById(clinicId),
+  const [[facts], clinic, pauseRows, asksHealth, cues, asked, layout] = await Promise.all([
+    factsOf(clinicId, [patient], addDays(today, -WEEK_DAYS), today),
+    patientClinic(here),
     pausesOf(clinicId, [patient.id]),
+    asksForOwnScreening(patient),
+    ownCues(patient),
+    askedOf(patient),
+    layoutOf(patient),
   ]);
-  if (!facts || !clinic) throw new Problem(404, NOT_FOUND);
-  const stopped = pauseRows.some((pause) => pause.cause === 'stop' && pause.toDate === null);
-  const paused = stopped
-    ? 'after a stop'
-    : isPausedOn(facts.pauses, today)
-      ? 'by the clinic'
-      : 'no';
-  const version = versionOn(facts.versions, today);
-  const day = version && sessionsOn(today, version.lines, facts.waking, version.reviewOn);
+  if (!facts) throw new Problem(404, NOT_FOUND);
   const done = facts.done.get(today) ?? NOTHING_DONE;
   const shares = new Map(done.lines.map((line) => [line.lineage, line.shares]));
-  const used = version ? usedLines(version, day?.sessions ?? [], day?.asNeeded ?? []) : [];
-  const lines = used.map((line) => {
-    const due = Math.max(1, timesPerDay(line.dose.times, facts.waking).least);
-    const sum = (shares.get(line.lineage) ?? []).reduce(
-      (total, share) => total + Math.min(1, share),
-      0,
-    );
-    return packLine(line, Math.min(1, sum / due));
-  });
   const doneKeys = new Set(
     done.sessions.filter((s) => s.share >= SESSION_DONE_FROM).map((s) => s.key),
   );
-  const pack = (session: Pick<DaySession<SentLine>, 'key' | 'lines'>, label: string) =>
-    packSession(session, label, used, version?.rounds ?? 1, doneKeys);
+  const used: SentLine[] = [];
+  const days = Array.from({ length: DAYS_AHEAD + 1 }, (_, index) =>
+    packDay(
+      addDays(today, index),
+      facts,
+      pauseRows,
+      used,
+      index === 0 ? doneKeys : new Set(),
+      layout,
+    ),
+  );
+  const [first, ...others] = days;
+  if (!first) throw new Error('no day');
   return {
     format: PACK_FORMAT,
     patientId: patient.id,
     name: patient.name,
-    clinic: { name: clinic.name, phone: clinic.phone, emergencyText: clinic.emergencyText },
-    today,
-    dateText: dateText(today),
+    clinic,
+    asksHealth,
+    zone: patient.zone,
+    at: now(),
+    lines: used.map((line) => {
+      const due = Math.max(1, timesPerDay(line.dose.times, facts.waking).least);
+      const sum = (shares.get(line.lineage) ?? []).reduce((t, share) => t + Math.min(1, share), 0);
+      return packLine(line, Math.min(1, sum / due), cues.get(line.lineage) ?? []);
+    }),
+    days: [first, ...others],
+    ...questionsFor(facts, asked, today),
+    stopSigns: STOP_SIGNS,
+    normalSigns: NORMAL_SIGNS,
+    caution: CLINIC_CAUTION,
+  };
+}
+
+type PauseRow = Awaited<ReturnType<typeof pausesOf>>[number];
+
+function pausedOn(rows: readonly PauseRow[], date: LocalDate): PackDay['paused'] {
+  if (rows.some((pause) => pause.cause === 'stop' && pause.toDate === null)) return 'after a stop';
+  const pause = rows.find(
+    ({ fromDate, toDate }) => fromDate <= date && (toDate === null || date <= toDate),
+  );
+  if (!pause) return 'no';
+  return pause.cause === 'patient' ? 'by you' : 'by the clinic';
+}
+
+/** One day; its lines are added to those the pack carries. */
+function packDay(
+  date: LocalDate,
+  facts: PatientFacts,
+  pauses: readonly PauseRow[],
+  used: SentLine[],
+  doneKeys: ReadonlySet<string>,
+  layout: DayLayout,
+): PackDay {
+  const paused = pausedOn(pauses, date);
+  const version = versionOn(facts.versions, date);
+  const day = version && sessionsOn(date, version.lines, facts.waking, version.reviewOn);
+  for (const line of version ? usedLines(version, day?.sessions ?? [], day?.asNeeded ?? []) : [])
+    if (!used.includes(line)) used.push(line);
+  const times = new Map(momentsOf(facts, date, layout).map(({ key, at }) => [key, at]));
+  const pack = (session: Pick<DaySession<SentLine>, 'key' | 'lines'>, label: string) =>
+    packSession(
+      session,
+      label,
+      used,
+      version?.rounds ?? 1,
+      doneKeys,
+      times.get(session.key) ?? null,
+    );
+  return {
+    date,
+    dateText: dateText(date),
     paused,
     programme: version && {
       id: version.programmeId,
       version: version.number,
       rounds: version.rounds,
     },
-    lines,
     sessions:
       paused === 'no'
-        ? (day?.sessions ?? []).map((session) => pack(session, labelOf(session.slot)))
+        ? (day?.sessions ?? []).map((session) => pack(session, slotText(session.slot)))
         : [],
     extra:
       paused === 'no' && day && day.asNeeded.length > 0
-        ? pack({ key: 'as-needed', lines: day.asNeeded }, 'When you need it')
+        ? pack({ key: 'as-needed', lines: day.asNeeded }, sayToPatient('session.needed'))
         : null,
-    restText: restText(facts.versions, today),
-    stopSigns: STOP_SIGNS,
-    normalSigns: NORMAL_SIGNS,
-    caution: CLINIC_CAUTION,
+    restText: restText(facts.versions, date),
   };
 }
 
@@ -89,20 +167,30 @@ function usedLines(
   return version.lines.filter((line) => due.has(line));
 }
 
-function packLine(line: SentLine, share: number): PackLine {
-  const { name, steps, cues, props, mode, position } = line.exercise;
-  const needs = props.map(({ prop, orElse }) => [prop, ...orElse].join(' or ')).join(', ');
+/** What an exercise needs, with what will do instead: "pad or soft ball, wall". */
+export function needsOf({ props }: SentLine['exercise']): string {
+  return props.map(({ prop, orElse }) => [prop, ...orElse].join(' or ')).join(', ');
+}
+
+/** The patient's own reminders stand before the exercise's. */
+function packLine(line: SentLine, share: number, own: readonly string[]): PackLine {
+  const { name, steps, cues, mode, position } = line.exercise;
+  const figure = figureOf(line.exerciseId);
+  const side = line.dose.side === 'left' ? 'left' : 'right';
   return {
     lineage: line.lineage,
     name,
     steps,
-    cues,
-    needs,
+    cues: [...own, ...cues],
+    needs: needsOf(line.exercise),
     words: sayPhrases(readDose(line.dose, mode), 'patient'),
     dose: line.dose,
     mode,
     position,
     share,
+    figure,
+    picture: figure && drawFigure(figure, 1, { side, before: true }),
+    description: figure ? describeFigure(figure) : '',
   };
 }
 
@@ -112,6 +200,7 @@ function packSession(
   used: readonly SentLine[],
   rounds: number,
   doneKeys: ReadonlySet<string>,
+  at: number | null,
 ): PackSession {
   return {
     key: session.key,
@@ -119,41 +208,24 @@ function packSession(
     time: sessionSeconds(sessionTimeline(session.lines, rounds)),
     lines: session.lines.map((line) => used.indexOf(line)),
     done: doneKeys.has(session.key),
+    at,
   };
 }
 
-/** What a session is called. */
-export function labelOf(slot: SessionSlot): string {
-  switch (slot.kind) {
-    case 'any':
-      return slot.of === 1 ? 'Today’s session' : `Session ${slot.nth} of ${slot.of}`;
-    case 'on waking':
-      return 'On waking';
-    case 'before training':
-      return 'Before training';
-    case 'after training':
-      return 'After training';
-    case 'at': {
-      const minute = slot.minute % 1440;
-      return `At ${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-    }
-  }
-}
-
 function restText(versions: readonly SentVersion[], today: LocalDate): string {
-  if (versions.length === 0) return 'Your clinician has not written your programme yet.';
+  if (versions.length === 0) return sayToPatient('rest.none');
   const next = versions
     .map((version) => version.effectiveFrom)
     .filter((date) => date > today)
     .sort()[0];
   const begun = versions.some((version) => version.effectiveFrom <= today);
-  if (!begun && next) return `Your programme begins on ${dateText(next)}.`;
-  return 'A rest day. Nothing is due today.';
+  if (!begun && next) return sayToPatient('rest.begins', { date: dateText(next) });
+  return sayToPatient('rest.today');
 }
 
 /** A date in words, without a zone: "Monday, 23 November". */
 export function dateText(date: LocalDate): string {
-  return new Intl.DateTimeFormat('en-GB', {
+  return new Intl.DateTimeFormat(PATIENT_LANGUAGE === 'en' ? 'en-GB' : PATIENT_LANGUAGE, {
     weekday: 'long',
     day: 'numeric',
     month: 'long',

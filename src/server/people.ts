@@ -38,7 +38,13 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
   try {
     await write(() => [
       stillMay(member, 'practitioner'),
-      insertPatient({ ...fields, clinicId, practitionerId: member.id, createdAt: at }),
+      insertPatient({
+        ...fields,
+        birthDate: fields.birthDate ?? null,
+        clinicId,
+        practitionerId: member.id,
+        createdAt: at,
+      }),
       insertEpisode({
         clinicId,
         id: crypto.randomUUID(),

@@ -1,32 +1,134 @@
-import { type WakingHours } from '@/core/schedule';
-import type { LocalDate } from '@/core/units';
-import { type Patient, versionsOf } from '@/db';
-import { sentVersion, wakingOf } from './programme-facts';
+import { versionDifference } from '@/core/programme';
+import type { DayPlanBody, HomeBody } from '@/core/records';
+import { irritability } from '@/core/symptoms';
+import { type Patient, membersOf, versionsOf } from '@/db';
+import type { SignedIn } from './access';
+import { roleSuffices } from './access';
+import { bandsOf } from './desk/bands';
+import { keptDraft, othersWriting } from './desk/drafts';
+import { ownExercises } from './desk/exercises';
+import { templateList } from './desk/templates';
+import { type SentVersion, sentVersion, todayOf, wakingOf } from './programme-facts';
 import { earliestStart } from './save-programme';
+import { newestEntry, newestHistory } from './visit/entries';
+import { findingList } from './visit/findings';
+import { detectableChangesOf, latestMeasures } from './visit/measuring';
+
+/** Earlier versions the desk shows; all of them stay in the record. */
+const MOST_VERSIONS = 20;
+
+/** A version's lines as the desk holds them. */
+function deskLines(version: SentVersion) {
+  return version.lines.map((line) => ({
+    uid: line.lineage,
+    lineage: line.lineage,
+    anchor: line.anchor,
+    exerciseId: line.exerciseId,
+    dose: line.text,
+    school: line.school,
+    session: line.session,
+    overrides: line.overrides,
+  }));
+}
+
+const compared = (version: SentVersion) => ({
+  rounds: version.rounds,
+  lines: version.lines.map(({ lineage, exercise, dose, session }) => ({
+    lineage,
+    name: exercise.name,
+    dose,
+    session,
+  })),
+});
 
 /** What the Plan desk begins with: the newest version's lines, to become the next version. */
 export async function planOf(patient: Patient) {
-  const versions = (await versionsOf(patient.clinicId, [patient.id])).get(patient.id) ?? [];
-  const last = versions.at(-1);
-  const newest = last ? sentVersion(last) : null;
-  const earliest: LocalDate = await earliestStart(patient);
-  const waking: WakingHours = wakingOf(patient);
+  const rows = (await versionsOf(patient.clinicId, [patient.id])).get(patient.id) ?? [];
+  const versions = rows.map(sentVersion);
+  const newest = versions.at(-1) ?? null;
+  const earliest = await earliestStart(patient);
   return {
+    versions,
     newest: newest?.number ?? 0,
     earliest,
-    waking,
+    waking: wakingOf(patient),
     desk: {
-      lines: (newest?.lines ?? []).map((line) => ({
-        uid: line.lineage,
-        lineage: line.lineage,
-        anchor: line.anchor,
-        exerciseId: line.exerciseId,
-        dose: line.text,
-      })),
+      lines: newest ? deskLines(newest) : [],
       rounds: newest?.rounds ?? 1,
       effectiveFrom: earliest,
       reviewOn: newest?.reviewOn != null && newest.reviewOn >= earliest ? newest.reviewOn : '',
       reason: '',
     },
+  };
+}
+
+/** Home, weights and the day as they were last recorded; null while nobody has asked. */
+export function homeOf(patient: Patient) {
+  return newestEntry<HomeBody>(patient, 'home');
+}
+
+/** Everything the desk reckons with beside the programme itself. */
+export async function deskOf(member: SignedIn, patient: Patient) {
+  const { clinicId } = patient;
+  const { versions, ...plan } = await planOf(patient);
+  const [
+    findings,
+    measures,
+    detectable,
+    history,
+    home,
+    dayPlan,
+    own,
+    bands,
+    templates,
+    kept,
+    others,
+    members,
+  ] = await Promise.all([
+    findingList(patient),
+    latestMeasures(patient),
+    detectableChangesOf(clinicId),
+    newestHistory(patient),
+    homeOf(patient),
+    newestEntry<DayPlanBody>(patient, 'day-plan'),
+    ownExercises(clinicId),
+    bandsOf(clinicId),
+    templateList(clinicId),
+    roleSuffices(member.role, 'practitioner') ? keptDraft(member, patient.id) : null,
+    othersWriting(member, patient.id),
+    membersOf(clinicId),
+  ]);
+  const names = new Map(members.map(({ id, name }) => [id, name]));
+  return {
+    ...plan,
+    today: todayOf(patient),
+    findings: findings.confirmed,
+    facts: {
+      measures,
+      detectable,
+      irritability: history?.irritability ? irritability(history.irritability) : null,
+    },
+    home: home?.body ?? null,
+    homeId: home?.id ?? null,
+    dayPlan: dayPlan?.body.at ?? {},
+    dayPlanId: dayPlan?.id ?? null,
+    own,
+    bands,
+    templates,
+    kept,
+    others,
+    earlier: versions
+      .map((version, index) => ({ version, before: versions[index - 1] }))
+      .slice(-MOST_VERSIONS)
+      .reverse()
+      .map(({ version, before }) => ({
+        number: version.number,
+        effectiveFrom: version.effectiveFrom,
+        reason: version.reason,
+        author: names.get(version.authorId) ?? '',
+        rounds: version.rounds,
+        lines: deskLines(version),
+        difference: before ? versionDifference(compared(before), compared(version)) : [],
+      })),
   };
 }

@@ -20,6 +20,8 @@ export const NOT_ALLOWED = 'Your role does not allow this. Ask the clinic’s le
 export const NOT_FOUND = 'There is no such record in your clinic.';
 export const LINK_GONE =
   'This link no longer works. Ask your clinic for a new one; what you did is kept on this device.';
+export const SCREENING_BLOCKS =
+  'The screening blocks prescribing. Record under Screen what was done and why; your lines are kept here.';
 const BUSY = 'The record is busy just now. Nothing was saved; wait a moment and try again.';
 const BROKEN =
   'The record cannot be reached. Nothing was saved; tell whoever looks after the server.';
@@ -44,6 +46,11 @@ export function asProblem(error: unknown): Problem {
         );
       case 'empty':
         return new Problem(409, 'This clinic has been set up already. Sign in instead.');
+      case 'screening':
+        return new Problem(409, SCREENING_BLOCKS);
+      case 'consent':
+        return new Problem(409, 'The consent was taken back in the meantime. Nothing was saved.');
+      case 'offered':
       case 'other':
         return new Problem(
           409,

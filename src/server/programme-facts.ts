@@ -1,4 +1,3 @@
-import { type Position, exerciseById } from '@/catalogue';
 import {
   type DayDone,
   type HistoryFacts,
@@ -8,7 +7,16 @@ import {
   withTarget,
 } from '@/core/history';
 import { type BoutMode, type Dose, parseDose } from '@/core/dose';
-import { type WallMinute, type WakingHours, type Zone, dateIn } from '@/core/schedule';
+import type { Exercise, Position } from '@/core/exercise';
+import type { FlagOverride } from '@/core/records';
+import type { SchoolChoice } from '@/core/progression';
+import {
+  type SessionName,
+  type WallMinute,
+  type WakingHours,
+  type Zone,
+  dateIn,
+} from '@/core/schedule';
 import type { LocalDate } from '@/core/units';
 import {
   type DayDoneRow,
@@ -28,6 +36,13 @@ export type ExerciseSnapshot = {
   readonly steps: readonly string[];
   readonly cues: readonly string[];
   readonly props: readonly { readonly prop: string; readonly orElse: readonly string[] }[];
+  /** From here on, versions sent before they were kept lack them. */
+  readonly faults?: Readonly<Record<string, string>>;
+  readonly feel?: string;
+  readonly normal?: string;
+  readonly stop?: string;
+  readonly purpose?: string;
+  readonly muscles?: readonly string[];
 };
 
 export type SentLine = ProgrammeLine & {
@@ -35,6 +50,9 @@ export type SentLine = ProgrammeLine & {
   readonly exercise: ExerciseSnapshot;
   /** Canonical dose line. */
   readonly text: string;
+  readonly school: SchoolChoice | null;
+  readonly session: SessionName | null;
+  readonly overrides: readonly FlagOverride[];
 };
 
 export type SentVersion = Omit<ProgrammeVersion, 'lines'> & {
@@ -45,12 +63,15 @@ export type SentVersion = Omit<ProgrammeVersion, 'lines'> & {
   readonly lines: readonly SentLine[];
 };
 
-/** What a version keeps of an exercise; null when the catalogue has no such exercise. */
-export function snapshotOf(exerciseId: string): ExerciseSnapshot | null {
-  const exercise = exerciseById(exerciseId);
-  if (!exercise) return null;
-  const { name, position, mode, steps, cues, props } = exercise;
-  return { name, position, mode, steps, cues, props };
+/** What a version keeps of an exercise. */
+export function snapshotOf(exercise: Exercise): ExerciseSnapshot {
+  const { name, position, mode, steps, cues, faults, feel, normal, stop, purpose, muscles } =
+    exercise;
+  const props = exercise.props.map(({ prop, orElse }) => ({
+    prop,
+    orElse: orElse.map((other) => other.prop),
+  }));
+  return { name, position, mode, steps, cues, props, faults, feel, normal, stop, purpose, muscles };
 }
 
 /** Doses are immutable text, and many patients share the same ones; parsing each once is enough. */
@@ -106,6 +127,9 @@ export function sentVersion({ version, lines }: VersionWithLines): SentVersion {
         exerciseId: line.exerciseId,
         exercise,
         text: line.dose,
+        school: line.school === null ? null : (JSON.parse(line.school) as SchoolChoice),
+        session: line.session,
+        overrides: JSON.parse(line.overrides) as FlagOverride[],
         dose,
         mode: exercise.mode,
         position: exercise.position,

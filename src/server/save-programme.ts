@@ -1,5 +1,7 @@
+import type { Catalogue } from '@/catalogue';
 import { GRAMMAR, formatDose, parseDose, untimed } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
+import { type PrecautionId, PRECAUTIONS, TRAITS, doseTraits, flagsOn } from '@/core/screen';
 import { type LocalDate, addDays } from '@/core/units';
 import {
   GuardRefused,
@@ -7,6 +9,7 @@ import {
   type Patient,
   audit,
   endPausesOf,
+  forgetDeskDraft,
   guard,
   hasLogOn,
   insertPause,
@@ -16,14 +19,17 @@ import {
   nothingLoggedOn,
   openEpisodeOf,
   programmeOf,
+  screeningAllows,
   versionsOf,
   write,
 } from '@/db';
 import { type SignedIn, actorOf, stillMay } from './access';
 import { now } from './clock';
+import { catalogueFor } from './desk/exercises';
 import { patientFor } from './people';
 import { Problem } from './problem';
 import { type SentVersion, sentVersion, snapshotOf, todayOf } from './programme-facts';
+import { screeningState } from './visit/screening';
 
 export type SavedVersion = { readonly number: number; readonly effectiveFrom: LocalDate };
 
@@ -39,8 +45,12 @@ export async function saveProgramme(
   const { clinicId } = member;
   const versions = (await versionsOf(clinicId, [patient.id])).get(patient.id) ?? [];
   const newest = versions.at(-1);
-  const lines = checkLines(draft);
-  const earliest = await earliestStart(patient);
+  const [catalogue, { precautions }, earliest] = await Promise.all([
+    catalogueFor(clinicId),
+    screeningState(patient),
+    earliestStart(patient),
+  ]);
+  const lines = checkLines(draft, catalogue, precautions);
   if (newest && newest.version.number !== draft.basedOn) {
     const sent = sentVersion(newest);
     if (isSame(sent, draft, lines, member))
@@ -64,10 +74,15 @@ export async function saveProgramme(
   const number = (newest?.version.number ?? 0) + 1;
   const at = now();
   const { effectiveFrom, reviewOn, rounds, reason } = draft;
-  const rows = lineRows(draft, lines, versions.map(sentVersion), { clinicId, programmeId, number });
+  const rows = lineRows(draft, lines, catalogue, versions.map(sentVersion), {
+    clinicId,
+    programmeId,
+    number,
+  });
   await write(() => [
     stillMay(member, 'practitioner'),
     guard('version', newestVersionIs(clinicId, patient.id, draft.basedOn)),
+    guard('screening', screeningAllows(clinicId, patient.id)),
     ...(effectiveFrom === todayOf(patient)
       ? [guard('day', nothingLoggedOn(clinicId, patient.id, effectiveFrom))]
       : []),
@@ -97,6 +112,7 @@ export async function saveProgramme(
       },
       rows,
     ),
+    forgetDeskDraft(clinicId, patient.id, member.id),
     audit({
       clinicId,
       at,
@@ -114,17 +130,34 @@ export async function earliestStart(patient: Patient): Promise<LocalDate> {
   return (await hasLogOn(patient.clinicId, patient.id, today)) ? addDays(today, 1) : today;
 }
 
-/** The canonical text of every line; a problem at the first that cannot be read or timed. */
-function checkLines(draft: ProgrammeDraft): string[] {
+/**
+ * The canonical text of every line; a problem at the first that cannot be read or timed, or that is
+ * flagged without a reason to go ahead.
+ */
+function checkLines(
+  draft: ProgrammeDraft,
+  catalogue: Catalogue,
+  precautions: readonly PrecautionId[],
+): string[] {
   return draft.lines.map((line, index) => {
     const parsed = parseDose(line.dose);
     if (!parsed.ok)
       throw new Problem(400, parsed.say, ['lines', index, 'dose'], { character: parsed.at });
     const refusal = untimed(parsed.value);
     if (refusal !== null) throw new Problem(400, refusal, ['lines', index, 'dose']);
-    if (!snapshotOf(line.exerciseId)) {
+    const exercise = catalogue.byId(line.exerciseId);
+    if (!exercise)
       throw new Problem(400, 'The catalogue has no such exercise.', ['lines', index, 'exerciseId']);
-    }
+    const open = flagsOn(precautions, [...exercise.traits, ...doseTraits(parsed.value)]).find(
+      ({ precaution, trait }) =>
+        !line.overrides?.some((one) => one.precaution === precaution && one.trait === trait),
+    );
+    if (open)
+      throw new Problem(
+        400,
+        `Flagged: ${TRAITS[open.trait]} (${PRECAUTIONS[open.precaution].name}). Write beside the line why it goes ahead, or choose another.`,
+        ['lines', index, 'overrides'],
+      );
     return formatDose(parsed.value);
   });
 }
@@ -145,7 +178,10 @@ function isSame(
     sent.lines.length === texts.length &&
     sent.lines.every(
       (line, index) =>
-        line.text === texts[index] && line.exerciseId === draft.lines[index]?.exerciseId,
+        line.text === texts[index] &&
+        line.exerciseId === draft.lines[index]?.exerciseId &&
+        line.session === (draft.lines[index].session ?? null) &&
+        line.school?.id === draft.lines[index].school?.id,
     )
   );
 }
@@ -154,6 +190,7 @@ function isSame(
 function lineRows(
   draft: ProgrammeDraft,
   texts: readonly string[],
+  catalogue: Catalogue,
   earlier: readonly SentVersion[],
   ids: { clinicId: string; programmeId: string; number: number },
 ): LineRow[] {
@@ -173,10 +210,19 @@ function lineRows(
       lineage,
       anchor: continues?.anchor ?? draft.effectiveFrom,
       exerciseId: line.exerciseId,
-      exercise: JSON.stringify(snapshotOf(line.exerciseId)),
+      exercise: JSON.stringify(wordingOf(catalogue, line.exerciseId)),
       dose: texts[place] ?? '',
+      school: line.school ? JSON.stringify(line.school) : null,
+      session: line.session ?? null,
+      overrides: JSON.stringify(line.overrides ?? []),
     };
   });
+}
+
+function wordingOf(catalogue: Catalogue, exerciseId: string) {
+  const exercise = catalogue.byId(exerciseId);
+  if (!exercise) throw new Error('a checked exercise is gone');
+  return snapshotOf(exercise);
 }
 
 /** Pauses a programme from today, or lets it go on again from today. */

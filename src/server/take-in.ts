@@ -1,8 +1,18 @@
 import { createHash } from 'node:crypto';
 import { type SessionEventBody, foldSession } from '@/core/adherence';
-import { type DayDone, type PlayedSession, foldDay, sessionsDone } from '@/core/history';
+import {
+  type DayDone,
+  type DayReport,
+  type PlayedSession,
+  RECALLED_AFTER_HOURS,
+  dayOfEvent,
+  foldDay,
+  foldReport,
+  sessionsDone,
+} from '@/core/history';
 import type { DeviceEvent, EventsPosted } from '@/core/records';
-import { type Instant, dateIn } from '@/core/schedule';
+import { type Instant, type WallMinute, dateIn, instantAt } from '@/core/schedule';
+import { isStop } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
 import {
   GuardRefused,
@@ -26,6 +36,9 @@ import {
 import { type PatientHere, actorOf, stillHolds } from './access';
 import { now } from './clock';
 import { type SentVersion, sentVersion, wakingOf, zoneOf } from './programme-facts';
+
+/** The key of what is told of a day rather than of a session. */
+export const DAY_KEY = 'day';
 
 export type TakenIn = {
   /** Ids that are stored now, whether by this post or an earlier one. */
@@ -165,7 +178,7 @@ function rowOf(
     sessionKey,
     programmeId,
     version,
-    localDate: dates.get(sessionId) ?? '',
+    localDate: dayOf(body, dates.get(sessionId) ?? ''),
     body: JSON.stringify(body),
     payloadHash,
     deviceAt,
@@ -173,6 +186,15 @@ function rowOf(
     offsetMs,
     receivedAt,
   };
+}
+
+/** A day's entry may be about a day before; further back than this it is put where it was made. */
+const OLDEST_ENTRY_DAYS = 14;
+
+function dayOf(body: DeviceEvent['body'], happenedOn: string): string {
+  const date = dayOfEvent(body, happenedOn as LocalDate);
+  const oldest = addDays(happenedOn as LocalDate, -OLDEST_ENTRY_DAYS);
+  return date > happenedOn || date < oldest ? happenedOn : date;
 }
 
 function setAside(
@@ -211,7 +233,10 @@ async function stopRule(
   const { clinicId, id: patientId } = here;
   const stop = fresh.find((row) => {
     const body = JSON.parse(row.body) as SessionEventBody;
-    return body.type === 'stopped' && body.because === 'symptom';
+    return (
+      (body.type === 'stopped' && body.because === 'symptom') ||
+      (body.type === 'report' && isStop(body.advice))
+    );
   });
   if (!stop) return [];
   const open = (await pausesOf(clinicId, [patientId])).some((pause) => pause.toDate === null);
@@ -220,7 +245,8 @@ async function stopRule(
   return [
     insertAlert({
       clinicId,
-      id: `stop ${stop.id}`,
+      // A report and the stop that follows it are one alert.
+      id: `stop ${stop.sessionId}`,
       patientId,
       kind: 'stopped for a symptom',
       createdAt: at,
@@ -230,7 +256,7 @@ async function stopRule(
       : [
           insertPause({
             clinicId,
-            id: `stop ${stop.id}`,
+            id: `stop ${stop.sessionId}`,
             patientId,
             fromDate,
             cause: 'stop' as const,
@@ -250,7 +276,7 @@ async function folds(here: PatientHere, fresh: readonly SessionEventRow[]): Prom
   for (const date of new Set(fresh.map((row) => row.localDate))) {
     const before = await eventsOfDay(clinicId, patientId, date);
     const rows = [...before, ...fresh.filter((row) => row.localDate === date)];
-    const { done, pain } = foldRows(here, date as LocalDate, rows, versions);
+    const { done, pain, report } = foldRows(here, date as LocalDate, rows, versions);
     statements.push(
       guard('day', eventsOnDayAre(clinicId, patientId, date, rows.length)),
       putDayDone({
@@ -260,6 +286,7 @@ async function folds(here: PatientHere, fresh: readonly SessionEventRow[]): Prom
         done: JSON.stringify(done),
         sessionsDone: sessionsDone(done),
         pain,
+        report: JSON.stringify(report),
         events: rows.length,
       }),
     );
@@ -273,9 +300,9 @@ export function foldRows(
   date: LocalDate,
   rows: readonly SessionEventRow[],
   versions: readonly SentVersion[],
-): { done: DayDone; pain: number | null } {
+): { done: DayDone; pain: number | null; report: DayReport } {
   const bySession = new Map<string, SessionEventRow[]>();
-  for (const row of rows)
+  for (const row of rows.filter(({ sessionKey }) => sessionKey !== DAY_KEY))
     bySession.set(row.sessionId, [...(bySession.get(row.sessionId) ?? []), row]);
   const sessions: (PlayedSession & { at: number })[] = [];
   for (const [sessionId, events] of bySession) {
@@ -293,5 +320,26 @@ export function foldRows(
   }
   sessions.sort((a, b) => a.at - b.at || (a.summary.sessionId < b.summary.sessionId ? -1 : 1));
   const pains = sessions.map((session) => session.summary.pain).filter((pain) => pain !== null);
-  return { done: foldDay(date, sessions, wakingOf(here.patient)), pain: pains.at(-1) ?? null };
+  return {
+    done: foldDay(date, sessions, wakingOf(here.patient)),
+    pain: pains.at(-1) ?? null,
+    report: foldReport(told(here, date, rows)),
+  };
+}
+
+/** Events in the order they happened, each with whether it was entered long after its day. */
+function told(
+  here: Pick<PatientHere, 'patient'>,
+  date: LocalDate,
+  rows: readonly SessionEventRow[],
+) {
+  const midnight = instantAt(zoneOf(here.patient), addDays(date, 1), 0 as WallMinute);
+  const late = midnight + RECALLED_AFTER_HOURS * 3_600_000;
+  const happened = (row: SessionEventRow) => row.deviceAt + row.skewMs;
+  return [...rows]
+    .sort((a, b) => happened(a) - happened(b) || a.offsetMs - b.offsetMs)
+    .map((row) => ({
+      body: JSON.parse(row.body) as SessionEventBody,
+      recalled: happened(row) > late,
+    }));
 }

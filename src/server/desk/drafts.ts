@@ -1,0 +1,51 @@
+import type { DeskDraft } from '@/core/records';
+import { deskDraftOf, forgetDeskDraft, othersAtDesk, putDeskDraft, write } from '@/db';
+import { type SignedIn, stillMay } from '../access';
+import { now } from '../clock';
+import { patientFor } from '../people';
+
+/** Somebody who wrote longer ago than this has left the desk. */
+const PRESENT_MS = 15 * 60_000;
+
+export type OtherAtDesk = { readonly name: string; readonly minutesAgo: number };
+
+/** Who else is writing this patient's programme. */
+export async function othersWriting(member: SignedIn, patientId: string): Promise<OtherAtDesk[]> {
+  const at = now();
+  const rows = await othersAtDesk(member.clinicId, patientId, member.id, at - PRESENT_MS);
+  return rows.map(({ name, updatedAt }) => ({
+    name,
+    minutesAgo: Math.floor((at - updatedAt) / 60_000),
+  }));
+}
+
+/**
+ * Keeps a member's unsaved desk, and tells who else is at it. A draft is nobody's record yet, so
+ * that it leaves no audit event; the version made of it does.
+ */
+export async function keepDraft(member: SignedIn, draft: DeskDraft): Promise<OtherAtDesk[]> {
+  const patient = await patientFor(member, draft.patientId);
+  const { clinicId } = member;
+  await write(() => [
+    stillMay(member, 'practitioner'),
+    draft.desk === null
+      ? forgetDeskDraft(clinicId, patient.id, member.id)
+      : putDeskDraft({
+          clinicId,
+          patientId: patient.id,
+          memberId: member.id,
+          basedOn: draft.basedOn,
+          body: draft.desk,
+          updatedAt: now(),
+        }),
+  ]);
+  return othersWriting(member, patient.id);
+}
+
+export type KeptDraft = { readonly desk: string; readonly basedOn: number };
+
+/** The member's own unsaved desk, and the version it began from; null when there is none. */
+export async function keptDraft(member: SignedIn, patientId: string): Promise<KeptDraft | null> {
+  const row = await deskDraftOf(member.clinicId, patientId, member.id);
+  return row && { desk: row.body, basedOn: row.basedOn };
+}

@@ -1,0 +1,168 @@
+import Papa from 'papaparse';
+import { type Catalogue, catalogueOf } from '@/catalogue';
+import { EXERCISE_COLUMNS, type RowProblem, exerciseRow, readExercises } from '@/core/exchange';
+import type { Exercise } from '@/core/exercise';
+import {
+  type OwnExerciseDraft,
+  type OwnExerciseSave,
+  exerciseDraft,
+  ownExercise,
+} from '@/core/records';
+import {
+  audit,
+  clinicExercises,
+  guard,
+  offersExercise,
+  putClinicExercise,
+  retireClinicExercise,
+  write,
+} from '@/db';
+import { type SignedIn, actorOf, stillMay } from '../access';
+import { now } from '../clock';
+import { NOT_FOUND, Problem } from '../problem';
+import { writeAs } from '../visit/write-as';
+
+/** The clinic's own exercises, by family and step. */
+export async function ownExercises(clinicId: string): Promise<Exercise[]> {
+  const rows = await clinicExercises(clinicId);
+  return rows.map(({ id, body }) => ownExercise(id, JSON.parse(body) as OwnExerciseDraft));
+}
+
+/** What this clinic chooses from: the exercises that ship and its own. */
+export async function catalogueFor(clinicId: string): Promise<Catalogue> {
+  return catalogueOf(await ownExercises(clinicId));
+}
+
+/** Adds an exercise of the clinic's own, or changes one. */
+export async function saveExercise(member: SignedIn, { id, exercise }: OwnExerciseSave) {
+  const { clinicId } = member;
+  const others = (await catalogueFor(clinicId)).all.filter((other) => other.id !== id);
+  const name = exercise.name.toLowerCase();
+  if (others.some((other) => other.name.toLowerCase() === name))
+    throw new Problem(409, 'Another exercise has this name: choose one that tells them apart.', [
+      'exercise',
+      'name',
+    ]);
+  await writeAs(member, 'practitioner', {
+    verb: 'saved',
+    subject: { kind: 'exercise', id },
+    statements: (at) => [
+      putClinicExercise({
+        clinicId,
+        id,
+        body: JSON.stringify(exercise),
+        authorId: member.id,
+        updatedAt: at,
+      }),
+    ],
+  });
+}
+
+/** Offers an exercise of the clinic's own no more; programmes that were sent keep it. */
+export async function retireExercise(member: SignedIn, { id }: { id: string }): Promise<void> {
+  const own = await clinicExercises(member.clinicId);
+  if (!own.some((one) => one.id === id)) throw new Problem(404, NOT_FOUND);
+  return writeAs(member, 'practitioner', {
+    verb: 'retired',
+    subject: { kind: 'exercise', id },
+    statements: (at) => [
+      guard('offered', offersExercise(member.clinicId, id)),
+      retireClinicExercise(member.clinicId, id, at),
+    ],
+  });
+}
+
+export type Imported = { readonly taken: number; readonly problems: readonly RowProblem[] };
+
+/**
+ * Takes exercises in from a table or a JSON list: all of them, or with any problem none. One whose
+ * name the clinic has already replaces that one.
+ */
+export async function importExercises(
+  member: SignedIn,
+  { format, text }: { format: 'csv' | 'json'; text: string },
+): Promise<Imported> {
+  const { rows, first, problem } = format === 'csv' ? tableRows(text) : jsonRows(text);
+  if (problem) return { taken: 0, problems: [problem] };
+  const { drafts, problems } = readExercises(rows, first);
+  const { clinicId } = member;
+  const catalogue = await catalogueFor(clinicId);
+  const known = new Map(catalogue.all.map((one) => [one.name.toLowerCase(), one]));
+  const own = new Set((await clinicExercises(clinicId)).map(({ id }) => id));
+  const clashes = drafts.flatMap(({ name }, index): RowProblem[] => {
+    const there = known.get(name.toLowerCase());
+    return there && !own.has(there.id)
+      ? [{ row: first + index, say: `name: “${name}” is an exercise that ships; choose another.` }]
+      : [];
+  });
+  if (problems.length > 0 || clashes.length > 0)
+    return { taken: 0, problems: [...problems, ...clashes] };
+  const at = now();
+  await write(() => [
+    stillMay(member, 'practitioner'),
+    ...drafts.map((draft) =>
+      putClinicExercise({
+        clinicId,
+        id: known.get(draft.name.toLowerCase())?.id ?? crypto.randomUUID(),
+        body: JSON.stringify(draft),
+        authorId: member.id,
+        updatedAt: at,
+      }),
+    ),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(member),
+      verb: `imported ${drafts.length} exercises into`,
+      subject: { kind: 'clinic', id: clinicId },
+    }),
+  ]);
+  return { taken: drafts.length, problems: [] };
+}
+
+type Rows = { rows: readonly unknown[]; first: number; problem: RowProblem | null };
+
+function tableRows(text: string): Rows {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (heading) => heading.trim(),
+    // The sign our own export puts before what a spreadsheet would take for a formula.
+    transform: (cell) => cell.replace(/^'(?=[=+\-@\t\r])/, ''),
+  });
+  const missing = EXERCISE_COLUMNS.filter((column) => !parsed.meta.fields?.includes(column));
+  const fail = (row: number, say: string) => ({ rows: [], first: 2, problem: { row, say } });
+  if (missing.length > 0) return fail(1, `The heading lacks: ${missing.join(', ')}.`);
+  const [error] = parsed.errors.filter(({ code }) => code !== 'UndetectableDelimiter');
+  if (error)
+    return fail((error.row ?? 0) + 2, 'This row does not have as many cells as the heading.');
+  return { rows: parsed.data, first: 2, problem: null };
+}
+
+function jsonRows(text: string): Rows {
+  try {
+    const read = JSON.parse(text) as unknown;
+    if (Array.isArray(read)) return { rows: read, first: 1, problem: null };
+  } catch {
+    // Told below, as for any other text that is no list.
+  }
+  return { rows: [], first: 1, problem: { row: 1, say: 'This is not a JSON list of exercises.' } };
+}
+
+/** All exercises of the clinic's catalogue as a file; the shipped ones serve as a pattern. */
+export async function exportExercises(
+  clinicId: string,
+  format: 'csv' | 'json',
+  of: 'own' | 'all',
+): Promise<string> {
+  const exercises =
+    of === 'own' ? await ownExercises(clinicId) : (await catalogueFor(clinicId)).all;
+  const drafts = exercises.map(exerciseDraft);
+  return format === 'json'
+    ? JSON.stringify(drafts, null, 2)
+    : Papa.unparse(
+        { fields: [...EXERCISE_COLUMNS], data: drafts.map(exerciseRow) },
+        // A cell that begins like a formula is shown as text by spreadsheets.
+        { escapeFormulae: true, newline: '\r\n' },
+      );
+}

@@ -1,0 +1,177 @@
+import { type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
+import { type WallMinute, instantAt } from '@/core/schedule';
+import { type LocalDate, addDays } from '@/core/units';
+import {
+  type MessageRow,
+  type Patient,
+  claimMessage,
+  clinicById,
+  closeMessage,
+  dueMessages,
+  insertMessage,
+  messageById,
+  messagesOf,
+  remindedPatients,
+  write,
+} from '@/db';
+import { now } from '../clock';
+import { logFailure } from '../problem';
+import { type PatientFacts, factsOf, todayOf, zoneOf } from '../programme-facts';
+import { layoutOf, momentsOf } from './day-moments';
+
+/** What a real sender would have to do. The id is told, so that it may refuse a repetition. */
+export type Sender = (message: {
+  readonly id: string;
+  readonly channel: MessageRow['channel'];
+  readonly address: string;
+  readonly text: string;
+}) => Promise<'sent' | 'failed'>;
+
+/** A number from a text, the same each time: the stand-in's luck. */
+function numberOf(text: string): number {
+  let hash = 2166136261;
+  for (const letter of text) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 16777619);
+  return (hash >>> 0) / 2 ** 32;
+}
+
+const FAILS_SHARE = 0.2;
+
+/**
+ * The stand-in for a text or mail service that ships with Dry Lantern: it delivers to nobody, fails
+ * one time in five, and keeps what it was given, each id once.
+ */
+export function simulatedSender(): Sender & { readonly delivered: ReadonlyMap<string, string> } {
+  const delivered = new Map<string, string>();
+  const tries = new Map<string, number>();
+  const send: Sender = async ({ id, text }) => {
+    const attempt = (tries.get(id) ?? 0) + 1;
+    tries.set(id, attempt);
+    if (numberOf(`${id} ${attempt}`) < FAILS_SHARE) return 'failed';
+    delivered.set(id, text);
+    return 'sent';
+  };
+  return Object.assign(send, { delivered });
+}
+
+/** Patients looked at in one go, and messages sent in one. */
+const BATCH = 200;
+/** A reminder whose moment passed longer ago is not sent any more. */
+const TOO_LATE_MS = 45 * 60_000;
+
+/** Puts the reminders whose moment has come into the outbox, each once. */
+export async function planReminders(at = now()): Promise<void> {
+  for (let after = ''; ;) {
+    const rows = await remindedPatients(after, BATCH);
+    for (const { patient, body } of rows) {
+      const settings = JSON.parse(body ?? '{}') as ReminderSettings;
+      if (settings.sessions || settings.posture) await planFor(patient, settings, at);
+    }
+    const last = rows.at(-1);
+    if (!last || rows.length < BATCH) return;
+    after = last.patient.id;
+  }
+}
+
+async function planFor(patient: Patient, settings: ReminderSettings, at: number): Promise<void> {
+  const today = todayOf(patient);
+  const [facts] = await factsOf(patient.clinicId, [patient], addDays(today, -14), today);
+  const clinic = await clinicById(patient.clinicId);
+  if (!facts || !clinic) return;
+  const layout = await layoutOf(patient);
+  const zone = zoneOf(patient);
+  const wanted = remindersOf(
+    momentsOf(facts, today, layout),
+    settings,
+    ignoredDays(facts, today),
+    dayNumber(today),
+  )
+    .map((reminder) => ({ ...reminder, moment: instantAt(zone, today, reminder.at as WallMinute) }))
+    .filter(({ moment }) => moment <= at && moment > at - TOO_LATE_MS);
+  if (wanted.length === 0) return;
+  await write(() =>
+    wanted.map(({ key, kind, label, moment }) =>
+      insertMessage({
+        clinicId: patient.clinicId,
+        id: `${patient.id} ${today} ${key}`,
+        patientId: patient.id,
+        channel: settings.channel,
+        purpose: kind,
+        address: settings.address,
+        text:
+          kind === 'session'
+            ? `${clinic.name}: time for your exercises (${label}).`
+            : `${clinic.name}: a moment for your posture.`,
+        state: 'waiting',
+        attempts: 0,
+        dueAt: moment,
+        sentAt: null,
+        createdAt: at,
+      }),
+    ),
+  );
+}
+
+/** Days in a row, up to yesterday, on which something was due and nothing was done. */
+function ignoredDays(facts: PatientFacts, today: LocalDate): number {
+  let ignored = 0;
+  for (let ago = 1; ago <= 14; ago += 1) {
+    const date = addDays(today, -ago);
+    const due = momentsOf(facts, date, { plan: {}, busy: [] }).length > 0;
+    if (!due) continue;
+    if ((facts.done.get(date)?.sessions.length ?? 0) > 0) break;
+    ignored += 1;
+  }
+  return ignored;
+}
+
+const dayNumber = (date: LocalDate) => Math.floor(Date.parse(`${date}T00:00:00Z`) / 86_400_000);
+
+/** Sends what is due: each message is claimed before it is tried, so that no two send it. */
+export async function sendDue(send: Sender, at = now()): Promise<void> {
+  for (const row of await dueMessages(at, BATCH)) {
+    const wait = retryAfter(row.attempts + 1);
+    await write(() => [claimMessage(row, at + (wait ?? 0) * 60_000)]);
+    const claimed = await messageById(row.clinicId, row.id);
+    if (claimed?.state !== 'waiting' || claimed.attempts !== row.attempts + 1) continue;
+    const { id, channel, address, text } = row;
+    const outcome = await send({ id, channel, address, text }).catch(() => 'failed' as const);
+    if (outcome === 'sent') await write(() => [closeMessage(row, 'sent', at)]);
+    else if (wait === null) await write(() => [closeMessage(row, 'given up', null)]);
+  }
+}
+
+const EVERY_MS = 30_000;
+const KEY = Symbol.for('dry-lantern.outbox');
+
+/** Looks after the outbox while the server runs; once a process. */
+export function startOutbox(): void {
+  const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
+  if (shared[KEY]) return;
+  shared[KEY] = true;
+  const send = simulatedSender();
+  let busy = false;
+  const timer = setInterval(() => {
+    if (busy) return;
+    busy = true;
+    void planReminders()
+      .then(() => sendDue(send))
+      .catch((error: unknown) => logFailure('outbox', error))
+      .finally(() => (busy = false));
+  }, EVERY_MS);
+  timer.unref();
+}
+
+/** What the outbox viewer shows: the newest hundred messages of the clinic. */
+export async function outboxOf(clinicId: string) {
+  return (await messagesOf(clinicId)).map(({ message, name }) => ({
+    id: message.id,
+    name,
+    channel: message.channel,
+    address: message.address,
+    text: message.text,
+    state: message.state,
+    attempts: message.attempts,
+    dueAt: message.dueAt,
+    sentAt: message.sentAt,
+  }));
+}

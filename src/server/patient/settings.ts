@@ -1,0 +1,112 @@
+import { ASKED_PROPS } from '@/core/exercise';
+import type { HomeBody, OwnPause, PatientSettings, RemindersBody } from '@/core/records';
+import { addDays } from '@/core/units';
+import { audit, insertEntry, insertPause, setPatientDay, write } from '@/db';
+import { type PatientHere, actorOf, stillHolds } from '../access';
+import { now } from '../clock';
+import { Problem } from '../problem';
+import { todayOf } from '../programme-facts';
+import { newestEntry } from '../visit/entries';
+import { writeAsPatient } from '../visit/write-as';
+
+const NO_REMINDERS: RemindersBody = {
+  sessions: false,
+  posture: false,
+  channel: 'text',
+  address: '',
+  quiet: { from: 21 * 60, to: 8 * 60 },
+};
+
+/** What a patient may set, as it is now. */
+export async function settingsOf({ patient }: PatientHere) {
+  const [home, reminders] = await Promise.all([
+    newestEntry<HomeBody>(patient, 'home'),
+    newestEntry<RemindersBody>(patient, 'reminders'),
+  ]);
+  return {
+    minutesADay: patient.minutesADay,
+    wakeMinute: patient.wakeMinute,
+    sleepMinute: patient.sleepMinute,
+    props: home?.body.props ?? [],
+    asked: ASKED_PROPS,
+    reminders: reminders?.body ?? NO_REMINDERS,
+  };
+}
+
+/** Keeps what a patient set. Home and reminders are entries of the file: nothing is overwritten. */
+export async function saveSettings(here: PatientHere, draft: PatientSettings): Promise<void> {
+  const { patient, clinicId, id: patientId } = here;
+  const [home, reminders] = await Promise.all([
+    newestEntry<HomeBody>(patient, 'home'),
+    newestEntry<RemindersBody>(patient, 'reminders'),
+  ]);
+  const { minutesADay, wakeMinute, sleepMinute } = draft;
+  const at = now();
+  const known = new Set<string>(ASKED_PROPS);
+  // What the clinic wrote beside the asked props stays.
+  const props = [
+    ...draft.props.filter((prop) => known.has(prop)),
+    ...(home?.body.props ?? []).filter((prop) => !known.has(prop)),
+  ];
+  const base: HomeBody = home?.body ?? { props: [], weights: [], unit: 'kg', cannot: [], busy: [] };
+  const entry = (
+    kind: 'home' | 'reminders',
+    id: string,
+    body: unknown,
+    supersedes: string | null,
+  ) =>
+    insertEntry({
+      clinicId,
+      id,
+      patientId,
+      createdAt: at,
+      authorId: patientId,
+      kind,
+      localDate: todayOf(patient),
+      body: JSON.stringify(body),
+      supersedes,
+    });
+  await write(() => [
+    stillHolds(here),
+    setPatientDay(clinicId, patientId, { minutesADay, wakeMinute, sleepMinute }),
+    entry('home', draft.id, { ...base, props }, home?.id ?? null),
+    entry('reminders', crypto.randomUUID(), draft.reminders, reminders?.id ?? null),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(here),
+      verb: 'set the day of',
+      subject: { kind: 'patient', id: patientId },
+    }),
+  ]);
+}
+
+/** The longest pause a patient may take without the clinic, in days. */
+const LONGEST_PAUSE = 60;
+
+/** Pauses days the patient is ill or away; the clinic sees it, and they do not count against anybody. */
+export async function pauseMyself(here: PatientHere, draft: OwnPause): Promise<void> {
+  const today = todayOf(here.patient);
+  if (draft.from < addDays(today, -7))
+    throw new Problem(400, 'A pause can begin a week ago at the earliest.', ['from']);
+  if (draft.to > addDays(draft.from, LONGEST_PAUSE))
+    throw new Problem(400, `A pause can be ${LONGEST_PAUSE} days at most: ask your clinic.`, [
+      'to',
+    ]);
+  await writeAsPatient(here, {
+    verb: 'paused',
+    subject: { kind: 'pause', id: draft.id },
+    statements: (at) => [
+      insertPause({
+        clinicId: here.clinicId,
+        id: draft.id,
+        patientId: here.id,
+        fromDate: draft.from,
+        toDate: draft.to,
+        cause: 'patient',
+        reason: draft.reason,
+        createdAt: at,
+      }),
+    ],
+  });
+}

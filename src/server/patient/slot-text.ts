@@ -1,0 +1,29 @@
+import { sayToPatient } from '@/catalogue';
+import { type SessionSlot, clockText } from '@/core/schedule';
+
+/** What a session is called, in the patient's language. */
+export function slotText(slot: SessionSlot): string {
+  switch (slot.kind) {
+    case 'any': {
+      if (slot.of === 1) return sayToPatient('session.only');
+      const named =
+        slot.of === 2
+          ? (['morning', 'evening'] as const)
+          : slot.of === 3
+            ? (['morning', 'midday', 'evening'] as const)
+            : [];
+      const name = named[slot.nth - 1];
+      return name
+        ? sayToPatient(`session.${name}`)
+        : sayToPatient('session.nth', { nth: slot.nth, count: slot.of });
+    }
+    case 'on waking':
+      return sayToPatient('session.waking');
+    case 'before training':
+      return sayToPatient('session.before');
+    case 'after training':
+      return sayToPatient('session.after');
+    case 'at':
+      return sayToPatient('session.at', { time: clockText(slot.minute) });
+  }
+}

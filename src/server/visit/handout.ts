@@ -1,0 +1,106 @@
+import { CLINIC_CAUTION, NORMAL_SIGNS, STOP_SIGNS, sayPhrases } from '@/catalogue';
+import { figureOf } from '@/catalogue/figures';
+import { readDose } from '@/core/dose';
+import { type Figure, describeFigure, drawFigure } from '@/core/figure';
+import { type Handout, type HandoutExercise, weekTable } from '@/core/handout';
+import { sessionSeconds, sessionTimeline } from '@/core/timeline';
+import { type LocalDate, formatRange } from '@/core/units';
+import { type Patient, clinicById } from '@/db';
+import { NOT_FOUND, Problem } from '../problem';
+import { dateText, needsOf } from '../patient-pack';
+import { todayOf, wakingOf } from '../programme-facts';
+import { newestVersion, ownCues } from './teaching';
+
+/** "Mon 23": a day of the week table. */
+function dayText(date: LocalDate): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    timeZone: 'UTC',
+  }).format(Date.parse(`${date}T00:00:00Z`));
+}
+
+/** First and last pose, drawn here: two engines' sines may differ in the last digit. */
+function drawn(
+  figure: Figure | null,
+  side: 'right' | 'left',
+): Pick<HandoutExercise, 'pictures' | 'description'> {
+  if (!figure) return { pictures: [], description: '' };
+  const last = figure.poses.length - 1;
+  return {
+    description: describeFigure(figure),
+    pictures: [0, last].map((pose) => ({
+      name: figure.names[pose] ?? '',
+      drawing: drawFigure(figure, pose / last, { side, before: pose > 0 }),
+    })),
+  };
+}
+
+/**
+ * The newest version of a patient's programme as a sheet to take home; null before the first.
+ *
+ * @param address what the code to scan opens
+ */
+export async function handoutOf(patient: Patient, address: string): Promise<Handout | null> {
+  const [version, clinic, cues] = await Promise.all([
+    newestVersion(patient),
+    clinicById(patient.clinicId),
+    ownCues(patient),
+  ]);
+  if (!clinic) throw new Problem(404, NOT_FOUND);
+  if (!version || version.lines.length === 0) return null;
+  const today = todayOf(patient);
+  const from = version.effectiveFrom > today ? version.effectiveFrom : today;
+  const week = weekTable(version.lines, from, wakingOf(patient), version.reviewOn);
+  return {
+    clinic: { name: clinic.name, phone: clinic.phone, emergencyText: clinic.emergencyText },
+    patientName: patient.name,
+    version: version.number,
+    effectiveFrom: version.effectiveFrom,
+    madeOn: today,
+    review: version.reviewOn
+      ? `Come back on ${dateText(version.reviewOn)}.`
+      : 'No day to come back is set: ask your clinic.',
+    rounds: version.rounds,
+    time: formatRange(sessionSeconds(sessionTimeline(version.lines, version.rounds))),
+    exercises: version.lines.map((line) => {
+      const { name, mode, steps, cues: usual, feel = '', normal = '', stop = '' } = line.exercise;
+      return {
+        lineage: line.lineage,
+        name,
+        numbers: sayPhrases(readDose(line.dose, mode), 'patient'),
+        steps,
+        own: cues.get(line.lineage) ?? [],
+        cues: usual,
+        needs: needsOf(line.exercise),
+        feel,
+        normal,
+        stop,
+        ...drawn(figureOf(line.exerciseId), line.dose.side === 'left' ? 'left' : 'right'),
+      };
+    }),
+    week: {
+      days: week.days.map(dayText),
+      rows: week.rows.map(({ line, due, asNeeded }) => ({
+        name: line.exercise.name,
+        due,
+        asNeeded,
+      })),
+    },
+    stopSigns: STOP_SIGNS,
+    normalSigns: NORMAL_SIGNS,
+    caution: CLINIC_CAUTION,
+    address,
+  };
+}
+
+/**
+ * What the code on a handout opens: a new personal link where one was just made, else the patient's
+ * page, which the phone that opened the link before may see.
+ */
+export function handoutAddress(origin: string, link: string | null): string {
+  if (link === null) return `${origin}/today`;
+  if (!link.startsWith(`${origin}/open#`))
+    throw new Problem(400, 'This is not a link of this clinic. Make a new one.', ['link']);
+  return link;
+}

@@ -1,0 +1,73 @@
+import type { DetectableChanges } from '@/core/measures';
+import { type Patient, membersOf } from '@/db';
+import type { SignedIn } from '../access';
+import { todayOf } from '../programme-facts';
+import { newestConsent } from './entries';
+import { findingList } from './findings';
+import { type Measure, sheetOf } from './measuring';
+import { photoRequest, markedPhotos, ownDetectable, ownErrorOf } from './photos';
+
+/** What of a stored measure the sheet in the browser needs. */
+function known({ id, on, value, trials, body }: Measure) {
+  return { id, on, value, trials, body };
+}
+
+/** Everything the Measure step shows. */
+export async function measureStep(member: SignedIn, patient: Patient) {
+  const own: DetectableChanges = await ownDetectable(member);
+  const [{ series, detectable }, findings, photos, consent, members] = await Promise.all([
+    sheetOf(patient, own),
+    findingList(patient),
+    markedPhotos(patient),
+    newestConsent(patient),
+    membersOf(patient.clinicId),
+  ]);
+  const names = new Map(members.map(({ id, name }) => [id, name]));
+  return {
+    today: todayOf(patient),
+    findings,
+    photos,
+    consented: consent?.body.photos === true,
+    known: {
+      patientId: patient.id,
+      detectable,
+      series: series.map(({ kind, side, first, last, count, earlier }) => ({
+        kind,
+        side,
+        count,
+        first: known(first),
+        last: known(last),
+        earlier: earlier.map((one) => ({
+          ...known(one),
+          by: names.get(one.authorId) ?? '',
+          instrument: one.instrument,
+          position: one.position,
+          note: one.note,
+          cue: one.retest?.cue ?? null,
+        })),
+      })),
+    },
+  };
+}
+
+/** A patient's photos with the looker's own error and what it makes of a change. */
+export async function photoStep(member: SignedIn, patient: Patient) {
+  const [photos, ownError, own, consent, { detectable, measures }, asked] = await Promise.all([
+    markedPhotos(patient),
+    ownErrorOf(member),
+    ownDetectable(member),
+    newestConsent(patient),
+    sheetOf(patient),
+    photoRequest(patient),
+  ]);
+  return {
+    today: todayOf(patient),
+    asked: asked && { id: asked.id, on: asked.on },
+    photos,
+    ownError,
+    consented: consent?.body.photos === true,
+    detectable: { ...detectable, ...own },
+    /** Angles whose picture may be gone. */
+    angles: measures.filter(({ kind }) => kind === 'craniovertebral-angle'),
+  };
+}

@@ -1,0 +1,39 @@
+import { type ScreeningAnswers } from '@/core/screen';
+import { type Patient, membersOf, pausesOf, programmeOf } from '@/db';
+import type { SignedIn } from '../access';
+import { todayOf } from '../programme-facts';
+import { fileOf } from './entries';
+import { latestMeasures } from './measuring';
+import { letterFor, referralsOf } from './referral';
+import { answersOf, screeningState } from './screening';
+
+/** Everything the Screen step shows. */
+export async function screenStep(member: SignedIn, patient: Patient, complaint: string) {
+  const [state, file, referrals, members, measures, programme, pauses] = await Promise.all([
+    screeningState(patient),
+    fileOf(patient),
+    referralsOf(patient),
+    membersOf(patient.clinicId),
+    latestMeasures(patient),
+    programmeOf(patient.clinicId, patient.id),
+    pausesOf(patient.clinicId, [patient.id]),
+  ]);
+  const pressure = measures.find(({ kind }) => kind === 'blood-pressure')?.body;
+  const { current } = state;
+  return {
+    state,
+    file,
+    referrals,
+    today: todayOf(patient),
+    /** A programme goes on at home while prescribing is blocked. */
+    running: programme !== null && pauses.every((pause) => pause.toDate !== null),
+    answers: current && answersOf(current),
+    authorName: members.find(({ id }) => id === current?.confirmedBy)?.name ?? '',
+    letter: current ? await letterFor(member, patient, complaint, current) : '',
+    waiting: state.waiting && answersOf(state.waiting),
+    /** A pressure measured elsewhere need not be typed twice. */
+    pressure: (pressure?.form === 'pressure'
+      ? { systolic: pressure.systolic, diastolic: pressure.diastolic }
+      : null) satisfies ScreeningAnswers['pressure'],
+  };
+}

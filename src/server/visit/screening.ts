@@ -1,0 +1,203 @@
+import type { PatientScreeningDraft, ScreeningDecisionDraft, ScreeningDraft } from '@/core/records';
+import {
+  type Outcome,
+  type PrecautionId,
+  RULES_VERSION,
+  type ScreeningAnswers,
+  blocksPrescribing,
+  isScreeningOld,
+  screen,
+  withoutHidden,
+} from '@/core/screen';
+import type { LocalDate } from '@/core/units';
+import {
+  type Patient,
+  type ScreeningDecisionRow,
+  type ScreeningRow,
+  clinicById,
+  decisionsOf,
+  insertAlert,
+  insertDecision,
+  insertScreening,
+  newestConfirmed,
+  referralsOf,
+  screeningsOf,
+} from '@/db';
+import { type PatientHere, type SignedIn, roleSuffices } from '../access';
+import { patientFor } from '../people';
+import { NOT_FOUND, Problem } from '../problem';
+import { todayOf } from '../programme-facts';
+import { writeAs, writeAsPatient } from './write-as';
+
+export type ScreeningOutcome = ScreeningRow['outcome'];
+
+/** The answers of a stored screening. */
+export function answersOf(row: ScreeningRow): ScreeningAnswers {
+  return JSON.parse(row.answers) as ScreeningAnswers;
+}
+
+function rowOf(
+  patient: Patient,
+  facts: ScreeningAnswers,
+  more: Pick<ScreeningRow, 'id' | 'authorId' | 'byPatient' | 'fromId' | 'confirmedBy'>,
+): Omit<ScreeningRow, 'createdAt'> {
+  const asked = withoutHidden(facts);
+  const { outcome, precautions } = screen(asked);
+  return {
+    ...more,
+    clinicId: patient.clinicId,
+    patientId: patient.id,
+    localDate: todayOf(patient),
+    answers: JSON.stringify(asked),
+    rulesVersion: RULES_VERSION,
+    outcome,
+    precautions: JSON.stringify(precautions),
+  };
+}
+
+async function isStored(row: Omit<ScreeningRow, 'createdAt'>): Promise<boolean> {
+  const stored = await screeningsOf(row.clinicId, row.patientId);
+  return stored.some((one) => one.id === row.id && one.answers === row.answers);
+}
+
+/**
+ * Keeps a screening. A practitioner's finished one counts from now on; an assistant's, or one with
+ * open questions that blocks nothing, is kept for a practitioner to confirm.
+ */
+export async function saveScreening(
+  member: SignedIn,
+  draft: ScreeningDraft,
+): Promise<{ outcome: ScreeningOutcome; confirmed: boolean }> {
+  const patient = await patientFor(member, draft.patientId);
+  const facts = { answers: draft.answers, age: draft.age, pressure: draft.pressure };
+  const { outcome } = screen(withoutHidden(facts));
+  const confirmed = roleSuffices(member.role, 'practitioner') && outcome !== 'unfinished';
+  const row = rowOf(patient, facts, {
+    id: draft.id,
+    authorId: member.id,
+    byPatient: false,
+    fromId: draft.fromId,
+    confirmedBy: confirmed ? member.id : null,
+  });
+  await writeAs(member, confirmed ? 'practitioner' : 'assistant', {
+    verb: confirmed ? 'confirmed' : 'kept',
+    subject: { kind: 'screening', id: draft.id },
+    statements: (at) => [insertScreening({ ...row, createdAt: at })],
+    isThere: () => isStored(row),
+  });
+  return { outcome, confirmed };
+}
+
+/** The patient's own answers, and how soon somebody should look at them. */
+export async function saveOwnScreening(
+  here: PatientHere,
+  draft: PatientScreeningDraft,
+): Promise<{ urgency: 'emergency' | 'same day' | null }> {
+  const facts = { answers: draft.answers, age: draft.age, pressure: null };
+  const row = rowOf(here.patient, facts, {
+    id: draft.id,
+    authorId: here.id,
+    byPatient: true,
+    fromId: null,
+    confirmedBy: null,
+  });
+  const { outcome } = row;
+  const urgency = outcome === 'emergency' || outcome === 'same day' ? outcome : null;
+  const worrying = outcome !== 'unfinished' && blocksPrescribing(outcome);
+  await writeAsPatient(here, {
+    verb: 'answered',
+    subject: { kind: 'screening', id: draft.id },
+    statements: (at) => [
+      insertScreening({ ...row, createdAt: at }),
+      ...(worrying
+        ? [
+            insertAlert({
+              clinicId: here.clinicId,
+              id: `screening ${draft.id}`,
+              patientId: here.id,
+              kind: 'health answers' as const,
+              createdAt: at,
+            }),
+          ]
+        : []),
+    ],
+    isThere: () => isStored(row),
+  });
+  return { urgency };
+}
+
+/** Records what a practitioner did about a screening that blocks, and whether prescribing may go on. */
+export async function decideScreening(
+  member: SignedIn,
+  draft: ScreeningDecisionDraft,
+): Promise<void> {
+  const patient = await patientFor(member, draft.patientId);
+  const current = await newestConfirmed(member.clinicId, patient.id);
+  if (current?.id !== draft.screeningId)
+    throw new Problem(409, 'There is a newer screening. Load the page again and look at that one.');
+  await writeAs(member, 'practitioner', {
+    verb: draft.mayPrescribe ? 'released' : 'decided on',
+    subject: { kind: 'screening', id: draft.screeningId },
+    statements: (at) => [
+      insertDecision({
+        ...draft,
+        clinicId: member.clinicId,
+        patientId: patient.id,
+        authorId: member.id,
+        createdAt: at,
+      }),
+    ],
+    isThere: async () =>
+      (await decisionsOf(member.clinicId, patient.id)).some(
+        (one) => one.id === draft.id && one.what === draft.what,
+      ),
+  });
+}
+
+/** Where a patient's screening stands, for every page of the file. */
+export type ScreeningState = {
+  readonly current: ScreeningRow | null;
+  readonly outcome: Outcome | null;
+  readonly precautions: readonly PrecautionId[];
+  /** Asks to be redone. */
+  readonly old: boolean;
+  /** Prescribing is blocked until a practitioner has decided. */
+  readonly blocked: boolean;
+  readonly decision: ScreeningDecisionRow | null;
+  /** Newer answers that nobody has confirmed yet. */
+  readonly waiting: ScreeningRow | null;
+  readonly openReferrals: number;
+};
+
+export async function screeningState(patient: Patient): Promise<ScreeningState> {
+  const { clinicId, id } = patient;
+  const [current, all, decisions, referrals, clinic] = await Promise.all([
+    newestConfirmed(clinicId, id),
+    screeningsOf(clinicId, id),
+    decisionsOf(clinicId, id),
+    referralsOf(clinicId, id),
+    clinicById(clinicId),
+  ]);
+  if (!clinic) throw new Problem(404, NOT_FOUND);
+  const decision = decisions.find((one) => one.screeningId === current?.id) ?? null;
+  const outcome = current && current.outcome !== 'unfinished' ? current.outcome : null;
+  const [newest] = all;
+  return {
+    current,
+    outcome,
+    precautions: current ? (JSON.parse(current.precautions) as PrecautionId[]) : [],
+    old:
+      current !== null &&
+      isScreeningOld(current.localDate as LocalDate, todayOf(patient), clinic.screeningDays),
+    blocked: outcome !== null && blocksPrescribing(outcome) && decision?.mayPrescribe !== true,
+    decision,
+    waiting: newest && newest.confirmedBy === null ? newest : null,
+    openReferrals: referrals.filter(({ answers }) => answers.length === 0).length,
+  };
+}
+
+/** True while the patient may be asked for their own answers: none stands, it is old, and none waits. */
+export async function asksForOwnScreening(patient: Patient): Promise<boolean> {
+  const state = await screeningState(patient);
+  return (state.current === null || state.old) && state.waiting?.byPatient !== true;
+}
