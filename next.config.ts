@@ -4,8 +4,14 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
-  // Native modules stay outside the bundle.
-  serverExternalPackages: ['@libsql/client', 'libsql', '@node-rs/argon2'],
+  // Native modules and what reads its own files stay outside the bundle.
+  serverExternalPackages: [
+    '@libsql/client',
+    'libsql',
+    '@node-rs/argon2',
+    '@react-pdf/renderer',
+    'fontkit',
+  ],
 };
 
 export default config;

@@ -19,6 +19,9 @@ export default async function ClinicLayout({ children }: { children: React.React
             <Link href="/" className="py-1 text-action hover:underline">
               Morning list
             </Link>
+            <Link href="/exercises" className="py-1 text-action hover:underline">
+              Exercises
+            </Link>
             {member.role === 'lead' && (
               <Link href="/clinic" className="py-1 text-action hover:underline">
                 Clinic and members

@@ -9,6 +9,8 @@ import { post } from './post';
 const WORDS = {
   'stopped for a symptom': 'Stopped: something felt wrong',
   'conflicting log': 'Conflicting log',
+  'new weakness': 'New weakness at the examination',
+  'health answers': 'The patient’s health answers ask for a look today',
 } as const;
 
 /** An open alert, and the button with which a named person acknowledges it. */

@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { Refusal } from './refusal';
-import { textOf, useForm } from './use-form';
+import { numberOf, textOf, useForm } from './use-form';
 import { ZoneChoice } from './zones';
 
 type Clinic = {
@@ -13,6 +13,7 @@ type Clinic = {
   readonly phone: string;
   readonly emergencyText: string;
   readonly zone: string;
+  readonly screeningDays: number;
 };
 
 export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly string[] }) {
@@ -24,6 +25,7 @@ export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly 
       phone: textOf(fields, 'phone'),
       emergencyText: textOf(fields, 'emergencyText'),
       zone: textOf(fields, 'zone'),
+      screeningDays: numberOf(fields, 'screeningDays'),
     }),
     () => {
       toast('Saved.');
@@ -54,6 +56,15 @@ export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly 
         error={form.errorAt('emergencyText')}
       />
       <ZoneChoice zones={zones} start={clinic.zone} error={form.errorAt('zone')} />
+      <Field
+        label="Days until a screening is redone"
+        name="screeningDays"
+        type="number"
+        min={1}
+        max={730}
+        defaultValue={clinic.screeningDays}
+        error={form.errorAt('screeningDays')}
+      />
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Save the clinic
       </Button>

@@ -28,6 +28,7 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
       zone: textOf(fields, 'zone'),
       wakeMinute: minuteOf(textOf(fields, 'wake')),
       sleepMinute: minuteOf(textOf(fields, 'sleep')),
+      birthDate: textOf(fields, 'birth') === '' ? null : textOf(fields, 'birth'),
       minutesADay: textOf(fields, 'minutes') === '' ? null : Number(textOf(fields, 'minutes')),
     }),
     (patient) => router.push(`/patients/${patient.id}/plan`),
@@ -76,6 +77,13 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
           error={form.errorAt('minutesADay')}
         />
       </div>
+      <Field
+        label="Birth date"
+        name="birth"
+        type="date"
+        hint="If you write it, the phone asks for it before it shows how things are going."
+        error={form.errorAt('birthDate')}
+      />
       <ZoneChoice zones={zones} start={zone} error={form.errorAt('zone')} />
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         {form.busy ? 'Adding …' : 'Add and write the programme'}

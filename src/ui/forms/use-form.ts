@@ -42,3 +42,9 @@ export function textOf(fields: FormData, name: string): string {
   const value = fields.get(name);
   return typeof value === 'string' ? value : '';
 }
+
+/** A number field of a form; NaN, which the server refuses with a sentence, when it is empty or no number. */
+export function numberOf(fields: FormData, name: string): number {
+  const text = textOf(fields, name).trim().replace(',', '.');
+  return text === '' ? Number.NaN : Number(text);
+}

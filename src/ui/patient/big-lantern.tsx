@@ -1,3 +1,9 @@
+'use client';
+
+import type { Drawing } from '@/core/figure';
+import { FigureStill } from '../figure/still';
+import { type Say, useSay } from './say';
+
 /** One exercise of today. */
 export type ExerciseRib = {
   readonly id: string;
@@ -5,6 +11,7 @@ export type ExerciseRib = {
   readonly words: string;
   /** Share of today's dose done, 0–1. */
   readonly share: number;
+  readonly picture: Drawing | null;
 };
 
 /**
@@ -12,8 +19,9 @@ export type ExerciseRib = {
  * done. It is a list, so that it is read as one; the paper around it is drawn by its shape.
  */
 export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
+  const say = useSay();
   return (
-    <section aria-label="Today’s exercises" className="grid justify-items-center">
+    <section aria-label={say('today.exercises')} className="grid justify-items-center">
       <Cap />
       <ol className="grid w-full gap-3 py-3">
         {ribs.map((rib, index) => (
@@ -28,8 +36,11 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
                 style={{ width: `${rib.share * 100}%` }}
               />
             </div>
+            {rib.picture && (
+              <FigureStill drawing={rib.picture} label="" className="h-20 w-auto max-w-full" />
+            )}
             <p className="font-semibold leading-tight">
-              {rib.name} <span className="font-normal text-soft">{shareText(rib.share)}</span>
+              {rib.name} <span className="font-normal text-soft">{shareText(rib.share, say)}</span>
             </p>
             <p className="max-w-[34ch] text-[0.84em] leading-snug text-soft">{rib.words}</p>
           </li>
@@ -40,9 +51,11 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
   );
 }
 
-function shareText(share: number): string {
+function shareText(share: number, say: Say): string {
   if (share === 0) return '';
-  return share >= 0.995 ? '– done' : `– ${Math.round(share * 100)} %`;
+  return share >= 0.995
+    ? say('today.shareDone')
+    : say('today.share', { percent: Math.round(share * 100) });
 }
 
 /** The paper bulges in the middle: the width of a rib in percent. */

@@ -2,61 +2,41 @@
 
 import { type FormEvent, useState } from 'react';
 import { BeginButton } from './begin-button';
+import { Scale } from './scale';
+import { useSay } from './say';
 
-const PAINS = Array.from({ length: 11 }, (_, pain) => pain);
-
-/** After a session: pain now, 0 to 10, and a word if the patient likes. */
+/** After a session: pain now, how hard it was, and a word if the patient likes. */
 export function CheckIn({
   title,
   onSave,
   onLeave,
 }: {
   title: string;
-  onSave: (pain: number | null, word: string) => Promise<void>;
+  onSave: (pain: number | null, effort: number | null, word: string) => Promise<void>;
   onLeave: () => void;
 }) {
+  const say = useSay();
   const [pain, setPain] = useState<number | null>(null);
+  const [effort, setEffort] = useState<number | null>(null);
   const [word, setWord] = useState('');
   const [saving, setSaving] = useState(false);
+  const nothing = pain === null && effort === null && word.trim() === '';
 
   async function save(event: FormEvent) {
     event.preventDefault();
     if (saving) return;
     setSaving(true);
-    if (pain !== null || word.trim() !== '') await onSave(pain, word.trim());
+    if (!nothing) await onSave(pain, effort, word.trim());
     onLeave();
   }
 
   return (
     <form className="grid gap-5" onSubmit={save}>
-      <h1 className="text-2xl">{title}. What you did is saved.</h1>
-      <fieldset>
-        <legend className="pb-2 text-lg font-semibold">
-          Pain now, from 0 (none) to 10 (the worst you can imagine)
-        </legend>
-        <div className="grid grid-cols-6 gap-2">
-          {PAINS.map((value) => (
-            <label
-              key={value}
-              className={`figures grid min-h-12 place-items-center rounded border text-lg has-focus-visible:outline-2 has-focus-visible:outline-action ${
-                pain === value ? 'border-plum bg-plum text-paper' : 'border-hair bg-sheet'
-              }`}
-            >
-              <input
-                type="radio"
-                name="pain"
-                value={value}
-                checked={pain === value}
-                onChange={() => setPain(value)}
-                className="sr-only"
-              />
-              {value}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      <h1 className="text-2xl">{say('checkin.saved', { title })}</h1>
+      <Scale legend={say('checkin.pain')} name="pain" value={pain} onChange={setPain} />
+      <Scale legend={say('checkin.effort')} name="effort" value={effort} onChange={setEffort} />
       <label className="grid gap-1">
-        <span>A word about it, if you like</span>
+        <span>{say('checkin.word')}</span>
         <input
           value={word}
           onChange={(event) => setWord(event.target.value)}
@@ -66,7 +46,7 @@ export function CheckIn({
         />
       </label>
       <BeginButton type="submit" disabled={saving}>
-        {pain === null && word.trim() === '' ? 'Leave without telling' : 'Save'}
+        {say(nothing ? 'checkin.leave' : 'checkin.save')}
       </BeginButton>
     </form>
   );

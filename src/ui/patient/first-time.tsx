@@ -3,6 +3,7 @@
 import type { PatientPack } from '@/core/exchange';
 import { StopWords } from './stop-advice';
 import { BeginButton } from './begin-button';
+import { useSay } from './say';
 
 const KEY = 'dl-knows-when-to-stop';
 
@@ -25,9 +26,10 @@ export function FirstTime({
   onUnderstood: () => void;
   onLeave: () => void;
 }) {
+  const say = useSay();
   return (
     <section className="grid gap-4">
-      <h1 className="text-2xl">Before your first session</h1>
+      <h1 className="text-2xl">{say('first.title')}</h1>
       <StopWords pack={pack} />
       <BeginButton
         onClick={() => {
@@ -39,10 +41,10 @@ export function FirstTime({
           onUnderstood();
         }}
       >
-        I understand
+        {say('first.understood')}
       </BeginButton>
       <button type="button" className="min-h-11 text-action underline" onClick={onLeave}>
-        Not now
+        {say('first.notNow')}
       </button>
     </section>
   );

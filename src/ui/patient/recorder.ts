@@ -1,6 +1,7 @@
 import { v4 as uuid } from 'uuid';
-import type { RepDone, SessionEventBody, SkipReason } from '@/core/adherence';
-import type { PackSession, PatientPack } from '@/core/exchange';
+import type { DayEventBody, RepDone, SessionEventBody, SkipReason } from '@/core/adherence';
+import type { PackDay, PackSession, PatientPack } from '@/core/exchange';
+import type { Advice, SymptomReport } from '@/core/symptoms';
 import { deliver } from './outbox';
 import { type KeptSession, type WaitingEvent, deviceStore } from './store';
 
@@ -15,18 +16,19 @@ export type Recorder = ReturnType<typeof recorder>;
 
 export function recorder(
   pack: PatientPack,
+  day: PackDay,
   session: PackSession,
   end: 'least' | 'most',
   left: KeptSession | null,
 ) {
-  const programme = pack.programme;
+  const { programme } = day;
   if (!programme) throw new Error('a session without a programme');
   const base = left ? left.offsetMs + Math.max(0, Date.now() - left.savedAt) : 0;
   const begun = tick();
   let kept: KeptSession = left ?? {
     id: uuid(),
     patientId: pack.patientId,
-    date: pack.today,
+    date: day.date,
     key: session.key,
     programmeId: programme.id,
     version: programme.version,
@@ -100,11 +102,21 @@ export function recorder(
     },
     ended: () => close({ type: 'ended' }),
     stopped: (because: 'enough' | 'symptom') => close({ type: 'stopped', because }),
-    checkIn: (pain: number | null, word: string) => tell({ type: 'check-in', pain, word }),
+    reported(lineage: string | null, report: SymptomReport, advice: Advice): void {
+      // What was done before comes first in the record.
+      tellLine(null);
+      void tell({ type: 'report', lineage: lineage || null, report, advice });
+    },
+    checkIn: (pain: number | null, effort: number | null, word: string) =>
+      tell({ type: 'check-in', pain, effort, word }),
   };
 }
 
-function eventOf(session: KeptSession, body: SessionEventBody, offsetMs: number): WaitingEvent {
+function eventOf(
+  session: Pick<KeptSession, 'id' | 'patientId' | 'key' | 'programmeId' | 'version'>,
+  body: SessionEventBody,
+  offsetMs: number,
+): WaitingEvent {
   const id = uuid();
   return {
     id,
@@ -136,4 +148,24 @@ export async function flushPending(patientId: string): Promise<void> {
     await store.addEvents([eventOf(session, body, session.offsetMs)]);
     await store.keepSession({ ...session, pending: [], pendingLine: '' });
   }
+}
+
+/** The key of what is told of a day rather than of a session. */
+const DAY_KEY = 'day';
+
+/** Tells of a day: kept on this device first, sent when possible. */
+export async function tellDay(pack: PatientPack, today: string, body: DayEventBody): Promise<void> {
+  const programme =
+    pack.days.find(({ date }) => date === today)?.programme ?? pack.days[0].programme;
+  if (!programme) return;
+  const store = await deviceStore();
+  const session = {
+    id: uuid(),
+    patientId: pack.patientId,
+    key: DAY_KEY,
+    programmeId: programme.id,
+    version: programme.version,
+  };
+  await store.addEvents([eventOf(session, body, 0)]);
+  void deliver(pack.patientId);
 }

@@ -1,19 +1,24 @@
+'use client';
+
 import type { PatientPack } from '@/core/exchange';
+import { useSay } from './say';
 
 /** What to stop for and whom to call. Always on the page, and first of all before a first session. */
 export function StopAdvice({ pack, open = false }: { pack: PatientPack; open?: boolean }) {
+  const say = useSay();
   return (
     <details open={open} className="border-t border-hair pt-3">
-      <summary className="min-h-11 py-2 font-semibold">When to stop, and what to do then</summary>
+      <summary className="min-h-11 py-2 font-semibold">{say('stop.summary')}</summary>
       <StopWords pack={pack} />
     </details>
   );
 }
 
 export function StopWords({ pack }: { pack: PatientPack }) {
+  const say = useSay();
   return (
     <div className="grid gap-3">
-      <p>Stop and tell your clinic at:</p>
+      <p>{say('stop.at')}</p>
       <ul className="list-disc pl-6">
         {pack.stopSigns.map((sign) => (
           <li key={sign}>{sign}</li>
@@ -30,7 +35,8 @@ export function StopWords({ pack }: { pack: PatientPack }) {
         </a>
       </p>
       <p>
-        <strong className="font-semibold">In an emergency:</strong> {pack.clinic.emergencyText}
+        <strong className="font-semibold">{say('stop.emergency')}</strong>{' '}
+        {pack.clinic.emergencyText}
       </p>
       <p className="text-[0.84em] text-soft">{pack.caution}</p>
     </div>

@@ -1,5 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { RepDone } from '@/core/adherence';
+import type { PatientPack } from '@/core/exchange';
 import type { DeviceEvent } from '@/core/records';
 
 /** An event waiting on this device, with the patient it belongs to. */
@@ -36,6 +37,7 @@ export type KeptSession = {
 interface Shape extends DBSchema {
   events: { key: string; value: WaitingEvent; indexes: { patient: string } };
   sessions: { key: string; value: KeptSession; indexes: { patient: string } };
+  packs: { key: string; value: PatientPack };
 }
 
 /**
@@ -44,11 +46,16 @@ interface Shape extends DBSchema {
  */
 export type DeviceStore = {
   readonly lasts: boolean;
+  /** Something found no room on this device and is only in this page's memory. */
+  readonly full: () => boolean;
   addEvents(events: readonly WaitingEvent[]): Promise<void>;
   waiting(patientId: string): Promise<WaitingEvent[]>;
   removeEvents(ids: readonly string[]): Promise<void>;
   keepSession(session: KeptSession): Promise<void>;
   sessionsOf(patientId: string): Promise<KeptSession[]>;
+  /** The newest pack this device got; one patient's at a time. */
+  keepPack(pack: PatientPack): Promise<void>;
+  pack(): Promise<PatientPack | null>;
 };
 
 let opened: Promise<DeviceStore> | undefined;
@@ -60,37 +67,77 @@ export function deviceStore(): Promise<DeviceStore> {
 }
 
 async function openStore(): Promise<DeviceStore> {
-  const db: IDBPDatabase<Shape> = await openDB<Shape>('dry-lantern', 1, {
-    upgrade(fresh) {
-      fresh.createObjectStore('events', { keyPath: 'id' }).createIndex('patient', 'patientId');
-      fresh.createObjectStore('sessions', { keyPath: 'id' }).createIndex('patient', 'patientId');
+  const db: IDBPDatabase<Shape> = await openDB<Shape>('dry-lantern', 2, {
+    upgrade(fresh, before) {
+      if (before < 1) {
+        fresh.createObjectStore('events', { keyPath: 'id' }).createIndex('patient', 'patientId');
+        fresh.createObjectStore('sessions', { keyPath: 'id' }).createIndex('patient', 'patientId');
+      }
+      if (before < 2) fresh.createObjectStore('packs');
     },
   });
+  // What finds no room is held in memory until it is sent: told, and not lost while the page is open.
+  const overflow = memoryStore();
+  let overflowed = false;
+  async function orOverflow(write: () => Promise<unknown>, otherwise: () => Promise<unknown>) {
+    try {
+      await write();
+    } catch {
+      overflowed = true;
+      await otherwise();
+    }
+  }
   return {
     lasts: true,
-    async addEvents(events) {
-      const tx = db.transaction('events', 'readwrite', { durability: 'strict' });
-      await Promise.all(events.map((event) => tx.store.put(event)));
-      await tx.done;
-    },
-    waiting: (patientId) => db.getAllFromIndex('events', 'patient', patientId),
+    full: () => overflowed,
+    addEvents: (events) =>
+      orOverflow(
+        async () => {
+          const tx = db.transaction('events', 'readwrite', { durability: 'strict' });
+          await Promise.all([...events.map((event) => tx.store.put(event)), tx.done]);
+        },
+        () => overflow.addEvents(events),
+      ),
+    waiting: async (patientId) => [
+      ...(await db.getAllFromIndex('events', 'patient', patientId)),
+      ...(await overflow.waiting(patientId)),
+    ],
     async removeEvents(ids) {
       const tx = db.transaction('events', 'readwrite');
       await Promise.all(ids.map((id) => tx.store.delete(id)));
       await tx.done;
+      await overflow.removeEvents(ids);
+      if ((await overflow.held()) === 0) overflowed = false;
     },
-    async keepSession(session) {
-      await db.put('sessions', session);
+    keepSession: (session) =>
+      orOverflow(
+        () => db.put('sessions', session),
+        () => overflow.keepSession(session),
+      ),
+    sessionsOf: async (patientId) => {
+      const kept = await db.getAllFromIndex('sessions', 'patient', patientId);
+      const newer = await overflow.sessionsOf(patientId);
+      const ids = new Set(newer.map(({ id }) => id));
+      return [...kept.filter(({ id }) => !ids.has(id)), ...newer];
     },
-    sessionsOf: (patientId) => db.getAllFromIndex('sessions', 'patient', patientId),
+    async keepPack(pack) {
+      // Without it the page still works with a signal.
+      await db.put('packs', pack, 'newest').catch(() => undefined);
+    },
+    pack: async () => (await db.get('packs', 'newest')) ?? null,
   };
 }
 
-function memoryStore(): DeviceStore {
+function memoryStore(): DeviceStore & { held: () => Promise<number> } {
   const events = new Map<string, WaitingEvent>();
   const sessions = new Map<string, KeptSession>();
+  let newest: PatientPack | null = null;
   return {
     lasts: false,
+    full: () => false,
+    held: async () => events.size,
+    keepPack: async (kept) => void (newest = kept),
+    pack: async () => newest,
     async addEvents(added) {
       for (const event of added) events.set(event.id, event);
     },

@@ -1,17 +1,26 @@
 'use client';
 
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
-import { lineTarget, shareDone } from '@/core/adherence';
-import type { PackSession, PatientPack } from '@/core/exchange';
-import { formatRange } from './words';
+import { Suspense, lazy, useCallback, useEffect, useRef, useState } from 'react';
+import type { CompiledWords } from '@/catalogue';
+import { type PackDay, type PackSession, type PatientPack, dayOfPack } from '@/core/exchange';
+import type { LocalDate } from '@/core/units';
 import { BeginButton } from './begin-button';
 import { BigLantern } from './big-lantern';
-import { type Delivery, deliver } from './outbox';
-import { flushPending } from './recorder';
+import type { DeviceState } from './device';
+import { localToday } from './local-today';
+import { useLocalReminders } from './local-reminders';
+import { setTextSize, textSize } from './preferences';
+import { SavedLine } from './saved-line';
+import { Words, useSay } from './say';
+import { Sessions } from './sessions';
 import { StopAdvice } from './stop-advice';
-import { type KeptSession, deviceStore } from './store';
+import type { KeptSession } from './store';
 
-const Player = lazy(() => import('./player'));
+const loadPlayer = () => import('./player');
+const loadDayEntry = () => import('./day-entry');
+const loadDevice = () => import('./device');
+const Player = lazy(loadPlayer);
+const DayEntry = lazy(loadDayEntry);
 
 type Playing = {
   readonly session: PackSession;
@@ -19,132 +28,234 @@ type Playing = {
   readonly kept: KeptSession | null;
 };
 
-/** The patient's page: today's lantern, its sessions, and where everything is saved. */
-export function Today({ start }: { start: PatientPack }) {
+type Here = DeviceState & { readonly shares: Readonly<Record<string, number>> };
+
+export type TodayProps = {
+  readonly start: PatientPack;
+  readonly words: CompiledWords;
+  readonly language: string;
+};
+
+/** The patient's page, with its texts around it. */
+export function Today({ words, language, start }: TodayProps) {
+  return (
+    <Words words={words} language={language}>
+      <TodayPage start={start} />
+    </Words>
+  );
+}
+
+/** Today's lantern, its sessions, and where everything is saved; with or without a signal. */
+function TodayPage({ start }: { start: PatientPack }) {
+  const say = useSay();
   const [pack, setPack] = useState(start);
-  const [kept, setKept] = useState<readonly KeptSession[]>([]);
-  const [delivery, setDelivery] = useState<Delivery | null>(null);
-  const [lasts, setLasts] = useState(true);
+  // The server's day first, so that the page wakes up as it was sent.
+  const [today, setToday] = useState<LocalDate>(start.days[0].date);
+  const [here, setHere] = useState<Here | null>(null);
   const [playing, setPlaying] = useState<Playing | null>(null);
+  const [telling, setTelling] = useState(false);
+  const [told, setTold] = useState(false);
+  const skew = useRef(0);
+  const newest = useRef(start);
 
   const refresh = useCallback(async () => {
-    const store = await deviceStore();
-    setLasts(store.lasts);
-    setKept(
-      (await store.sessionsOf(start.patientId)).filter((session) => session.date === start.today),
-    );
-    setDelivery(await deliver(start.patientId));
-    const fresh = await fetchPack();
-    if (fresh) setPack(fresh);
-  }, [start.patientId, start.today]);
+    const device = await loadDevice();
+    const lookAt = async (of: PatientPack) => {
+      const date = localToday(start.zone, Date.now() + skew.current);
+      setToday(date);
+      const state = await device.deviceState(start.patientId, date);
+      const day = dayOfPack(of, date);
+      setHere({ ...state, shares: day ? device.keptShares(of, day, state.kept) : {} });
+    };
+    await lookAt(newest.current);
+    const found = await device.newestPack(start);
+    if (!found) return;
+    // A phone whose clock is wrong goes by the clinic's while it can.
+    if (found.fresh) skew.current = found.pack.at - Date.now();
+    newest.current = found.pack;
+    setPack(found.pack);
+    await lookAt(found.pack);
+  }, [start]);
 
   useEffect(() => {
+    setTextSize(textSize());
     // What was done before a reload is told even if the session is never gone on with.
-    void flushPending(start.patientId).then(refresh);
+    void loadDevice().then(async (device) => {
+      await device.flushPending(start.patientId);
+      await refresh();
+      await device.keepForOffline([loadPlayer, loadDayEntry]);
+      await device.askToPersist();
+    });
     const again = () => void refresh();
+    const seen = () => document.visibilityState === 'visible' && again();
     window.addEventListener('online', again);
-    return () => window.removeEventListener('online', again);
+    // A page left open over midnight shows the new day when it is looked at again.
+    document.addEventListener('visibilitychange', seen);
+    return () => {
+      window.removeEventListener('online', again);
+      document.removeEventListener('visibilitychange', seen);
+    };
   }, [refresh, start.patientId]);
 
-  if (playing) {
+  const known = dayOfPack(pack, today);
+  useLocalReminders(known, pack);
+  const day: PackDay | null =
+    known && here?.stopped
+      ? { ...known, paused: 'after a stop', sessions: [], extra: null }
+      : known;
+  if (playing && day)
     return (
-      <Suspense fallback={<p className="p-6">Getting your session ready …</p>}>
+      <Suspense fallback={<p className="p-6">…</p>}>
         <Player
           pack={pack}
+          day={day}
           session={playing.session}
           end={playing.end}
           kept={playing.kept}
           onLeave={() => {
             setPlaying(null);
             // What was known before the session says nothing about what it added.
-            setDelivery(null);
+            setHere(null);
             void refresh();
           }}
         />
       </Suspense>
     );
-  }
-  const left = kept.find((session) => !session.over && session.version === pack.programme?.version);
-  const leftOff =
-    left && pack.sessions.concat(pack.extra ?? []).find((session) => session.key === left.key);
+  if (telling)
+    return (
+      <Suspense fallback={<p className="p-6">…</p>}>
+        <DayEntry
+          pack={pack}
+          today={today}
+          onDone={() => {
+            setTelling(false);
+            setTold(true);
+            setHere(null);
+            void refresh();
+          }}
+        />
+      </Suspense>
+    );
   return (
     <div className="grid gap-6">
       <header>
-        <p className="text-soft">{pack.clinic.name}</p>
-        <h1 className="text-2xl">{pack.dateText}</h1>
+        <p className="text-soft" dir="auto">
+          {pack.clinic.name}
+        </p>
+        <h1 className="text-2xl">{day?.dateText ?? today}</h1>
         <p dir="auto">{pack.name}</p>
       </header>
-      {pack.paused !== 'no' && <Paused pack={pack} />}
-      {pack.lines.length > 0 && pack.paused === 'no' && (
-        <BigLantern
-          ribs={pack.lines.map((line) => ({
-            id: line.lineage,
-            name: line.name,
-            words: line.words,
-            share: Math.max(line.share, keptShare(pack, kept, line.lineage)),
-          }))}
+      {!day && <p role="alert">{say('today.noPack', { date: today })}</p>}
+      {day && (
+        <DayView
+          pack={pack}
+          day={day}
+          here={here}
+          onPlay={(session, end, left) => setPlaying({ session, end, kept: left })}
         />
       )}
-      {pack.sessions.length === 0 && pack.paused === 'no' && (
-        <p className="text-lg">{pack.restText}</p>
-      )}
-      {left && leftOff && (
-        <section
-          className="grid gap-2 rounded border-2 border-lit p-4"
-          aria-label="A session under way"
+      <section className="grid gap-2">
+        <button
+          type="button"
+          className="min-h-12 rounded border border-hair bg-sheet px-4 text-left font-medium"
+          onClick={() => setTelling(true)}
         >
-          <p>You left off in the middle of “{leftOff.label}”. Everything you did is saved.</p>
-          <BeginButton onClick={() => setPlaying({ session: leftOff, end: left.end, kept: left })}>
-            Go on where you left off
-          </BeginButton>
-        </section>
-      )}
-      <Sessions
-        pack={pack}
-        kept={kept}
-        onBegin={(session, end) => setPlaying({ session, end, kept: null })}
+          {say('day.title')}
+        </button>
+        {told && <p role="status">{say('day.saved')}</p>}
+        <nav className="flex flex-wrap gap-x-5">
+          <Link href="/today/progress">{say('today.progress')}</Link>
+          <Link href="/today/settings">{say('today.settings')}</Link>
+          <Link href="/today/pause">{say('today.pause')}</Link>
+          {pack.questions.photo && <Link href="/today/photo">{say('today.photo')}</Link>}
+        </nav>
+      </section>
+      <SavedLine
+        delivery={here?.delivery ?? null}
+        lasts={here?.lasts ?? true}
+        full={here?.full ?? false}
+        clinic={pack.clinic.name}
       />
-      <Saved delivery={delivery} lasts={lasts} clinic={pack.clinic.name} />
       <StopAdvice pack={pack} />
     </div>
   );
 }
 
-async function fetchPack(): Promise<PatientPack | null> {
-  try {
-    const response = await fetch('/api/v1/patient/pack', { credentials: 'same-origin' });
-    const answer = (await response.json()) as { ok: boolean; value: PatientPack };
-    return answer.ok ? answer.value : null;
-  } catch {
-    return null;
-  }
-}
-
-/** The share of a line done in the sessions this device remembers of today. */
-function keptShare(pack: PatientPack, kept: readonly KeptSession[], lineage: string): number {
-  const line = pack.lines.find((one) => one.lineage === lineage);
-  if (!line || !pack.programme) return 0;
-  const due = pack.sessions.filter((session) =>
-    session.lines.some((index) => pack.lines[index]?.lineage === lineage),
-  ).length;
-  const target = lineTarget(line, pack.programme.rounds);
-  const sum = kept.reduce(
-    (total, session) => total + Math.min(1, shareDone(target, session.done[lineage] ?? [])),
-    0,
-  );
-  return Math.min(1, sum / Math.max(1, due));
-}
-
-function Paused({ pack }: { pack: PatientPack }) {
+function Link({ href, children }: { href: string; children: string }) {
   return (
-    <section className="grid gap-2 rounded border-2 border-stop p-4" aria-label="Paused">
-      <h2 className="text-xl">Your programme is paused</h2>
-      <p>
-        {pack.paused === 'after a stop'
-          ? 'You stopped because something felt wrong. Do not go on until your clinic has spoken with you.'
-          : 'Your clinic has paused it. Nothing is due, and these days do not count.'}
-      </p>
-      <p>
+    <a href={href} className="inline-block min-h-11 py-2 text-action underline">
+      {children}
+    </a>
+  );
+}
+
+function DayView({
+  pack,
+  day,
+  here,
+  onPlay,
+}: {
+  pack: PatientPack;
+  day: PackDay;
+  here: Here | null;
+  onPlay: (session: PackSession, end: 'least' | 'most', kept: KeptSession | null) => void;
+}) {
+  const say = useSay();
+  const kept = here?.kept ?? [];
+  const left = kept.find((one) => !one.over && one.version === day.programme?.version);
+  const leftOff =
+    left && day.sessions.concat(day.extra ?? []).find((session) => session.key === left.key);
+  const isToday = day.date === pack.days[0].date;
+  const due = [
+    ...new Set([...day.sessions, ...(day.extra ? [day.extra] : [])].flatMap((s) => s.lines)),
+  ]
+    .sort((a, b) => a - b)
+    .flatMap((index) => pack.lines[index] ?? []);
+  return (
+    <>
+      {day.paused !== 'no' && <Paused pack={pack} paused={day.paused} />}
+      {pack.asksHealth && <Link href="/health">{say('today.link')}</Link>}
+      {due.length > 0 && day.paused === 'no' && (
+        <BigLantern
+          ribs={due.map((line) => ({
+            id: line.lineage,
+            name: line.name,
+            words: line.words,
+            picture: line.picture,
+            share: Math.max(isToday ? line.share : 0, here?.shares[line.lineage] ?? 0),
+          }))}
+        />
+      )}
+      {day.sessions.length === 0 && day.paused === 'no' && (
+        <p className="text-lg">{day.restText}</p>
+      )}
+      {left && leftOff && (
+        <section className="grid gap-2 rounded border-2 border-lit p-4">
+          <p>{say('today.leftOff', { session: leftOff.label })}</p>
+          <BeginButton onClick={() => onPlay(leftOff, left.end, left)}>
+            {say('today.goOn')}
+          </BeginButton>
+        </section>
+      )}
+      <Sessions day={day} kept={kept} onBegin={(session, end) => onPlay(session, end, null)} />
+    </>
+  );
+}
+
+function Paused({ pack, paused }: { pack: PatientPack; paused: Exclude<PackDay['paused'], 'no'> }) {
+  const say = useSay();
+  const about = {
+    'after a stop': 'paused.stop',
+    'by the clinic': 'paused.clinic',
+    'by you': 'paused.you',
+  } as const;
+  return (
+    <section
+      className={`grid gap-2 rounded border-2 p-4 ${paused === 'by you' ? 'border-hair' : 'border-stop'}`}
+    >
+      <h2 className="text-xl">{say('paused.title')}</h2>
+      <p>{say(about[paused])}</p>
+      <p dir="auto">
         {pack.clinic.name}:{' '}
         <a
           href={`tel:${pack.clinic.phone.replace(/[^+\d]/g, '')}`}
@@ -154,81 +265,5 @@ function Paused({ pack }: { pack: PatientPack }) {
         </a>
       </p>
     </section>
-  );
-}
-
-function Sessions({
-  pack,
-  kept,
-  onBegin,
-}: {
-  pack: PatientPack;
-  kept: readonly KeptSession[];
-  onBegin: (session: PackSession, end: 'least' | 'most') => void;
-}) {
-  const over = new Set(kept.filter((session) => session.over).map((session) => session.key));
-  const all = pack.extra ? [...pack.sessions, pack.extra] : pack.sessions;
-  const next = pack.sessions.find((session) => !session.done && !over.has(session.key));
-  return (
-    <ul className="grid gap-3">
-      {all.map((session) => {
-        const done = session.key !== 'as-needed' && (session.done || over.has(session.key));
-        return (
-          <li key={session.key} className="grid gap-2 border-t border-hair pt-3">
-            <div className="flex flex-wrap items-baseline justify-between gap-x-3">
-              <h2 className="text-lg">{session.label}</h2>
-              <span className="text-soft">{done ? 'Done' : formatRange(session.time)}</span>
-            </div>
-            {session === next || session.key === 'as-needed' ? (
-              <BeginButton onClick={() => onBegin(session, 'least')}>Begin</BeginButton>
-            ) : (
-              <button
-                type="button"
-                className="min-h-11 justify-self-start rounded border border-hair px-4 text-action"
-                onClick={() => onBegin(session, 'least')}
-              >
-                {done ? 'Do it again' : 'Begin this one'}
-                <span className="sr-only">: {session.label}</span>
-              </button>
-            )}
-            {!done && session.time.most - session.time.least >= 30 && (
-              <button
-                type="button"
-                className="min-h-11 justify-self-start px-1 text-action underline"
-                onClick={() => onBegin(session, 'most')}
-              >
-                Begin the longer form (
-                {formatRange({ least: session.time.most, most: session.time.most })})
-              </button>
-            )}
-          </li>
-        );
-      })}
-    </ul>
-  );
-}
-
-function Saved({
-  delivery,
-  lasts,
-  clinic,
-}: {
-  delivery: Delivery | null;
-  lasts: boolean;
-  clinic: string;
-}) {
-  return (
-    <p role="status" className="text-soft" data-testid="saved">
-      {delivery === null && 'Looking what is saved …'}
-      {delivery?.state === 'at the clinic' && `Everything you did is at ${clinic}.`}
-      {delivery?.state === 'saved here' &&
-        'Saved on this phone. It goes to your clinic when there is a signal.'}
-      {delivery?.state === 'link ended' &&
-        'Saved on this phone. Your link no longer works: ask your clinic for a new one, and open it on this phone.'}
-      {delivery?.state === 'refused' &&
-        'Some of it could not be read by your clinic’s server. It is kept on this phone; tell your clinic.'}
-      {!lasts &&
-        ' This browser window keeps nothing when it is closed: finish your session before you close it.'}
-    </p>
   );
 }

@@ -2,9 +2,11 @@
 
 import { useEffect, useState } from 'react';
 import { openDB } from 'idb';
+import { useSay } from './say';
 
 /** Says that what was done is safe on this phone, when it is. */
 export function UnsentHere() {
+  const say = useSay();
   const [count, setCount] = useState(0);
   useEffect(() => {
     void (async () => {
@@ -20,9 +22,5 @@ export function UnsentHere() {
     })();
   }, []);
   if (count === 0) return null;
-  return (
-    <p role="status">
-      What you did is still saved on this phone and will be sent when a new link is opened here.
-    </p>
-  );
+  return <p role="status">{say('open.unsent')}</p>;
 }

@@ -1,14 +1,22 @@
-'use client';
-
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import type { PlayedSegment } from '@/core/timeline';
 
 /** A tone for each kind of change, in hertz: work is higher than rest. */
 const TONE = { hold: 660, move: 520, release: 440, pause: 330 } as const;
 
-/** Sound, vibration and a screen that stays on, where the browser allows each. */
-export function useSignals(segment: PlayedSegment | null, running: boolean) {
-  const [sound, setSound] = useState(true);
+type Chosen = { readonly tones: boolean; readonly voice: boolean; readonly vibration: boolean };
+
+/**
+ * Tones, voice, vibration and a screen that stays on, where the browser allows each.
+ *
+ * @param spoken what the voice says when the segment changes
+ */
+export function useSignals(
+  segment: PlayedSegment | null,
+  running: boolean,
+  { tones, voice, vibration }: Chosen,
+  spoken: string,
+) {
   const audio = useRef<AudioContext | null>(null);
   const lock = useRef<WakeLockSentinel | null>(null);
 
@@ -50,11 +58,27 @@ export function useSignals(segment: PlayedSegment | null, running: boolean) {
   useEffect(() => {
     if (!running || kind === null || startsAt < 0) return;
     const tone = kind === 'hold' || kind === 'move' || kind === 'release' ? TONE[kind] : TONE.pause;
-    if (sound && audio.current) beep(audio.current, tone);
-    if (kind === 'hold' || kind === 'change-side') navigator.vibrate?.(120);
-  }, [kind, startsAt, running, sound]);
+    if (tones && audio.current) beep(audio.current, tone);
+    if (vibration && (kind === 'hold' || kind === 'change-side')) navigator.vibrate?.(120);
+  }, [kind, startsAt, running, tones, vibration]);
 
-  return { sound, setSound, wake };
+  useEffect(() => {
+    if (running && voice && startsAt >= 0) speak(spoken);
+  }, [running, voice, startsAt, spoken]);
+  useEffect(() => () => quiet(), []);
+
+  return { wake };
+}
+
+/** By the browser's own voice, where it has one; the newest word is what counts. */
+function speak(text: string): void {
+  if (!('speechSynthesis' in window)) return;
+  window.speechSynthesis.cancel();
+  window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
+}
+
+function quiet(): void {
+  if ('speechSynthesis' in window) window.speechSynthesis.cancel();
 }
 
 function beep(context: AudioContext, hertz: number): void {

@@ -17,7 +17,13 @@ export type DeskHistory = {
 };
 
 export type DeskAction =
-  | { readonly type: 'add'; readonly line: DeskLine }
+  | { readonly type: 'add'; readonly lines: readonly DeskLine[] }
+  /** A copy right below, to be dosed otherwise. */
+  | { readonly type: 'duplicate'; readonly uid: string; readonly newUid: string }
+  /** One line by others in its place: itself changed, or with what follows it. */
+  | { readonly type: 'put'; readonly uid: string; readonly lines: readonly DeskLine[] }
+  | { readonly type: 'order'; readonly lines: readonly DeskLine[] }
+  | { readonly type: 'note'; readonly uid: string; readonly overrides: DeskLine['overrides'] }
   | { readonly type: 'type'; readonly uid: string; readonly dose: string }
   | { readonly type: 'remove'; readonly uid: string }
   | { readonly type: 'move'; readonly uid: string; readonly to: number }
@@ -53,9 +59,13 @@ export function deskStep(history: DeskHistory, action: DeskAction): DeskHistory 
       return startHistory(action.desk);
     case 'type':
     case 'set':
+    case 'note':
       // Small edits are undone in the field itself; they do not fill the history.
       return { ...history, now: applied(history.now, action) };
     case 'add':
+    case 'duplicate':
+    case 'put':
+    case 'order':
     case 'remove':
     case 'move':
       return {
@@ -72,7 +82,30 @@ function applied(
 ): Desk {
   switch (action.type) {
     case 'add':
-      return { ...desk, lines: [...desk.lines, action.line] };
+      return { ...desk, lines: [...desk.lines, ...action.lines] };
+    case 'duplicate':
+      return {
+        ...desk,
+        lines: desk.lines.flatMap((line) =>
+          line.uid === action.uid
+            ? [line, { ...line, uid: action.newUid, lineage: null, anchor: null }]
+            : [line],
+        ),
+      };
+    case 'put':
+      return {
+        ...desk,
+        lines: desk.lines.flatMap((line) => (line.uid === action.uid ? action.lines : [line])),
+      };
+    case 'order':
+      return { ...desk, lines: action.lines };
+    case 'note':
+      return {
+        ...desk,
+        lines: desk.lines.map((line) =>
+          line.uid === action.uid ? { ...line, overrides: action.overrides } : line,
+        ),
+      };
     case 'type':
       return {
         ...desk,
@@ -107,6 +140,14 @@ export function draftOf(desk: Desk, patientId: string, basedOn: number) {
     reviewOn: desk.reviewOn === '' ? null : desk.reviewOn,
     rounds: desk.rounds,
     reason: desk.reason,
-    lines: desk.lines.map(({ lineage, exerciseId, dose }) => ({ lineage, exerciseId, dose })),
+    lines: desk.lines.map(({ lineage, exerciseId, dose, school, session, overrides }) => ({
+      lineage,
+      exerciseId,
+      dose,
+      school,
+      session,
+      // A reason that was never written is no reason; the flag stays open.
+      overrides: overrides.filter(({ reason }) => reason.trim() !== ''),
+    })),
   };
 }

@@ -1,4 +1,4 @@
-import { type Exercise, exerciseById, sayPhrase, sayPhrases } from '@/catalogue';
+import { type Catalogue, SHIPPED, sayPhrase, sayPhrases } from '@/catalogue';
 import {
   type Dose,
   type DoseError,
@@ -7,9 +7,13 @@ import {
   untimed,
   unwrittenParts,
 } from '@/core/dose';
-import { type ScheduledLine, type WakingHours, sessionsOn } from '@/core/schedule';
-import { type TimedLine, sessionSeconds, sessionTimeline } from '@/core/timeline';
-import { type LocalDate, type Range, type Seconds, addDays, sumRanges } from '@/core/units';
+import type { Exercise } from '@/core/exercise';
+import { type PlannedLine, plannedLine } from '@/core/programme';
+import type { SchoolChoice } from '@/core/progression';
+import type { FlagOverride } from '@/core/records';
+import type { SessionName } from '@/core/schedule';
+import { sessionSeconds, sessionTimeline } from '@/core/timeline';
+import type { LocalDate, Range, Seconds } from '@/core/units';
 
 /** A line on the desk, as typed. */
 export type DeskLine = {
@@ -20,7 +24,23 @@ export type DeskLine = {
   readonly anchor: LocalDate | null;
   readonly exerciseId: string;
   readonly dose: string;
+  readonly school: SchoolChoice | null;
+  readonly session: SessionName | null;
+  readonly overrides: readonly FlagOverride[];
 };
+
+export function newLine(uid: string, exerciseId: string, dose: string): DeskLine {
+  return {
+    uid,
+    lineage: null,
+    anchor: null,
+    exerciseId,
+    dose,
+    school: null,
+    session: null,
+    overrides: [],
+  };
+}
 
 export type ReadLine =
   | {
@@ -35,24 +55,44 @@ export type ReadLine =
     }
   | { readonly ok: false; readonly error: DoseError };
 
+/** The same text is read at every key pressed in another line: each reading is kept. */
+const readings = new WeakMap<Catalogue, Map<string, ReadLine>>();
+const MOST_READINGS = 2000;
+
 /** Reads one line for the desk: its words, what it leaves open and its time; or its mistake. */
-export function readLine(line: DeskLine): ReadLine {
-  const exercise = exerciseById(line.exerciseId);
+export function readLine(
+  { exerciseId, dose }: Pick<DeskLine, 'exerciseId' | 'dose'>,
+  catalogue: Catalogue = SHIPPED,
+): ReadLine {
+  const known = readings.get(catalogue) ?? new Map<string, ReadLine>();
+  readings.set(catalogue, known);
+  const key = `${exerciseId} ${dose}`;
+  const there = known.get(key);
+  if (there) return there;
+  const made = reading(exerciseId, dose, catalogue);
+  if (known.size >= MOST_READINGS) known.clear();
+  known.set(key, made);
+  return made;
+}
+
+function reading(exerciseId: string, text: string, catalogue: Catalogue): ReadLine {
+  const exercise = catalogue.byId(exerciseId);
   if (!exercise)
-    return failure(line.dose, 'The catalogue has no such exercise any more; choose another.');
-  const parsed = parseDose(line.dose);
+    return failure(text, 'The catalogue has no such exercise any more; choose another.');
+  const parsed = parseDose(text);
   if (!parsed.ok) return { ok: false, error: parsed };
   const refusal = untimed(parsed.value);
-  if (refusal !== null) return failure(line.dose, refusal);
+  if (refusal !== null) return failure(text, refusal);
   const { assumed, missing } = unwrittenParts(parsed.value, exercise.needs);
+  const { mode, position } = exercise;
   return {
     ok: true,
     exercise,
     dose: parsed.value,
-    words: sayPhrases(readDose(parsed.value, exercise.mode), 'clinician'),
+    words: sayPhrases(readDose(parsed.value, mode), 'clinician'),
     assumed: assumed.map((phrase) => sayPhrase(phrase, 'clinician')),
     missing: missing.map((phrase) => sayPhrase(phrase, 'clinician')),
-    time: sessionSeconds(sessionTimeline([timed(exercise, parsed.value)])),
+    time: sessionSeconds(sessionTimeline([{ dose: parsed.value, mode, position }])),
   };
 }
 
@@ -63,63 +103,18 @@ function failure(text: string, say: string): ReadLine {
   };
 }
 
-function timed(exercise: Exercise, dose: Dose): TimedLine {
-  return { dose, mode: exercise.mode, position: exercise.position };
-}
-
-export type DraftSession = {
-  readonly key: string;
-  readonly time: Range<Seconds>;
-  readonly lines: number;
-};
-export type DraftDay = {
-  readonly date: LocalDate;
-  readonly sessions: readonly DraftSession[];
-  readonly total: Range<Seconds>;
-};
-
-/** A fortnight shows every beat of daily, every-other-day and weekday lines. */
-const LOOK_AHEAD_DAYS = 14;
-
-/**
- * The fullest day of the programme's first fortnight, session by session; null while no line can be
- * read. The times are the sums of the segments the patient's player will play.
- */
-export function fullestDay(
+/** The lines that can be read, as every reckoning of a programme takes them. */
+export function plannedLines(
   lines: readonly DeskLine[],
+  catalogue: Catalogue,
   from: LocalDate,
-  rounds: number,
-  waking: WakingHours,
-): DraftDay | null {
-  const read = lines.flatMap((line): (ScheduledLine & TimedLine)[] => {
-    const result = readLine(line);
-    if (!result.ok) return [];
-    return [
-      { lineage: line.uid, anchor: line.anchor ?? from, ...timed(result.exercise, result.dose) },
-    ];
+): PlannedLine[] {
+  return lines.flatMap((line) => {
+    const read = readLine(line, catalogue);
+    if (!read.ok) return [];
+    const { uid, anchor, school, session } = line;
+    return [plannedLine(uid, read.exercise, read.dose, anchor ?? from, school, session)];
   });
-  // Most days hold the same sessions; each distinct list of lines is timed once.
-  const times = new Map<string, Range<Seconds>>();
-  const timeOf = (lines: readonly (ScheduledLine & TimedLine)[]) => {
-    const key = lines.map((line) => line.lineage).join(' ');
-    const time = times.get(key) ?? sessionSeconds(sessionTimeline(lines, rounds));
-    times.set(key, time);
-    return time;
-  };
-  let fullest: DraftDay | null = null;
-  for (let ahead = 0; ahead < LOOK_AHEAD_DAYS; ahead += 1) {
-    const date = addDays(from, ahead);
-    const sessions = sessionsOn(date, read, waking).sessions.map((session) => ({
-      key: session.key,
-      lines: session.lines.length,
-      time: timeOf(session.lines),
-    }));
-    const total = sumRanges(sessions.map((session) => session.time));
-    if (sessions.length > 0 && (fullest === null || total.most > fullest.total.most)) {
-      fullest = { date, sessions, total };
-    }
-  }
-  return fullest;
 }
 
 /** A range of seconds as minutes: "3–4 min", rounded to the half minute below five, else up. */

@@ -2,13 +2,18 @@
 
 import { Command } from 'cmdk';
 import { type Ref, useState } from 'react';
-import { EXERCISES, type Exercise } from '@/catalogue';
+import { type Exercise, searchWords } from '@/core/exercise';
 
-/** Finds an exercise by name, family, muscle or other word; Enter adds it. */
+/** Finds an exercise by name, family, finding, muscle, prop or other word; Enter adds it. */
 export function ExerciseSearch({
+  exercises,
+  more,
   onPick,
   inputRef,
 }: {
+  exercises: readonly Exercise[];
+  /** Words that find an exercise beyond its own: the findings it answers. */
+  more: ReadonlyMap<string, readonly string[]>;
   onPick: (exercise: Exercise) => void;
   inputRef: Ref<HTMLInputElement>;
 }) {
@@ -36,7 +41,7 @@ export function ExerciseSearch({
         onKeyDown={(event) => {
           if (event.key === 'Escape') setOpen(false);
         }}
-        placeholder="Add an exercise: type its name, a muscle, a position"
+        placeholder="Add an exercise: name, finding, muscle, prop, position"
         className="w-full rounded border border-hair bg-sheet px-3 py-2 placeholder:text-soft"
       />
       <Command.List
@@ -46,24 +51,25 @@ export function ExerciseSearch({
         <Command.Empty className="px-3 py-2 text-soft">
           Nothing in the catalogue has this word. Try another name, a muscle or a position.
         </Command.Empty>
-        {EXERCISES.map((exercise) => (
-          <Command.Item
-            key={exercise.id}
-            value={exercise.name}
-            keywords={[exercise.family, exercise.position, exercise.purpose, ...exercise.keywords]}
-            onSelect={() => {
-              setTyped('');
-              onPick(exercise);
-            }}
-            className="flex flex-wrap items-baseline gap-x-3 rounded px-3 py-1.5 data-[selected=true]:bg-wash"
-          >
-            <span className="font-medium">{exercise.name}</span>
-            <span className="text-soft">
-              {exercise.family}, {exercise.position}
-            </span>
-            <span className="figures ml-auto text-[0.9em] text-soft">{exercise.usualDose}</span>
-          </Command.Item>
-        ))}
+        {show &&
+          exercises.map((exercise) => (
+            <Command.Item
+              key={exercise.id}
+              value={exercise.name}
+              keywords={[...searchWords(exercise), ...(more.get(exercise.family) ?? [])]}
+              onSelect={() => {
+                setTyped('');
+                onPick(exercise);
+              }}
+              className="flex flex-wrap items-baseline gap-x-3 rounded px-3 py-1.5 data-[selected=true]:bg-wash"
+            >
+              <span className="font-medium">{exercise.name}</span>
+              <span className="text-soft">
+                {exercise.family}, {exercise.position}
+              </span>
+              <span className="figures ml-auto text-[0.9em] text-soft">{exercise.usualDose}</span>
+            </Command.Item>
+          ))}
       </Command.List>
     </Command>
   );

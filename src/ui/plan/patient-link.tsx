@@ -1,22 +1,13 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { create } from 'qrcode';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { copyText } from '../forms/copy-text';
 import { post } from '../forms/post';
+import { QrCode } from '../handout/qr';
 import { Button } from '../primitives/button';
-
-/** The modules of a QR code as one path; standard ISO/IEC 18004 by the package. */
-function qrPath(text: string): { path: string; size: number } {
-  const { modules } = create(text, { errorCorrectionLevel: 'M' });
-  let path = '';
-  for (let y = 0; y < modules.size; y += 1) {
-    for (let x = 0; x < modules.size; x += 1) if (modules.get(x, y)) path += `M${x} ${y}h1v1h-1z`;
-  }
-  return { path, size: modules.size };
-}
 
 /** Makes the patient's personal link and shows it once, as text and as a code to scan. */
 export function PatientLinkButton({
@@ -88,17 +79,13 @@ export function PatientLinkButton({
 }
 
 function LinkShown({ address }: { address: string }) {
-  const { path, size } = qrPath(address);
   return (
     <div className="grid justify-items-center gap-3">
-      <svg
-        role="img"
-        aria-label="The link as a code to scan with the phone"
-        viewBox={`-2 -2 ${size + 4} ${size + 4}`}
+      <QrCode
+        text={address}
+        label="The link as a code to scan with the phone"
         className="w-56 rounded bg-white"
-      >
-        <path d={path} fill="#000" />
-      </svg>
+      />
       <p
         className="figures w-full select-all break-all rounded border border-hair bg-wash p-2 text-[0.87em]"
         data-testid="patient-link"
@@ -106,21 +93,7 @@ function LinkShown({ address }: { address: string }) {
         {address}
       </p>
       <p className="text-soft">It is shown only now: scan it, or copy it.</p>
-      <Button
-        onClick={() =>
-          copy(address).then(
-            () => toast('Copied.'),
-            () => toast.error('The browser did not allow copying; mark the text instead.'),
-          )
-        }
-      >
-        Copy
-      </Button>
+      <Button onClick={() => void copyText(address)}>Copy</Button>
     </div>
   );
-}
-
-/** Rejects where the browser has no clipboard, as on pages without https. */
-async function copy(text: string): Promise<void> {
-  await navigator.clipboard.writeText(text);
 }

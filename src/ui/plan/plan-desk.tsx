@@ -1,35 +1,53 @@
 'use client';
 
-import {
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
+import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import type { Exercise } from '@/catalogue';
-import type { WakingHours } from '@/core/schedule';
-import { type LocalDate, parseLocalDate } from '@/core/units';
+import { catalogueOf } from '@/catalogue';
+import {
+  type ConfirmedFinding,
+  type Suggestion,
+  familiesFor,
+  inSessionOrder,
+  suggest,
+} from '@/core/choose';
+import type { Exercise } from '@/core/exercise';
+import type { FindingFacts } from '@/core/findings';
+import type { BandCurve } from '@/core/load';
+import { cutText, versionDifference } from '@/core/programme';
+import type { HomeBody, TemplateDraft } from '@/core/records';
+import { doseOf } from '@/core/progression';
+import { formatDose } from '@/core/dose';
+import type { WakingHours, Zone } from '@/core/schedule';
+import type { PrecautionId } from '@/core/screen';
+import { type LocalDate, sumRanges } from '@/core/units';
 import { type Answer, post } from '../forms/post';
-import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
-import { Field } from '../primitives/field';
-import { DeskRow } from './desk-row';
+import { DeskDialogs } from './desk-dialogs';
+import { type DeskFacts, DeskFactsProvider, circumstancesOf } from './desk-facts';
+import { DeskLines } from './desk-lines';
 import { type Desk, deskStep, draftOf, startHistory } from './desk-state';
-import { DeskTime } from './desk-time';
-import { readLine } from './draft';
+import { DatesPanel, SendPanel } from './panels/send-panel';
+import { type DeskLine, newLine, plannedLines, readLine } from './draft';
 import { ExerciseSearch } from './exercise-search';
-import { useKeptDraft } from './use-kept-draft';
+import { FindingsLeft, type FindingShown } from './findings-left';
+import { ChecksPane } from './panels/checks-pane';
+import { DayRibbon } from './panels/day-ribbon';
+import { DeskTime } from './panels/desk-time';
+import { HomeDialog } from './panels/home-dialog';
+import { KeysDialog } from './panels/keys-dialog';
+import { Suggestions } from './panels/suggestions';
+import { TemplatesBar } from './panels/templates-bar';
+import { type EarlierVersion, VersionsPane } from './panels/versions-pane';
+import { WeeksPane } from './panels/weeks-pane';
+import { doseFieldId } from './row/dose-field';
+import { fillMissing } from './row/row-actions';
+import { useDayPlan } from './use-day-plan';
+import { useDeskKeys } from './use-desk-keys';
+import { type KeptDesk, type OtherAtDesk, deskIn, useKeptDraft } from './use-kept-draft';
+import { useReckoning } from './use-reckoning';
+import { type OpenDialog, useRowMoves } from './use-row-moves';
 
 export type PlanDeskProps = {
   readonly patientId: string;
@@ -37,50 +55,96 @@ export type PlanDeskProps = {
   readonly newest: number;
   readonly start: Desk;
   readonly earliest: LocalDate;
+  readonly today: LocalDate;
   readonly waking: WakingHours;
+  readonly zone: Zone;
   readonly minutesADay: number | null;
+  /** The screening blocks prescribing. */
+  readonly blocked: boolean;
+  readonly precautions: readonly PrecautionId[];
+  readonly findings: readonly (FindingShown & ConfirmedFinding)[];
+  readonly facts: FindingFacts;
+  readonly home: HomeBody | null;
+  readonly homeId: string | null;
+  readonly dayPlan: Readonly<Record<string, number>>;
+  readonly dayPlanId: string | null;
+  readonly own: readonly Exercise[];
+  readonly bands: readonly BandCurve[];
+  readonly templates: readonly TemplateDraft[];
+  /** The member's unsaved desk. */
+  readonly kept: KeptDesk | null;
+  readonly others: readonly OtherAtDesk[];
+  readonly earlier: readonly EarlierVersion[];
 };
 
-/** Lines in the middle, their time beside them, everything by key, mouse or touch. */
-export function PlanDesk({
-  patientId,
-  newest,
-  start,
-  earliest,
-  waking,
-  minutesADay,
-}: PlanDeskProps) {
+/** Findings left, lines in the middle, the day right, checks below; all by key, mouse or touch. */
+export function PlanDesk(props: PlanDeskProps) {
+  const { patientId, newest, start, earliest, findings, blocked, minutesADay } = props;
   const router = useRouter();
-  const [history, step] = useReducer(deskStep, start, startHistory);
+  const restored = useMemo(() => deskIn(props.kept), [props.kept]);
+  const [history, step] = useReducer(deskStep, restored ?? start, startHistory);
   const desk = history.now;
   const [newUid, setNewUid] = useState('');
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<Extract<Answer<unknown>, { ok: false }> | null>(null);
+  const [dialog, setDialog] = useState<OpenDialog | null>(null);
+  const [keysOpen, setKeysOpen] = useState(false);
+  const [accepted, setAccepted] = useState<ReadonlySet<string>>(new Set());
   const search = useRef<HTMLInputElement>(null);
-  const forgetDraft = useKeptDraft(patientId, newest, desk, start, (kept) =>
-    step({ type: 'replace', desk: kept }),
-  );
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const unreadable = desk.lines.filter((line) => !readLine(line).ok).length;
-  const from = parseLocalDate(desk.effectiveFrom) ?? earliest;
+  const draft = useKeptDraft(patientId, newest, desk, start, props.others);
+  const { dragged, drag } = useDayPlan(patientId, props.dayPlan, props.dayPlanId, props.today);
 
-  function add(exercise: Exercise) {
-    const uid = uuid();
-    setNewUid(uid);
-    step({
-      type: 'add',
-      line: { uid, lineage: null, anchor: null, exerciseId: exercise.id, dose: exercise.usualDose },
-    });
-  }
+  const facts = useMemo(
+    (): DeskFacts => ({
+      patientId,
+      catalogue: catalogueOf(props.own),
+      precautions: props.precautions,
+      waking: props.waking,
+      zone: props.zone,
+      home: props.home,
+      bands: props.bands,
+      maxima: props.facts.measures.flatMap(({ kind, side, value }) =>
+        kind.startsWith('strength-') && value !== null ? [{ kind, side, newtons: value }] : [],
+      ),
+    }),
+    [
+      patientId,
+      props.own,
+      props.precautions,
+      props.waking,
+      props.zone,
+      props.home,
+      props.bands,
+      props.facts,
+    ],
+  );
+  const { catalogue } = facts;
+  const reckoned = useReckoning(desk, facts, earliest, { blocked, findings, minutesADay, dragged });
+  const suggestions = useMemo(
+    () => suggest(findings, catalogue.all, props.facts, circumstancesOf(facts)),
+    [findings, catalogue, props.facts, facts],
+  );
+  const findingWords = useMemo(() => wordsByFamily(findings), [findings]);
+  const moves = useRowMoves(desk, catalogue, step, search, setDialog);
+  const unreadable = desk.lines.filter((line) => !readLine(line, catalogue).ok).length;
+  const incomplete = reckoned.checks.filter(
+    ({ weight, area }) => weight === 'look' && area === 'complete',
+  ).length;
+  const stops = reckoned.checks.filter(({ weight, area }) => weight === 'stops' && area === 'safe');
 
-  function remove(uid: string) {
-    step({ type: 'remove', uid });
-    search.current?.focus();
-    toast('Removed.', { action: { label: 'Undo', onClick: () => step({ type: 'undo' }) } });
-  }
+  const addLines = useCallback((lines: readonly DeskLine[]) => {
+    if (lines.length === 0) return;
+    setNewUid(lines.at(-1)?.uid ?? '');
+    step({ type: 'add', lines });
+  }, []);
+  const add = ({ id, usualDose }: Exercise) => addLines([newLine(uuid(), id, usualDose)]);
+  const addSuggestions = useCallback(
+    (chosen: readonly Suggestion[]) => {
+      addLines(chosen.map(lineOf));
+      setAccepted(new Set());
+    },
+    [addLines],
+  );
 
   const save = useCallback(async () => {
     if (busy) return;
@@ -92,154 +156,223 @@ export function PlanDesk({
     );
     setBusy(false);
     if (!answer.ok) return setRefusal(answer);
-    forgetDraft();
+    draft.forget();
     toast(`Version ${answer.value.number} saved; it begins on ${answer.value.effectiveFrom}.`);
     return router.refresh();
-  }, [busy, desk, patientId, newest, forgetDraft, router]);
+  }, [busy, desk, patientId, newest, draft, router]);
 
-  useEffect(() => {
-    function onKey(event: KeyboardEvent) {
-      const inField = event.target instanceof HTMLInputElement;
-      const command = event.ctrlKey || event.metaKey;
-      if (event.key === '/' && !inField) search.current?.focus();
-      else if (command && (event.key === 'Enter' || event.key === 's')) void save();
-      else if (command && event.key === 'z' && !inField)
-        step({ type: event.shiftKey ? 'redo' : 'undo' });
-      else return;
-      event.preventDefault();
-    }
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [save]);
+  function fillAll() {
+    const lines = desk.lines.flatMap((line) => {
+      const read = readLine(line, catalogue);
+      return (read.ok ? fillMissing(line, read.exercise, read.dose)?.lines : null) ?? [line];
+    });
+    step({ type: 'order', lines });
+  }
+  const order = () =>
+    step({
+      type: 'order',
+      lines: inSessionOrder(desk.lines, ({ exerciseId }) => catalogue.byId(exerciseId)),
+    });
+  const addAccepted = () =>
+    addSuggestions(suggestions.filter(({ exercise }) => accepted.has(exercise.id)));
 
-  const wrongAt = (field: string) => (refusal?.at[0] === field ? refusal.say : '');
+  useDeskKeys({
+    search: () => search.current?.focus(),
+    save: () => void save(),
+    undo: () => step({ type: 'undo' }),
+    redo: () => step({ type: 'redo' }),
+    addAccepted,
+    fillAll,
+    order,
+    help: () => setKeysOpen(true),
+  });
+
+  const jump = (uid: string) => document.getElementById(doseFieldId(uid))?.focus();
+  const newestLines = props.earlier[0];
+  const unsent = useMemo(
+    () =>
+      newestLines
+        ? versionDifference(
+            comparedDesk(newestLines, catalogue, earliest),
+            comparedDesk(reckoned.settled, catalogue, earliest),
+          )
+        : [],
+    [newestLines, reckoned.settled, catalogue, earliest],
+  );
+
   return (
-    <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_18rem]">
-      <section aria-label="Programme" className="grid content-start gap-2">
-        <ExerciseSearch onPick={add} inputRef={search} />
-        {desk.lines.length === 0 && (
-          <p className="py-8 text-soft">
-            No exercise yet. Press <kbd className="figures">/</kbd>, type a word, press Enter; then
-            write its dose, such as <span className="figures">3x10 hold 5s rest 60s 2/day</span>.
-          </p>
+    <DeskFactsProvider value={facts}>
+      <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[15rem_minmax(0,1fr)_16.5rem]">
+        <aside aria-label="Findings" className="grid content-start gap-4">
+          <FindingsLeft findings={findings} patientId={patientId} />
+          <Suggestions
+            suggestions={suggestions}
+            present={new Set(desk.lines.map(({ exerciseId }) => exerciseId))}
+            accepted={accepted}
+            onAccept={(id, accept) => {
+              const next = new Set(accepted);
+              if (accept) next.add(id);
+              else next.delete(id);
+              setAccepted(next);
+            }}
+            onAdd={addSuggestions}
+          />
+        </aside>
+        <section aria-label="Programme" className="grid min-w-0 content-start gap-2">
+          {draft.others.length > 0 && (
+            <p className="border-l-2 border-lit pl-2" role="status">
+              Also writing:{' '}
+              {draft.others
+                .map(({ name, minutesAgo }) => `${name}, ${minutesAgo} min ago`)
+                .join('; ')}
+              . Nothing is overwritten: whoever saves second is told first.
+            </p>
+          )}
+          {restored && desk === restored && (
+            <p className="border-l-2 border-lit pl-2" role="status">
+              Your unsaved desk is back
+              {props.kept && props.kept.basedOn !== newest
+                ? `; it was begun before version ${newest} was saved: look at that below.`
+                : '.'}{' '}
+              <button
+                type="button"
+                className="text-action underline"
+                onClick={() => {
+                  step({ type: 'replace', desk: start });
+                  draft.discard();
+                }}
+              >
+                Begin from version {newest} instead
+              </button>
+            </p>
+          )}
+          <ExerciseSearch
+            exercises={catalogue.all}
+            more={findingWords}
+            onPick={add}
+            inputRef={search}
+          />
+          <div className="flex flex-wrap gap-2">
+            <TemplatesBar
+              templates={props.templates}
+              desk={desk}
+              onApply={(template) =>
+                addLines(
+                  template.lines.map(({ exerciseId, dose, school, session }) => ({
+                    ...newLine(uuid(), exerciseId, dose),
+                    school: school ?? null,
+                    session: session ?? null,
+                  })),
+                )
+              }
+            />
+            <HomeDialog
+              patientId={patientId}
+              home={props.home}
+              homeId={props.homeId}
+              today={props.today}
+            />
+            <Button disabled={desk.lines.length < 2} onClick={order}>
+              In session order
+            </Button>
+            <Button disabled={desk.lines.length === 0} onClick={fillAll}>
+              Write all that is missing
+            </Button>
+            <Button look="quiet" onClick={() => setKeysOpen(true)}>
+              Keys
+            </Button>
+          </div>
+          <DeskLines desk={desk} newUid={newUid} moves={moves} step={step} />
+          <ChecksPane checks={reckoned.checks} onJump={jump} />
+        </section>
+        <aside aria-label="Time and saving" className="grid content-start gap-4">
+          <SendPanel
+            desk={desk}
+            step={step}
+            newest={newest}
+            draft={draft.state}
+            refusal={refusal}
+            busy={busy}
+            stops={stops}
+            incomplete={incomplete}
+            unreadable={unreadable}
+            canUndo={history.before.length > 0}
+            canRedo={history.after.length > 0}
+            onSave={save}
+          />
+          <DeskTime
+            day={reckoned.day}
+            week={sumRanges(reckoned.calendar.slice(0, 7).map(({ time }) => time))}
+            unread={unreadable}
+            minutesADay={minutesADay}
+            cuts={reckoned.cuts}
+            onCut={(cut) => {
+              const dose = cutText(cut);
+              if (dose === null) moves.onRemove(cut.line.lineage);
+              else moves.onRewrite(cut.line.lineage, dose);
+            }}
+          />
+          {reckoned.day && (
+            <DayRibbon
+              ribbon={reckoned.ribbon}
+              sessions={reckoned.day.sessions}
+              busy={props.home?.busy ?? []}
+              onDrag={drag}
+            />
+          )}
+          <DatesPanel desk={desk} step={step} earliest={earliest} refusal={refusal} />
+        </aside>
+      </div>
+      <div className="grid gap-6 pt-6">
+        {reckoned.planned.length > 0 && (
+          <WeeksPane days={reckoned.calendar} ahead={reckoned.ahead} />
         )}
-        <DndContext
-          id="desk"
-          sensors={sensors}
-          collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => {
-            const to = desk.lines.findIndex((line) => line.uid === over?.id);
-            if (over && to >= 0) step({ type: 'move', uid: String(active.id), to });
+        <VersionsPane
+          versions={props.earlier}
+          unsent={unsent}
+          onCopy={(version) => {
+            step({ type: 'order', lines: version.lines });
+            step({ type: 'set', fields: { rounds: version.rounds } });
+            toast(`Version ${version.number} stands on the desk.`);
           }}
-        >
-          <SortableContext
-            items={desk.lines.map((line) => line.uid)}
-            strategy={verticalListSortingStrategy}
-          >
-            <ol>
-              {desk.lines.map((line, place) => (
-                <DeskRow
-                  key={line.uid}
-                  line={line}
-                  place={place}
-                  count={desk.lines.length}
-                  isNew={line.uid === newUid}
-                  moves={{
-                    onType: (dose) => step({ type: 'type', uid: line.uid, dose }),
-                    onRemove: () => remove(line.uid),
-                    onMove: (by) => step({ type: 'move', uid: line.uid, to: place + by }),
-                    onNext: () => search.current?.focus(),
-                  }}
-                />
-              ))}
-            </ol>
-          </SortableContext>
-        </DndContext>
-        <Keys />
-      </section>
-      <aside aria-label="Time and saving" className="grid content-start gap-4">
-        <DeskTime
-          lines={desk.lines}
-          rounds={desk.rounds}
-          from={from}
-          waking={waking}
-          minutesADay={minutesADay}
         />
-        <Field
-          label="Times through in a session"
-          type="number"
-          min={1}
-          max={5}
-          value={desk.rounds}
-          onChange={(event) =>
-            step({ type: 'set', fields: { rounds: Number(event.target.value) || 1 } })
-          }
-          error={wrongAt('rounds')}
-        />
-        <Field
-          label="Begins on"
-          type="date"
-          min={earliest}
-          value={desk.effectiveFrom}
-          onChange={(event) => step({ type: 'set', fields: { effectiveFrom: event.target.value } })}
-          hint={`${earliest} at the earliest.`}
-          error={wrongAt('effectiveFrom')}
-        />
-        <Field
-          label="Review on"
-          type="date"
-          min={desk.effectiveFrom}
-          value={desk.reviewOn}
-          onChange={(event) => step({ type: 'set', fields: { reviewOn: event.target.value } })}
-          hint="What “until review” means."
-          error={wrongAt('reviewOn')}
-        />
-        <Field
-          label="Reason"
-          value={desk.reason}
-          maxLength={400}
-          onChange={(event) => step({ type: 'set', fields: { reason: event.target.value } })}
-          hint="Shown at its seam on Follow."
-          error={wrongAt('reason')}
-        />
-        <Refusal say={refusal ? lineRefusal(refusal, desk) : ''} />
-        {unreadable > 0 && (
-          <p className="text-stop">
-            {unreadable === 1
-              ? 'One line cannot be read yet.'
-              : `${unreadable} lines cannot be read yet.`}
-          </p>
-        )}
-        <Button
-          look="main"
-          disabled={busy || desk.lines.length === 0 || unreadable > 0}
-          onClick={save}
-        >
-          {busy ? 'Saving …' : `Save as version ${newest + 1}`}
-        </Button>
-        {history.before.length > 0 && (
-          <Button onClick={() => step({ type: 'undo' })}>Undo the last step</Button>
-        )}
-      </aside>
-    </div>
+      </div>
+      <DeskDialogs dialog={dialog} desk={desk} step={step} onClose={() => setDialog(null)} />
+      <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
+    </DeskFactsProvider>
   );
 }
 
-/** The server's sentence, with the exercise it is about. */
-function lineRefusal(refusal: Extract<Answer<unknown>, { ok: false }>, desk: Desk): string {
-  const [field, index] = refusal.at;
-  return field === 'lines' && typeof index === 'number' && desk.lines[index]
-    ? `Line ${index + 1}: ${refusal.say}`
-    : refusal.say;
+/** A suggestion as a line: its usual dose, on the side its finding names. */
+function lineOf({ exercise, side }: Suggestion): DeskLine {
+  const usual = doseOf(exercise.usualDose);
+  const dose = side && exercise.needs.sided ? { ...usual, side } : usual;
+  return newLine(uuid(), exercise.id, formatDose(dose));
 }
 
-function Keys() {
-  return (
-    <p className="pt-2 text-[0.93em] text-soft">
-      <kbd className="figures">/</kbd> search · <kbd className="figures">Enter</kbd> add, then next
-      · <kbd className="figures">Alt ↑ ↓</kbd> move · <kbd className="figures">Alt Delete</kbd>{' '}
-      remove · <kbd className="figures">Ctrl Z</kbd> undo ·{' '}
-      <kbd className="figures">Ctrl Enter</kbd> save
-    </p>
-  );
+/** Families with the words of the findings that ask for them, so that a finding can be searched. */
+function wordsByFamily(findings: readonly ConfirmedFinding[]): Map<string, string[]> {
+  const words = new Map<string, string[]>();
+  for (const finding of findings)
+    for (const family of familiesFor(finding))
+      words.set(family, [...(words.get(family) ?? []), finding.say, finding.key]);
+  return words;
+}
+
+/** A desk or version as the difference in words takes it; lines that cannot be read are left out. */
+function comparedDesk(
+  { rounds, lines }: Pick<Desk, 'rounds' | 'lines'>,
+  catalogue: DeskFacts['catalogue'],
+  from: LocalDate,
+) {
+  const lineage = new Map(lines.map((line) => [line.uid, line.lineage ?? line.uid]));
+  return {
+    rounds,
+    lines: plannedLines(lines, catalogue, from).map((line) => ({
+      lineage: lineage.get(line.lineage) ?? line.lineage,
+      name: line.exercise.name,
+      dose: line.dose,
+      session: line.session ?? null,
+    })),
+  };
 }

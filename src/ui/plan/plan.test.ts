@@ -3,20 +3,19 @@ import { EXERCISES } from '@/catalogue';
 import type { WallMinute } from '@/core/schedule';
 import { localDate, seconds } from '@/core/units';
 import { type Desk, type DeskHistory, deskStep, draftOf, startHistory } from './desk-state';
-import { type DeskLine, fullestDay, minutesText, readLine } from './draft';
+import { SHIPPED } from '@/catalogue';
+import { fullestDay } from '@/core/programme';
+import { type DeskLine, minutesText, newLine, plannedLines, readLine } from './draft';
+import { fillMissing, takeSchool } from './row/row-actions';
+import { shorterDose } from './row/hold-note';
 
-const line = (uid: string, dose = '10x10s', exerciseId = 'tuck-lying'): DeskLine => ({
-  uid,
-  lineage: null,
-  anchor: null,
-  exerciseId,
-  dose,
-});
+const line = (uid: string, dose = '10x10s', exerciseId = 'tuck-lying'): DeskLine =>
+  newLine(uid, exerciseId, dose);
 const desk: Desk = { lines: [], rounds: 1, effectiveFrom: '2026-11-23', reviewOn: '', reason: '' };
 const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
 const uids = (history: DeskHistory) => history.now.lines.map(({ uid }) => uid).join('');
 const filled = ['a', 'b', 'c'].reduce(
-  (history, uid) => deskStep(history, { type: 'add', line: line(uid) }),
+  (history, uid) => deskStep(history, { type: 'add', lines: [line(uid)] }),
   startHistory(desk),
 );
 
@@ -38,7 +37,10 @@ describe('steps on the desk', () => {
 
   it('undoes every step back to the beginning, and redoes to the end, whatever they were', () => {
     const action = fc.oneof(
-      fc.record({ type: fc.constant('add' as const), line: fc.uuid().map((uid) => line(uid)) }),
+      fc.record({
+        type: fc.constant('add' as const),
+        lines: fc.uuid().map((uid) => [line(uid)]),
+      }),
       fc.record({ type: fc.constant('remove' as const), uid: fc.constantFrom('a', 'b', 'c') }),
       fc.record({
         type: fc.constant('move' as const),
@@ -77,6 +79,50 @@ describe('steps on the desk', () => {
   });
 });
 
+describe('one step on a line', () => {
+  const understood = (dose: string, exerciseId: string) => {
+    const read = readLine(line('a', dose, exerciseId));
+    if (!read.ok) throw new Error(read.error.say);
+    return { row: line('a', dose, exerciseId), ...read };
+  };
+  it('writes every missing part at once and says which', () => {
+    const { row, exercise, dose } = understood('3x10 each side', 'straight-leg-raise');
+    expect(fillMissing(row, exercise, dose)).toMatchObject({
+      lines: [{ uid: 'a', dose: '3x10 gap 2s rest 60s each side 1/day daily until review' }],
+      say: 'Written: gap 2s, rest 60s, 1/day, daily, until review.',
+    });
+    const whole = understood(
+      '3x10 gap 2s rest 60s each side 1/day daily until review',
+      'straight-leg-raise',
+    );
+    expect(fillMissing(whole.row, whole.exercise, whole.dose)).toBeNull();
+  });
+  it('puts a line under a school, its later phases below', () => {
+    const { row, exercise, dose } = understood('2x20 left', 'straight-leg-raise');
+    const made = takeSchool(row, exercise, dose, {
+      id: 'volume-load',
+      settings: { holds: [], tenRepMaximum: null, unit: 'kg' },
+    });
+    expect(made.lines.map(({ uid, school }) => [uid === 'a', school?.id])).toEqual([
+      [true, 'volume-load'],
+      [false, 'volume-load'],
+      [false, 'volume-load'],
+    ]);
+    const put = deskStep(filled, { type: 'put', uid: 'a', lines: made.lines });
+    expect(put.now.lines).toHaveLength(5);
+    expect(uids(deskStep(put, { type: 'undo' }))).toBe('abc');
+  });
+  it('writes the same held time in shorter holds', () => {
+    const { dose } = understood('x1 hold 120s rpe 5 daily', 'shrug-hold');
+    expect(shorterDose(dose, { reps: 5, hold: 25 })).toBe('5x25s gap 25s rpe 5 daily');
+  });
+  it('duplicates below, as a line of its own', () => {
+    const copied = deskStep(filled, { type: 'duplicate', uid: 'a', newUid: 'x' });
+    expect(uids(copied)).toBe('axbc');
+    expect(copied.now.lines[1]?.lineage).toBeNull();
+  });
+});
+
 describe('reading a line', () => {
   it('says what is assumed and what is missing', () => {
     const read = readLine(line('a', '3x10', 'band-pull'));
@@ -101,7 +147,11 @@ describe('reading a line', () => {
 
 describe('the time of the day', () => {
   const day = (lines: DeskLine[], rounds = 1) =>
-    fullestDay(lines, localDate('2026-11-23'), rounds, waking);
+    fullestDay(
+      plannedLines(lines, SHIPPED, localDate('2026-11-23')),
+      { from: localDate('2026-11-23'), review: null, rounds },
+      waking,
+    );
 
   it('says that a routine called four minutes takes a quarter of an hour a day (common practice, no source)', () => {
     const routine = [
@@ -118,7 +168,7 @@ describe('the time of the day', () => {
   it('is that of the fullest day, not the first', () => {
     const found = day([line('a', '10x10s'), line('b', '10x10s from day 4 every 3 days')]);
     expect(found?.date).toBe('2026-11-26');
-    expect(found?.sessions).toMatchObject([{ key: 'session-1', lines: 2 }]);
+    expect(found?.sessions).toMatchObject([{ key: 'session-1', lines: [{}, {}] }]);
   });
 
   it('counts every beat of the waking day', () => {
@@ -134,7 +184,7 @@ describe('the time of the day', () => {
     const found = day(
       Array.from({ length: 500 }, (_, index) => line(String(index), '3x10 hold 5s rest 60s')),
     );
-    expect(found?.sessions[0]?.lines).toBe(500);
+    expect(found?.sessions[0]?.lines).toHaveLength(500);
   });
 
   it('reads as minutes', () => {

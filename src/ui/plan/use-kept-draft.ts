@@ -1,39 +1,95 @@
 'use client';
 
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { post } from '../forms/post';
 import type { Desk } from './desk-state';
 
+export type OtherAtDesk = { readonly name: string; readonly minutesAgo: number };
+export type DraftState = 'nothing to keep' | 'keeping' | 'kept' | 'not kept';
+
+/** Rest between the last change and its keeping, milliseconds. */
+const AFTER_MS = 1200;
+
 /**
- * Keeps an unsaved desk in this tab, so that a reload or a new sign-in loses nothing. It holds
- * doses and dates only, and is dropped when the programme has another version by then.
+ * Keeps an unsaved desk at the clinic, so that neither a reload nor another machine loses it, and
+ * learns who else is writing. Each member has a draft of their own: nothing is overwritten.
  *
- * @returns a function that forgets the kept draft, for after saving
+ * @param start the desk as it was sent last; it is no draft
  */
 export function useKeptDraft(
   patientId: string,
   newest: number,
   desk: Desk,
   start: Desk,
-  restore: (desk: Desk) => void,
-): () => void {
-  const key = `desk ${patientId} ${newest}`;
-  const restored = useRef(false);
+  othersAtFirst: readonly OtherAtDesk[],
+) {
+  const [state, setState] = useState<DraftState>('nothing to keep');
+  const [others, setOthers] = useState(othersAtFirst);
   const saved = useRef(false);
+  const known = useRef(desk);
+  const sent = useRef(desk);
+
+  const keep = useCallback(
+    async (text: string | null) => {
+      const answer = await post<readonly OtherAtDesk[]>('/api/v1/drafts', {
+        patientId,
+        basedOn: newest,
+        desk: text,
+      });
+      setState(answer.ok ? 'kept' : 'not kept');
+      if (answer.ok) setOthers(answer.value);
+    },
+    [patientId, newest],
+  );
 
   useEffect(() => {
-    if (restored.current) return;
-    restored.current = true;
-    const kept = sessionStorage.getItem(key);
-    if (kept) restore(JSON.parse(kept) as Desk);
-  }, [key, restore]);
+    if (saved.current || desk === known.current) return;
+    known.current = desk;
+    setState('keeping');
+    const timer = setTimeout(() => {
+      sent.current = desk;
+      void keep(JSON.stringify(desk));
+    }, AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [desk, start, keep]);
 
+  // A page that is left before its rest is over still hands over what it has.
   useEffect(() => {
-    if (saved.current || desk === start) return;
-    sessionStorage.setItem(key, JSON.stringify(desk));
-  }, [key, desk, start]);
+    function leave() {
+      if (saved.current || sent.current === known.current) return;
+      void fetch('/api/v1/drafts', {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ patientId, basedOn: newest, desk: JSON.stringify(known.current) }),
+        keepalive: true,
+      }).catch(() => undefined);
+    }
+    window.addEventListener('pagehide', leave);
+    return () => window.removeEventListener('pagehide', leave);
+  }, [patientId, newest]);
 
-  return useCallback(() => {
+  /** For after saving: the server has dropped the draft with the version it made. */
+  const forget = useCallback(() => {
     saved.current = true;
-    sessionStorage.removeItem(key);
-  }, [key]);
+  }, []);
+
+  /** Goes back to the desk as it was sent last. */
+  const discard = useCallback(() => {
+    void keep(null).then(() => setState('nothing to keep'));
+  }, [keep]);
+
+  return { state, others, forget, discard };
+}
+
+export type KeptDesk = { readonly desk: string; readonly basedOn: number };
+
+/** The desk a kept draft holds; null for text that is none of ours. */
+export function deskIn(kept: KeptDesk | null): Desk | null {
+  if (kept === null) return null;
+  try {
+    const desk = JSON.parse(kept.desk) as Partial<Desk>;
+    return Array.isArray(desk.lines) && typeof desk.rounds === 'number' ? (desk as Desk) : null;
+  } catch {
+    return null;
+  }
 }

@@ -3,27 +3,37 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
-/** The steps of a visit in their order. Steps that are not built yet are not shown. */
+/** The steps of a visit in their order. */
 const STEPS = [
+  { path: 'screen', name: 'Screen' },
+  { path: 'measure', name: 'Measure' },
   { path: 'plan', name: 'Plan' },
+  { path: 'teach', name: 'Teach' },
   { path: 'follow', name: 'Follow' },
+] as const;
+
+/** Pages that belong to a step: the stairs are looked at from the desk, note and handout end a teaching. */
+const STEP_OF = [
+  [/\/stairs$/, '/plan'],
+  [/\/(note|handout)$/, '/teach'],
 ] as const;
 
 export function VisitRail({ patientId }: { patientId: string }) {
   const here = usePathname();
   return (
     <nav aria-label="Visit" className="no-print border-y border-hair">
-      <ol className="flex">
+      <ol className="flex flex-wrap">
         {STEPS.map(({ path, name }, index) => {
           const address = `/patients/${patientId}/${path}`;
-          const current = here === address;
+          const shown = STEP_OF.reduce((path, [page, step]) => path.replace(page, step), here);
+          const current = shown === address || shown.startsWith(`${address}/`);
           return (
             <li key={path} className="flex items-center">
-              {index > 0 && <span aria-hidden className="h-px w-8 bg-hair" />}
+              {index > 0 && <span aria-hidden className="h-px w-2 bg-hair sm:w-8" />}
               <Link
                 href={address}
                 aria-current={current ? 'step' : undefined}
-                className={`flex items-center gap-2 px-3 py-2 ${current ? 'font-semibold text-ink' : 'text-action hover:underline'}`}
+                className={`flex items-center gap-2 px-2 py-2 whitespace-nowrap sm:px-3 ${current ? 'font-semibold text-ink' : 'text-action hover:underline'}`}
               >
                 <span
                   aria-hidden

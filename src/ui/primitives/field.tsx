@@ -58,6 +58,21 @@ export function Field({ label, hint, error, ...props }: FieldProps & ComponentPr
   );
 }
 
+/** A labelled text of several lines. */
+export function TextField({
+  label,
+  hint,
+  error,
+  ...props
+}: FieldProps & ComponentProps<'textarea'>) {
+  const id = useId();
+  return (
+    <Labelled id={id} label={label} hint={hint} error={error}>
+      <textarea {...props} {...controlProps(id, { hint, error })} className={INPUT_CLASS} />
+    </Labelled>
+  );
+}
+
 /** A labelled choice. */
 export function Choice({ label, hint, error, ...props }: FieldProps & ComponentProps<'select'>) {
   const id = useId();

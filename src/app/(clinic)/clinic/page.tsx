@@ -2,8 +2,14 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { clinicOf, colleaguesOf } from '@/server/clinic';
 import { currentMember } from '@/server/current';
+import { bandsOf } from '@/server/desk/bands';
 import { knownZones } from '@/server/zones';
+import { detectableChangesOf } from '@/server/visit/measuring';
+import Link from 'next/link';
+import { buttonClass } from '@/ui/primitives/button';
+import { BandsForm } from '@/ui/forms/bands-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
+import { DetectableTable } from '@/ui/forms/detectable-table';
 import { MemberForm } from '@/ui/forms/member-form';
 import { MemberSwitch } from '@/ui/forms/member-switch';
 
@@ -12,10 +18,20 @@ export const metadata: Metadata = { title: 'Clinic and members' };
 export default async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members] = await Promise.all([clinicOf(member), colleaguesOf(member)]);
+  const [clinic, members, detectable, bands] = await Promise.all([
+    clinicOf(member),
+    colleaguesOf(member),
+    detectableChangesOf(member.clinicId),
+    bandsOf(member.clinicId),
+  ]);
   return (
     <>
-      <h1 className="border-b border-hair pb-3 text-2xl">Clinic and members</h1>
+      <div className="flex flex-wrap items-center border-b border-hair pb-3">
+        <h1 className="mr-auto text-2xl">Clinic and members</h1>
+        <Link href="/clinic/outbox" className={buttonClass('plain')}>
+          Outbox
+        </Link>
+      </div>
       <div className="grid gap-10 pt-4 lg:grid-cols-2">
         <section className="grid content-start gap-4">
           <h2 className="text-lg">Clinic</h2>
@@ -45,6 +61,23 @@ export default async function ClinicPage() {
           <MemberForm />
         </section>
       </div>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">From which change on a measurement is real</h2>
+        <p className="text-soft">
+          A smaller change may be error of measuring. Where your clinic knows better, put its own
+          value with its source.
+        </p>
+        <DetectableTable own={detectable} />
+      </section>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">Bands your clinic has measured</h2>
+        <p className="text-soft">
+          Named light, medium, firm or by your own names. A line of two numbers for each point:
+          stretch beyond the resting length in percent, pull in newtons. Between the points the
+          curve never falls; beyond them it is not to be relied on.
+        </p>
+        <BandsForm bands={bands} />
+      </section>
     </>
   );
 }

@@ -1,11 +1,23 @@
 import type { Metadata } from 'next';
+import { PATIENT_LANGUAGE, patientWords, sayToPatient } from '@/catalogue';
+import type { PatientPack } from '@/core/exchange';
 import { currentPatient } from '@/server/current';
 import { patientPack } from '@/server/patient-pack';
 import { LINK_GONE } from '@/server/problem';
+import { Words } from '@/ui/patient/say';
 import { Today } from '@/ui/patient/today';
 import { UnsentHere } from '@/ui/patient/unsent-here';
 
-export const metadata: Metadata = { title: 'Today', robots: 'noindex' };
+export const metadata: Metadata = {
+  title: 'Today',
+  robots: 'noindex',
+  manifest: '/api/v1/patient/manifest',
+};
+
+/** What only the player needs comes with the pack the page fetches: the page itself stays small. */
+function withoutFigures(pack: PatientPack): PatientPack {
+  return { ...pack, lines: pack.lines.map((line) => ({ ...line, figure: null })) };
+}
 
 /** One document for today, player and check-in, fed by one pack. */
 export default async function TodayPage() {
@@ -13,15 +25,21 @@ export default async function TodayPage() {
   if (!here) {
     return (
       <main className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5">
-        <h1 className="text-2xl">Open your personal link</h1>
+        <h1 className="text-2xl">{sayToPatient('open.none')}</h1>
         <p>{LINK_GONE}</p>
-        <UnsentHere />
+        <Words words={patientWords()} language={PATIENT_LANGUAGE}>
+          <UnsentHere />
+        </Words>
       </main>
     );
   }
   return (
     <main className="patient mx-auto max-w-lg px-5 py-5">
-      <Today start={await patientPack(here)} />
+      <Today
+        start={withoutFigures(await patientPack(here))}
+        words={patientWords()}
+        language={PATIENT_LANGUAGE}
+      />
     </main>
   );
 }

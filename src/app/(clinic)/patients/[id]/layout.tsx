@@ -3,12 +3,14 @@ import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
 import { fileHeader } from '@/server/follow';
 import { openPatient } from '@/server/open-patient';
+import { screeningState } from '@/server/visit/screening';
 import { LANTERN_DAYS } from '@/server/morning-list';
 import { AlertLine } from '@/ui/forms/alert-line';
 import { PauseSwitch } from '@/ui/forms/pause-switch';
 import { Lantern } from '@/ui/lantern/lantern';
 import { describeDays, ribOfDay } from '@/ui/lantern/rib';
 import { PatientLinkButton } from '@/ui/plan/patient-link';
+import { HeaderNotes } from '@/ui/screen/header-notes';
 import { VisitRail } from '@/ui/plan/visit-rail';
 
 export default async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>) {
@@ -17,11 +19,14 @@ export default async function PatientLayout({ children, params }: LayoutProps<'/
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const { patient, complaint } = opened;
-  const { days, alerts, paused, link } = await fileHeader(member, patient);
+  const [{ days, alerts, paused, ownPause, link }, screening] = await Promise.all([
+    fileHeader(member, patient),
+    screeningState(patient),
+  ]);
   const practises = roleSuffices(member.role, 'practitioner');
   return (
     <>
-      <div className="flex flex-wrap items-center gap-4 pb-3">
+      <div className="file-header flex flex-wrap items-center gap-4 pb-3">
         <Lantern
           ribs={days.map(ribOfDay)}
           label={`Last ${LANTERN_DAYS} days. ${describeDays(days)}`}
@@ -34,6 +39,11 @@ export default async function PatientLayout({ children, params }: LayoutProps<'/
           <p className="text-soft" dir="auto">
             {complaint}
           </p>
+          {ownPause && (
+            <p>
+              Paused by the patient ({ownPause.reason}), {ownPause.from} to {ownPause.to}
+            </p>
+          )}
           {alerts.map((alert) => (
             <AlertLine
               key={alert.id}
@@ -48,6 +58,18 @@ export default async function PatientLayout({ children, params }: LayoutProps<'/
           <PatientLinkButton patientId={patient.id} patientName={patient.name} link={link} />
         </div>
       </div>
+      <HeaderNotes
+        patientId={patient.id}
+        screening={{
+          outcome: screening.outcome,
+          on: screening.current?.localDate ?? null,
+          precautions: screening.precautions,
+          old: screening.old,
+          blocked: screening.blocked,
+          waiting: screening.waiting !== null,
+          openReferrals: screening.openReferrals,
+        }}
+      />
       <VisitRail patientId={patient.id} />
       <div className="pt-4">{children}</div>
     </>

@@ -3,7 +3,9 @@ import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
-import { planOf } from '@/server/plan';
+import { deskOf } from '@/server/plan';
+import { zoneOf } from '@/server/programme-facts';
+import { screeningState } from '@/server/visit/screening';
 import { PlanDesk } from '@/ui/plan/plan-desk';
 import { PlanReading } from '@/ui/plan/plan-reading';
 
@@ -14,18 +16,24 @@ export default async function PlanPage({ params }: PageProps<'/patients/[id]/pla
   if (!member) redirect('/sign-in');
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
-  const plan = await planOf(opened.patient);
-  if (!roleSuffices(member.role, 'practitioner')) return <PlanReading lines={plan.desk.lines} />;
+  const { patient } = opened;
+  const [{ desk, ...rest }, screening] = await Promise.all([
+    deskOf(member, patient),
+    screeningState(patient),
+  ]);
+  if (!roleSuffices(member.role, 'practitioner'))
+    return <PlanReading lines={desk.lines} own={rest.own} />;
   return (
     <PlanDesk
+      {...rest}
       // A saved version starts the desk anew.
-      key={plan.newest}
-      patientId={opened.patient.id}
-      newest={plan.newest}
-      start={plan.desk}
-      earliest={plan.earliest}
-      waking={plan.waking}
-      minutesADay={opened.patient.minutesADay}
+      key={rest.newest}
+      patientId={patient.id}
+      start={desk}
+      zone={zoneOf(patient)}
+      minutesADay={patient.minutesADay}
+      blocked={screening.blocked}
+      precautions={screening.precautions}
     />
   );
 }

@@ -1,0 +1,27 @@
+import type { Metadata } from 'next';
+import { notFound, redirect } from 'next/navigation';
+import { exerciseRow } from '@/core/exchange';
+import { exerciseDraft } from '@/core/records';
+import { roleSuffices } from '@/server/access';
+import { currentMember } from '@/server/current';
+import { ownExercises } from '@/server/desk/exercises';
+import { ExerciseForm } from '@/ui/exercises/exercise-form';
+
+export const metadata: Metadata = { title: 'Edit exercise' };
+
+export default async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
+  const { id } = await params;
+  const exercise = (await ownExercises(member.clinicId)).find((one) => one.id === id);
+  if (!exercise) notFound();
+  return (
+    <>
+      <h1 className="border-b border-hair pb-3 text-2xl" dir="auto">
+        {exercise.name}
+      </h1>
+      <ExerciseForm id={id} row={exerciseRow(exerciseDraft(exercise))} />
+    </>
+  );
+}

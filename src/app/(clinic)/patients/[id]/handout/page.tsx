@@ -1,0 +1,31 @@
+import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import Link from 'next/link';
+import { notFound, redirect } from 'next/navigation';
+import { originOf } from '@/server/address';
+import { currentMember } from '@/server/current';
+import { openPatient } from '@/server/open-patient';
+import { handoutAddress, handoutOf } from '@/server/visit/handout';
+import { HandoutDesk } from '@/ui/handout/handout-desk';
+
+export const metadata: Metadata = { title: 'Handout' };
+
+export default async function HandoutPage({ params }: PageProps<'/patients/[id]/handout'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const { id } = await params;
+  const opened = await openPatient(member, id);
+  if (!opened) notFound();
+  const origin = originOf(await headers());
+  const handout = await handoutOf(opened.patient, handoutAddress(origin, null));
+  if (!handout)
+    return (
+      <p>
+        There is no programme yet, so there is nothing to print.{' '}
+        <Link href={`/patients/${id}/plan`} className="text-action underline">
+          Write one on the Plan desk.
+        </Link>
+      </p>
+    );
+  return <HandoutDesk patientId={id} handout={handout} />;
+}

@@ -1,0 +1,86 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound, redirect } from 'next/navigation';
+import { z } from 'zod';
+import { PROFILES, formatMeasure, profileOf } from '@/core/measures';
+import { roleSuffices } from '@/server/access';
+import { currentMember } from '@/server/current';
+import { openPatient } from '@/server/open-patient';
+import { measureStep } from '@/server/visit/measure-step';
+import { FindingsPanel } from '@/ui/measure/findings-panel';
+import type { KnownMeasures } from '@/ui/measure/known';
+import { MeasureDesk } from '@/ui/measure/measure-desk';
+import { changeInWords } from '@/ui/measure/sheet';
+
+export const metadata: Metadata = { title: 'Measure' };
+
+const Query = z.object({ profile: z.enum(PROFILES).optional().catch(undefined) });
+
+export default async function MeasurePage({
+  params,
+  searchParams,
+}: PageProps<'/patients/[id]/measure'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const { id } = await params;
+  const opened = await openPatient(member, id);
+  if (!opened) notFound();
+  const { profile } = Query.parse(await searchParams);
+  const step = await measureStep(member, opened.patient);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-6">
+        <PhotoSummary patientId={id} known={step.known} photos={step.photos.length} />
+        <MeasureDesk
+          patientId={id}
+          profile={profile ?? profileOf(opened.complaint)}
+          known={step.known}
+        />
+      </div>
+      <FindingsPanel
+        patientId={id}
+        {...step.findings}
+        mayDecide={roleSuffices(member.role, 'practitioner')}
+      />
+    </div>
+  );
+}
+
+/** The side photo's angle first: practitioners look from the side before they test. */
+function PhotoSummary({
+  patientId,
+  known,
+  photos,
+}: {
+  patientId: string;
+  known: KnownMeasures;
+  photos: number;
+}) {
+  const angle = known.series.find(({ kind }) => kind === 'craniovertebral-angle');
+  return (
+    <section aria-labelledby="photo-name" className="flex flex-wrap items-baseline gap-x-4">
+      <h2 id="photo-name" className="text-lg">
+        Side photo
+      </h2>
+      <p className="mr-auto">
+        {angle?.last.value == null ? (
+          <span className="text-soft">None measured yet.</span>
+        ) : (
+          <>
+            Craniovertebral angle{' '}
+            <strong className="figures font-semibold">
+              {formatMeasure('craniovertebral-angle', angle.last.value)}
+            </strong>{' '}
+            <span className="text-soft">on {angle.last.on}</span>
+            {angle.first.value !== null &&
+              angle.first.id !== angle.last.id &&
+              `; since ${angle.first.on}: ${changeInWords('craniovertebral-angle', angle.first.value, angle.last.value, known.detectable)}`}
+          </>
+        )}
+      </p>
+      <Link href={`/patients/${patientId}/measure/photos`} className="text-action underline">
+        {photos === 0 ? 'Take and mark a photo' : `Photos (${photos})`}
+      </Link>
+    </section>
+  );
+}

@@ -1,0 +1,96 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound, redirect } from 'next/navigation';
+import { meanCraniovertebralAngle } from '@/core/measures';
+import { currentMember } from '@/server/current';
+import { openPatient } from '@/server/open-patient';
+import { photoStep } from '@/server/visit/measure-step';
+import { PhotoAsk } from '@/ui/measure/photo/photo-ask';
+import { PhotoUpload } from '@/ui/measure/photo/photo-upload';
+
+export const metadata: Metadata = { title: 'Side photos' };
+
+export default async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const { id } = await params;
+  const opened = await openPatient(member, id);
+  if (!opened) notFound();
+  const { photos, today, consented, ownError, angles, asked } = await photoStep(
+    member,
+    opened.patient,
+  );
+  const marked = photos.filter(({ markings }) => markings.length > 0);
+  const [later, earlier] = [marked[0], marked.at(-1)];
+  return (
+    <div className="grid gap-6">
+      <div className="flex flex-wrap items-baseline gap-4">
+        <h2 className="mr-auto text-lg">Side photos</h2>
+        {later && earlier && later !== earlier && (
+          <Link
+            href={`/patients/${id}/measure/photos/compare?earlier=${earlier.id}&later=${later.id}`}
+            className="text-action underline"
+          >
+            Compare first and last
+          </Link>
+        )}
+        <Link href={`/patients/${id}/measure`} className="text-action underline">
+          Back to the measuring sheet
+        </Link>
+      </div>
+      {photos.length === 0 && (
+        <p className="text-soft">
+          No photo yet. Side-on, in what the patient calls relaxed, with a door frame or a plumb
+          line in the picture and a ruler beside the patient.
+        </p>
+      )}
+      <ul className="grid gap-4 sm:grid-cols-3 lg:grid-cols-5">
+        {photos.map((photo) => {
+          const angle = meanCraniovertebralAngle(photo.markings.map(({ marks }) => marks));
+          return (
+            <li key={photo.id}>
+              <Link
+                href={`/patients/${id}/measure/photos/${photo.id}`}
+                className="grid gap-1 border border-hair bg-sheet p-2 hover:border-action"
+              >
+                {/* eslint-disable-next-line @next/next/no-img-element -- private pictures never pass through an image cache */}
+                <img
+                  src={`/api/v1/photos/picture?id=${photo.id}`}
+                  alt={`Side photo of ${photo.takenOn}`}
+                  className="h-44 w-full object-contain"
+                />
+                <span className="figures">{photo.takenOn}</span>
+                <span className="text-soft">
+                  {angle !== null ? `craniovertebral angle ${angle.toFixed(1)}°` : 'not marked yet'}
+                </span>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+      {angles.length > 0 && photos.length < angles.length && (
+        <p className="text-soft">
+          Measured on pictures that are gone:{' '}
+          {angles
+            .filter(
+              ({ body }) =>
+                body?.form === 'photo' && !photos.some(({ id: p }) => p === body.photoId),
+            )
+            .map(({ on, value }) => `${on} ${value?.toFixed(1)}°`)
+            .join(', ')}
+          .
+        </p>
+      )}
+      <section aria-labelledby="take-name" className="grid max-w-2xl gap-2">
+        <h3 id="take-name">Take or choose a photo</h3>
+        <PhotoUpload patientId={id} today={today} consented={consented} />
+        {consented && <PhotoAsk patientId={id} today={today} asked={asked} />}
+      </section>
+      <p className="max-w-2xl text-soft">
+        {ownError
+          ? `Your own marking error is ${ownError.sem.toFixed(1)}° (${ownError.photos} photos marked twice), so marking alone needs ${ownError.needed.toFixed(1)}° to call a change real.`
+          : 'Mark a photo twice to learn your own error, and which change you can call real.'}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Metadata } from 'next';
+import { notFound, redirect } from 'next/navigation';
+import { roleSuffices } from '@/server/access';
+import { currentMember } from '@/server/current';
+import { openPatient } from '@/server/open-patient';
+import { noteStep } from '@/server/visit/note';
+import { NoteForm } from '@/ui/teach/note-form';
+import { SignedNotes } from '@/ui/teach/signed-notes';
+
+export const metadata: Metadata = { title: 'Visit note' };
+
+export default async function NotePage({ params }: PageProps<'/patients/[id]/note'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const { id } = await params;
+  const opened = await openPatient(member, id);
+  if (!opened) notFound();
+  const { draft, kept, signed } = await noteStep(member, opened.patient, opened.complaint);
+  return (
+    <div className="grid gap-8">
+      <NoteForm
+        key={signed.length}
+        patientId={id}
+        draft={draft}
+        kept={kept}
+        maySign={roleSuffices(member.role, 'practitioner')}
+      />
+      <SignedNotes signed={signed} />
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound, redirect } from 'next/navigation';
+import { currentMember } from '@/server/current';
+import { stairsOf } from '@/server/desk/stairs';
+import { openPatient } from '@/server/open-patient';
+import { Stairs } from '@/ui/stairs/stairs';
+
+export const metadata: Metadata = { title: 'Stairs' };
+
+export default async function StairsPage({ params }: PageProps<'/patients/[id]/stairs'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const opened = await openPatient(member, (await params).id);
+  if (!opened) notFound();
+  const stairs = await stairsOf(opened.patient);
+  return (
+    <>
+      <p className="pb-4 text-soft">
+        Each family climbs from left to right; the lit step is where the patient stands. A hatched
+        step is closed, and says why. Pick the step that can be done properly, not the hardest that
+        can be survived.{' '}
+        <Link href={`/patients/${opened.patient.id}/plan`} className="text-action underline">
+          Back to the desk
+        </Link>
+      </p>
+      {stairs.map((stair) => (
+        <Stairs key={stair.family} stair={stair} />
+      ))}
+    </>
+  );
+}

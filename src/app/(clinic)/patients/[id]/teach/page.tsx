@@ -1,0 +1,58 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound, redirect } from 'next/navigation';
+import { roleSuffices } from '@/server/access';
+import { currentMember } from '@/server/current';
+import { openPatient } from '@/server/open-patient';
+import { teachStep } from '@/server/visit/teaching';
+import { buttonClass } from '@/ui/primitives/button';
+import { SignedTeachings } from '@/ui/teach/signed-teachings';
+import { TeachDesk } from '@/ui/teach/teach-desk';
+
+export const metadata: Metadata = { title: 'Teach' };
+
+export default async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const { id } = await params;
+  const opened = await openPatient(member, id);
+  if (!opened) notFound();
+  const { version, pages, signed, ...rest } = await teachStep(member, opened.patient);
+  const empty = !version || pages.length === 0;
+  return (
+    <div className="grid gap-6">
+      <div className="no-print flex flex-wrap items-center gap-2">
+        <p className="mr-auto text-soft">
+          {empty ? '' : `Version ${version.number}, from ${version.effectiveFrom}`}
+        </p>
+        {!empty && (
+          <Link href={`/patients/${id}/handout`} className={buttonClass('plain')}>
+            Handout
+          </Link>
+        )}
+        <Link href={`/patients/${id}/note`} className={buttonClass('plain')}>
+          Visit note
+        </Link>
+      </div>
+      {empty ? (
+        <p>
+          There is no programme to teach yet.{' '}
+          <Link href={`/patients/${id}/plan`} className="text-action underline">
+            Write one on the Plan desk.
+          </Link>
+        </p>
+      ) : (
+        <TeachDesk
+          {...rest}
+          // A new version begins the sheet anew; what was ticked is kept by line.
+          key={version.number}
+          patientId={id}
+          version={version}
+          pages={pages}
+          mayTeach={roleSuffices(member.role, 'practitioner')}
+        />
+      )}
+      <SignedTeachings signed={signed} />
+    </div>
+  );
+}

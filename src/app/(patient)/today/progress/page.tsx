@@ -1,0 +1,23 @@
+import type { Metadata } from 'next';
+import { cookies } from 'next/headers';
+import { redirect } from 'next/navigation';
+import { PATIENT_LANGUAGE, patientWords } from '@/catalogue';
+import { currentPatient } from '@/server/current';
+import { progressOf } from '@/server/patient/progress';
+import { BIRTH_COOKIE, mayHistory } from '@/server/patient/birth';
+import { BirthForm } from '@/ui/patient/birth-form';
+import { ProgressView } from '@/ui/patient/progress-view';
+import { Shell } from '@/ui/patient/shell';
+
+export const metadata: Metadata = { title: 'How it is going', robots: 'noindex' };
+
+export default async function ProgressPage() {
+  const here = await currentPatient();
+  if (!here) redirect('/today');
+  const allowed = mayHistory(here, (await cookies()).get(BIRTH_COOKIE)?.value);
+  return (
+    <Shell words={patientWords()} language={PATIENT_LANGUAGE} title="progress.title">
+      {allowed ? <ProgressView progress={await progressOf(here)} /> : <BirthForm />}
+    </Shell>
+  );
+}

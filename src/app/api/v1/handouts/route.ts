@@ -1,0 +1,32 @@
+import { HandoutOrder } from '@/core/records';
+import { publicOrigin } from '@/server/address';
+import { fileHandler } from '@/server/handler';
+import { patientFor } from '@/server/people';
+import { Problem } from '@/server/problem';
+import { handoutAddress, handoutOf } from '@/server/visit/handout';
+import { handoutFile } from '@/ui/handout/handout-file';
+import { handoutPdf } from '@/ui/handout/handout-pdf';
+
+export const POST = fileHandler({
+  who: 'assistant',
+  input: HandoutOrder,
+  run: async ({ actor, input, request }) => {
+    const patient = await patientFor(actor, input.patientId);
+    const address = handoutAddress(publicOrigin(request), input.link);
+    const handout = await handoutOf(patient, address);
+    if (!handout)
+      throw new Problem(409, 'There is no programme yet, so there is nothing to print.');
+    const name = `exercises-version-${handout.version}.${input.format}`;
+    return input.format === 'pdf'
+      ? {
+          bytes: await handoutPdf(handout, input.paper, input.large),
+          type: 'application/pdf',
+          name,
+        }
+      : {
+          bytes: await handoutFile(handout, input.large),
+          type: 'text/html; charset=utf-8',
+          name,
+        };
+  },
+});

@@ -1,0 +1,88 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { type ChangeEvent, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { post } from '../forms/post';
+import { Refusal } from '../forms/refusal';
+import { buttonClass } from '../primitives/button';
+
+type Imported = {
+  readonly taken: number;
+  readonly problems: readonly { readonly row: number; readonly say: string }[];
+};
+
+const MOST_SHOWN = 50;
+
+/** Exercises as a file, out and in: CSV and JSON. */
+export function ExerciseFiles() {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [problems, setProblems] = useState<Imported['problems']>([]);
+  const [refusal, setRefusal] = useState('');
+
+  async function take(event: ChangeEvent<HTMLInputElement>) {
+    const file = event.target.files?.[0];
+    if (!file) return;
+    setProblems([]);
+    setRefusal('');
+    const format = file.name.toLowerCase().endsWith('.json') ? 'json' : 'csv';
+    const answer = await post<Imported>('/api/v1/exercises/import', {
+      format,
+      text: await file.text(),
+    });
+    if (input.current) input.current.value = '';
+    if (!answer.ok) return setRefusal(answer.say);
+    if (answer.value.problems.length > 0) return setProblems(answer.value.problems);
+    toast(`${answer.value.taken} exercises taken in.`);
+    return router.refresh();
+  }
+
+  return (
+    <section className="grid gap-2 pt-6">
+      <h2 className="text-lg">As files</h2>
+      <div className="flex flex-wrap items-center gap-3">
+        {(['csv', 'json'] as const).map((format) => (
+          <span key={format} className="flex gap-2">
+            <a href={`/api/v1/exercises/file?format=${format}&of=own`} className={buttonClass()}>
+              Own as {format.toUpperCase()}
+            </a>
+            <a
+              href={`/api/v1/exercises/file?format=${format}&of=all`}
+              className={buttonClass('quiet')}
+            >
+              all as {format.toUpperCase()}
+            </a>
+          </span>
+        ))}
+        <label className={`${buttonClass()} relative cursor-pointer`}>
+          Take in a file
+          <input
+            ref={input}
+            type="file"
+            accept=".csv,.json,text/csv,application/json"
+            className="absolute inset-0 cursor-pointer opacity-0"
+            onChange={take}
+          />
+        </label>
+      </div>
+      <p className="text-soft">
+        A file is taken in whole or not at all. One with the name of an own exercise replaces it.
+      </p>
+      <Refusal say={refusal} />
+      {problems.length > 0 && (
+        <div role="alert" className="border-l-2 border-stop pl-3">
+          <p className="font-semibold text-stop">Nothing was taken in. Mend these rows first:</p>
+          <ul>
+            {problems.slice(0, MOST_SHOWN).map(({ row, say }) => (
+              <li key={`${row} ${say}`}>
+                <span className="figures">Row {row}:</span> {say}
+              </li>
+            ))}
+          </ul>
+          {problems.length > MOST_SHOWN && <p>and {problems.length - MOST_SHOWN} more.</p>}
+        </div>
+      )}
+    </section>
+  );
+}

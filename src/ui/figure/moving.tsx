@@ -1,0 +1,83 @@
+'use client';
+
+import { useEffect, useMemo, useRef } from 'react';
+import { type Figure, type Moment, filmOf } from '@/core/figure';
+
+/**
+ * A figure that shows whatever moment it is told, by `moment` being asked at every frame. Only the
+ * markup of the picture changes; nothing is laid out or rendered anew.
+ *
+ * @param moment where the figure is now; asked while `running`, and once when it stops
+ */
+export function FigureMoving({
+  figure,
+  side,
+  moment,
+  running,
+  label,
+  className = '',
+}: {
+  figure: Figure;
+  side: Moment['side'];
+  moment: () => Moment;
+  running: boolean;
+  label: string;
+  className?: string;
+}) {
+  const shapes = useRef<SVGGElement>(null);
+  const films = useMemo(
+    () => ({
+      right: filmOf(figure),
+      left: filmOf(figure, { side: 'left' }),
+    }),
+    [figure],
+  );
+  const ask = useRef(moment);
+  useEffect(() => {
+    ask.current = moment;
+  });
+
+  useEffect(() => {
+    let frame = 0;
+    let shown = '';
+    function show() {
+      const now = ask.current();
+      const markup = films[now.side].at(now.along);
+      // The markup is made of numbers by our own drawing; no text of anybody's is in it.
+      if (markup !== shown && shapes.current) shapes.current.innerHTML = markup;
+      shown = markup;
+    }
+    function tick() {
+      show();
+      frame = requestAnimationFrame(tick);
+    }
+    if (running) tick();
+    else show();
+    return () => cancelAnimationFrame(frame);
+  }, [films, running]);
+
+  // Paused, a step back or forward still changes the picture.
+  useEffect(() => {
+    if (running || !shapes.current) return;
+    const now = ask.current();
+    shapes.current.innerHTML = films[now.side].at(now.along);
+  });
+
+  return (
+    <svg
+      viewBox={films[side].box.join(' ')}
+      className={`figure ${className}`}
+      role="img"
+      aria-label={label}
+    >
+      <g ref={shapes} />
+    </svg>
+  );
+}
+
+/** Whether the person asked for less motion. */
+export function wantsStill(): boolean {
+  return (
+    typeof matchMedia !== 'undefined' && matchMedia('(prefers-reduced-motion: reduce)').matches
+  );
+}

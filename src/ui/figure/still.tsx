@@ -1,0 +1,28 @@
+import type { Drawing } from '@/core/figure';
+
+/** A drawing as it stands. Its colours are the theme's (`.figure` in globals.css). */
+export function FigureStill({
+  drawing,
+  label,
+  className = '',
+}: {
+  drawing: Drawing;
+  /** What it shows; empty where the words beside it say it. */
+  label: string;
+  className?: string;
+}) {
+  return (
+    <svg
+      viewBox={drawing.box.join(' ')}
+      className={`figure ${className}`}
+      {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+    >
+      {drawing.shapes
+        .filter(({ d }) => d !== '')
+        .map(({ tone, d }, index) => (
+          // Shapes are places in one picture; their order never changes.
+          <path key={index} className={tone} d={d} />
+        ))}
+    </svg>
+  );
+}

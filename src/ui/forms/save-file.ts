@@ -1,0 +1,25 @@
+/**
+ * Asks for a file by POST and lets the browser save it.
+ *
+ * @returns an empty string, or why it could not be made
+ */
+export async function saveFile(path: string, order: unknown, name: string): Promise<string> {
+  try {
+    const response = await fetch(path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(order),
+      credentials: 'same-origin',
+    });
+    if (!response.ok) return ((await response.json()) as { say: string }).say;
+    const address = URL.createObjectURL(await response.blob());
+    const anchor = document.createElement('a');
+    anchor.href = address;
+    anchor.download = name;
+    anchor.click();
+    URL.revokeObjectURL(address);
+    return '';
+  } catch {
+    return 'The clinic’s server cannot be reached. Nothing was made; try again.';
+  }
+}

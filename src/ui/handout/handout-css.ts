@@ -1,0 +1,32 @@
+/**
+ * The look of a handout, on a page of ours, in print and in a file by itself: black on white, told
+ * apart without colour, in millimetres.
+ */
+export const HANDOUT_CSS = `
+.handout{color:#111;background:#fff;font:11pt/1.35 'Atkinson Hyperlegible Next Variable','Atkinson Hyperlegible Next','Noto Sans',sans-serif;max-width:186mm;padding:8mm}
+.handout.large{font-size:14.5pt}
+.handout h1{font-size:1.5em;margin:0}.handout h2{font-size:1.18em;margin:0 0 1mm}
+.handout p,.handout ol,.handout ul{margin:0 0 1.2mm}.handout ol{padding-left:5.5mm;list-style:decimal}.handout ul{padding-left:5mm;list-style:disc}
+.handout header{display:flex;gap:6mm;align-items:flex-start;border-bottom:.6mm solid #111;padding-bottom:3mm;margin-bottom:3mm}
+.handout header>div{flex:1;min-width:0}.handout .qr{width:26mm;flex:none;font-size:.72em;text-align:center}.handout .qr svg{width:26mm;display:block}
+.handout .exercise{display:grid;grid-template-columns:62mm 1fr;gap:5mm;border-bottom:.25mm solid #777;padding:2.5mm 0;break-inside:avoid}
+.handout .pictures{display:flex;flex-wrap:wrap;gap:2mm;align-content:flex-start}.handout .pictures figure{margin:0;width:29mm;font-size:.72em;line-height:1.2}
+.handout .pictures svg{width:29mm;height:auto;max-height:38mm;display:block}
+.handout .numbers{font-weight:650;border-left:1.2mm solid #111;padding-left:2mm}
+.handout .own{font-weight:650}
+.handout table{border-collapse:collapse;width:100%;font-size:.86em;margin:1mm 0 3mm}.handout th,.handout td{border:.25mm solid #777;padding:1mm 1.2mm;text-align:center;vertical-align:middle}
+.handout tbody th,.handout thead th:first-child{text-align:left;font-weight:500}
+.handout .box{display:inline-block;width:4.2mm;height:4.2mm;border:.35mm solid #111;margin:.3mm;vertical-align:middle}
+.handout .stop{border:.8mm solid #111;padding:2.5mm 3mm;margin:3mm 0;break-inside:avoid}.handout .week{break-inside:avoid}
+.handout .small{font-size:.8em;color:#333}
+.handout .sr{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
+.handout .missing{border:.4mm dashed #111;padding:1mm 2mm}
+.handout svg.figure path{paint-order:stroke;stroke:#1e2b27;stroke-width:.9;stroke-linejoin:round;stroke-linecap:round}
+.handout svg.figure .ground,.handout svg.figure .thing-line{fill:none;stroke:#66736e;stroke-width:.7}
+.handout svg.figure .thing{fill:#b9c4c0;stroke:#4c5a55;stroke-width:.6}.handout svg.figure .thing-soft{fill:#e3e9e7;stroke:#4c5a55;stroke-width:.6}
+.handout svg.figure .cloth{fill:#8fa39b}.handout svg.figure .cloth-far{fill:#768a82}.handout svg.figure .skin{fill:#f3e6d8}.handout svg.figure .skin-far{fill:#d8c8b6}
+.handout svg.figure .mark{fill:none;stroke-width:.7}.handout svg.figure .working{fill:#333;stroke:none;opacity:.55}
+.handout svg.figure .stretched{fill:#fff;stroke:#111;stroke-width:.8;stroke-dasharray:1.6 1.2}
+.handout svg.figure .push{fill:none;stroke:#111;stroke-width:1.5}.handout svg.figure .before{fill:none;stroke:#333;stroke-width:.6;stroke-dasharray:1.5 1.5}
+@media print{.handout{padding:0;max-width:none}}
+`;

@@ -1,0 +1,95 @@
+'use client';
+
+import { useState } from 'react';
+import type { Handout, Paper } from '@/core/handout';
+import { post } from '../forms/post';
+import { Refusal } from '../forms/refusal';
+import { saveFile } from '../forms/save-file';
+import { Button } from '../primitives/button';
+import { HANDOUT_CSS } from './handout-css';
+import { HandoutSheet } from './handout-sheet';
+
+/** The sheet as it will be printed, with paper, type size and what its code opens. */
+export function HandoutDesk({ patientId, handout }: { patientId: string; handout: Handout }) {
+  const [paper, setPaper] = useState<Paper>('a4');
+  const [large, setLarge] = useState(false);
+  const [link, setLink] = useState<string | null>(null);
+  const [busy, setBusy] = useState('');
+  const [refusal, setRefusal] = useState('');
+
+  async function newLink() {
+    setBusy('link');
+    setRefusal('');
+    const answer = await post<{ address: string }>('/api/v1/links', { patientId });
+    setBusy('');
+    if (answer.ok) setLink(answer.value.address);
+    else setRefusal(answer.say);
+  }
+
+  async function file(format: 'pdf' | 'html') {
+    setBusy(format);
+    setRefusal('');
+    const order = { patientId, format, paper, large, link };
+    const say = await saveFile('/api/v1/handouts', order, `exercises.${format}`);
+    setBusy('');
+    setRefusal(say);
+  }
+
+  return (
+    <div data-letter className="grid gap-4">
+      <style>{`${HANDOUT_CSS}@page{size:${paper === 'a4' ? 'A4' : 'letter'};margin:12mm}`}</style>
+      <div className="no-print grid gap-3">
+        <div className="flex flex-wrap items-center gap-2">
+          <h2 className="mr-auto text-xl">Handout</h2>
+          <label className="flex items-center gap-2">
+            Paper
+            <select
+              value={paper}
+              onChange={(event) => setPaper(event.target.value as Paper)}
+              className="rounded border border-hair bg-sheet px-2 py-1"
+            >
+              <option value="a4">A4</option>
+              <option value="letter">US letter</option>
+            </select>
+          </label>
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              checked={large}
+              onChange={() => setLarge(!large)}
+              className="size-4 accent-action"
+            />
+            Large type
+          </label>
+          <Button look="main" onClick={() => window.print()}>
+            Print
+          </Button>
+          <Button disabled={busy !== ''} onClick={() => void file('pdf')}>
+            {busy === 'pdf' ? 'Making it …' : 'PDF'}
+          </Button>
+          <Button disabled={busy !== ''} onClick={() => void file('html')}>
+            File for e-mail
+          </Button>
+        </div>
+        <p className="max-w-[80ch] text-soft">
+          {link === null ? (
+            <>
+              The code opens the patient’s page on a phone that has opened their link before.{' '}
+              <Button look="quiet" disabled={busy !== ''} onClick={() => void newLink()}>
+                Put a new personal link on it
+              </Button>{' '}
+              (the one before stops working).
+            </>
+          ) : (
+            'The code is a new personal link: whoever has this sheet can open the patient’s programme. Hand it over in person.'
+          )}
+        </p>
+        <Refusal say={refusal} />
+      </div>
+      <HandoutSheet
+        handout={link === null ? handout : { ...handout, address: link }}
+        large={large}
+      />
+    </div>
+  );
+}

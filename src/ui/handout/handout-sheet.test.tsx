@@ -1,0 +1,153 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import { FIGURES } from '@/catalogue/figures';
+import { type Figure, drawFigure } from '@/core/figure';
+import type { Handout } from '@/core/handout';
+import type { LocalDate } from '@/core/units';
+import { handoutFile } from './handout-file';
+import { HandoutSheet } from './handout-sheet';
+import { qrPath } from './qr';
+
+const figure = FIGURES['tuck-lying'] as Figure;
+
+const handout: Handout = {
+  clinic: { name: 'Harbour <Clinic>', phone: '+000 1', emergencyText: 'Ring the bell & call 000.' },
+  patientName: 'Linnet Marlow',
+  version: 3,
+  effectiveFrom: '2026-11-25' as LocalDate,
+  madeOn: '2026-11-26' as LocalDate,
+  review: 'Come back on Monday, 7 December.',
+  rounds: 2,
+  time: 'about 13 min',
+  exercises: [
+    {
+      lineage: 'a',
+      name: 'Tuck lying down',
+      numbers: '10 times. Hold each one for 10 seconds.',
+      steps: ['Lie down.', 'Draw the chin in.'],
+      own: ['Towel under the head'],
+      cues: ['Shoulders down'],
+      needs: 'pillow',
+      feel: 'Deep at the front.',
+      normal: 'A shake.',
+      stop: 'Dizziness.',
+      pictures: [0, 1].map((along) => ({
+        name: figure.names[along] ?? '',
+        drawing: drawFigure(figure, along),
+      })),
+      description: 'Seen from the side.',
+    },
+    {
+      lineage: 'b',
+      name: 'Our own',
+      numbers: '5 times.',
+      steps: ['Do it.'],
+      own: [],
+      cues: [],
+      needs: '',
+      feel: '',
+      normal: '',
+      stop: '',
+      pictures: [],
+      description: '',
+    },
+  ],
+  week: {
+    days: ['Wed 25', 'Thu 26', 'Fri 27', 'Sat 28', 'Sun 29', 'Mon 30', 'Tue 1'],
+    rows: [
+      { name: 'Tuck lying down', due: [2, 0, 2, 0, 2, 0, 2], asNeeded: false },
+      { name: 'Our own', due: [9, 9, 9, 9, 9, 9, 9], asNeeded: false },
+      { name: 'Wall press', due: [0, 0, 0, 0, 0, 0, 0], asNeeded: true },
+    ],
+  },
+  stopSigns: ['a headache', 'anything severe'],
+  normalSigns: 'A stretch is normal.',
+  caution: 'It supports a clinician.',
+  address: 'https://clinic.example/today',
+};
+
+describe('a handout', () => {
+  const html = renderToStaticMarkup(<HandoutSheet handout={handout} large={false} />);
+
+  it('says who, which version, when to come back, and how long it takes', () => {
+    for (const words of [
+      'Linnet Marlow: your exercises',
+      'Version 3, from 2026-11-25. Come back on Monday, 7 December.',
+      'about 13 min',
+      'Go through it 2 times.',
+      'Printed on 2026-11-26.',
+    ])
+      expect(html).toContain(words);
+  });
+
+  it('tells each exercise in words: numbers, steps, the patient’s own reminder, when to stop', () => {
+    for (const words of [
+      '1. Tuck lying down',
+      '10 times. Hold each one for 10 seconds.',
+      '<li dir="auto">Draw the chin in.</li>',
+      'For you: Towel under the head',
+      'You need: pillow.',
+      'Felt: Deep at the front.',
+      'Normal: A shake.',
+      'Dizziness.',
+    ])
+      expect(html).toContain(words);
+    expect(html).toContain('No drawing: this exercise is your clinic’s own.');
+  });
+
+  it('has a box for every time it is due, a dash for a rest, and a number where they would not fit', () => {
+    const row = (name: string) =>
+      new RegExp(`<tr><th scope="row" dir="auto">${name}</th>(.*?)</tr>`).exec(html)?.[1] ?? '';
+    expect(row('Tuck lying down').match(/class="box"/g)).toHaveLength(8);
+    expect(row('Tuck lying down').match(/>–</g)).toHaveLength(3);
+    expect(row('Our own').match(/class="box"/g)).toHaveLength(7);
+    expect(row('Our own')).toContain('× 9');
+    expect(row('Wall press').match(/when needed/g)).toHaveLength(7);
+    // What is drawn as boxes is said in words.
+    expect(row('Tuck lying down')).toContain('<span class="sr">2 times</span>');
+  });
+
+  it('always says what to stop for and whom to call, and never reads a name as code', () => {
+    for (const words of [
+      'a headache',
+      'anything severe',
+      '+000 1',
+      'Ring the bell &amp; call 000.',
+    ])
+      expect(html).toContain(words);
+    expect(html).toContain('Harbour &lt;Clinic&gt;');
+    expect(html).not.toContain('<Clinic>');
+  });
+
+  it('is larger on wish', () => {
+    expect(renderToStaticMarkup(<HandoutSheet handout={handout} large />)).toContain(
+      'class="handout large"',
+    );
+  });
+
+  it('is one file that asks for nothing else', async () => {
+    const file = await handoutFile(handout, false);
+    expect(file.startsWith('<!doctype html><html lang="en"><head><meta charset="utf-8">')).toBe(
+      true,
+    );
+    expect(file).toContain(html);
+    expect(file).not.toMatch(/<script|<link|@import|url\(|src=/);
+    // The title names no patient: it may stand in a mail program's list.
+    expect(file).toContain('<title>Exercises, version 3</title>');
+  });
+});
+
+describe('the code to scan (ISO/IEC 18004 by the package)', () => {
+  it('is square, has its three finders, and changes with the address', () => {
+    const one = qrPath('https://clinic.example/today');
+    expect(one.size).toBeGreaterThanOrEqual(21);
+    expect((one.size - 17) % 4).toBe(0);
+    const dark = new Set(one.path.match(/M\d+ \d+/g));
+    for (const [x, y] of [
+      [0, 0],
+      [one.size - 1, 0],
+      [0, one.size - 1],
+    ])
+      expect(dark.has(`M${x} ${y}`)).toBe(true);
+    expect(qrPath('https://clinic.example/open#x').path).not.toBe(one.path);
+  });
+});

@@ -1,0 +1,309 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import type { ProposedFinding } from '@/core/findings';
+import { post } from '../forms/post';
+import { Button } from '../primitives/button';
+import { Field } from '../primitives/field';
+
+type Decided = {
+  readonly id: string;
+  readonly key: string;
+  readonly decision: 'confirmed' | 'dismissed' | 'added';
+  readonly say: string;
+  readonly towards: string;
+  readonly cue: string | null;
+  readonly source: string;
+  readonly reason: string;
+  readonly proposed: string | null;
+  readonly localDate: string;
+};
+type Proposal = ProposedFinding & { readonly before: Decided | null };
+
+/** What the measures say: confirmed, edited, dismissed or added by the clinician. */
+export function FindingsPanel({
+  patientId,
+  proposed,
+  confirmed,
+  dismissed,
+  settled,
+  mayDecide,
+}: {
+  patientId: string;
+  proposed: readonly Proposal[];
+  confirmed: readonly Decided[];
+  dismissed: readonly Decided[];
+  settled: readonly Decided[];
+  mayDecide: boolean;
+}) {
+  const router = useRouter();
+  const [busy, setBusy] = useState(false);
+
+  async function decide(
+    finding: Omit<Decided, 'id' | 'localDate' | 'decision' | 'reason'>,
+    decision: Decided['decision'],
+    reason = '',
+  ): Promise<boolean> {
+    setBusy(true);
+    const { key, say, towards, cue, source, proposed: table } = finding;
+    const answer = await post('/api/v1/findings', {
+      id: uuid(),
+      patientId,
+      key,
+      decision,
+      proposed: table,
+      say,
+      towards,
+      cue,
+      source,
+      reason,
+    });
+    setBusy(false);
+    if (!answer.ok) {
+      toast.error(answer.say);
+      return false;
+    }
+    router.refresh();
+    return true;
+  }
+
+  async function confirmAll() {
+    for (const finding of proposed)
+      if (!(await decide({ ...finding, proposed: finding.say }, 'confirmed'))) return;
+  }
+
+  return (
+    <section aria-labelledby="findings-name" className="grid content-start gap-3">
+      <h2 id="findings-name" className="border-b border-ink pb-1 text-lg">
+        Findings
+      </h2>
+      {proposed.length === 0 && confirmed.length === 0 && (
+        <p className="text-soft">
+          None yet. They come from the measures, and every exercise answers to one.
+        </p>
+      )}
+      {proposed.length > 1 && mayDecide && (
+        <Button disabled={busy} onClick={() => void confirmAll()} className="justify-self-start">
+          Confirm all {proposed.length}
+        </Button>
+      )}
+      <ul className="grid gap-3">
+        {proposed.map((finding) => (
+          <ProposedRow
+            key={`${finding.key} ${finding.say}`}
+            finding={finding}
+            busy={busy}
+            mayDecide={mayDecide}
+            onDecide={(decision, say, reason) =>
+              decide({ ...finding, say, proposed: finding.say }, decision, reason)
+            }
+          />
+        ))}
+      </ul>
+      {confirmed.length > 0 && <h3>Confirmed</h3>}
+      <ul className="grid gap-2">
+        {confirmed.map((finding) => (
+          <li key={finding.id} className="border-l-2 border-ink pl-2">
+            <p dir="auto">{finding.say}</p>
+            <About finding={finding} />
+            {mayDecide && (
+              <Dismiss
+                busy={busy}
+                words="Take back"
+                onDismiss={(reason) => decide(finding, 'dismissed', reason)}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+      {mayDecide && (
+        <AddFinding
+          onAdd={(say) =>
+            decide(
+              {
+                key: `added: ${uuid()}`,
+                say,
+                towards: '',
+                cue: null,
+                source: 'The clinician’s own.',
+                proposed: null,
+              },
+              'added',
+            )
+          }
+        />
+      )}
+      {settled.length > 0 && (
+        <details>
+          <summary className="text-soft">Settled ({settled.length})</summary>
+          <p className="text-[0.87em] text-soft">
+            Confirmed earlier; the newest measures do not show it any more.
+          </p>
+          <ul className="grid gap-1 pt-1">
+            {settled.map((finding) => (
+              <li key={finding.id} className="border-l-2 border-hair pl-2 text-soft" dir="auto">
+                {finding.say}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {dismissed.length > 0 && (
+        <details>
+          <summary className="text-soft">Dismissed ({dismissed.length})</summary>
+          <ul className="grid gap-2 pt-1">
+            {dismissed.map((finding) => (
+              <li key={finding.id} className="border-l-2 border-hair pl-2 text-soft">
+                <span dir="auto">{finding.say}</span> Because:{' '}
+                <span dir="auto">{finding.reason}</span>
+                {mayDecide && (
+                  <Button
+                    look="quiet"
+                    disabled={busy}
+                    onClick={() =>
+                      void decide(finding, finding.proposed === null ? 'added' : 'confirmed')
+                    }
+                  >
+                    Confirm after all
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  );
+}
+
+function About({ finding }: { finding: Pick<Decided, 'towards' | 'source' | 'cue'> }) {
+  return (
+    <p className="text-[0.87em] text-soft">
+      {finding.towards !== '' && `Points to: ${finding.towards}. `}
+      {finding.cue !== null && `Cue for the programme: “${finding.cue}”. `}
+      {finding.source}
+    </p>
+  );
+}
+
+function ProposedRow({
+  finding,
+  busy,
+  mayDecide,
+  onDecide,
+}: {
+  finding: Proposal;
+  busy: boolean;
+  mayDecide: boolean;
+  onDecide: (decision: 'confirmed' | 'dismissed', say: string, reason: string) => Promise<boolean>;
+}) {
+  const [editing, setEditing] = useState(false);
+  const [say, setSay] = useState(finding.say);
+  return (
+    <li className="grid gap-1 border-l-2 border-lit pl-2">
+      {editing ? (
+        <Field
+          label="The finding in your words"
+          value={say}
+          dir="auto"
+          onChange={(event) => setSay(event.target.value)}
+        />
+      ) : (
+        <p>{finding.say}</p>
+      )}
+      {finding.before && (
+        <p className="text-[0.87em]">
+          Before, on {finding.before.localDate}: <span dir="auto">{finding.before.say}</span>
+          {finding.before.decision === 'dismissed' && ' (dismissed)'}
+        </p>
+      )}
+      <About finding={finding} />
+      {mayDecide && (
+        <div className="flex flex-wrap items-start gap-2">
+          <Button disabled={busy} onClick={() => void onDecide('confirmed', say, '')}>
+            Confirm<span className="sr-only">: {finding.say}</span>
+          </Button>
+          {!editing && (
+            <Button look="quiet" onClick={() => setEditing(true)}>
+              Edit<span className="sr-only">: {finding.say}</span>
+            </Button>
+          )}
+          <Dismiss
+            busy={busy}
+            words="Dismiss"
+            onDismiss={(reason) => onDecide('dismissed', say, reason)}
+          />
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** Asks for the reason before something is dismissed. */
+function Dismiss({
+  words,
+  busy,
+  onDismiss,
+}: {
+  words: string;
+  busy: boolean;
+  onDismiss: (reason: string) => Promise<boolean>;
+}) {
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState('');
+  if (!asking)
+    return (
+      <Button look="quiet" onClick={() => setAsking(true)}>
+        {words}
+      </Button>
+    );
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void onDismiss(reason).then((done) => done && setAsking(false));
+      }}
+    >
+      <Field
+        label="Why"
+        autoFocus
+        dir="auto"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+      />
+      <Button type="submit" disabled={busy || reason.trim() === ''}>
+        {words}
+      </Button>
+    </form>
+  );
+}
+
+function AddFinding({ onAdd }: { onAdd: (say: string) => Promise<boolean> }) {
+  const [say, setSay] = useState('');
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (say.trim() !== '') void onAdd(say).then((done) => done && setSay(''));
+      }}
+    >
+      <div className="flex-1">
+        <Field
+          label="Add one of your own"
+          dir="auto"
+          maxLength={400}
+          value={say}
+          onChange={(event) => setSay(event.target.value)}
+        />
+      </div>
+      <Button type="submit" disabled={say.trim() === ''}>
+        Add
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,35 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { post } from '../../forms/post';
+import { Button } from '../../primitives/button';
+
+/** Deletes a picture for good, after asking once. */
+export function DeletePhoto({ patientId, photoId }: { patientId: string; photoId: string }) {
+  const router = useRouter();
+  const [asking, setAsking] = useState(false);
+  const [busy, setBusy] = useState(false);
+  async function remove() {
+    setBusy(true);
+    const answer = await post('/api/v1/photos/delete', { patientId, photoId });
+    setBusy(false);
+    if (!answer.ok) return toast.error(answer.say);
+    toast('The picture is gone for good; its angles stay.');
+    router.push(`/patients/${patientId}/measure/photos`);
+    return router.refresh();
+  }
+  if (!asking) return <Button onClick={() => setAsking(true)}>Delete the picture</Button>;
+  return (
+    <div role="group" aria-label="Delete the picture" className="flex flex-wrap items-center gap-2">
+      <span>Nobody can bring it back. The measured angles stay.</span>
+      <Button look="stop" disabled={busy} onClick={() => void remove()}>
+        Delete for good
+      </Button>
+      <Button look="quiet" onClick={() => setAsking(false)}>
+        Keep it
+      </Button>
+    </div>
+  );
+}

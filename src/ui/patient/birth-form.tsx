@@ -1,0 +1,39 @@
+'use client';
+
+import { type FormEvent, useState } from 'react';
+import { post } from '../forms/post';
+import { Refusal } from '../forms/refusal';
+import { BeginButton } from './begin-button';
+import { useSay } from './say';
+
+/** Asks for the birth date before a phone shows how its patient is. */
+export function BirthForm() {
+  const say = useSay();
+  const [birthDate, setBirthDate] = useState('');
+  const [refusal, setRefusal] = useState('');
+
+  async function show(event: FormEvent) {
+    event.preventDefault();
+    const answer = await post('/api/v1/patient/birth', { birthDate });
+    if (answer.ok) window.location.reload();
+    else setRefusal(answer.status === 403 ? say('progress.birth.wrong') : answer.say);
+  }
+
+  return (
+    <form className="grid gap-4" onSubmit={show}>
+      <p>{say('progress.birth.about')}</p>
+      <label className="grid min-w-0 grid-cols-1 gap-1">
+        {say('progress.birth')}
+        <input
+          type="date"
+          required
+          value={birthDate}
+          onChange={(event) => setBirthDate(event.target.value)}
+          className="min-h-12 rounded border border-hair bg-sheet px-3"
+        />
+      </label>
+      <Refusal say={refusal} />
+      <BeginButton type="submit">{say('progress.birth.show')}</BeginButton>
+    </form>
+  );
+}

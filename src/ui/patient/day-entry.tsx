@@ -1,0 +1,177 @@
+'use client';
+
+import { type FormEvent, useState } from 'react';
+import { SORENESS, type Soreness } from '@/core/adherence';
+import type { PatientPack } from '@/core/exchange';
+import type { RegionId } from '@/core/symptoms';
+import type { LocalDate } from '@/core/units';
+import { BeginButton } from './begin-button';
+import { LimbMap } from './limb-map';
+import { shiftedDate } from './local-today';
+import { tellDay } from './recorder';
+import { Scale } from './scale';
+import { useSay } from './say';
+
+/** A short word about a day: only what the clinic uses is asked. */
+export default function DayEntry({
+  pack,
+  today,
+  onDone,
+}: {
+  pack: PatientPack;
+  today: LocalDate;
+  onDone: () => void;
+}) {
+  const say = useSay();
+  const { questions } = pack;
+  const [back, setBack] = useState(0);
+  const [soreness, setSoreness] = useState<Soreness | null>(null);
+  const [worst, setWorst] = useState<number | null>(null);
+  const [where, setWhere] = useState<readonly RegionId[]>([]);
+  const [headache, setHeadache] = useState<boolean | null>(null);
+  const [note, setNote] = useState('');
+  const [scores, setScores] = useState<Readonly<Record<string, number>>>({});
+  const [saving, setSaving] = useState(false);
+  const days = [0, 1, 2, 3].map((ago) => shiftedDate(today, -ago));
+  const date = days[back] ?? today;
+  const nothing =
+    soreness === null &&
+    worst === null &&
+    where.length === 0 &&
+    headache === null &&
+    note.trim() === '' &&
+    Object.keys(scores).length === 0;
+
+  async function save(event: FormEvent) {
+    event.preventDefault();
+    if (saving || nothing) return;
+    setSaving(true);
+    if (soreness) await tellDay(pack, today, { type: 'morning', date: today, soreness });
+    if (worst !== null || where.length > 0 || headache !== null || note.trim() !== '')
+      await tellDay(pack, today, {
+        type: 'daily',
+        date,
+        worst,
+        where,
+        headache,
+        note: note.trim(),
+      });
+    const activities = Object.entries(scores).map(([activity, score]) => ({ activity, score }));
+    if (activities.length > 0)
+      await tellDay(pack, today, { type: 'weekly', date: today, activities });
+    onDone();
+  }
+
+  return (
+    <form className="grid gap-6" onSubmit={save}>
+      <h1 className="text-2xl">{say('day.title')}</h1>
+      {questions.morning && (
+        <Choice
+          legend={say('day.morning')}
+          name="soreness"
+          options={SORENESS.map((one) => [one, say(`day.morning.${one}`)])}
+          value={soreness}
+          onChange={setSoreness}
+        />
+      )}
+      <label className="grid gap-1">
+        <span className="font-semibold">{say('day.about')}</span>
+        <select
+          value={back}
+          onChange={(event) => setBack(Number(event.target.value))}
+          className="min-h-12 rounded border border-hair bg-sheet px-3"
+        >
+          {days.map((day, ago) => (
+            <option key={day} value={ago}>
+              {ago === 0
+                ? say('day.today')
+                : ago === 1
+                  ? say('day.yesterday')
+                  : say('day.before', { date: day })}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Scale legend={say('day.worst')} name="worst" value={worst} onChange={setWorst} />
+      {questions.limb && <LimbMap legend={say('day.limb')} marked={where} onChange={setWhere} />}
+      {questions.headache && (
+        <Choice
+          legend={say('day.headache')}
+          name="headache"
+          options={[
+            ['yes', say('day.yes')],
+            ['no', say('day.no')],
+          ]}
+          value={headache === null ? null : headache ? 'yes' : 'no'}
+          onChange={(value) => setHeadache(value === 'yes')}
+        />
+      )}
+      {questions.activities.length > 0 && (
+        <section className="grid gap-4">
+          <h2 className="text-xl">{say('week.title')}</h2>
+          <p className="text-soft">{say('week.scale')}</p>
+          {questions.activities.map((activity) => (
+            <Scale
+              key={activity}
+              legend={activity}
+              name={`activity ${activity}`}
+              value={scores[activity] ?? null}
+              onChange={(score) => setScores({ ...scores, [activity]: score })}
+            />
+          ))}
+        </section>
+      )}
+      <label className="grid gap-1">
+        <span>{say('day.note')}</span>
+        <input
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+          maxLength={200}
+          dir="auto"
+          className="min-h-12 rounded border border-hair bg-sheet px-3"
+        />
+      </label>
+      <BeginButton type="submit" disabled={saving || nothing}>
+        {say('day.save')}
+      </BeginButton>
+      <button type="button" className="min-h-11 text-action underline" onClick={onDone}>
+        {say('first.notNow')}
+      </button>
+    </form>
+  );
+}
+
+function Choice<T extends string>({
+  legend,
+  name,
+  options,
+  value,
+  onChange,
+}: {
+  legend: string;
+  name: string;
+  options: readonly (readonly [T, string])[];
+  value: T | null;
+  onChange: (value: T) => void;
+}) {
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="pb-2 text-lg font-semibold">{legend}</legend>
+      {options.map(([option, words]) => (
+        <label
+          key={option}
+          className="flex min-h-12 items-center gap-3 rounded border border-hair bg-sheet px-4"
+        >
+          <input
+            type="radio"
+            name={name}
+            checked={value === option}
+            onChange={() => onChange(option)}
+            className="size-5 accent-action"
+          />
+          {words}
+        </label>
+      ))}
+    </fieldset>
+  );
+}

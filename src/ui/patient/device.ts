@@ -1,0 +1,93 @@
+import { lineTarget, shareDone } from '@/core/adherence';
+import type { SessionEventBody } from '@/core/adherence';
+import type { PackDay, PatientPack } from '@/core/exchange';
+import type { LocalDate } from '@/core/units';
+import { askToPersist, keepForOffline } from './offline';
+import { type Delivery, deliver } from './outbox';
+import { flushPending } from './recorder';
+import { type KeptSession, deviceStore } from './store';
+
+export { askToPersist, flushPending, keepForOffline };
+
+/**
+ * What this phone knows beside the pack. Loaded after the page has woken up: it is not needed to
+ * show the day, and the first load stays small.
+ */
+export type DeviceState = {
+  readonly kept: readonly KeptSession[];
+  readonly delivery: Delivery;
+  readonly lasts: boolean;
+  readonly full: boolean;
+  /** A stop that the clinic does not know yet. */
+  readonly stopped: boolean;
+};
+
+/** Sends what waits, and says how things stand on a date. */
+export async function deviceState(patientId: string, date: LocalDate): Promise<DeviceState> {
+  const store = await deviceStore();
+  const kept = (await store.sessionsOf(patientId)).filter((one) => one.date === date);
+  const delivery = await deliver(patientId);
+  const waiting = await store.waiting(patientId);
+  return {
+    kept,
+    delivery,
+    lasts: store.lasts,
+    full: store.full(),
+    stopped: waiting.some(({ event }) => isStopTold(event.body)),
+  };
+}
+
+/** An event that pauses the programme, also while only this phone knows it. */
+function isStopTold(body: SessionEventBody): boolean {
+  return (
+    (body.type === 'stopped' && body.because === 'symptom') ||
+    (body.type === 'report' && (body.advice === 'stop and call' || body.advice === 'emergency'))
+  );
+}
+
+/** The newest pack: the clinic's, kept here at once; else the last this phone got. */
+export async function newestPack(
+  start: PatientPack,
+): Promise<{ readonly pack: PatientPack; readonly fresh: boolean } | null> {
+  const store = await deviceStore();
+  const fresh = await fetchPack();
+  if (fresh) {
+    await store.keepPack(fresh);
+    return { pack: fresh, fresh: true };
+  }
+  const kept = await store.pack();
+  return kept?.patientId === start.patientId && kept.format === start.format
+    ? { pack: kept, fresh: false }
+    : null;
+}
+
+async function fetchPack(): Promise<PatientPack | null> {
+  try {
+    const response = await fetch('/api/v1/patient/pack', { credentials: 'same-origin' });
+    const answer = (await response.json()) as { ok: boolean; value: PatientPack };
+    return answer.ok ? answer.value : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Share of each line done in the sessions this phone remembers of the day, by lineage. */
+export function keptShares(
+  pack: PatientPack,
+  day: PackDay,
+  kept: readonly KeptSession[],
+): Readonly<Record<string, number>> {
+  if (!day.programme) return {};
+  const { rounds } = day.programme;
+  return Object.fromEntries(
+    pack.lines.map((line, index) => {
+      const due = day.sessions.filter(({ lines }) => lines.includes(index)).length;
+      const target = lineTarget(line, rounds);
+      const sum = kept.reduce(
+        (total, { done }) => total + Math.min(1, shareDone(target, done[line.lineage] ?? [])),
+        0,
+      );
+      return [line.lineage, Math.min(1, sum / Math.max(1, due))];
+    }),
+  );
+}

@@ -1,0 +1,106 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { currentSegment } from '@/core/player';
+import { BeginButton } from './begin-button';
+import type { PlayerFaceProps } from './player-face';
+import { useSay } from './say';
+
+const SIDE_BUTTON = 'min-h-12 rounded border border-hair bg-sheet px-1 font-medium leading-tight';
+
+/** What can be pressed: the way through the session, and always the way out of it. */
+export function Controls({
+  mode,
+  chosen,
+  head,
+  lines,
+  onChoose,
+  onBegin,
+  onPause,
+  onBack,
+  onRepeat,
+  onLess,
+  onSkip,
+  onStop,
+  onHurt,
+  onLeave,
+}: PlayerFaceProps) {
+  const say = useSay();
+  const segment = currentSegment(head);
+  const next = segment ? lines[segment.line + 1] : undefined;
+  return (
+    <footer className="mx-auto grid w-full max-w-2xl gap-2 px-4 pb-3">
+      <p className="truncate text-[0.84em] text-soft" dir="auto">
+        {next ? say('player.then', { next: next.name }) : say('player.last')}
+      </p>
+      {mode === 'running' ? (
+        <div className="grid grid-cols-5 gap-1.5 text-[0.84em]">
+          <Side onClick={onBack}>{say('player.back')}</Side>
+          <Side onClick={onRepeat}>{say('player.repeat')}</Side>
+          <Side onClick={onPause}>{say('player.pause')}</Side>
+          <Side onClick={onLess}>{say('player.less')}</Side>
+          <Side onClick={onSkip}>{say('player.skip')}</Side>
+        </div>
+      ) : (
+        <BeginButton onClick={onBegin}>
+          {say(mode === 'ready' ? 'player.start' : 'player.goOn')}
+        </BeginButton>
+      )}
+      {mode === 'ready' ? (
+        <button type="button" className="min-h-11 text-action underline" onClick={onLeave}>
+          {say('first.notNow')}
+        </button>
+      ) : (
+        <div className="grid grid-cols-[2fr_3fr] gap-2">
+          <button
+            type="button"
+            onClick={onStop}
+            className="min-h-16 rounded bg-stop text-xl font-bold tracking-wide text-on-stop uppercase"
+          >
+            {say('player.stop')}
+          </button>
+          <button
+            type="button"
+            onClick={onHurt}
+            className="min-h-16 rounded border-2 border-stop px-2 leading-tight font-semibold text-stop"
+          >
+            {say('player.wrong')}
+          </button>
+        </div>
+      )}
+      <details className="text-[0.84em]">
+        <summary className="min-h-11 py-2 text-action">{say('player.options')}</summary>
+        <div className="grid grid-cols-2 gap-x-3">
+          {(['tones', 'voice', 'vibration'] as const).map((one) => (
+            <label key={one} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                checked={chosen[one]}
+                onChange={() => onChoose({ [one]: !chosen[one] })}
+                className="size-5 accent-action"
+              />
+              {say(`player.${one}`)}
+            </label>
+          ))}
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              checked={chosen.ownPace}
+              onChange={() => onChoose({ ownPace: !chosen.ownPace })}
+              className="size-5 accent-action"
+            />
+            {say('player.own')}
+          </label>
+        </div>
+      </details>
+    </footer>
+  );
+}
+
+function Side({ onClick, children }: { onClick: () => void; children: ReactNode }) {
+  return (
+    <button type="button" className={SIDE_BUTTON} onClick={onClick}>
+      {children}
+    </button>
+  );
+}

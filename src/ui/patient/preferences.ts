@@ -1,0 +1,62 @@
+import { type Paces, DEFAULT_PACES } from '@/core/timeline';
+
+/** How this device plays: kept here only, never sent. */
+export type Preferences = {
+  readonly tones: boolean;
+  readonly voice: boolean;
+  readonly vibration: boolean;
+  /** Tap when done, instead of following the clock. */
+  readonly ownPace: boolean;
+  readonly paces: Paces;
+};
+
+const KEY = 'dl-player';
+
+const USUAL: Preferences = {
+  tones: true,
+  voice: false,
+  vibration: true,
+  ownPace: false,
+  paces: DEFAULT_PACES,
+};
+
+/** What was chosen on this device before; the usual where nothing can be kept. */
+export function preferences(): Preferences {
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Preferences>;
+    return { ...USUAL, ...kept, paces: { ...DEFAULT_PACES, ...kept.paces } };
+  } catch {
+    return USUAL;
+  }
+}
+
+export function keepPreferences(chosen: Preferences): void {
+  try {
+    localStorage.setItem(KEY, JSON.stringify(chosen));
+  } catch {
+    // They hold until the page is closed; that is all.
+  }
+}
+
+export const TEXT_SIZES = ['normal', 'large', 'larger'] as const;
+export type TextSize = (typeof TEXT_SIZES)[number];
+const TEXT_KEY = 'dl-text-size';
+
+export function textSize(): TextSize {
+  try {
+    const kept = localStorage.getItem(TEXT_KEY);
+    return TEXT_SIZES.find((size) => size === kept) ?? 'normal';
+  } catch {
+    return 'normal';
+  }
+}
+
+/** Puts the chosen size on the page, and keeps it. */
+export function setTextSize(size: TextSize): void {
+  document.documentElement.dataset.text = size;
+  try {
+    localStorage.setItem(TEXT_KEY, size);
+  } catch {
+    // It holds until the page is closed.
+  }
+}

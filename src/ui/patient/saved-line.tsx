@@ -1,0 +1,30 @@
+'use client';
+
+import type { Delivery } from './outbox';
+import { useSay } from './say';
+
+/** Where everything that was done is: on this phone, or at the clinic. */
+export function SavedLine({
+  delivery,
+  lasts,
+  full,
+  clinic,
+}: {
+  delivery: Delivery | null;
+  lasts: boolean;
+  full: boolean;
+  clinic: string;
+}) {
+  const say = useSay();
+  return (
+    <p role="status" className="text-soft" data-testid="saved">
+      {delivery === null && say('saved.looking')}
+      {delivery?.state === 'at the clinic' && say('saved.atClinic', { clinic })}
+      {delivery?.state === 'saved here' && !full && say('saved.here')}
+      {delivery?.state === 'link ended' && say('saved.linkEnded')}
+      {delivery?.state === 'refused' && say('saved.refused')}
+      {!lasts && ` ${say('saved.lost')}`}
+      {full && ` ${say('saved.full')}`}
+    </p>
+  );
+}

@@ -1,0 +1,86 @@
+import { setupI18n } from '@lingui/core';
+import { patientWords } from '@/catalogue';
+import { parseDose } from '@/core/dose';
+import type { PackLine } from '@/core/exchange';
+import { type PlayedSegment, resolve, sessionTimeline } from '@/core/timeline';
+import type { Say } from './say';
+import { countWords, cueWords, segmentSpoken, segmentWord } from './segment-words';
+
+const i18n = setupI18n({ locale: 'en', messages: { en: { ...patientWords() } } });
+const say: Say = (key, values) => i18n._(key, values);
+
+function lineOf(text: string, mode: PackLine['mode'] = 'held'): PackLine {
+  const dose = parseDose(text);
+  if (!dose.ok) throw new Error(dose.say);
+  return {
+    lineage: 'a',
+    name: 'Tuck',
+    steps: [],
+    cues: [],
+    needs: '',
+    words: '',
+    dose: dose.value,
+    mode,
+    position: 'sitting',
+    share: 0,
+    figure: null,
+    picture: null,
+    description: '',
+  };
+}
+const played = (line: PackLine): PlayedSegment[] => resolve(sessionTimeline([line]), 'least');
+const words = (line: PackLine) => played(line).map((segment) => segmentWord(segment, line, say));
+
+describe('what the player says', () => {
+  it('goes through a held exercise in words', () => {
+    expect(words(lineOf('2x10s gap 5s'))).toEqual([
+      'Get ready',
+      'Go into it',
+      'Hold',
+      'Ease off',
+      'Short pause',
+      'Go into it',
+      'Hold',
+      'Ease off',
+    ]);
+  });
+
+  it('only moves where the exercise is moved, and stays where it is lain', () => {
+    expect(words(lineOf('x2 move 4s', 'moved'))).toEqual(['Get ready', 'Move', 'Move']);
+    expect(words(lineOf('5min', 'lain'))).toContain('Stay there');
+  });
+
+  it('names the barrier, the side and the change of side', () => {
+    expect(words(lineOf('30s at 3 barriers'))).toEqual(
+      expect.arrayContaining(['Hold, pull 1', 'Hold, pull 2', 'Hold, pull 3']),
+    );
+    const line = lineOf('x1 hold 5s each side');
+    expect(words(line)).toContain('Change side');
+    const hold = played(line).filter(({ kind }) => kind === 'hold');
+    expect(hold.map((segment) => segmentSpoken(segment, line, say))).toEqual([
+      'Hold, Left side, 5 seconds',
+      'Hold, Right side, 5 seconds',
+    ]);
+  });
+
+  it('counts sets, directions and angles only where there are several', () => {
+    const counts = (line: PackLine) => {
+      const segments = played(line);
+      const last = segments.filter(({ kind }) => kind === 'hold').at(-1);
+      return last ? countWords(last, segments, say) : '';
+    };
+    expect(counts(lineOf('3x10s'))).toBe('3 of 3');
+    expect(counts(lineOf('3x5 hold 2s rest 30s'))).toBe('set 3 of 3 · 5 of 5');
+    expect(counts(lineOf('2x5s in 4 directions'))).toBe('direction 4 of 4 · 2 of 2');
+    expect(counts(lineOf('5x5s at 3 angles rest 60s'))).toBe('angle 3 of 3 · 5 of 5');
+    const ready = played(lineOf('3x10s'))[0];
+    expect(ready && countWords(ready, played(lineOf('3x10s')), say)).toBe('');
+  });
+
+  it('reminds of the shoulders, of the breath, and in the exercise’s own words', () => {
+    expect(cueWords(null, say)).toBe('');
+    expect(cueWords({ kind: 'shoulders' }, say)).toBe('Shoulders down.');
+    expect(cueWords({ kind: 'own', text: 'Eyes level' }, say)).toBe('Eyes level');
+    expect(cueWords({ kind: 'breath', phase: 'in', count: 3 }, say)).toBe('Breathe in, 3');
+  });
+});

@@ -1,0 +1,84 @@
+import type { PackLine } from '@/core/exchange';
+import type { PlayerCue } from '@/core/player';
+import type { PlayedSegment } from '@/core/timeline';
+import type { Say } from './say';
+
+/** What is done in a segment, in a word or two. */
+export function segmentWord(segment: PlayedSegment, line: PackLine, say: Say): string {
+  switch (segment.kind) {
+    case 'move':
+      return say(segment.work === 'moved' && segment.endsRep ? 'word.move' : 'word.moveIn');
+    case 'hold':
+      if (segment.barrier > 0) return say('word.barrier', { nth: segment.barrier });
+      return say(line.mode === 'lain' ? 'word.stay' : 'word.hold');
+    case 'change-position':
+      return segment.set > 0
+        ? say('word.nextDirection')
+        : say('word.change-position', { position: line.position });
+    case 'get-ready':
+    case 'release':
+    case 'gap':
+    case 'rest':
+    case 'change-side':
+    case 'next-exercise':
+      return say(`word.${segment.kind}`);
+  }
+}
+
+/** Word, side and length: what is spoken, and read out, once when it changes. */
+export function segmentSpoken(segment: PlayedSegment, line: PackLine, say: Say): string {
+  const side = segment.side ? say(segment.side === 'left' ? 'player.left' : 'player.right') : '';
+  const seconds = say('player.seconds', { seconds: Math.round(segment.seconds) });
+  return [segmentWord(segment, line, say), side, seconds].filter((part) => part !== '').join(', ');
+}
+
+export function cueWords(cue: PlayerCue | null, say: Say): string {
+  switch (cue?.kind) {
+    case undefined:
+      return '';
+    case 'shoulders':
+      return say('cue.shoulders');
+    case 'breath':
+      return say(`cue.breath.${cue.phase}`, { count: cue.count });
+    case 'own':
+      return cue.text;
+  }
+}
+
+/** Where in the exercise this is: direction, angle, set and repetition, as far as there are several. */
+export function countWords(
+  segment: PlayedSegment,
+  segments: readonly PlayedSegment[],
+  say: Say,
+): string {
+  if (segment.rep === 0) return '';
+  const mine = segments.filter(
+    (one) => one.line === segment.line && one.round === segment.round && one.endsRep,
+  );
+  const most = (pick: (one: PlayedSegment) => number) => Math.max(...mine.map(pick));
+  const part = (key: 'direction' | 'angle' | 'set', nth: number, count: number) =>
+    count > 1 ? say(`player.${key}`, { nth, count }) : '';
+  return [
+    part(
+      'direction',
+      segment.direction,
+      most((one) => one.direction),
+    ),
+    part(
+      'angle',
+      segment.station,
+      most((one) => one.station),
+    ),
+    part(
+      'set',
+      segment.set,
+      most((one) => one.set),
+    ),
+    say('player.rep', {
+      nth: segment.rep,
+      count: Math.max(...mine.filter((one) => one.set === segment.set).map((one) => one.rep)),
+    }),
+  ]
+    .filter((words) => words !== '')
+    .join(' · ');
+}

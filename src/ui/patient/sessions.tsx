@@ -1,0 +1,76 @@
+'use client';
+
+import type { PackDay, PackSession } from '@/core/exchange';
+import { formatRange } from '@/core/units';
+import { BeginButton } from './begin-button';
+import { useSay } from './say';
+import type { KeptSession } from './store';
+
+/** The day's sessions, each with its time; the next one has the big button. */
+export function Sessions({
+  day,
+  kept,
+  onBegin,
+}: {
+  day: PackDay;
+  kept: readonly KeptSession[];
+  onBegin: (session: PackSession, end: 'least' | 'most') => void;
+}) {
+  const say = useSay();
+  const over = new Set(kept.filter((session) => session.over).map((session) => session.key));
+  const all = day.extra ? [...day.sessions, day.extra] : day.sessions;
+  const next = day.sessions.find((session) => !session.done && !over.has(session.key));
+  return (
+    <ul className="grid gap-3">
+      {all.map((session) => {
+        const done = session.key !== 'as-needed' && (session.done || over.has(session.key));
+        return (
+          <li key={session.key} className="grid gap-2 border-t border-hair pt-3">
+            <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+              <h2 className="text-lg">
+                {session.label}
+                {session.at !== null && !session.key.startsWith('every-') && (
+                  <span className="font-normal text-soft"> · {clockOf(session.at)}</span>
+                )}
+              </h2>
+              <span className="text-soft">
+                {done ? say('today.done') : formatRange(session.time)}
+              </span>
+            </div>
+            {session === next || session.key === 'as-needed' ? (
+              <BeginButton onClick={() => onBegin(session, 'least')}>
+                {say('today.begin')}
+              </BeginButton>
+            ) : (
+              <button
+                type="button"
+                className="min-h-11 justify-self-start rounded border border-hair px-4 text-action"
+                onClick={() => onBegin(session, 'least')}
+              >
+                {say(done ? 'today.again' : 'today.beginThis')}
+                <span className="sr-only">: {session.label}</span>
+              </button>
+            )}
+            {!done && session.time.most - session.time.least >= 30 && (
+              <button
+                type="button"
+                className="min-h-11 justify-self-start px-1 text-action underline"
+                onClick={() => onBegin(session, 'most')}
+              >
+                {say('today.longer', {
+                  time: formatRange({ least: session.time.most, most: session.time.most }),
+                })}
+              </button>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** A minute of the wall clock, as people read it. */
+function clockOf(minute: number): string {
+  const part = (value: number) => String(value).padStart(2, '0');
+  return `${part(Math.floor(minute / 60) % 24)}:${part(minute % 60)}`;
+}

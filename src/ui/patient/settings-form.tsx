@@ -1,0 +1,255 @@
+'use client';
+
+import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
+import { v4 as uuid } from 'uuid';
+import type { RemindersBody } from '@/core/records';
+import { post } from '../forms/post';
+import { Refusal } from '../forms/refusal';
+import { BeginButton } from './begin-button';
+import { CalendarBox } from './calendar-box';
+import { askToNotify, wantsNotifications } from './local-reminders';
+import { TEXT_SIZES, type TextSize, setTextSize, textSize } from './preferences';
+import { useSay } from './say';
+
+type Settings = {
+  readonly minutesADay: number | null;
+  readonly wakeMinute: number;
+  readonly sleepMinute: number;
+  readonly props: readonly string[];
+  readonly asked: readonly string[];
+  readonly reminders: RemindersBody;
+};
+
+const INPUT = 'min-h-12 w-full min-w-0 rounded border border-hair bg-sheet px-3';
+const clock = (minute: number) =>
+  `${String(Math.floor(minute / 60) % 24).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+const minuteOf = (text: string) => {
+  const [hours = '0', minutes = '0'] = text.split(':');
+  return Number(hours) * 60 + Number(minutes);
+};
+
+/** The patient's own settings: the day, the home, reminders, the calendar, and this phone. */
+export function SettingsForm({ start }: { start: Settings }) {
+  const say = useSay();
+  const [settings, setSettings] = useState(start);
+  const [busy, setBusy] = useState(false);
+  const [saved, setSaved] = useState(false);
+  const [refusal, setRefusal] = useState('');
+  const { reminders } = settings;
+  const set = (change: Partial<Settings>) => {
+    setSaved(false);
+    setSettings({ ...settings, ...change });
+  };
+  const remind = (change: Partial<RemindersBody>) =>
+    set({ reminders: { ...reminders, ...change } });
+
+  async function save(event: FormEvent) {
+    event.preventDefault();
+    if (busy) return;
+    setBusy(true);
+    setRefusal('');
+    const { minutesADay, wakeMinute, sleepMinute, props } = settings;
+    const answer = await post('/api/v1/patient/settings', {
+      id: uuid(),
+      minutesADay,
+      wakeMinute,
+      sleepMinute,
+      props,
+      reminders,
+    });
+    setBusy(false);
+    setSaved(answer.ok);
+    if (!answer.ok) setRefusal(answer.say);
+  }
+
+  return (
+    <>
+      <TextSizes />
+      <Notify />
+      <form className="grid grid-cols-1 gap-5" onSubmit={save}>
+        <h2 className="text-xl">{say('settings.day')}</h2>
+        <Labelled label={say('settings.minutes')}>
+          <input
+            type="number"
+            inputMode="numeric"
+            min={1}
+            max={240}
+            value={settings.minutesADay ?? ''}
+            onChange={(event) =>
+              set({ minutesADay: event.target.value === '' ? null : Number(event.target.value) })
+            }
+            className={INPUT}
+          />
+        </Labelled>
+        {(['wake', 'sleep'] as const).map((end) => (
+          <Labelled key={end} label={say(`settings.${end}`)}>
+            <input
+              type="time"
+              required
+              value={clock(settings[`${end}Minute`])}
+              onChange={(event) => set({ [`${end}Minute`]: minuteOf(event.target.value) })}
+              className={INPUT}
+            />
+          </Labelled>
+        ))}
+        <fieldset className="grid gap-1">
+          <legend className="pb-1 font-semibold">{say('settings.props')}</legend>
+          {settings.asked.map((prop) => (
+            <Check
+              key={prop}
+              on={settings.props.includes(prop)}
+              onChange={(on) =>
+                set({
+                  props: on
+                    ? [...settings.props, prop]
+                    : settings.props.filter((one) => one !== prop),
+                })
+              }
+            >
+              {prop}
+            </Check>
+          ))}
+        </fieldset>
+        <fieldset className="grid min-w-0 grid-cols-1 gap-2">
+          <legend className="pb-1 text-xl font-semibold">{say('settings.remind')}</legend>
+          {(['sessions', 'posture'] as const).map((kind) => (
+            <Check key={kind} on={reminders[kind]} onChange={(on) => remind({ [kind]: on })}>
+              {say(`settings.remind.${kind}`)}
+            </Check>
+          ))}
+          <Labelled label={say('settings.remind.channel')}>
+            <select
+              value={reminders.channel}
+              onChange={(event) =>
+                remind({ channel: event.target.value as RemindersBody['channel'] })
+              }
+              className={INPUT}
+            >
+              {(['text', 'e-mail'] as const).map((channel) => (
+                <option key={channel} value={channel}>
+                  {say(`settings.remind.${channel}`)}
+                </option>
+              ))}
+            </select>
+          </Labelled>
+          <Labelled label={say('settings.remind.address')}>
+            <input
+              value={reminders.address}
+              maxLength={200}
+              autoComplete={reminders.channel === 'text' ? 'tel' : 'email'}
+              onChange={(event) => remind({ address: event.target.value })}
+              className={INPUT}
+            />
+          </Labelled>
+          <div className="grid gap-3 min-[26rem]:grid-cols-2">
+            {(['from', 'to'] as const).map((end) => (
+              <Labelled
+                key={end}
+                label={say(end === 'from' ? 'settings.remind.quiet' : 'settings.remind.and')}
+              >
+                <input
+                  type="time"
+                  required
+                  value={clock(reminders.quiet[end])}
+                  onChange={(event) =>
+                    remind({ quiet: { ...reminders.quiet, [end]: minuteOf(event.target.value) } })
+                  }
+                  className={INPUT}
+                />
+              </Labelled>
+            ))}
+          </div>
+        </fieldset>
+        <Refusal say={refusal} />
+        <BeginButton type="submit" disabled={busy}>
+          {say('settings.save')}
+        </BeginButton>
+        <p role="status">{saved && say('settings.saved')}</p>
+      </form>
+      <CalendarBox />
+    </>
+  );
+}
+
+function TextSizes() {
+  const say = useSay();
+  const [size, setSize] = useState<TextSize>('normal');
+  useEffect(() => setSize(textSize()), []);
+  return (
+    <fieldset className="grid min-w-0 grid-cols-1 gap-2">
+      <legend className="pb-1 text-xl font-semibold">
+        {say('settings.device')}: {say('settings.text')}
+      </legend>
+      {TEXT_SIZES.map((one) => (
+        <label key={one} className="flex min-h-11 items-center gap-3">
+          <input
+            type="radio"
+            name="text"
+            checked={size === one}
+            onChange={() => {
+              setSize(one);
+              setTextSize(one);
+            }}
+            className="size-5 accent-action"
+          />
+          {say(`settings.text.${one}`)}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** Reminders of the phone itself, where its browser allows them. */
+function Notify() {
+  const say = useSay();
+  const [on, setOn] = useState(false);
+  const [denied, setDenied] = useState(false);
+  useEffect(() => setOn(wantsNotifications()), []);
+  return (
+    <div>
+      <Check
+        on={on}
+        onChange={(wanted) =>
+          void askToNotify(wanted).then((allowed) => {
+            setOn(allowed);
+            setDenied(wanted && !allowed);
+          })
+        }
+      >
+        {say('settings.notify')}
+      </Check>
+      <p role="status">{denied && say('settings.notify.denied')}</p>
+    </div>
+  );
+}
+
+function Labelled({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <label className="grid min-w-0 grid-cols-1 gap-1">
+      {label}
+      {children}
+    </label>
+  );
+}
+
+function Check({
+  on,
+  onChange,
+  children,
+}: {
+  on: boolean;
+  onChange: (on: boolean) => void;
+  children: ReactNode;
+}) {
+  return (
+    <label className="flex min-h-11 items-center gap-3">
+      <input
+        type="checkbox"
+        checked={on}
+        onChange={(event) => onChange(event.target.checked)}
+        className="size-5 accent-action"
+      />
+      {children}
+    </label>
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import { createContext, useContext } from 'react';
+import type { Catalogue } from '@/catalogue';
+import type { Circumstances } from '@/core/choose';
+import type { Exercise } from '@/core/exercise';
+import type { BandCurve } from '@/core/load';
+import type { HomeBody } from '@/core/records';
+import type { PrecautionId } from '@/core/screen';
+import type { WakingHours, Zone } from '@/core/schedule';
+
+/** What is measured of a push, newtons. */
+export type MeasuredMaximum = {
+  readonly kind: string;
+  readonly side: 'left' | 'right' | null;
+  readonly newtons: number;
+};
+
+/** What the desk knows of patient and clinic while it is open; it does not change by typing. */
+export type DeskFacts = {
+  readonly patientId: string;
+  readonly catalogue: Catalogue;
+  readonly precautions: readonly PrecautionId[];
+  readonly waking: WakingHours;
+  readonly zone: Zone;
+  readonly home: HomeBody | null;
+  readonly maxima: readonly MeasuredMaximum[];
+  readonly bands: readonly BandCurve[];
+};
+
+const Facts = createContext<DeskFacts | null>(null);
+export const DeskFactsProvider = Facts.Provider;
+
+export function useDeskFacts(): DeskFacts {
+  const facts = useContext(Facts);
+  if (!facts) throw new Error('the desk stands outside its facts');
+  return facts;
+}
+
+/** Home and body as choosing takes them. */
+export function circumstancesOf({
+  home,
+  precautions,
+}: Pick<DeskFacts, 'home' | 'precautions'>): Circumstances {
+  return { props: home?.props ?? null, cannot: home?.cannot ?? [], precautions };
+}
+
+export function nameOf(catalogue: Catalogue, exerciseId: string): string {
+  return catalogue.byId(exerciseId)?.name ?? exerciseId;
+}
+
+export type PickExercise = (exercise: Exercise) => void;

@@ -1,0 +1,70 @@
+'use client';
+
+import { useState } from 'react';
+import type { Suggestion } from '@/core/choose';
+import { Button } from '../../primitives/button';
+
+/** What the findings ask for, each with its reason; accepted by hand, added by one key. */
+export function Suggestions({
+  suggestions,
+  present,
+  accepted,
+  onAccept,
+  onAdd,
+}: {
+  suggestions: readonly Suggestion[];
+  /** Exercises that stand on the desk already. */
+  present: ReadonlySet<string>;
+  accepted: ReadonlySet<string>;
+  onAccept: (exerciseId: string, accept: boolean) => void;
+  onAdd: (suggestions: readonly Suggestion[]) => void;
+}) {
+  const [all, setAll] = useState(false);
+  const open = suggestions.filter(({ exercise }) => !present.has(exercise.id));
+  if (open.length === 0) return null;
+  const shown = all ? open : open.slice(0, 6);
+  return (
+    <section aria-label="Suggestions" className="grid gap-1">
+      <h2 className="font-semibold">Suggested</h2>
+      <ul className="grid">
+        {shown.map((suggestion) => {
+          const { exercise, because, rungBecause, instead, side, findings } = suggestion;
+          return (
+            <li key={exercise.id} className="border-t border-hair py-1.5">
+              <label className="flex items-start gap-2">
+                <input
+                  type="checkbox"
+                  className="mt-1 size-4"
+                  checked={accepted.has(exercise.id)}
+                  onChange={(event) => onAccept(exercise.id, event.target.checked)}
+                />
+                <span className="min-w-0">
+                  <span className="font-medium">{exercise.name}</span>
+                  {side && <span className="text-soft">, {side}</span>}
+                  <span className="block text-[0.87em] text-soft">
+                    {because} Step {exercise.rung}: {rungBecause}
+                    {instead.map((say) => ` ${say}.`)}
+                    {findings.length > 1 && ` Answers ${findings.length} findings.`}
+                  </span>
+                </span>
+              </label>
+            </li>
+          );
+        })}
+      </ul>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          disabled={accepted.size === 0}
+          onClick={() => onAdd(open.filter(({ exercise }) => accepted.has(exercise.id)))}
+        >
+          Add accepted <kbd className="figures text-soft">Alt A</kbd>
+        </Button>
+        {open.length > 6 && (
+          <Button look="quiet" onClick={() => setAll(!all)}>
+            {all ? 'Fewer' : `${open.length - 6} more`}
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

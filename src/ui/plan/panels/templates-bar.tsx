@@ -1,0 +1,118 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import type { TemplateDraft } from '@/core/records';
+import { post } from '../../forms/post';
+import { Button } from '../../primitives/button';
+import { Dialog } from '../../primitives/dialog';
+import { Field } from '../../primitives/field';
+import type { Desk } from '../desk-state';
+
+/** The clinic's templates: apply one, or keep this desk as one. */
+export function TemplatesBar({
+  templates,
+  desk,
+  onApply,
+}: {
+  templates: readonly TemplateDraft[];
+  desk: Desk;
+  onApply: (template: TemplateDraft) => void;
+}) {
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const [error, setError] = useState('');
+
+  async function save() {
+    const answer = await post('/api/v1/templates', {
+      id: uuid(),
+      name,
+      rounds: desk.rounds,
+      lines: desk.lines.map(({ exerciseId, dose, school, session }) => ({
+        exerciseId,
+        dose,
+        school,
+        session,
+      })),
+    });
+    if (!answer.ok) return setError(answer.say);
+    setName('');
+    setError('');
+    toast('Kept as a template.');
+    return router.refresh();
+  }
+
+  async function remove(id: string) {
+    const answer = await post('/api/v1/templates/retire', { id });
+    if (!answer.ok) return toast.error(answer.say);
+    return router.refresh();
+  }
+
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Templates</Button>
+      <Dialog
+        open={open}
+        onClose={() => setOpen(false)}
+        title="Templates"
+        about="Applied below what stands on the desk; then adjust each line. Flags of this patient show at once."
+      >
+        {templates.length === 0 && <p className="text-soft">Your clinic has kept none yet.</p>}
+        <ul>
+          {templates.map((template) => (
+            <li
+              key={template.id}
+              className="flex flex-wrap items-center gap-2 border-t border-hair py-1.5"
+            >
+              <p className="mr-auto min-w-0">
+                <span className="font-medium" dir="auto">
+                  {template.name}
+                </span>
+                <span className="text-soft">, {template.lines.length} lines</span>
+              </p>
+              <Button
+                look="main"
+                aria-label={`Apply ${template.name}`}
+                onClick={() => {
+                  onApply(template);
+                  setOpen(false);
+                }}
+              >
+                Apply
+              </Button>
+              <Button
+                aria-label={`Remove the template ${template.name}`}
+                onClick={() => remove(template.id)}
+              >
+                Remove
+              </Button>
+            </li>
+          ))}
+        </ul>
+        <form
+          className="flex flex-wrap items-end gap-3 border-t border-hair pt-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void save();
+          }}
+        >
+          <div className="min-w-0 grow">
+            <Field
+              label="Keep this desk as"
+              value={name}
+              maxLength={120}
+              onChange={(event) => setName(event.target.value)}
+              error={error}
+            />
+          </div>
+          <Button type="submit" disabled={desk.lines.length === 0}>
+            Keep
+          </Button>
+        </form>
+      </Dialog>
+    </>
+  );
+}

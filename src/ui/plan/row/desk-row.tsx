@@ -1,0 +1,296 @@
+'use client';
+
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { ArrowDown, ArrowUp, Copy, GripVertical, X } from 'lucide-react';
+import { type KeyboardEvent, memo } from 'react';
+import { HOLD_LADDERS, SCHOOLS, schoolsFor } from '@/core/progression';
+import { SESSION_NAMES, type SessionName } from '@/core/schedule';
+import type { SchoolId } from '@/core/exercise';
+import { nameOf, useDeskFacts } from '../desk-facts';
+import { type DeskLine, readLine } from '../draft';
+import { DoseField } from './dose-field';
+import { LineFlags } from './line-flags';
+import { LineNotes } from './line-notes';
+import { lineFlags } from './line-reckoning';
+
+const ICON_BUTTON =
+  'inline-flex size-7 items-center justify-center rounded border border-transparent text-soft hover:border-hair hover:text-ink disabled:opacity-40';
+const SMALL_SELECT =
+  'rounded border border-hair bg-sheet px-1 py-0.5 text-[0.87em] text-ink max-w-44';
+
+/** What a row can ask of the desk; the same object for all rows, so that rows need not be redrawn. */
+export type RowMoves = {
+  readonly onType: (uid: string, dose: string) => void;
+  /** As typing, but a step that can be undone. */
+  readonly onRewrite: (uid: string, dose: string) => void;
+  readonly onRemove: (uid: string) => void;
+  /** −1 up, +1 down. */
+  readonly onMove: (uid: string, by: -1 | 1) => void;
+  readonly onDuplicate: (uid: string) => void;
+  readonly onNext: () => void;
+  readonly onFill: (uid: string) => void;
+  readonly onSchool: (uid: string, school: SchoolId | null) => void;
+  /** Which holds the lengthening school climbs through; empty for the trade's own. */
+  readonly onHolds: (uid: string, holds: readonly number[]) => void;
+  readonly onCompare: (uid: string) => void;
+  readonly onLoads: (uid: string) => void;
+  readonly onSession: (uid: string, session: SessionName | null) => void;
+  readonly onReason: (uid: string, overrides: DeskLine['overrides']) => void;
+};
+
+type RowProps = {
+  readonly line: DeskLine;
+  readonly isFirst: boolean;
+  readonly isLast: boolean;
+  readonly isNew: boolean;
+  readonly moves: RowMoves;
+};
+
+/** One line of the desk: handle, name, dose, and the buttons that do what the keys do. */
+export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, moves }: RowProps) {
+  const facts = useDeskFacts();
+  const { catalogue } = facts;
+  const sortable = useSortable({ id: line.uid });
+  const { uid } = line;
+  const exercise = catalogue.byId(line.exerciseId);
+  const name = nameOf(catalogue, line.exerciseId);
+  const read = readLine(line, catalogue);
+  const { flags } = lineFlags(line, facts);
+  const lacks = read.ok && read.missing.length + read.assumed.length > 0;
+
+  function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
+    const { key, altKey, ctrlKey, metaKey } = event;
+    if (key === 'Enter' && altKey) moves.onFill(uid);
+    else if (key === 'Enter' && !ctrlKey && !metaKey) moves.onNext();
+    else if (altKey && key === 'ArrowUp') moves.onMove(uid, -1);
+    else if (altKey && key === 'ArrowDown') moves.onMove(uid, 1);
+    else if (altKey && (key === 'Backspace' || key === 'Delete')) moves.onRemove(uid);
+    else if (altKey && event.code === 'KeyD') moves.onDuplicate(uid);
+    else if (altKey && event.code === 'KeyC') moves.onCompare(uid);
+    else return;
+    event.preventDefault();
+  }
+
+  return (
+    <li
+      ref={sortable.setNodeRef}
+      style={{
+        transform: CSS.Translate.toString(sortable.transform),
+        transition: sortable.transition,
+      }}
+      className={`desk-row grid grid-cols-[auto_minmax(0,1fr)] gap-x-2 border-b border-hair py-2 ${sortable.isDragging ? 'bg-wash' : ''}`}
+    >
+      <button
+        type="button"
+        className={`${ICON_BUTTON} touch-none`}
+        {...sortable.attributes}
+        {...sortable.listeners}
+        aria-label={`Drag ${name} to another place`}
+      >
+        <GripVertical aria-hidden size={16} />
+      </button>
+      <div className="min-w-0">
+        <div className="flex flex-wrap items-center gap-x-2">
+          <p className="min-w-0 font-semibold" dir="auto">
+            {name}
+          </p>
+          {exercise && (
+            <p className="text-[0.87em] text-soft">
+              {exercise.family}
+              {!exercise.family.endsWith(exercise.position) && `, ${exercise.position}`}
+            </p>
+          )}
+          <div className="ml-auto flex items-center">
+            <RowButton
+              label={`Move ${name} up`}
+              disabled={isFirst}
+              onClick={() => moves.onMove(uid, -1)}
+            >
+              <ArrowUp aria-hidden size={16} />
+            </RowButton>
+            <RowButton
+              label={`Move ${name} down`}
+              disabled={isLast}
+              onClick={() => moves.onMove(uid, 1)}
+            >
+              <ArrowDown aria-hidden size={16} />
+            </RowButton>
+            <RowButton label={`Duplicate ${name}`} onClick={() => moves.onDuplicate(uid)}>
+              <Copy aria-hidden size={15} />
+            </RowButton>
+            <RowButton label={`Remove ${name}`} onClick={() => moves.onRemove(uid)}>
+              <X aria-hidden size={16} />
+            </RowButton>
+          </div>
+        </div>
+        <DoseField
+          uid={uid}
+          name={name}
+          dose={line.dose}
+          read={read}
+          onType={(dose) => moves.onType(uid, dose)}
+          onKeyDown={onKeyDown}
+          autoFocus={isNew}
+        />
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1 pt-1">
+          {exercise && (
+            <select
+              aria-label={`School of ${name}`}
+              className={SMALL_SELECT}
+              value={line.school?.id ?? ''}
+              disabled={!read.ok}
+              onChange={(event) =>
+                moves.onSchool(
+                  uid,
+                  event.target.value === '' ? null : (event.target.value as SchoolId),
+                )
+              }
+            >
+              <option value="">No school</option>
+              {schoolsFor(exercise).map((id) => (
+                <option key={id} value={id}>
+                  {SCHOOLS[id].name}
+                </option>
+              ))}
+            </select>
+          )}
+          {line.school?.id === 'lengthen' && (
+            <select
+              aria-label={`Holds of ${name}`}
+              className={SMALL_SELECT}
+              value={line.school.settings.holds.join(' ')}
+              onChange={(event) =>
+                moves.onHolds(uid, event.target.value.split(' ').filter(Boolean).map(Number))
+              }
+            >
+              <option value="">by its repetitions</option>
+              {HOLD_LADDERS.map((holds) => (
+                <option key={holds.join(' ')} value={holds.join(' ')}>
+                  {holds.join(' → ')} s
+                </option>
+              ))}
+            </select>
+          )}
+          <select
+            aria-label={`Part of the day for ${name}`}
+            className={SMALL_SELECT}
+            value={line.session ?? ''}
+            onChange={(event) =>
+              moves.onSession(
+                uid,
+                event.target.value === '' ? null : (event.target.value as SessionName),
+              )
+            }
+          >
+            <option value="">any time</option>
+            {SESSION_NAMES.map((session) => (
+              <option key={session} value={session}>
+                {session}
+              </option>
+            ))}
+          </select>
+          <TextButton
+            label={`Compare schools for ${name}`}
+            disabled={!read.ok}
+            onClick={() => moves.onCompare(uid)}
+          >
+            Compare
+          </TextButton>
+          {exercise?.mode === 'moved' && exercise.needs.effort && (
+            <TextButton
+              label={`Loads of ${name}`}
+              disabled={!read.ok}
+              onClick={() => moves.onLoads(uid)}
+            >
+              Loads
+            </TextButton>
+          )}
+          {lacks && (
+            <TextButton
+              label={`Write what is missing in ${name}`}
+              onClick={() => moves.onFill(uid)}
+            >
+              Write what is missing
+            </TextButton>
+          )}
+          {exercise && (
+            <details className="text-[0.87em] text-soft">
+              <summary>Watch</summary>
+              <Watch exercise={exercise} />
+            </details>
+          )}
+        </div>
+        {read.ok && <LineNotes read={read} onShorter={(dose) => moves.onRewrite(uid, dose)} />}
+        <LineFlags
+          line={line}
+          flags={flags}
+          onReason={(overrides) => moves.onReason(uid, overrides)}
+        />
+      </div>
+    </li>
+  );
+});
+
+function Watch({
+  exercise,
+}: {
+  exercise: NonNullable<ReturnType<ReturnType<typeof useDeskFacts>['catalogue']['byId']>>;
+}) {
+  return (
+    <div className="max-w-prose pt-1">
+      <p>
+        {exercise.watch} Works: {exercise.muscles.join(', ')}. {exercise.ways}
+      </p>
+      <ul>
+        {Object.entries(exercise.faults).map(([fault, fix]) => (
+          <li key={fault}>
+            {fault}: <span className="text-ink">{fix}</span>.
+          </li>
+        ))}
+      </ul>
+      <p>
+        Felt: {exercise.feel} Normal: {exercise.normal} Stop: {exercise.stop}
+      </p>
+    </div>
+  );
+}
+
+function RowButton({
+  label,
+  children,
+  ...props
+}: {
+  label: string;
+  children: React.ReactNode;
+  disabled?: boolean;
+  onClick: () => void;
+}) {
+  return (
+    <button type="button" className={ICON_BUTTON} aria-label={label} {...props}>
+      {children}
+    </button>
+  );
+}
+
+function TextButton({
+  label,
+  children,
+  ...props
+}: {
+  label: string;
+  children: string;
+  disabled?: boolean;
+  onClick: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      className="min-h-6 text-[0.87em] text-action hover:underline disabled:opacity-50"
+      aria-label={label}
+      {...props}
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,21 @@
+import { type Flag, doseTraits, flagsOn } from '@/core/screen';
+import type { DeskFacts } from '../desk-facts';
+import { type DeskLine, readLine } from '../draft';
+
+/** What speaks against a line, and what of it has no reason to go ahead yet. */
+export function lineFlags(
+  line: DeskLine,
+  { catalogue, precautions }: Pick<DeskFacts, 'catalogue' | 'precautions'>,
+): { readonly flags: readonly Flag[]; readonly open: readonly Flag[] } {
+  const read = readLine(line, catalogue);
+  const traits = catalogue.byId(line.exerciseId)?.traits ?? [];
+  const flags = flagsOn(precautions, [...traits, ...(read.ok ? doseTraits(read.dose) : [])]);
+  return { flags, open: flags.filter((flag) => reasonFor(line, flag) === '') };
+}
+
+export function reasonFor({ overrides }: DeskLine, { precaution, trait }: Flag): string {
+  return (
+    overrides.find((one) => one.precaution === precaution && one.trait === trait)?.reason.trim() ??
+    ''
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+
+import { type Dispatch, type RefObject, useEffect, useMemo, useRef } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import type { Catalogue } from '@/catalogue';
+import { NO_SETTINGS } from '@/core/progression';
+import type { Desk, DeskAction } from './desk-state';
+import { type DeskLine, readLine } from './draft';
+import type { RowMoves } from './row/desk-row';
+import { type LineStep, fillMissing, takeSchool } from './row/row-actions';
+
+/** A dialog that a row opened. */
+export type OpenDialog = { readonly kind: 'compare' | 'loads'; readonly uid: string };
+
+/** What rows ask of the desk: one object for the desk's whole life, so that no row is redrawn for it. */
+export function useRowMoves(
+  desk: Desk,
+  catalogue: Catalogue,
+  step: Dispatch<DeskAction>,
+  search: RefObject<HTMLInputElement | null>,
+  openDialog: (dialog: OpenDialog) => void,
+): RowMoves {
+  const now = useRef({ desk, catalogue });
+  useEffect(() => {
+    now.current = { desk, catalogue };
+  });
+
+  return useMemo(() => {
+    const lineOf = (uid: string) => now.current.desk.lines.find((line) => line.uid === uid);
+    function understood(uid: string) {
+      const line = lineOf(uid);
+      const read = line && readLine(line, now.current.catalogue);
+      return line && read?.ok ? { line, read } : null;
+    }
+    function put(uid: string, made: LineStep | null) {
+      if (!made) return;
+      step({ type: 'put', uid, lines: made.lines });
+      toast(made.say, { action: { label: 'Undo', onClick: () => step({ type: 'undo' }) } });
+    }
+    const change = (uid: string, fields: Partial<DeskLine>) => {
+      const line = lineOf(uid);
+      if (line) step({ type: 'put', uid, lines: [{ ...line, ...fields }] });
+    };
+    return {
+      onType: (uid, dose) => step({ type: 'type', uid, dose }),
+      onRewrite: (uid, dose) => change(uid, { dose }),
+      onRemove: (uid) => {
+        step({ type: 'remove', uid });
+        search.current?.focus();
+        toast('Removed.', { action: { label: 'Undo', onClick: () => step({ type: 'undo' }) } });
+      },
+      onMove: (uid, by) => {
+        const place = now.current.desk.lines.findIndex((line) => line.uid === uid);
+        step({ type: 'move', uid, to: place + by });
+      },
+      onDuplicate: (uid) => step({ type: 'duplicate', uid, newUid: uuid() }),
+      onNext: () => search.current?.focus(),
+      onFill: (uid) => {
+        const found = understood(uid);
+        if (found) put(uid, fillMissing(found.line, found.read.exercise, found.read.dose));
+      },
+      onSchool: (uid, id) => {
+        const found = understood(uid);
+        if (!found) return;
+        const { line, read } = found;
+        if (id === null) return change(uid, { school: null });
+        const settings = line.school?.settings ?? NO_SETTINGS;
+        put(uid, takeSchool(line, read.exercise, read.dose, { id, settings }));
+      },
+      onHolds: (uid, holds) => {
+        const school = lineOf(uid)?.school;
+        if (school) change(uid, { school: { ...school, settings: { ...school.settings, holds } } });
+      },
+      onCompare: (uid) => openDialog({ kind: 'compare', uid }),
+      onLoads: (uid) => openDialog({ kind: 'loads', uid }),
+      onSession: (uid, session) => change(uid, { session }),
+      onReason: (uid, overrides) => step({ type: 'note', uid, overrides }),
+    };
+  }, [step, search, openDialog]);
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import { Dialog as Radix } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { Button } from './button';
+
+/** A dialog over the page, with its name, what it is about and a way out. */
+export function Dialog({
+  open,
+  onClose,
+  title,
+  about,
+  wide = false,
+  children,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  about: string;
+  wide?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-20 bg-ink/40" />
+        <Radix.Content
+          className={`fixed top-1/2 left-1/2 z-30 grid max-h-[92dvh] w-[calc(100vw-1.5rem)] -translate-x-1/2 -translate-y-1/2 content-start gap-3 overflow-auto rounded border border-hair bg-paper p-5 ${wide ? 'max-w-[76rem]' : 'max-w-[38rem]'}`}
+        >
+          <div className="flex items-start gap-4">
+            <div className="mr-auto">
+              <Radix.Title className="text-xl">{title}</Radix.Title>
+              <Radix.Description className="text-soft">{about}</Radix.Description>
+            </div>
+            <Radix.Close asChild>
+              <Button>Close</Button>
+            </Radix.Close>
+          </div>
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

@@ -1,0 +1,88 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import type { ConsentBody } from '@/core/records';
+import { Refusal } from '../forms/refusal';
+import { textOf, useForm } from '../forms/use-form';
+import { Button } from '../primitives/button';
+import { Field } from '../primitives/field';
+
+const ASKED = [
+  ['exercise', 'To exercise at home: risk and stop signs were explained'],
+  ['photos', 'To photos of posture, kept here only'],
+  ['sharing', 'To share the record with other clinicians of this patient'],
+] as const;
+
+/** Consent to exercise, photos and sharing, each apart; a guardian's for a minor. */
+export function ConsentForm({
+  patientId,
+  today,
+  before,
+}: {
+  patientId: string;
+  today: string;
+  before: { id: string; on: string; body: ConsentBody } | null;
+}) {
+  const router = useRouter();
+  const [minor, setMinor] = useState(before?.body.minor ?? false);
+  const form = useForm(
+    '/api/v1/entries',
+    (fields) => ({
+      id: uuid(),
+      patientId,
+      kind: 'consent',
+      supersedes: before?.id ?? null,
+      on: today,
+      body: {
+        ...Object.fromEntries(ASKED.map(([key]) => [key, fields.get(key) === 'on'])),
+        minor,
+        guardian: minor ? textOf(fields, 'guardian') : '',
+      },
+    }),
+    () => {
+      toast('Consent recorded.');
+      router.refresh();
+    },
+  );
+  return (
+    <form onSubmit={form.onSubmit} className="grid gap-2" noValidate key={before?.id ?? 'first'}>
+      {ASKED.map(([key, words]) => (
+        <label key={key} className="flex items-start gap-2">
+          <input
+            type="checkbox"
+            name={key}
+            defaultChecked={before?.body[key] ?? false}
+            className="mt-1 size-4 shrink-0"
+          />
+          {words}
+        </label>
+      ))}
+      <label className="flex items-start gap-2">
+        <input
+          type="checkbox"
+          checked={minor}
+          onChange={(event) => setMinor(event.target.checked)}
+          className="mt-1 size-4 shrink-0"
+        />
+        A minor by local law: a guardian consents
+      </label>
+      {minor && (
+        <Field
+          label="Guardian’s name"
+          name="guardian"
+          dir="auto"
+          defaultValue={before?.body.guardian}
+          error={form.errorAt('body', 'guardian')}
+        />
+      )}
+      <Refusal say={form.say} />
+      <Button type="submit" disabled={form.busy} className="justify-self-start">
+        Record the consent
+      </Button>
+      {before && <p className="text-[0.93em] text-soft">Last recorded on {before.on}.</p>}
+    </form>
+  );
+}

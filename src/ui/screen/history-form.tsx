@@ -1,0 +1,157 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import type { HistoryBody } from '@/core/records';
+import { PROVOKED_BY, SETTLES_WITHIN, irritability } from '@/core/symptoms';
+import { post } from '../forms/post';
+import { Refusal } from '../forms/refusal';
+import { Button } from '../primitives/button';
+import { Choice, Field, TextField } from '../primitives/field';
+
+const TEXTS = [
+  ['onset', 'Onset', 'When and how it began.'],
+  ['aggravates', 'Aggravates', ''],
+  ['eases', 'Eases', ''],
+  ['morning', 'Morning', ''],
+  ['day', 'Through the day', ''],
+  ['night', 'Night', ''],
+  ['medicines', 'Medicines', ''],
+  ['earlierCare', 'Earlier and current hands-on care', 'What was done, and what it did.'],
+] as const satisfies readonly (readonly [keyof HistoryBody, string, string])[];
+
+const EMPTY: HistoryBody = {
+  onset: '',
+  aggravates: '',
+  eases: '',
+  morning: '',
+  day: '',
+  night: '',
+  medicines: '',
+  earlierCare: '',
+  irritability: null,
+};
+
+/** How it began, how it goes, and how easily it flares. */
+export function HistoryForm({
+  patientId,
+  today,
+  before,
+}: {
+  patientId: string;
+  today: string;
+  before: { id: string; on: string; body: HistoryBody } | null;
+}) {
+  const router = useRouter();
+  const [body, setBody] = useState<HistoryBody>(before?.body ?? EMPTY);
+  const [provokedBy, setProvokedBy] = useState(body.irritability?.provokedBy ?? '');
+  const [worst, setWorst] = useState(String(body.irritability?.worst ?? ''));
+  const [settlesWithin, setSettlesWithin] = useState(body.irritability?.settlesWithin ?? '');
+  const [busy, setBusy] = useState(false);
+  const [refusal, setRefusal] = useState<{ say: string; at: string }>({ say: '', at: '' });
+
+  const asked = provokedBy !== '' || worst.trim() !== '' || settlesWithin !== '';
+  const facts = {
+    provokedBy,
+    worst: worst.trim() === '' ? Number.NaN : Number(worst),
+    settlesWithin,
+  } as NonNullable<HistoryBody['irritability']>;
+  const whole = provokedBy !== '' && settlesWithin !== '' && facts.worst >= 0 && facts.worst <= 10;
+  const reckoned = whole ? irritability(facts) : null;
+  const errorAt = (path: string) => (refusal.at === path ? refusal.say : '');
+
+  async function save() {
+    if (busy) return;
+    setBusy(true);
+    const answer = await post('/api/v1/entries', {
+      id: uuid(),
+      patientId,
+      kind: 'history',
+      supersedes: before?.id ?? null,
+      on: today,
+      body: { ...body, irritability: asked ? facts : null },
+    });
+    setBusy(false);
+    if (!answer.ok) return setRefusal({ say: answer.say, at: answer.at.join('.') });
+    setRefusal({ say: '', at: '' });
+    toast('History saved.');
+    router.refresh();
+  }
+
+  return (
+    <form
+      className="grid gap-3"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        {TEXTS.map(([key, label, hint]) => (
+          <TextField
+            key={key}
+            label={label}
+            hint={hint}
+            rows={2}
+            dir="auto"
+            value={body[key]}
+            onChange={(event) => setBody({ ...body, [key]: event.target.value })}
+            error={errorAt(`body.${key}`)}
+          />
+        ))}
+      </div>
+      <fieldset className="grid gap-3 border-t border-hair pt-2">
+        <legend className="float-left w-full font-semibold">Irritability</legend>
+        <div className="grid gap-3 sm:grid-cols-3">
+          <Choice
+            label="Provoked by"
+            value={provokedBy}
+            onChange={(event) => setProvokedBy(event.target.value)}
+            error={errorAt('body.irritability.provokedBy')}
+          >
+            <option value="">Not asked</option>
+            {PROVOKED_BY.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </Choice>
+          <Field
+            label="Worst pain then, 0–10"
+            type="number"
+            inputMode="numeric"
+            min={0}
+            max={10}
+            value={worst}
+            onChange={(event) => setWorst(event.target.value)}
+            error={errorAt('body.irritability.worst')}
+          />
+          <Choice
+            label="Settles within"
+            value={settlesWithin}
+            onChange={(event) => setSettlesWithin(event.target.value)}
+            error={errorAt('body.irritability.settlesWithin')}
+          >
+            <option value="">Not asked</option>
+            {SETTLES_WITHIN.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </Choice>
+        </div>
+        <p role="status">
+          {reckoned && (
+            <>
+              Irritability <strong className="font-semibold">{reckoned.level}</strong>:{' '}
+              {reckoned.reasons.join(', ')} ({reckoned.points} of 6 points; common practice).
+            </>
+          )}
+        </p>
+      </fieldset>
+      <Refusal say={refusal.say} />
+      <Button type="submit" disabled={busy} className="justify-self-start">
+        {before ? 'Save as the newest history' : 'Save the history'}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,191 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import {
+  GROUPS,
+  type GroupId,
+  type QuestionId,
+  type ScreeningAnswers,
+  answerTheRestNo,
+  questionsFor,
+  screen,
+} from '@/core/screen';
+import { isTyping } from '../forms/is-typing';
+import { post } from '../forms/post';
+import { Refusal } from '../forms/refusal';
+import { Button } from '../primitives/button';
+import { Field } from '../primitives/field';
+import { QuestionRow } from './question-row';
+import { FiredRules, GuidedVerdicts, OutcomeName } from './screening-outcome';
+
+const numberOr = (text: string): number | null => (text.trim() === '' ? null : Number(text));
+
+/** The whole screening on one page: mark the exceptions, "n" answers the rest with no. */
+export function ScreeningForm({
+  patientId,
+  start,
+  fromId,
+  mayConfirm,
+  onLeave,
+}: {
+  patientId: string;
+  start: ScreeningAnswers;
+  /** The patient's own answers this begins with. */
+  fromId: string | null;
+  mayConfirm: boolean;
+  onLeave?: () => void;
+}) {
+  const router = useRouter();
+  const [id] = useState(() => uuid());
+  const [facts, setFacts] = useState(start);
+  const [age, setAge] = useState(start.age === null ? '' : String(start.age));
+  const [systolic, setSystolic] = useState(String(start.pressure?.systolic ?? ''));
+  const [diastolic, setDiastolic] = useState(String(start.pressure?.diastolic ?? ''));
+  const [busy, setBusy] = useState(false);
+  const [refusal, setRefusal] = useState<{ say: string; at: string } | null>(null);
+
+  const typed = useMemo((): ScreeningAnswers => {
+    const pressure = { systolic: Number(systolic), diastolic: Number(diastolic) };
+    const whole = systolic.trim() !== '' && diastolic.trim() !== '';
+    return { ...facts, age: numberOr(age), pressure: whole ? pressure : null };
+  }, [facts, age, systolic, diastolic]);
+  const result = useMemo(() => screen(typed), [typed]);
+  const questions = questionsFor(typed);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event.target)) return;
+      event.preventDefault();
+      setFacts((before) => answerTheRestNo({ ...typed, answers: before.answers }));
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [typed]);
+
+  async function save() {
+    if (busy) return;
+    const halfPressure = (systolic.trim() === '') !== (diastolic.trim() === '');
+    if (halfPressure)
+      return setRefusal({ say: 'Write both numbers of the blood pressure.', at: 'pressure' });
+    setBusy(true);
+    setRefusal(null);
+    const answer = await post<{ confirmed: boolean }>('/api/v1/screenings', {
+      id,
+      patientId,
+      answers: typed.answers,
+      age: typed.age,
+      pressure: typed.pressure,
+      fromId,
+    });
+    setBusy(false);
+    if (!answer.ok) return setRefusal({ say: answer.say, at: answer.at.join('.') });
+    toast(answer.value.confirmed ? 'Screening confirmed.' : 'Kept, not confirmed yet.');
+    router.refresh();
+    onLeave?.();
+  }
+
+  const confirms = mayConfirm && result.outcome !== 'unfinished';
+  return (
+    <form
+      className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem]"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <div className="gap-8 xl:columns-2">
+        {(Object.keys(GROUPS) as GroupId[]).map((group) => (
+          <section key={group} className="pb-4" aria-labelledby={`group-${group}`}>
+            <h3 id={`group-${group}`} className="break-after-avoid border-b border-ink pb-1">
+              {GROUPS[group]}
+            </h3>
+            {questions
+              .filter((question) => question.group === group)
+              .map((question) => (
+                <QuestionRow
+                  key={question.id}
+                  name={question.id}
+                  words={question.ask}
+                  answer={facts.answers[question.id as QuestionId]}
+                  choices={group === 'signs' ? ['yes', 'no', 'not tested'] : ['yes', 'no']}
+                  guided={question.guided === true}
+                  onAnswer={(answer) =>
+                    setFacts((before) => ({
+                      ...before,
+                      answers: { ...before.answers, [question.id]: answer },
+                    }))
+                  }
+                />
+              ))}
+          </section>
+        ))}
+      </div>
+      <aside
+        aria-label="What it comes to"
+        className="grid content-start gap-3 lg:sticky lg:top-4 lg:self-start"
+      >
+        <Button
+          onClick={() =>
+            setFacts((before) => answerTheRestNo({ ...typed, answers: before.answers }))
+          }
+        >
+          Everything else: no <kbd className="figures text-soft">n</kbd>
+        </Button>
+        <Field
+          label="Age in years"
+          type="number"
+          inputMode="numeric"
+          value={age}
+          onChange={(event) => setAge(event.target.value)}
+          error={refusal?.at === 'age' ? refusal.say : ''}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <Field
+            label="Upper pressure"
+            type="number"
+            inputMode="numeric"
+            value={systolic}
+            onChange={(event) => setSystolic(event.target.value)}
+            hint="mmHg, if measured"
+            error={refusal?.at.startsWith('pressure') ? refusal.say : ''}
+          />
+          <Field
+            label="Lower pressure"
+            type="number"
+            inputMode="numeric"
+            value={diastolic}
+            onChange={(event) => setDiastolic(event.target.value)}
+          />
+        </div>
+        <div role="status" className="grid gap-1 border-t border-hair pt-2">
+          <p className="text-lg">
+            <OutcomeName outcome={result.outcome} />
+          </p>
+          {(result.unanswered.length > 0 || result.ageMissing) && (
+            <p className="text-soft">
+              {result.unanswered.length > 0 && `${result.unanswered.length} unanswered. `}
+              {result.ageMissing && 'The age is missing. '}
+              An unanswered question is not a no.
+            </p>
+          )}
+        </div>
+        <GuidedVerdicts result={result} />
+        <FiredRules rules={result.fired} />
+        <Refusal say={refusal?.say ?? ''} />
+        <Button type="submit" look="main" disabled={busy}>
+          {busy ? 'Saving …' : confirms ? 'Confirm the screening' : 'Keep, not confirmed'}
+        </Button>
+        {onLeave && (
+          <Button look="quiet" onClick={onLeave}>
+            Leave it as it was
+          </Button>
+        )}
+      </aside>
+    </form>
+  );
+}

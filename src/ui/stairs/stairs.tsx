@@ -1,0 +1,78 @@
+import type { Exercise } from '@/core/exercise';
+
+type Step = {
+  readonly exercise: Exercise;
+  readonly dose: string | null;
+  readonly closed: readonly string[];
+  readonly needs: readonly string[];
+};
+
+/** Pixels each step rises. */
+const RISE = 14;
+
+/** One family as stairs: the easiest step left and low, the hardest right and high. */
+export function Stairs({
+  stair: { family, steps, findings },
+}: {
+  stair: {
+    readonly family: string;
+    readonly steps: readonly Step[];
+    readonly findings: readonly string[];
+  };
+}) {
+  return (
+    <section className="border-t border-ink pt-2 pb-6" aria-label={family}>
+      <h2 className="text-lg">{family}</h2>
+      {findings.length > 0 && <p className="text-soft">Asked for by: {findings.join(' ')}</p>}
+      <ol className="flex flex-col gap-y-2 pt-2 md:flex-row md:items-end md:gap-y-0">
+        {steps.map((step, index) => (
+          <li key={step.exercise.id} className="min-w-0 flex-1 md:max-w-52">
+            <StepBlock step={step} place={index} />
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function StepBlock({ step, place }: { step: Step; place: number }) {
+  const { exercise, dose, closed, needs } = step;
+  const here = dose !== null;
+  const shut = closed.length > 0;
+  return (
+    <details className="group">
+      <summary className="block cursor-pointer list-none">
+        <span className="block px-1 pb-1 text-[0.93em] leading-tight">
+          <span className="sr-only">Step </span>
+          <span className="figures text-soft">{exercise.rung}</span>{' '}
+          <span className={here ? 'font-semibold' : shut ? 'text-soft' : ''} dir="auto">
+            {exercise.name}
+          </span>
+          {here && <span className="sr-only">, where the patient stands</span>}
+          {here && <span className="figures block text-[0.87em]">{dose}</span>}
+          {shut && (
+            <span className="block text-[0.87em] text-plum">closed: {closed.join('; ')}</span>
+          )}
+          {!shut && needs.length > 0 && (
+            <span className="block text-[0.87em] text-soft">{needs.join(', ')}</span>
+          )}
+        </span>
+        <span
+          aria-hidden
+          className={`block border-t-4 border-l ${here ? 'border-lit bg-lit/25' : shut ? 'stair-shut border-dark-rib' : 'border-dark-rib bg-wash'}`}
+          style={{ height: 12 + place * RISE }}
+        />
+      </summary>
+      <div className="border-l-2 border-hair py-1 pl-2 text-[0.93em]">
+        <p>
+          {exercise.position}; {exercise.purpose}: {exercise.muscles.join(', ')}.
+        </p>
+        <p className="figures">{exercise.usualDose}</p>
+        <p className="text-soft">{exercise.watch}</p>
+        <p className="text-soft">
+          Felt: {exercise.feel} Stop: {exercise.stop}
+        </p>
+      </div>
+    </details>
+  );
+}

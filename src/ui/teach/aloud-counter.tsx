@@ -1,0 +1,161 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { BoutMode, Dose } from '@/core/dose';
+import { type Figure, type Moment, momentOf } from '@/core/figure';
+import { advance, currentSegment, isOver, secondsLeft, startAt } from '@/core/player';
+import { type PlayedSegment, resolve, sessionTimeline, totalSeconds } from '@/core/timeline';
+import { formatClock, seconds } from '@/core/units';
+import { FigureMoving, wantsStill } from '../figure/moving';
+import { Button } from '../primitives/button';
+
+const WORD: Readonly<Record<PlayedSegment['kind'], string>> = {
+  'get-ready': 'Get ready',
+  move: 'Move',
+  hold: 'Hold',
+  release: 'Ease off',
+  gap: 'Pause',
+  rest: 'Rest',
+  'change-side': 'Change side',
+  'change-position': 'Next direction',
+  'next-exercise': 'Next',
+};
+
+/** Counts the dose aloud with its real pauses while the figure moves to it. */
+export function AloudCounter({
+  dose,
+  mode,
+  position,
+  figure,
+  name,
+}: {
+  dose: Dose;
+  mode: BoutMode;
+  position: string;
+  figure: Figure | null;
+  name: string;
+}) {
+  const segments = useMemo(
+    () => resolve(sessionTimeline([{ dose, mode, position }]), 'least'),
+    [dose, mode, position],
+  );
+  const [head, setHead] = useState(() => startAt(segments, 0));
+  const [running, setRunning] = useState(false);
+  const [aloud, setAloud] = useState(true);
+  const now = useRef(head);
+  /** When `now` was true, so that the figure moves evenly between the counter's steps. */
+  const trueAt = useRef(0);
+  const segment = currentSegment(head);
+
+  const put = useCallback((next: typeof head) => {
+    now.current = next;
+    setHead(next);
+  }, []);
+
+  useEffect(() => {
+    if (!running) return;
+    let last = performance.now();
+    trueAt.current = last;
+    const timer = setInterval(() => {
+      const at = performance.now();
+      put(advance(now.current, seconds((at - last) / 1000)).playhead);
+      last = at;
+      trueAt.current = at;
+      if (isOver(now.current)) setRunning(false);
+    }, 100);
+    return () => clearInterval(timer);
+  }, [running, put]);
+
+  // The word when it changes; within a hold or pause its seconds.
+  const left = segment ? Math.ceil(secondsLeft(head)) : 0;
+  const place = head.index;
+  const kind = segment?.kind;
+  const side = segment?.side ?? null;
+  useEffect(() => {
+    if (!running || !aloud || !kind) return;
+    speak(side ? `${WORD[kind]}, ${side}` : WORD[kind]);
+  }, [running, aloud, place, kind, side]);
+  const counted = kind === 'hold' && segment ? Math.round(segment.seconds) - left : 0;
+  useEffect(() => {
+    if (running && aloud && counted > 0) speak(String(counted));
+  }, [running, aloud, counted]);
+  useEffect(() => () => silence(), []);
+
+  const moment = useCallback((): Moment => {
+    const current = currentSegment(now.current);
+    if (!figure || !current) return { along: 0, side: 'right' };
+    const since = running ? (performance.now() - trueAt.current) / 1000 : 0;
+    const elapsed = Math.min(current.seconds, now.current.elapsed + since);
+    return momentOf(figure, current, elapsed, wantsStill());
+  }, [figure, running]);
+
+  return (
+    <section aria-label={`Count ${name}`} className="grid gap-2">
+      {figure && (
+        <FigureMoving
+          figure={figure}
+          side={segment?.side ?? 'right'}
+          moment={moment}
+          running={running}
+          label={`${name}, moving at the tempo of the dose`}
+          className="max-h-72 w-full"
+        />
+      )}
+      <p className="flex items-baseline gap-3">
+        <span className="text-lg font-semibold">{segment ? WORD[segment.kind] : 'Done'}</span>
+        {segment && segment.rep > 0 && (
+          <span className="text-soft">
+            {segment.set > 0 && `set ${segment.set}, `}
+            {segment.rep}
+            {segment.side && `, ${segment.side}`}
+          </span>
+        )}
+        <span className="figures ml-auto text-2xl" aria-hidden>
+          {segment ? formatClock(secondsLeft(head)) : ''}
+        </span>
+      </p>
+      <p className="sr-only" role="status">
+        {running && segment
+          ? `${WORD[segment.kind]}${segment.side ? `, ${segment.side}` : ''}`
+          : ''}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          size="hand"
+          onClick={() => {
+            if (isOver(now.current)) put(startAt(segments, 0));
+            setRunning(!running);
+          }}
+        >
+          {running ? 'Pause' : 'Count it'}
+        </Button>
+        <Button
+          size="hand"
+          onClick={() => {
+            setRunning(false);
+            put(startAt(segments, 0));
+          }}
+        >
+          From the start
+        </Button>
+        <Button size="hand" aria-pressed={aloud} onClick={() => setAloud(!aloud)}>
+          Voice {aloud ? 'on' : 'off'}
+        </Button>
+      </div>
+      <p className="text-[0.87em] text-soft">
+        With all its pauses: {formatClock(totalSeconds(segments))}.
+      </p>
+    </section>
+  );
+}
+
+/** By the browser's own voice, where it has one. */
+function speak(text: string): void {
+  if (!('speechSynthesis' in window)) return;
+  window.speechSynthesis.cancel();
+  window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
+}
+
+function silence(): void {
+  if (typeof window !== 'undefined' && 'speechSynthesis' in window) window.speechSynthesis.cancel();
+}

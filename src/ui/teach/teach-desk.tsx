@@ -1,0 +1,275 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import type { BoutMode, Dose } from '@/core/dose';
+import type { Figure } from '@/core/figure';
+import type { BodyPart } from '@/core/symptoms';
+import {
+  type SeenFault,
+  type Sentence,
+  type TaughtLine,
+  gapsOfLine,
+  teachingGaps,
+} from '@/core/teach';
+import { isTyping } from '../forms/is-typing';
+import { post } from '../forms/post';
+import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
+import { Button } from '../primitives/button';
+import { AloudCounter } from './aloud-counter';
+import { FinishPage } from './finish-page';
+import { RunSheetPage } from './run-sheet-page';
+import {
+  type Question,
+  type Teaching,
+  nextStep,
+  taughtOf,
+  teachingIn,
+  toggled,
+  withLine,
+} from './teach-state';
+
+/** One exercise as the run sheet needs it. */
+export type TeachPage = {
+  readonly lineage: string;
+  readonly exerciseId: string;
+  readonly name: string;
+  readonly sentences: readonly Sentence[];
+  readonly missing: readonly string[];
+  readonly steps: readonly string[];
+  readonly cues: readonly string[];
+  readonly feel: string;
+  readonly normal: string;
+  readonly expected: readonly BodyPart[];
+  readonly faults: readonly SeenFault[];
+  readonly dose: Dose;
+  readonly mode: BoutMode;
+  readonly position: string;
+  readonly text: string;
+  readonly figure: Figure | null;
+};
+
+export type TeachDeskProps = {
+  readonly patientId: string;
+  readonly version: {
+    readonly programmeId: string;
+    readonly number: number;
+    readonly reviewOn: string | null;
+  };
+  readonly pages: readonly TeachPage[];
+  readonly consented: boolean;
+  readonly kept: unknown;
+  /** An assistant may read along but not sign. */
+  readonly mayTeach: boolean;
+};
+
+/** The run sheet for the room: one exercise a page, led by one key, signed at the end. */
+export function TeachDesk({
+  patientId,
+  version,
+  pages,
+  consented,
+  kept,
+  mayTeach,
+}: TeachDeskProps) {
+  const router = useRouter();
+  const [teaching, setTeaching] = useState<Teaching>(() => teachingIn(kept));
+  const [at, setAt] = useState(0);
+  const [signing, setSigning] = useState(false);
+  const [refusal, setRefusal] = useState('');
+  const asked = useRef<Question | null>(null);
+  const signId = useRef('');
+  const { state, forget } = useVisitDraft(patientId, 'teach', teaching);
+  const title = useRef<HTMLHeadingElement>(null);
+
+  const change = useCallback((line: TaughtLine) => setTeaching((now) => withLine(now, line)), []);
+  const goTo = useCallback(
+    (index: number) => {
+      asked.current = null;
+      setAt(Math.min(pages.length, Math.max(0, index)));
+      window.scrollTo({ top: 0 });
+      requestAnimationFrame(() => title.current?.focus());
+    },
+    [pages.length],
+  );
+
+  const page = pages[at];
+  const step = useCallback(() => {
+    if (!page) return;
+    const line = taughtOf(teaching, page.lineage);
+    const next = nextStep(line, asked.current);
+    switch (next.kind) {
+      case 'say':
+        change({ ...line, said: toggled(line.said, next.part) });
+        return show(`say-${next.part}`);
+      case 'demonstrate':
+        change({ ...line, demonstrated: true });
+        return show('demonstrated');
+      case 'watch':
+        change({ ...line, watched: true });
+        return show('watched');
+      case 'ask':
+        asked.current = next.question;
+        return show(`ask-${next.question}`, true);
+      case 'next page':
+        return goTo(at + 1);
+    }
+  }, [page, teaching, change, goTo, at]);
+
+  useEffect(() => {
+    if (!mayTeach) return;
+    function onKey(event: KeyboardEvent) {
+      if (isTyping(event.target) || event.altKey || event.ctrlKey || event.metaKey) return;
+      if (event.key === 'ArrowRight' || event.key === 'PageDown') {
+        event.preventDefault();
+        step();
+      }
+      if (event.key === 'ArrowLeft' || event.key === 'PageUp') {
+        event.preventDefault();
+        goTo(at - 1);
+      }
+    }
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [step, goTo, at, mayTeach]);
+
+  const gaps = teachingGaps(
+    pages,
+    pages.map(({ lineage }) => taughtOf(teaching, lineage)),
+    teaching.closing,
+    consented,
+  );
+
+  async function sign() {
+    setSigning(true);
+    setRefusal('');
+    signId.current ||= uuid();
+    const answer = await post('/api/v1/teach-backs', {
+      id: signId.current,
+      patientId,
+      programmeId: version.programmeId,
+      version: version.number,
+      lines: pages.map(({ lineage }) => taughtOf(teaching, lineage)),
+      closing: teaching.closing,
+    });
+    setSigning(false);
+    if (!answer.ok) return setRefusal(answer.say);
+    signId.current = '';
+    forget();
+    setTeaching(teachingIn(null));
+    toast('Signed. It stands in the record.');
+    setAt(0);
+    return router.refresh();
+  }
+
+  return (
+    <div className="grid gap-6 lg:grid-cols-[13rem_minmax(0,1fr)]">
+      <nav aria-label="Exercises" className="no-print">
+        <ol className="grid gap-0.5 sm:grid-cols-3 lg:grid-cols-1">
+          {pages.map((one, index) => {
+            const open = gapsOfLine(one, taughtOf(teaching, one.lineage)).length;
+            return (
+              <li key={one.lineage}>
+                <button
+                  type="button"
+                  onClick={() => goTo(index)}
+                  aria-current={index === at ? 'step' : undefined}
+                  className={`flex min-h-11 w-full items-center gap-2 border-l-4 px-2 text-left ${index === at ? 'border-lit bg-wash font-semibold' : 'border-transparent hover:bg-wash'}`}
+                >
+                  <span className="min-w-0 flex-1" dir="auto">
+                    {one.name}
+                  </span>
+                  <span className="figures text-[0.87em] text-soft">
+                    {open === 0 ? '✓' : open}
+                    <span className="sr-only">{open === 0 ? ' complete' : ' open'}</span>
+                  </span>
+                </button>
+              </li>
+            );
+          })}
+          <li>
+            <button
+              type="button"
+              onClick={() => goTo(pages.length)}
+              aria-current={at === pages.length ? 'step' : undefined}
+              className={`flex min-h-11 w-full items-center gap-2 border-l-4 px-2 text-left ${at === pages.length ? 'border-lit bg-wash font-semibold' : 'border-transparent hover:bg-wash'}`}
+            >
+              <span className="flex-1">Before the patient leaves</span>
+              <span className="figures text-[0.87em] text-soft">{gaps.length}</span>
+            </button>
+          </li>
+        </ol>
+        <p className="pt-3 text-[0.87em] text-soft" role="status">
+          {KEEP_WORDS[state]}
+        </p>
+      </nav>
+      <div className="grid content-start gap-4">
+        {page ? (
+          <>
+            <header className="flex flex-wrap items-baseline gap-x-4">
+              <h2 ref={title} tabIndex={-1} className="mr-auto text-xl outline-none" dir="auto">
+                {at + 1}. {page.name}
+              </h2>
+              <code className="figures text-soft">{page.text}</code>
+            </header>
+            <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_20rem]">
+              <RunSheetPage
+                key={page.lineage}
+                page={page}
+                line={taughtOf(teaching, page.lineage)}
+                change={change}
+                locked={!mayTeach}
+              />
+              <div className="xl:order-last">
+                <AloudCounter key={page.lineage} {...page} />
+                <ol className="list-decimal pt-3 pl-5 text-soft">
+                  {page.steps.map((one) => (
+                    <li key={one}>{one}</li>
+                  ))}
+                </ol>
+              </div>
+            </div>
+            <div className="no-print sticky bottom-0 flex flex-wrap items-center gap-2 border-t border-hair bg-paper py-2">
+              <Button size="hand" disabled={at === 0} onClick={() => goTo(at - 1)}>
+                Back
+              </Button>
+              {mayTeach && (
+                <Button size="hand" look="main" onClick={step}>
+                  Next <kbd className="figures text-[0.87em]">→</kbd>
+                </Button>
+              )}
+              <Button size="hand" look="quiet" onClick={() => goTo(at + 1)}>
+                {at + 1 < pages.length ? 'Skip to the next exercise' : 'To the end'}
+              </Button>
+            </div>
+          </>
+        ) : (
+          <FinishPage
+            titleRef={title}
+            gaps={gaps}
+            closing={teaching.closing}
+            reviewOn={version.reviewOn}
+            versionNumber={version.number}
+            onClosing={(closing) => setTeaching((now) => ({ ...now, closing }))}
+            onGap={(lineage) => goTo(pages.findIndex((one) => one.lineage === lineage))}
+            onSign={sign}
+            signing={signing}
+            refusal={refusal}
+            maySign={mayTeach}
+          />
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Brings what the key went to into view, and into focus where it wants an answer. */
+function show(id: string, focus = false): void {
+  requestAnimationFrame(() => {
+    const found = document.getElementById(id);
+    found?.scrollIntoView({ block: 'center' });
+    if (focus) found?.focus({ preventScroll: true });
+  });
+}
