@@ -30,6 +30,12 @@ tsx('scripts/bench/core.ts', coreFile);
 const core = JSON.parse(readFileSync(coreFile, 'utf8'));
 row('parse one dose line', `${core.parse.toFixed(1)} µs`);
 row('timeline and sum of one line', `${core.timeline.toFixed(1)} µs`, `${core.segments} segments`);
+row(
+  'a line’s days over 90 days',
+  `${core.calendar.toFixed(0)} µs`,
+  `${core.recurrence.toFixed(0)} µs the recurrence library`,
+  (core.calendar / core.recurrence).toFixed(2),
+);
 
 const { email, password, patientToken } = JSON.parse(readFileSync(facts, 'utf8'));
 const server = await startServer({

@@ -53,42 +53,76 @@ const fileOf = (page, name) =>
   );
 
 const desk = await open(1280, 800);
-await go(desk, '/sign-in');
-await shot(desk, 'sign-in');
 await signIn(desk);
 await shot(desk, 'morning');
 const follow = await fileOf(desk, 'Bodo');
 await go(desk, follow);
 await shot(desk, 'follow');
-const plan = follow.replace('follow', 'plan');
-await go(desk, plan);
+const file = async (name) => {
+  await go(desk, '/');
+  return (await fileOf(desk, name)).replace(/follow$/, '');
+};
+const ansel = await file('Ansel');
+await go(desk, `${ansel}plan`);
 await shot(desk, 'plan');
-const dose = await desk.$('input[aria-label="Dose of Wall press into a pad"]');
-await dose.click();
-await desk.keyboard.type('3x30s gap 60 rpe 3-5');
-await desk.focus('input[placeholder^="Add an exercise"]');
-await desk.keyboard.type('nerve');
+await desk.$eval('section[aria-label="The day"]', (part) =>
+  part.scrollIntoView({ block: 'center' }),
+);
+await shot(desk, 'day');
+await desk.$eval('section[aria-label="Coming weeks"]', (part) =>
+  part.scrollIntoView({ block: 'center' }),
+);
+await shot(desk, 'look-ahead');
+await desk.$eval('[aria-label^="Compare schools for Wall press"]', (button) => button.click());
 await wait(300);
-await shot(desk, 'plan-mistake');
-await desk.evaluate(() => sessionStorage.clear());
-await go(desk, await (async () => (await go(desk, '/'), fileOf(desk, 'Nessa')))());
-await press(desk, 'Patient’s link');
-await press(desk, 'Make');
-await desk.waitForSelector('[data-testid=patient-link]');
-await wait(300);
-await shot(desk, 'link');
-await go(desk, '/clinic');
-await shot(desk, 'clinic');
-
-const dark = await open(1280, 800, 'dark');
-await signIn(dark);
-await go(dark, await fileOf(dark, 'Ilse'));
-await shot(dark, 'follow-dark');
+await shot(desk, 'compare');
+await go(desk, `${ansel}stairs`);
+await shot(desk, 'stairs');
+await go(desk, `${ansel}teach`);
+for (let step = 0; step < 3; step += 1) await desk.keyboard.press('ArrowRight');
+await desk.$$eval('nav[aria-label=Exercises] button', (buttons) => buttons[1].click());
+for (let step = 0; step < 5; step += 1) await desk.keyboard.press('ArrowRight');
+await wait(1500);
+await desk.evaluate(() => window.scrollTo(0, 0));
+await shot(desk, 'run-sheet');
+await go(desk, `${ansel}handout`);
+await desk.evaluate(() => document.querySelector('.handout').scrollIntoView());
+await shot(desk, 'handout');
+await go(desk, '/exercises/pictures');
+await shot(desk, 'drawings');
+await go(desk, `${await file('Ylva')}screen`);
+await shot(desk, 'screen');
+const measure = `${ansel}measure`;
+await go(desk, measure);
+await shot(desk, 'measure');
+await go(desk, `${measure}/photos`);
+const photos = await desk.$$eval('main a[href*="/photos/"]', (links) =>
+  links.map((link) => link.getAttribute('href')),
+);
+await go(
+  desk,
+  photos.find((path) => path.includes('compare')),
+);
+await shot(desk, 'comparison');
+await go(desk, `${photos.find((path) => !path.includes('compare'))}/mark`);
+const stage = await (await desk.$('[data-testid=stage]')).boundingBox();
+for (const [x, y] of [
+  [0.5688, 0.37],
+  [0.4706, 0.535],
+]) {
+  await desk.mouse.click(stage.x + stage.width * x, stage.y + stage.height * y);
+  await wait(200);
+}
+await shot(desk, 'marking');
 
 const phone = await open(390, 844);
 await go(phone, `/open#${facts.patientToken}`);
 await phone.waitForFunction(() => document.body.innerText.includes('Everything you did'));
 await shot(phone, 'today');
+await go(phone, '/today/progress');
+await shot(phone, 'progress');
+await go(phone, '/today');
+await phone.waitForFunction(() => document.body.innerText.includes('Everything you did'));
 await phone.evaluate(() =>
   [...document.querySelectorAll('button')]
     .find((b) => /^(Begin|Do it again)/.test(b.textContent))
@@ -98,10 +132,14 @@ await press(phone, 'I understand');
 await press(phone, 'Start');
 await wait(6000);
 await shot(phone, 'player');
-await press(phone, 'Stop');
-await wait(300);
+await press(phone, 'It hurts');
+await press(phone, 'Numb or tingling');
+await phone.click('input[name=severity][value="6"]');
+await phone.$$eval('input[name=compared]', (inputs) => inputs[2].click());
+await press(phone, 'Next');
+await wait(500);
 await shot(phone, 'stop');
-await press(phone, 'It is enough');
+await press(phone, 'Next');
 await phone.waitForSelector('input[name=pain]');
 await phone.click('input[name=pain][value="2"]');
 await wait(200);

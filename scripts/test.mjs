@@ -30,6 +30,9 @@ function jest(project, ...args) {
       bin('jest/bin/jest.js'),
       '--selectProjects',
       project,
+      // A machine that is shared may stand still for seconds; a test that hangs still ends.
+      '--testTimeout',
+      '300000',
       '--json',
       '--outputFile',
       output,
@@ -86,7 +89,8 @@ try {
   try {
     ensureBuild();
     passed += 1;
-    jest('browser', '--runInBand');
+    // They mostly wait, each for a browser and a server of its own.
+    jest('browser', '--maxWorkers', '2');
   } catch (error) {
     failed += 1;
     console.error(error);

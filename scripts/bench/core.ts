@@ -1,11 +1,17 @@
 import { createClient } from '@libsql/client';
 import { writeFileSync } from 'node:fs';
+import rrule from 'rrule';
 import { EXERCISES } from '@/catalogue';
 import { parseDose } from '@/core/dose';
+import { isDueOn } from '@/core/schedule';
+import { addDays, dateRange, localDate } from '@/core/units';
 import { resolve, sessionTimeline, totalSeconds } from '@/core/timeline';
 import { closeDatabase, databaseUrl } from '@/db';
 import { morningList } from '@/server/morning-list';
 import { memberFor } from '../demo/simulate';
+
+// A CommonJS package: its classes stand on the default export.
+const { RRule } = rrule;
 
 const median = (values: number[]) =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
@@ -69,6 +75,21 @@ async function measure(file: string): Promise<void> {
   const segments = Math.round(
     timed.reduce((sum, line) => sum + sessionTimeline([line]).length, 0) / timed.length,
   );
+  const rule = parseDose('x10 every 3 days until 90 days');
+  if (!rule.ok) throw new Error(rule.say);
+  const anchor = localDate('2026-11-02');
+  const dates = dateRange(anchor, addDays(anchor, 90));
+  const calendar = microseconds(2_000, () => {
+    dates.filter((date) => isDueOn({ lineage: '', anchor, dose: rule.value }, date));
+  });
+  const recurrence = microseconds(2_000, () => {
+    new RRule({
+      freq: RRule.DAILY,
+      interval: 3,
+      dtstart: new Date('2026-11-02T00:00:00Z'),
+      until: new Date('2027-01-30T00:00:00Z'),
+    }).all();
+  });
   const lead = await memberFor('lead@bench.example');
   const times: number[] = [];
   for (let round = 0; round < 25; round += 1) {
@@ -78,7 +99,10 @@ async function measure(file: string): Promise<void> {
   }
   const sql = await bareSql(lead.clinicId);
   closeDatabase();
-  writeFileSync(file, JSON.stringify({ parse, timeline, segments, list: median(times), sql }));
+  writeFileSync(
+    file,
+    JSON.stringify({ parse, timeline, segments, calendar, recurrence, list: median(times), sql }),
+  );
 }
 
 void measure(process.argv[2] ?? '').catch((error: unknown) => {

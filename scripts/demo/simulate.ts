@@ -1,7 +1,9 @@
 import { randomInt, randomLcg, randomNormal, randomUniform } from 'd3';
 import type { RepDone, SessionEventBody } from '@/core/adherence';
 import { advance, startAt } from '@/core/player';
+import { NO_SETTINGS, doseOf } from '@/core/progression';
 import type { DeviceEvent } from '@/core/records';
+import { doseTraits, flagsOn } from '@/core/screen';
 import {
   type DaySession,
   type WallMinute,
@@ -14,13 +16,21 @@ import { type LocalDate, seconds } from '@/core/units';
 import { memberBySession, openAlertsOf, patientByDevice, pausesOf, versionsOf } from '@/db';
 import type { PatientHere, SignedIn } from '@/server/access';
 import { now, setClock } from '@/server/clock';
+import { catalogueFor } from '@/server/desk/exercises';
 import { issueLink, openLink } from '@/server/links';
-import { acknowledge, addPatient } from '@/server/people';
+import { acknowledge, addPatient, patientFor } from '@/server/people';
 import { type SentLine, type SentVersion, sentVersion, wakingOf } from '@/server/programme-facts';
 import { saveProgramme, setPaused } from '@/server/save-programme';
 import { hashToken } from '@/server/secrets';
 import { signIn } from '@/server/sign-in';
-import { takeIn } from '@/server/take-in';
+import { DAY_KEY, takeIn } from '@/server/take-in';
+import { addDays } from '@/core/units';
+import { SAID_PARTS, untaught } from '@/core/teach';
+import { newestVersion, signTeaching } from '@/server/visit/teaching';
+import { saveEntry } from '@/server/visit/entries';
+import { screeningState } from '@/server/visit/screening';
+import { carryOut } from './visit';
+import { VISITS } from './visits';
 import { CLINIC, DAYS, DEMO_PASSWORD, type Story, type StoryDay } from './world';
 
 /** Chance with a seed of its own for each patient, so that one story never changes another. */
@@ -63,9 +73,12 @@ export async function live(
   practitioner: () => Promise<SignedIn>,
 ): Promise<{ patientId: string; token: string }> {
   const luck = chance(seed);
+  // What is told of the days is drawn apart, so that the sessions stay as they were.
+  const words = chance(seed + 1000);
   const at = (day: number, minute: number) =>
     setClock(() => instantAt(CLINIC.zone as never, dates[day] as LocalDate, minute as WallMinute));
-  const begin = story.versions[0]?.onDay ?? 0;
+  const visits = VISITS[story.name] ?? [];
+  const begin = Math.min(story.versions[0]?.onDay ?? DAYS, visits[0]?.onDay ?? DAYS);
   at(begin, 9 * 60 + 5);
   let member = await practitioner();
   const { id: patientId } = await addPatient(member, {
@@ -77,11 +90,21 @@ export async function live(
     sleepMinute: story.sleep,
     minutesADay: story.minutesADay,
   });
+  if (story.home)
+    await saveEntry(member, {
+      id: luck.id(),
+      patientId,
+      kind: 'home',
+      supersedes: null,
+      on: dates[begin] as LocalDate,
+      body: story.home,
+    });
   let here: PatientHere | null = null;
   let token = '';
   for (let day = begin; day < DAYS; day += 1) {
     const written = story.versions.findIndex((version) => version.onDay === day);
-    if (written >= 0 || story.resumes.includes(day)) {
+    const visit = visits.find((one) => one.onDay === day);
+    if (visit || written >= 0 || story.resumes.includes(day)) {
       at(day, 9 * 60 + 10);
       member = await practitioner();
       if (story.resumes.includes(day)) {
@@ -89,17 +112,60 @@ export async function live(
         for (const alert of await openAlertsOf(member.clinicId, [patientId]))
           await acknowledge(member, alert.id);
       }
-      if (written >= 0)
+      if (visit)
+        await carryOut(
+          member,
+          patientId,
+          story.complaint,
+          visit,
+          dates[day] as LocalDate,
+          async () => {
+            if (token === '') ({ token } = await issueLink(member, patientId));
+            return opened(token);
+          },
+        );
+      if (written >= 0) {
         await writeVersion(member, patientId, story, written, dates[day] as LocalDate);
-      if (token === '') ({ token } = await issueLink(member, patientId));
+        if (written === 0) await teach(member, patientId, story);
+      }
+      if (token === '' && written >= 0) ({ token } = await issueLink(member, patientId));
     }
     if (!story.day) continue;
     at(day, 9 * 60 + 40);
     here ??= await opened(token);
     await liveDay(here, story, story.day(day), day, dates[day] as LocalDate, luck, at);
+    await tellOfDay(here, story, story.day(day), day, dates[day] as LocalDate, words, at);
   }
   setClock(null);
   return { patientId, token };
+}
+
+/** The first programme is taught in the room: everything said and shown, the usual fault put right. */
+async function teach(member: SignedIn, patientId: string, story: Story): Promise<void> {
+  const version = await newestVersion(await patientFor(member, patientId));
+  if (!version) return;
+  await signTeaching(member, {
+    id: crypto.randomUUID(),
+    patientId,
+    programmeId: version.programmeId,
+    version: version.number,
+    lines: version.lines.map((line, index) => {
+      const [fault] = Object.entries(line.exercise.faults ?? {});
+      return {
+        ...untaught(line.lineage),
+        said: [...SAID_PARTS],
+        demonstrated: true,
+        watched: true,
+        felt: ['back left neck', 'back right neck'],
+        comfortable: 'yes',
+        breathing: 'yes',
+        faults: index === 1 && fault ? [{ fault: fault[0], fix: fault[1] }] : [],
+        cue: index === 0 ? (story.cue ?? '') : '',
+        questions: '',
+      };
+    }),
+    closing: { doseSaidAgain: true, dayToComeBack: true },
+  });
 }
 
 async function opened(token: string): Promise<PatientHere> {
@@ -109,6 +175,9 @@ async function opened(token: string): Promise<PatientHere> {
   if (!patient) throw new Error('the link did not open');
   return { kind: 'patient', id: patient.id, clinicId: patient.clinicId, patient, tokenHash };
 }
+
+/** Why flagged lines of the demo go ahead where a story gives no reason of its own. */
+const WATCHED = 'Shown and watched at the visit; kept small, stops at the first sign';
 
 async function writeVersion(
   member: SignedIn,
@@ -121,16 +190,27 @@ async function writeVersion(
   if (!version) return;
   const before = await sentVersions(member.clinicId, patientId);
   const newest = before.at(-1);
+  const patient = await patientFor(member, patientId);
+  const [{ precautions }, catalogue] = await Promise.all([
+    screeningState(patient),
+    catalogueFor(member.clinicId),
+  ]);
   await saveProgramme(member, {
     patientId,
     basedOn: newest?.number ?? 0,
     effectiveFrom: date,
-    reviewOn: null,
+    reviewOn: index === story.versions.length - 1 ? addDays(date, REVIEW_AFTER) : null,
     rounds: version.rounds ?? 1,
     reason: version.reason,
-    lines: version.lines.map(([exerciseId, dose]) => ({
+    lines: version.lines.map(([exerciseId, dose, more]) => ({
       exerciseId,
       dose,
+      school: more?.school ? { id: more.school, settings: NO_SETTINGS } : null,
+      session: more?.session ?? null,
+      overrides: flagsOn(precautions, [
+        ...(catalogue.byId(exerciseId)?.traits ?? []),
+        ...doseTraits(doseOf(dose)),
+      ]).map((flag) => ({ ...flag, reason: more?.why ?? WATCHED })),
       lineage: newest?.lines.find((line) => line.exerciseId === exerciseId)?.lineage ?? null,
     })),
   });
@@ -174,6 +254,71 @@ async function liveDay(
     }
     if (stops) return;
   }
+}
+
+/** Days from the last version to the review: some weeks after the last day that is simulated. */
+const REVIEW_AFTER = 42;
+
+/** Arm symptoms that draw in: from the hand towards the neck, as the weeks go by. */
+const DRAWING_IN = ['hand', 'forearm', 'forearm', 'elbow', 'upper arm', 'shoulder'] as const;
+
+/** The evening's word about the day, one in four forgotten; once a week the activities. */
+async function tellOfDay(
+  here: PatientHere,
+  story: Story,
+  mood: StoryDay,
+  day: number,
+  date: LocalDate,
+  luck: Chance,
+  at: (day: number, minute: number) => void,
+): Promise<void> {
+  const [version] = (await sentVersions(here.clinicId, here.id)).slice(-1);
+  if (!version || day === DAYS - 1 || luck.fraction() > Math.max(0.3, mood.begins - 0.15)) return;
+  at(day, story.sleep - 20);
+  const share = day / (DAYS - 1);
+  const arm = /arm/.test(story.complaint);
+  const part = DRAWING_IN[Math.min(DRAWING_IN.length - 1, Math.floor(share * DRAWING_IN.length))];
+  const worst = Math.round(Math.max(0, Math.min(10, mood.pain + 1 + luck.normal())));
+  const bodies: SessionEventBody[] = [
+    {
+      type: 'morning',
+      date,
+      soreness: luck.fraction() < 0.85 ? 'settled' : mood.pain > 5 ? 'flare' : 'still sore',
+    },
+    {
+      type: 'daily',
+      date,
+      worst,
+      where: arm && part && luck.fraction() < 0.8 ? [`front right ${part}`] : [],
+      headache: /headache/.test(story.complaint) ? luck.fraction() < 0.7 - 0.5 * share : null,
+      note: '',
+    },
+  ];
+  const goals = (VISITS[story.name] ?? []).flatMap((visit) => visit.goals ?? []);
+  if (day % 7 === 6 && goals.length > 0)
+    bodies.push({
+      type: 'weekly',
+      date,
+      activities: goals.map(({ activity }) => ({
+        activity,
+        score: Math.max(0, Math.min(10, Math.round(9 - mood.pain + luck.normal() * 0.7))),
+      })),
+    });
+  const sessionId = luck.id();
+  const sentAt = now();
+  await takeIn(here, {
+    sentAt,
+    events: bodies.map((body, index) => ({
+      id: luck.id(),
+      sessionId,
+      sessionKey: DAY_KEY,
+      programmeId: version.programmeId,
+      version: version.number,
+      deviceAt: sentAt,
+      offsetMs: index,
+      body: body as DeviceEvent['body'],
+    })),
+  });
 }
 
 async function isPausedToday(here: PatientHere, date: LocalDate): Promise<boolean> {

@@ -1,3 +1,7 @@
+import type { SchoolId } from '@/core/exercise';
+import type { HomeBody } from '@/core/records';
+import type { SessionName } from '@/core/schedule';
+
 /** The demo's made-up tidal island: its clinic, its people, and each patient's story. */
 
 export const CLINIC = {
@@ -28,12 +32,19 @@ export type StoryDay = {
   readonly again?: number;
 };
 
+export type LineMore = {
+  readonly school?: SchoolId;
+  readonly session?: SessionName;
+  /** Why a flagged line goes ahead. */
+  readonly why?: string;
+};
+
 export type StoryVersion = {
   readonly onDay: number;
   readonly reason: string;
   readonly rounds?: number;
   /** Exercise and dose. An exercise that was there before continues its line. */
-  readonly lines: readonly (readonly [exerciseId: string, dose: string])[];
+  readonly lines: readonly (readonly [exerciseId: string, dose: string, more?: LineMore])[];
 };
 
 export type Story = {
@@ -49,6 +60,10 @@ export type Story = {
   /** Days on which the clinician lets a paused programme go on, and acknowledges its alert. */
   readonly resumes: readonly number[];
   readonly words: readonly string[];
+  /** The reminder of the patient's own that the first teaching led to. */
+  readonly cue?: string;
+  /** What there is at home, and what fills the day; left out where nobody has asked. */
+  readonly home?: HomeBody;
   readonly versions: readonly StoryVersion[];
 };
 
@@ -61,9 +76,21 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Ansel Corriwick',
     complaint: 'Bell-founder; neck ache after a day over the moulds',
-    minutesADay: 15,
+    cue: 'Ear over the shoulder, as if a bell rope drew you up',
+    minutesADay: 20,
     wake: 6 * 60,
     sleep: 22 * 60,
+    home: {
+      props: ['soft ball', 'flat band', 'weights'],
+      weights: [2, 4, 6, 8],
+      unit: 'kg',
+      cannot: [],
+      busy: [
+        { from: 7 * 60 + 30, to: 12 * 60, label: 'foundry' },
+        { from: 12 * 60 + 30, to: 16 * 60 + 30, label: 'foundry' },
+        { from: 18 * 60, to: 18 * 60 + 45, label: 'supper' },
+      ],
+    },
     // A steady improver. Today is still to be done: this is the link that the demo prints.
     day: (day) => ({ begins: day === DAYS - 1 ? 0 : 0.93, does: 0.98, pain: line(6, 1.5)(day) }),
     stops: [],
@@ -80,9 +107,9 @@ export const STORIES: readonly Story[] = [
         onDay: 0,
         reason: 'First programme: weak nod, forward head from the trunk',
         lines: [
-          ['tuck-lying', '10x10s gap 5s daily until review'],
-          ['blade-set', 'x10 hold 5s gap 3s daily until review'],
-          ['chest-stretch', '2x30s gap 15s daily until review'],
+          ['tuck-lying', '10x10s gap 5s daily until review', { school: 'climb' }],
+          ['blade-set', 'x10 hold 5s gap 3s daily until review', { school: 'lengthen' }],
+          ['chest-stretch', '2x30s gap 15s daily until review', { session: 'evening' }],
         ],
       },
       {
@@ -90,9 +117,9 @@ export const STORIES: readonly Story[] = [
         reason: 'Holds ten times ten seconds without the strap muscles: next rung',
         lines: [
           ['neck-warm-up', '2x40s gap 10s daily until review'],
-          ['tuck-lighten', 'x10 hold 5s gap 3s daily until review'],
-          ['blade-set', 'x10 hold 5s gap 3s daily until review'],
-          ['chest-stretch', '2x30s gap 15s daily until review'],
+          ['tuck-lighten', 'x10 hold 5s gap 3s daily until review', { school: 'lengthen' }],
+          ['blade-set', 'x10 hold 5s gap 3s daily until review', { school: 'lengthen' }],
+          ['chest-stretch', '2x30s gap 15s daily until review', { session: 'evening' }],
         ],
       },
       {
@@ -100,9 +127,15 @@ export const STORIES: readonly Story[] = [
         reason: 'Pain halved; wall press added for the long days',
         lines: [
           ['neck-warm-up', '2x40s gap 10s daily until review'],
-          ['tuck-lighten', 'x10 hold 10s gap 3s daily until review'],
-          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review'],
-          ['chest-stretch', '2x30s gap 15s every other day until review'],
+          ['tuck-lighten', 'x10 hold 10s gap 3s 1/day daily until review', { school: 'lengthen' }],
+          ['wall-press', '3x30s gap 60s rpe 3-5 1/day daily until review', { school: 'lengthen' }],
+          [
+            'chest-stretch',
+            '2x30s gap 15s 1/day every other day until review',
+            { session: 'evening' },
+          ],
+          ['blade-set', 'x10 hold 5s gap 3s 1/day daily until review', { school: 'lengthen' }],
+          ['posture-reset', '30s tuck 10-20% every 2h daily until review'],
         ],
       },
     ],
@@ -113,6 +146,13 @@ export const STORIES: readonly Story[] = [
     minutesADay: 10,
     wake: 7 * 60,
     sleep: 23 * 60,
+    home: {
+      props: ['block'],
+      weights: [],
+      unit: 'kg',
+      cannot: [],
+      busy: [{ from: 8 * 60, to: 17 * 60, label: 'sail loft' }],
+    },
     // A fast starter who fades.
     day: (day) => ({ begins: Math.max(0.08, 1 - day / 48), does: 0.9, pain: line(5, 3.5)(day) }),
     stops: [],
@@ -125,9 +165,13 @@ export const STORIES: readonly Story[] = [
         rounds: 2,
         lines: [
           ['neck-warm-up', '2x30s gap 5s 2/day daily until review'],
-          ['side-neck-stretch', '30s at 3 barriers each side daily until review'],
+          [
+            'side-neck-stretch',
+            '30s at 3 barriers right daily until review',
+            { school: 'barriers', session: 'evening' },
+          ],
           ['block-opening', '30s 2/day daily until review'],
-          ['tuck-seated', '3x10-15s gap 5s 2/day daily until review'],
+          ['tuck-seated', '3x10-15s gap 5s 2/day daily until review', { school: 'climb' }],
         ],
       },
     ],
@@ -148,8 +192,12 @@ export const STORIES: readonly Story[] = [
         onDay: 0,
         reason: 'First programme: trunk endurance, lifting did not help',
         lines: [
-          ['curl-up', '6-4-2 hold 10s rest 20-30s daily until review'],
-          ['press-up', 'x10 hold 1s 2/day daily until review'],
+          [
+            'curl-up',
+            '6-4-2 hold 10s rest 20-30s daily until review',
+            { school: 'descending-sets' },
+          ],
+          ['press-up', 'x10 hold 1s 2/day daily until review', { school: 'repeated' }],
           ['sciatic-slider', 'x10 move 4s each side daily until review'],
         ],
       },
@@ -157,8 +205,12 @@ export const STORIES: readonly Story[] = [
         onDay: 30,
         reason: 'Sore in the mornings: a day in between',
         lines: [
-          ['curl-up', '6-4-2 hold 10s rest 20-30s every other day until review'],
-          ['press-up', 'x10 hold 1s 2/day daily until review'],
+          [
+            'curl-up',
+            '6-4-2 hold 10s rest 20-30s every other day until review',
+            { school: 'descending-sets' },
+          ],
+          ['press-up', 'x10 hold 1s 2/day daily until review', { school: 'repeated' }],
           ['sciatic-slider', 'x10 move 4s each side daily until review'],
         ],
       },
@@ -196,7 +248,11 @@ export const STORIES: readonly Story[] = [
         lines: [
           ['median-slider', 'x10 move 4s right 2/day daily until review'],
           ['tuck-lying', '10x10s gap 5s daily until review'],
-          ['six-way-hold', '3x10s in 6 directions 30% every other day until review'],
+          [
+            'six-way-hold',
+            '3x10s in 6 directions 30% every other day until review',
+            { school: 'lengthen' },
+          ],
         ],
       },
     ],
@@ -227,7 +283,7 @@ export const STORIES: readonly Story[] = [
         onDay: 0,
         reason: 'First programme: the wall press eases the headache',
         lines: [
-          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review'],
+          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review', { school: 'lengthen' }],
           ['tuck-lying', '10x10s gap 5s daily until review'],
           ['band-pull', '2x10-15 band light rest 60s every other day until review'],
         ],
@@ -245,7 +301,7 @@ export const STORIES: readonly Story[] = [
         reason: 'Settled for two weeks: back to the full dose',
         lines: [
           ['tuck-lying', '10x10s gap 5s daily until review'],
-          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review'],
+          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review', { school: 'lengthen' }],
           ['band-pull', '2x10-15 band light rest 60s every other day until review'],
         ],
       },
@@ -272,5 +328,18 @@ export const STORIES: readonly Story[] = [
         ],
       },
     ],
+  },
+  {
+    name: 'Corin Aldwick',
+    complaint: 'Boat builder; stiff neck, hands no longer sure',
+    minutesADay: 15,
+    wake: 6 * 60,
+    sleep: 22 * 60,
+    // A red flag: referred at the first visit, nothing prescribed until there is an answer.
+    day: null,
+    stops: [],
+    resumes: [],
+    words: [],
+    versions: [],
   },
 ];

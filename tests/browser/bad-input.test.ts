@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import { closeDatabase, countPatients, versionsOf } from '@/db';
 import {
@@ -11,7 +13,7 @@ import {
   textOf,
 } from '../support/browser';
 import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
-import { type TestServer, startTestServer } from '../support/server';
+import { type TestServer, startTestServer, temporaryFolder } from '../support/server';
 
 let server: TestServer;
 let browser: Browser;
@@ -21,7 +23,7 @@ beforeAll(async () => {
   [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
   await useDatabase(server.data);
   practitioner = await member((await makeClinic('harbour')).emails.practitioner);
-}, 60_000);
+}, 900_000);
 
 afterAll(async () => {
   closeDatabase();
@@ -85,8 +87,9 @@ it('undoes a removal, moves lines by key, and keeps an unsaved desk through a re
   expect(await names()).toEqual(['Tuck lying down']);
   await press(page, 'Undo');
   expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
+  await says(page, 'This desk is kept');
   await page.reload({ waitUntil: 'networkidle0' });
-  await says(page, 'Hands-behind chest stretch');
+  await says(page, 'Your unsaved desk is back');
   expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
   expect(await page.$eval('input[aria-label="Dose of Tuck lying down"]', (i) => i.value)).toBe(
     '10x10s daily',
@@ -185,7 +188,12 @@ it('says that a link is not complete, or no longer works', async () => {
 });
 
 it('says in a sentence that the database is missing', async () => {
-  const broken = await startTestServer({ DATABASE_URL: 'file:/dev/null/nowhere/dry-lantern.db' });
+  // A file stands where the folder should be.
+  const folder = temporaryFolder('missing');
+  writeFileSync(join(folder, 'taken'), '');
+  const broken = await startTestServer({
+    DATABASE_URL: `file:${join(folder, 'taken', 'dry-lantern.db')}`,
+  });
   try {
     const page = await freshPage(browser, DESK);
     await page.goto(`${broken.origin}/sign-in`, { waitUntil: 'networkidle0' });
@@ -200,4 +208,4 @@ it('says in a sentence that the database is missing', async () => {
   } finally {
     await broken.close();
   }
-}, 40_000);
+}, 900_000);

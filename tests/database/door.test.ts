@@ -68,7 +68,7 @@ describe('what was acknowledged is stored', () => {
     const kept = await stored();
     expect(acknowledged.filter((what) => !kept.has(what))).toEqual([]);
     expect(kept.size).toBe(3000);
-  }, 90_000);
+  }, 360_000);
 
   it('when the process is killed in the middle', async () => {
     const writer = start('write', 'killed', '100000');
@@ -78,7 +78,7 @@ describe('what was acknowledged is stored', () => {
     const kept = await stored();
     expect(writer.lines().filter((what) => !kept.has(what))).toEqual([]);
     expect(kept.size).toBeLessThan(100_000);
-  }, 60_000);
+  }, 240_000);
 });
 
 describe('a write that cannot be carried out', () => {
@@ -92,7 +92,7 @@ describe('a write that cannot be carried out', () => {
     other.close();
     await write((db) => [db.insert(failedAttempt).values({ what: 'accepted', at: 2 })]);
     expect(await stored()).toEqual(new Set(['accepted']));
-  }, 20_000);
+  }, 80_000);
 
   it('stores nothing of a batch whose guard no longer holds', async () => {
     const refused = write((db) => [

@@ -102,7 +102,7 @@ describe('a patient’s pack', () => {
 
   it('says that nothing is written yet', async () => {
     const { here } = await packOf();
-    expect(await patientPack(here)).toMatchObject({
+    expect((await patientPack(here)).days[0]).toMatchObject({
       programme: null,
       sessions: [],
       restText: 'Your clinician has not written your programme yet.',
@@ -117,35 +117,38 @@ describe('a patient’s pack', () => {
       ['wall-press', '60s rpe 3-5 as needed'],
     );
     const pack = await patientPack(here);
-    expect(pack.sessions.map(({ key, label }) => [key, label])).toEqual([
-      ['session-1', 'Session 1 of 2'],
-      ['session-2', 'Session 2 of 2'],
+    expect(pack.days[0].sessions.map(({ key, label }) => [key, label])).toEqual([
+      ['session-1', 'Morning'],
+      ['session-2', 'Evening'],
       ['every-240-1', 'At 07:00'],
       ['every-240-2', 'At 11:00'],
       ['every-240-3', 'At 15:00'],
       ['every-240-4', 'At 19:00'],
     ]);
-    expect(pack.sessions[0]?.lines.map((index) => pack.lines[index]?.name)).toEqual([
+    expect(pack.days[0].sessions[0]?.lines.map((index) => pack.lines[index]?.name)).toEqual([
       'Tuck sitting tall',
       'Hands-behind chest stretch',
     ]);
-    expect(pack.extra?.lines.map((index) => pack.lines[index]?.name)).toEqual([
+    expect(pack.days[0].extra?.lines.map((index) => pack.lines[index]?.name)).toEqual([
       'Wall press into a pad',
     ]);
-    expect(pack.lines[3]?.needs).toBe('pad or soft ball or folded towel or pillow');
-    expect(pack.sessions[1]?.time.least).toBeGreaterThan(100);
+    expect(pack.lines[3]?.needs).toBe('pad or soft ball or towel or pillow, wall');
+    expect(pack.days[0].sessions[1]?.time.least).toBeGreaterThan(100);
     expect(pack.stopSigns.length).toBeGreaterThan(2);
   });
 
   it('has no session on a rest day or while paused', async () => {
     const { here } = await packOf(['tuck-seated', '10x10s from day 2']);
-    expect(await patientPack(here)).toMatchObject({
+    expect((await patientPack(here)).days[0]).toMatchObject({
       sessions: [],
       restText: 'A rest day. Nothing is due today.',
     });
     const paused = await packOf(['tuck-seated', '10x10s']);
     await setPaused(practitioner, paused.patientId, true);
-    expect(await patientPack(paused.here)).toMatchObject({ paused: 'by the clinic', sessions: [] });
+    expect((await patientPack(paused.here)).days[0]).toMatchObject({
+      paused: 'by the clinic',
+      sessions: [],
+    });
   });
 
   it('says when a programme of the future begins', async () => {
@@ -154,7 +157,7 @@ describe('a patient’s pack', () => {
       effectiveFrom: today(3),
     });
     const pack = await patientPack(await device(practitioner, patientId));
-    expect(pack.restText).toMatch(/^Your programme begins on \w+day/);
+    expect(pack.days[0].restText).toMatch(/^Your programme begins on \w+day/);
   });
 });
 

@@ -115,7 +115,12 @@ async function bothFolds(date = today()) {
     sentVersion,
   );
   const anew = foldRows(here, date, await stored(date), versions);
-  return { kept: row && { done: JSON.parse(row.done) as unknown, pain: row.pain }, anew };
+  const kept = row && {
+    done: JSON.parse(row.done) as unknown,
+    pain: row.pain,
+    report: JSON.parse(row.report) as unknown,
+  };
+  return { kept, anew };
 }
 
 describe('taking in what a device tells', () => {

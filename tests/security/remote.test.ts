@@ -92,4 +92,4 @@ it('runs the built application, and says so when the token is wrong', async () =
   process.env.DATABASE_AUTH_TOKEN = 'another';
   closeDatabase();
   await expect(anyClinic()).rejects.toBeInstanceOf(DatabaseFailure);
-}, 40_000);
+}, 900_000);

@@ -12,7 +12,7 @@ beforeAll(async () => {
   await useDatabase(server.data);
   await makeClinic('harbour');
   await makeClinic('inland');
-}, 60_000);
+}, 900_000);
 
 afterAll(async () => {
   closeDatabase();
@@ -109,4 +109,4 @@ it('never logs a patient’s words, numbers, names or tokens', async () => {
   for (const secret of ['plantedword', 'Planted Name', here.token, here.link]) {
     expect(log).not.toContain(secret);
   }
-}, 30_000);
+}, 900_000);

@@ -3,7 +3,7 @@ import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { PASSWORD } from './clinic';
 
 // A real browser on a slow machine takes its time.
-jest.setTimeout(60_000);
+jest.setTimeout(900_000);
 
 const PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
@@ -13,10 +13,13 @@ export function chromiumPath(): string {
   return path;
 }
 
-export function launchBrowser(): Promise<Browser> {
+/** @param profile a folder that outlives the browser; without one nothing does */
+export function launchBrowser(profile?: string): Promise<Browser> {
   return puppeteer.launch({
+    ...(profile ? { userDataDir: profile } : {}),
     executablePath: chromiumPath(),
     headless: true,
+    protocolTimeout: 600_000,
     args: [
       '--no-sandbox',
       '--disable-gpu',
@@ -40,7 +43,7 @@ export async function freshPage(
   const context = await browser.createBrowserContext();
   const page = (await context.newPage()) as Page & { problems: string[] };
   await page.setViewport(viewport);
-  page.setDefaultTimeout(15_000);
+  page.setDefaultTimeout(240_000);
   page.problems = [];
   page.on('pageerror', (error) => page.problems.push(String(error)));
   page.on('console', (message) => {
@@ -80,13 +83,17 @@ export async function press(page: Page, words: string): Promise<void> {
   await element?.click();
 }
 
-/** Waits until the page says this. */
-export async function says(page: Page, words: string, timeout = 15_000): Promise<void> {
-  await page.waitForFunction(
-    (text) => document.body.innerText.includes(text),
-    { timeout, polling: 100 },
-    words,
-  );
+/** Waits until the page says this; tells what it says instead when it never does. */
+export async function says(page: Page, words: string, timeout = 240_000): Promise<void> {
+  try {
+    await page.waitForFunction(
+      (text) => document.body.innerText.includes(text),
+      { timeout, polling: 100 },
+      words,
+    );
+  } catch {
+    throw new Error(`the page never says “${words}”, but:\n${await textOf(page)}`);
+  }
 }
 
 export function textOf(page: Page): Promise<string> {
@@ -95,4 +102,19 @@ export function textOf(page: Page): Promise<string> {
 
 function quoted(words: string): string {
   return `"${words}"`;
+}
+
+/** Tells the patient's page that something hurts: which, how much, and beside what is usual. */
+export async function reportTrouble(
+  phone: Page,
+  what: string,
+  severity: number,
+  compared: 'as usual' | 'new',
+): Promise<void> {
+  await press(phone, 'It hurts, or something is wrong');
+  await press(phone, what);
+  await phone.$eval(`input[name=severity][value="${severity}"]`, (input) => input.click());
+  const nth = compared === 'as usual' ? 0 : 1;
+  await phone.$$eval('input[name=compared]', (inputs, nth) => inputs[nth]?.click(), nth);
+  await press(phone, 'Next');
 }

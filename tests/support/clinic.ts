@@ -1,4 +1,11 @@
-import type { Role } from '@/core/records';
+import { SHIPPED } from '@/catalogue';
+import {
+  type OwnExerciseDraft,
+  type ProgrammeDraft,
+  type Role,
+  type TemplateDraft,
+  exerciseDraft,
+} from '@/core/records';
 import type { Zone } from '@/core/schedule';
 import { type LocalDate, addDays } from '@/core/units';
 import {
@@ -127,11 +134,20 @@ export function today(days = 0): LocalDate {
   return addDays(dateIn(ZONE as Zone, now()), days);
 }
 
-type LineInput = {
-  readonly exerciseId: string;
-  readonly dose: string;
+type LineInput = Omit<ProgrammeDraft['lines'][number], 'lineage'> & {
   readonly lineage?: string | null;
 };
+
+/** An exercise of a clinic's own. */
+export function ownDraft(name: string, change: Partial<OwnExerciseDraft> = {}): OwnExerciseDraft {
+  const pattern = SHIPPED.byId('wall-press');
+  if (!pattern) throw new Error('the catalogue has changed');
+  return { ...exerciseDraft(pattern), name, ...change };
+}
+
+export function aTemplate(name: string, id: string = crypto.randomUUID()): TemplateDraft {
+  return { id, name, rounds: 1, lines: [{ exerciseId: 'tuck-lying', dose: '10x10s' }] };
+}
 
 /** Saves a programme of these lines. */
 export function prescribe(
@@ -147,10 +163,6 @@ export function prescribe(
     reviewOn: null,
     rounds: 1,
     reason: more.reason ?? '',
-    lines: lines.map(({ exerciseId, dose, lineage }) => ({
-      exerciseId,
-      dose,
-      lineage: lineage ?? null,
-    })),
+    lines: lines.map((line) => ({ ...line, lineage: line.lineage ?? null })),
   });
 }

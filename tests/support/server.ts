@@ -64,10 +64,13 @@ export async function startTestServer(
         stdio: ['ignore', output, output],
       },
     );
-    const until = Date.now() + 30_000;
+    const until = Date.now() + 400_000;
     while (Date.now() < until) {
       try {
-        await fetch(`http://127.0.0.1:${port}/sign-in`, { redirect: 'manual' });
+        await fetch(`http://127.0.0.1:${port}/sign-in`, {
+          redirect: 'manual',
+          signal: AbortSignal.timeout(60_000),
+        });
         return;
       } catch {
         await new Promise((resolve) => setTimeout(resolve, 80));

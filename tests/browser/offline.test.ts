@@ -1,0 +1,324 @@
+import { rmSync } from 'node:fs';
+import type { Page } from 'puppeteer-core';
+import { eventsOfDay } from '@/db';
+import { PHONE, launchBrowser, press, reportTrouble, says, textOf } from '../support/browser';
+import { device, makePatient, prescribe, today } from '../support/clinic';
+import { repsTold, toldToday } from '../support/record';
+import { temporaryFolder } from '../support/server';
+import { browserStage } from '../support/stage';
+
+const stage = browserStage();
+
+const LINES = [
+  { exerciseId: 'neck-warm-up', dose: '4x2s gap 2s' },
+  { exerciseId: 'sciatic-slider', dose: 'x2 move 2s' },
+];
+
+afterEach(async () => {
+  for (const context of stage.browser.browserContexts())
+    if (context !== stage.browser.defaultBrowserContext()) await context.close();
+  if (!(await reachable())) await stage.server.start();
+});
+
+async function reachable(): Promise<boolean> {
+  return fetch(`${stage.server.origin}/sign-in`).then(
+    () => true,
+    () => false,
+  );
+}
+
+/** A patient's phone that has opened its link once and has everything it needs. */
+async function phoneWith(lines = LINES) {
+  const { practitioner, server } = stage;
+  const patientId = await makePatient(practitioner, 'Linnet Marlow');
+  await prescribe(practitioner, patientId, lines);
+  const { link } = await device(practitioner, patientId);
+  const phone = await stage.open(`/open#${link}`, PHONE);
+  await phone.waitForFunction(() => location.pathname === '/today');
+  await says(phone, 'Everything you did is at harbour.');
+  await kept(phone);
+  return { phone, patientId, origin: server.origin };
+}
+
+/** Waits until the worker has kept the page and the player's files. */
+async function kept(phone: Page): Promise<void> {
+  await phone.waitForFunction(
+    async () => {
+      const cache = await caches.open('dry-lantern-1');
+      const names = (await cache.keys()).map(({ url }) => url);
+      return names.some((url) => url.endsWith('/today')) && names.length > 6;
+    },
+    { polling: 200 },
+  );
+}
+
+const repsOf = async (patientId: string) =>
+  repsTold(await toldToday(stage.practitioner.clinicId, patientId));
+
+async function untilTold(patientId: string, reps: number): Promise<void> {
+  const until = Date.now() + 60_000;
+  while ((await repsOf(patientId)).length < reps && Date.now() < until)
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  expect(await repsOf(patientId)).toHaveLength(reps);
+}
+
+it('opens, plays and keeps everything with the clinic’s server gone, across a killed tab', async () => {
+  const { phone, patientId, origin } = await phoneWith();
+  await stage.server.stop('SIGKILL');
+  await phone.reload();
+  await says(phone, 'Neck warm-up');
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await says(phone, '3 of 4');
+  expect(await phone.$eval('svg.figure g', (shapes) => shapes.innerHTML.length)).toBeGreaterThan(
+    500,
+  );
+  // The tab is killed in the middle; another one is opened, still without a server.
+  const context = phone.browserContext();
+  await phone.close();
+  const again = await context.newPage();
+  await again.setViewport(PHONE);
+  await again.goto(`${origin}/today`);
+  await says(again, 'Go on where you left off');
+  await press(again, 'Go on where you left off');
+  await press(again, 'Start');
+  await says(again, 'Done. What you did is saved.', 120_000);
+  await press(again, 'Leave without telling');
+  await says(again, 'Saved on this phone. It goes to your clinic when there is a signal.');
+  expect(await repsOf(patientId)).toHaveLength(0);
+  await stage.server.start();
+  await again.reload();
+  await untilTold(patientId, 6);
+  expect((await repsOf(patientId)).map(({ rep, moved }) => [rep, moved])).toEqual([
+    [1, 2],
+    [2, 2],
+    [3, 2],
+    [4, 2],
+    [1, 2],
+    [2, 2],
+  ]);
+  await says(again, 'Everything you did is at harbour.');
+});
+
+it('loses nothing when the browser itself is closed in the middle', async () => {
+  const { practitioner, server } = stage;
+  const patientId = await makePatient(practitioner, 'Linnet Marlow');
+  await prescribe(practitioner, patientId, LINES);
+  const { link } = await device(practitioner, patientId);
+  const profile = temporaryFolder('profile');
+  try {
+    const first = await launchBrowser(profile);
+    const phone = await first.newPage();
+    await phone.setViewport(PHONE);
+    await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+    await press(phone, 'Begin');
+    await press(phone, 'I understand');
+    await press(phone, 'Start');
+    await says(phone, '3 of 4');
+    await server.stop('SIGKILL');
+    await says(phone, '4 of 4');
+    await first.close();
+    await server.start();
+    const second = await launchBrowser(profile);
+    const again = await second.newPage();
+    await again.goto(`${server.origin}/today`, { waitUntil: 'networkidle0' });
+    // What was done before the browser went is told, each once, and the rest is still to do.
+    await untilTold(patientId, 3);
+    expect((await repsOf(patientId)).map(({ rep }) => rep)).toEqual([1, 2, 3]);
+    await says(again, 'Go on where you left off');
+    await second.close();
+  } finally {
+    rmSync(profile, { recursive: true, force: true });
+  }
+});
+
+it('tells the same things ten times without anything being there twice', async () => {
+  const { phone, patientId } = await phoneWith();
+  const posted: string[] = [];
+  phone.on('request', (request) => {
+    if (request.url().endsWith('/patient/events')) posted.push(request.postData() ?? '');
+  });
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await says(phone, 'Done. What you did is saved.', 120_000);
+  await press(phone, 'Leave without telling');
+  await untilTold(patientId, 6);
+  // The end of the session is told after its reps: only then is the count settled.
+  await says(phone, 'Everything you did is at harbour.');
+  const before = (await eventsOfDay(stage.practitioner.clinicId, patientId, today())).length;
+  const answers = await phone.evaluate(async (bodies) => {
+    const statuses: number[] = [];
+    for (let time = 0; time < 10; time += 1)
+      for (const body of bodies) {
+        const response = await fetch('/api/v1/patient/events', {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body,
+        });
+        statuses.push(response.status);
+      }
+    return statuses;
+  }, posted);
+  expect(new Set(answers)).toEqual(new Set([200]));
+  expect(await eventsOfDay(stage.practitioner.clinicId, patientId, today())).toHaveLength(before);
+  expect(await repsOf(patientId)).toHaveLength(6);
+});
+
+it('shows the days to come without a server, and says when it does not know one', async () => {
+  const { phone } = await phoneWith([
+    { exerciseId: 'tuck-lying', dose: '10x10s every other day' },
+    { exerciseId: 'chest-stretch', dose: '2x30s daily from day 4' },
+  ]);
+  await stage.server.stop('SIGKILL');
+  const later = async (days: number) => {
+    const page = await phone.browserContext().newPage();
+    await page.setViewport(PHONE);
+    await page.evaluateOnNewDocument((ahead) => {
+      const real = Date.now.bind(Date);
+      Date.now = () => real() + ahead * 86_400_000;
+    }, days);
+    await page.goto(`${stage.server.origin}/today`);
+    return page;
+  };
+  const third = await later(3);
+  await says(third, 'Hands-behind chest stretch');
+  expect(await textOf(third)).not.toContain('Tuck lying down');
+  const fourth = await later(4);
+  await says(fourth, 'Tuck lying down');
+  const tenth = await later(10);
+  await says(tenth, 'This phone has no programme for');
+});
+
+it('advises by the rules without a server, pauses at once, and tells the clinic with the first signal', async () => {
+  const { phone, patientId } = await phoneWith();
+  await stage.server.stop('SIGKILL');
+  await phone.reload();
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await reportTrouble(phone, 'Ordinary muscle soreness', 2, 'as usual');
+  await says(phone, 'You can go on, easier');
+  await press(phone, 'Go on, easier');
+  await reportTrouble(phone, 'Something with my sight', 1, 'new');
+  await says(phone, 'Stop now. Get help');
+  expect(await textOf(phone)).toContain('Call 000.');
+  await stage.server.start();
+  await phone.reload();
+  await says(phone, 'Your programme is paused', 60_000);
+  const told = await toldToday(stage.practitioner.clinicId, patientId);
+  expect(told.filter(({ type }) => type === 'report')).toHaveLength(2);
+});
+
+it('goes at the patient’s own pace, does less truthfully, and begins an exercise again', async () => {
+  const { phone, patientId } = await phoneWith();
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await phone.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
+  await phone.$$eval('footer label', (labels) =>
+    labels.find((one) => one.textContent?.includes('I tap when I am done'))?.click(),
+  );
+  await press(phone, 'Start');
+  await press(phone, 'I am ready');
+  await says(phone, 'Done, next');
+  await new Promise((resolve) => setTimeout(resolve, 1200));
+  await press(phone, 'Done, next');
+  await press(phone, 'Once more');
+  await press(phone, 'I am ready');
+  await says(phone, 'Done, next');
+  await new Promise((resolve) => setTimeout(resolve, 2500));
+  await press(phone, 'Done, next');
+  await press(phone, 'Do less');
+  await says(phone, 'Sciatic nerve slider, sitting');
+  await press(phone, 'Stop');
+  await press(phone, 'It is enough for now');
+  await press(phone, 'Leave without telling');
+  const until = Date.now() + 20_000;
+  while ((await repsOf(patientId)).length < 1 && Date.now() < until)
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  const lines = (await toldToday(stage.practitioner.clinicId, patientId)).filter(
+    (body) => body.type === 'line',
+  );
+  expect(lines.every(({ skipped }) => skipped === null)).toBe(true);
+  const moved = (await repsOf(patientId)).map((rep) => rep.moved);
+  expect(moved.every((seconds) => seconds >= 1)).toBe(true);
+  expect(Math.max(...moved)).toBeGreaterThan(2.2);
+});
+
+it('takes a word about the day, and it is at the clinic', async () => {
+  const { phone, patientId } = await phoneWith();
+  await press(phone, 'A short word about today');
+  await phone.waitForSelector('input[name=worst]');
+  await phone.$eval('input[name=worst][value="6"]', (input) => input.click());
+  await press(phone, 'Save');
+  await says(phone, 'Saved. Thank you.');
+  await says(phone, 'Everything you did is at harbour.');
+  expect((await toldToday(stage.practitioner.clinicId, patientId)).at(-1)).toMatchObject({
+    type: 'daily',
+    worst: 6,
+  });
+  // Nothing about a limb or a headache is asked of somebody who has neither.
+  await press(phone, 'A short word about today');
+  expect(await textOf(phone)).not.toMatch(/furthest place|headache/);
+});
+
+it('keeps settings, a pause and a calendar made on the phone', async () => {
+  const { phone } = await phoneWith();
+  await phone.goto(`${stage.server.origin}/today/settings`, { waitUntil: 'networkidle0' });
+  await phone.$eval('input[name=text]:not(:checked)', (input) => input.click());
+  expect(await phone.evaluate(() => document.documentElement.dataset.text)).toBe('large');
+  await press(phone, 'Save');
+  await says(phone, 'Saved.');
+  await press(phone, 'Make the calendar’s address');
+  const address = await phone.waitForSelector('[data-testid=calendar-address]');
+  const text = await address?.evaluate((element) => element.textContent);
+  const calendar = await fetch(text ?? '');
+  expect(calendar.headers.get('content-type')).toContain('text/calendar');
+  expect(await calendar.text()).toContain('BEGIN:VEVENT');
+  await phone.goto(`${stage.server.origin}/today/pause`, { waitUntil: 'networkidle0' });
+  await press(phone, 'Pause these days');
+  await says(phone, 'You have paused it.');
+});
+
+it('fits a phone 320 wide, also with the largest text', async () => {
+  const { phone } = await phoneWith();
+  await phone.setViewport({ ...PHONE, width: 320, height: 640 });
+  await phone.evaluate(() => localStorage.setItem('dl-text-size', 'larger'));
+  /** What sticks out of the page; drawings are cut by their own frame. */
+  const sticking = () =>
+    phone.evaluate(() =>
+      document.documentElement.scrollWidth <= 320
+        ? []
+        : [...document.querySelectorAll('body *:not(svg *)')]
+            .filter((one) => one.getBoundingClientRect().right > 321)
+            .map((one) => `${one.tagName} ${one.textContent?.slice(0, 40)}`),
+    );
+  for (const path of ['', '/progress', '/settings', '/pause']) {
+    await phone.goto(`${stage.server.origin}/today${path}`, { waitUntil: 'networkidle0' });
+    await phone.waitForFunction(() => document.documentElement.dataset.text === 'larger');
+    expect([path, await sticking()]).toEqual([path, []]);
+  }
+  await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await says(phone, 'Neck warm-up');
+  expect(await sticking()).toEqual([]);
+  // Stopping is never scrolled away.
+  const stop = await phone.$$eval('footer button', (buttons) =>
+    buttons
+      .filter((one) => /^(Stop|It hurts)/.test(one.textContent ?? ''))
+      .map((one) => one.getBoundingClientRect())
+      .map(({ top, bottom }) => top >= 0 && bottom <= innerHeight),
+  );
+  expect(stop).toEqual([true, true]);
+});
+
+it('keeps no page of the clinic on a device', async () => {
+  const { phone } = await phoneWith();
+  const names = await phone.evaluate(async () =>
+    (await (await caches.open('dry-lantern-1')).keys()).map(({ url }) => new URL(url).pathname),
+  );
+  expect(names.filter((path) => !path.startsWith('/_next/static/'))).toEqual(['/today']);
+});

@@ -1,0 +1,410 @@
+import { randomUUID } from 'node:crypto';
+import { untaught } from '@/core/teach';
+import { PASSWORD, aTemplate, ownDraft, today } from '../support/clinic';
+import {
+  EVERYBODY,
+  type Identity,
+  LEAD,
+  MARKS,
+  MEMBERS,
+  PRACTITIONERS,
+  aMeasure,
+  world,
+} from './world';
+
+export type RouteRule = {
+  /** Who may; everybody else must be refused. */
+  readonly may: readonly Identity[];
+  /** A valid record, aimed at the first clinic's patient. */
+  readonly body: () => unknown;
+  readonly method?: 'GET';
+  /** What stands in the address. */
+  readonly query?: () => string;
+  /** A file instead of a record. */
+  readonly file?: () => Buffer;
+  /** May be called by anyone; refused only for a wrong secret. */
+  readonly open?: true;
+  /** Allowed, but a second clinic's lead acts in a clinic of their own. */
+  readonly ownClinicOnly?: true;
+};
+
+export const ROUTES: Readonly<Record<string, RouteRule>> = {
+  'sign-in': {
+    may: EVERYBODY,
+    open: true,
+    body: () => ({ email: 'lead@harbour.example', password: 'wrong' }),
+  },
+  'sign-out': { may: [], body: () => ({}) },
+  'first-run': {
+    may: EVERYBODY,
+    open: true,
+    body: () => ({
+      code: 'wrong',
+      clinic: { name: 'x', phone: '1', emergencyText: 'x', zone: 'UTC' },
+      lead: { id: randomUUID(), name: 'x', email: 'x@x.example', password: PASSWORD },
+    }),
+  },
+  patients: {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({
+      id: randomUUID(),
+      name: 'New',
+      complaint: 'Neck',
+      zone: 'UTC',
+      wakeMinute: 420,
+      sleepMinute: 1320,
+      minutesADay: null,
+    }),
+  },
+  programmes: {
+    may: PRACTITIONERS,
+    body: () => ({
+      patientId: world.patientId,
+      basedOn: 1,
+      effectiveFrom: today(1),
+      reviewOn: null,
+      rounds: 1,
+      reason: '',
+      lines: [{ lineage: null, exerciseId: 'tuck-lying', dose: '10x10s' }],
+    }),
+  },
+  pauses: { may: PRACTITIONERS, body: () => ({ patientId: world.patientId, paused: false }) },
+  links: { may: MEMBERS, body: () => ({ patientId: world.patientId }) },
+  'links/revoke': { may: MEMBERS, body: () => ({ patientId: world.patientId }) },
+  members: {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({
+      id: randomUUID(),
+      name: 'x',
+      email: `${randomUUID()}@x.example`,
+      role: 'assistant',
+      password: PASSWORD,
+    }),
+  },
+  'members/active': { may: LEAD, body: () => ({ memberId: world.assistantId, active: true }) },
+  clinic: {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({ name: 'x', phone: '1', emergencyText: 'x', zone: 'UTC' }),
+  },
+  'alerts/acknowledge': { may: PRACTITIONERS, body: () => ({ alertId: 'alert-1' }) },
+  'patient/open': {
+    may: EVERYBODY,
+    open: true,
+    body: () => ({ token: 'a-token-that-was-never-issued' }),
+  },
+  'screenings/decide': {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      screeningId: world.screeningId,
+      action: 'other',
+      what: 'Asked',
+      why: 'To know',
+      mayPrescribe: true,
+    }),
+  },
+  referrals: {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      screeningId: world.screeningId,
+      to: 'Somebody',
+      text: 'Letter',
+    }),
+  },
+  'referrals/answer': {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      referralId: world.referralId,
+      answeredOn: today(),
+      text: 'Answer',
+    }),
+  },
+  screenings: {
+    may: MEMBERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      answers: {},
+      age: 40,
+      pressure: null,
+      fromId: null,
+    }),
+  },
+  'patient/screening': {
+    may: ['patient', 'other patient'],
+    body: () => ({ id: randomUUID(), answers: { fever: 'no' }, age: null }),
+  },
+  entries: {
+    may: MEMBERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      kind: 'care',
+      supersedes: null,
+      on: today(),
+      body: { kind: 'other', what: 'x' },
+    }),
+  },
+  'entries/withdraw': {
+    may: MEMBERS,
+    body: () => ({ id: randomUUID(), patientId: world.patientId, supersedes: world.entryId }),
+  },
+  measurements: {
+    may: MEMBERS,
+    body: () => ({ patientId: world.patientId, measurements: [aMeasure()] }),
+  },
+  'measurements/withdraw': {
+    may: MEMBERS,
+    body: () => ({ id: randomUUID(), patientId: world.patientId, supersedes: world.measureId }),
+  },
+  'measurements/detectable': {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({ kind: 'neck-turn', own: { margin: { by: 7 }, source: 'ours' } }),
+  },
+  findings: {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      key: 'added: x',
+      decision: 'added',
+      proposed: null,
+      say: 'Something',
+      towards: '',
+      source: '',
+      cue: null,
+      reason: '',
+    }),
+  },
+  'teach-backs': {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      programmeId: world.programmeId,
+      version: 1,
+      lines: [untaught(world.lineage)],
+      closing: { doseSaidAgain: false, dayToComeBack: false },
+    }),
+  },
+  'visit-notes': {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      subjective: 'x',
+      objective: '',
+      assessment: '',
+      plan: '',
+    }),
+  },
+  'visit-drafts': {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, kind: 'note', body: '{}' }),
+  },
+  handouts: {
+    may: MEMBERS,
+    body: () => ({
+      patientId: world.patientId,
+      format: 'html',
+      paper: 'a4',
+      large: false,
+      link: null,
+    }),
+  },
+  photos: {
+    may: MEMBERS,
+    query: () => `?id=${randomUUID()}&patientId=${world.patientId}&takenOn=${today()}`,
+    file: () => world.picture,
+    body: () => null,
+  },
+  'photos/marks': {
+    may: MEMBERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      photoId: world.photoId,
+      marks: MARKS,
+    }),
+  },
+  'photos/picture': {
+    may: MEMBERS,
+    method: 'GET',
+    query: () => `?id=${world.photoId}`,
+    body: () => null,
+  },
+  'photos/delete': {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, photoId: world.photoId }),
+  },
+  exercises: {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ id: randomUUID(), exercise: ownDraft(randomUUID()) }),
+  },
+  'exercises/retire': { may: PRACTITIONERS, body: () => ({ id: world.exerciseId }) },
+  'exercises/import': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ format: 'json', text: JSON.stringify([ownDraft(randomUUID())]) }),
+  },
+  'exercises/file': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    method: 'GET',
+    query: () => '?format=csv&of=own',
+    body: () => null,
+  },
+  templates: {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => aTemplate(randomUUID()),
+  },
+  'templates/retire': { may: PRACTITIONERS, body: () => ({ id: world.templateId }) },
+  drafts: {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, basedOn: 1, desk: '{}' }),
+  },
+  'clinic/bands': { may: LEAD, ownClinicOnly: true, body: () => ({ bands: [] }) },
+  'patient/events': {
+    may: ['patient', 'other patient'],
+    body: () => ({ sentAt: Date.now(), events: [eventBody()] }),
+  },
+  'patient/settings': {
+    may: ['patient', 'other patient'],
+    body: () => ({
+      id: randomUUID(),
+      minutesADay: 10,
+      wakeMinute: 420,
+      sleepMinute: 1320,
+      props: [],
+      reminders: {
+        sessions: false,
+        posture: false,
+        channel: 'text',
+        address: '',
+        quiet: { from: 0, to: 0 },
+      },
+    }),
+  },
+  'patient/pauses': {
+    may: ['patient', 'other patient'],
+    body: () => ({ id: randomUUID(), from: today(40), to: today(41), reason: 'ill' }),
+  },
+  'patient/birth': {
+    may: ['patient', 'other patient'],
+    body: () => ({ birthDate: '1990-01-01' }),
+  },
+  'patient/photos': {
+    may: ['patient', 'other patient'],
+    query: () => `?id=${randomUUID()}`,
+    file: () => world.picture,
+    body: () => null,
+  },
+  'patient/calendar': { may: ['patient', 'other patient'], body: () => ({}) },
+  'patient/calendar/file': { may: ['patient', 'other patient'], body: () => ({}) },
+  'patient/worker': { may: EVERYBODY, open: true, method: 'GET', body: () => null },
+  'patient/manifest': { may: EVERYBODY, open: true, method: 'GET', body: () => null },
+  calendar: {
+    may: EVERYBODY,
+    open: true,
+    method: 'GET',
+    query: () => `?token=${world.calendarToken}`,
+    body: () => null,
+  },
+  'patient/pack': { may: ['patient', 'other patient'], method: 'GET', body: () => null },
+};
+
+function eventBody() {
+  return {
+    id: randomUUID(),
+    sessionId: randomUUID(),
+    sessionKey: 'session-1',
+    programmeId: randomUUID(),
+    version: 1,
+    deviceAt: Date.now(),
+    offsetMs: 0,
+    body: { type: 'started' },
+  };
+}
+
+/** Who may see the patient's name on it; 'free' shows nobody's. */
+export const PAGES: Readonly<Record<string, { path: () => string; may: readonly Identity[] }>> = {
+  '(clinic)': { path: () => '/', may: MEMBERS },
+  '(clinic)/clinic': { path: () => '/clinic', may: LEAD },
+  '(clinic)/patients/new': { path: () => '/patients/new', may: PRACTITIONERS },
+  '(clinic)/patients/[id]': { path: () => `/patients/${world.patientId}`, may: MEMBERS },
+  '(clinic)/patients/[id]/plan': { path: () => `/patients/${world.patientId}/plan`, may: MEMBERS },
+  '(clinic)/exercises': { path: () => '/exercises', may: MEMBERS },
+  '(clinic)/exercises/new': { path: () => '/exercises/new', may: PRACTITIONERS },
+  '(clinic)/exercises/[id]': {
+    path: () => `/exercises/${world.exerciseId}`,
+    may: PRACTITIONERS,
+  },
+  '(clinic)/patients/[id]/stairs': {
+    path: () => `/patients/${world.patientId}/stairs`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/screen': {
+    path: () => `/patients/${world.patientId}/screen`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/letter/[letterId]': {
+    path: () => `/patients/${world.patientId}/letter/${world.referralId}`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/measure': {
+    path: () => `/patients/${world.patientId}/measure`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/measure/photos': {
+    path: () => `/patients/${world.patientId}/measure/photos`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/measure/photos/[photoId]': {
+    path: () => `/patients/${world.patientId}/measure/photos/${world.photoId}`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/measure/photos/[photoId]/mark': {
+    path: () => `/patients/${world.patientId}/measure/photos/${world.photoId}/mark`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/measure/photos/compare': {
+    path: () =>
+      `/patients/${world.patientId}/measure/photos/compare?earlier=${world.photoId}&later=${world.photoId}`,
+    may: MEMBERS,
+  },
+  '(patient)/health': { path: () => '/health', may: [] },
+  '(clinic)/patients/[id]/teach': {
+    path: () => `/patients/${world.patientId}/teach`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/note': { path: () => `/patients/${world.patientId}/note`, may: MEMBERS },
+  '(clinic)/patients/[id]/handout': {
+    path: () => `/patients/${world.patientId}/handout`,
+    may: MEMBERS,
+  },
+  '(clinic)/clinic/outbox': { path: () => '/clinic/outbox', may: MEMBERS },
+  '(clinic)/exercises/pictures': { path: () => '/exercises/pictures', may: MEMBERS },
+  '(clinic)/patients/[id]/follow': {
+    path: () => `/patients/${world.patientId}/follow`,
+    may: MEMBERS,
+  },
+  '(door)/sign-in': { path: () => '/sign-in', may: [] },
+  '(door)/first-run': { path: () => '/first-run', may: [] },
+  '(patient)/open': { path: () => '/open', may: [] },
+  '(patient)/today/progress': { path: () => '/today/progress', may: ['patient'] },
+  '(patient)/today/settings': { path: () => '/today/settings', may: ['patient'] },
+  '(patient)/today/photo': { path: () => '/today/photo', may: ['patient'] },
+  '(patient)/today/pause': { path: () => '/today/pause', may: ['patient'] },
+  '(patient)/today': { path: () => '/today', may: ['patient'] },
+};

@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto';
+import { rmSync } from 'node:fs';
+import type { Browser, Page } from 'puppeteer-core';
+import { type Answer, type QuestionId, answerTheRestNo } from '@/core/screen';
+import type { MeasurementDraft } from '@/core/records';
+import { type Patient, closeDatabase, patientById } from '@/db';
+import { setClock } from '@/server/clock';
+import { saveEntry } from '@/server/visit/entries';
+import { DESK, type PHONE, beMember, freshPage, launchBrowser } from './browser';
+import { makeClinic, makePatient, member, today, useDatabase } from './clinic';
+import { type TestServer, startTestServer, temporaryFolder } from './server';
+
+type Member = Awaited<ReturnType<typeof member>>;
+
+/** One clinic with a member of every role; filled before the first test of the file. */
+export type Stage = {
+  folder: string;
+  practitioner: Member;
+  assistant: Member;
+  lead: Member;
+};
+
+async function fill(stage: Stage, folder: string): Promise<void> {
+  await useDatabase(folder);
+  const { emails } = await makeClinic('harbour');
+  stage.folder = folder;
+  stage.practitioner = await member(emails.practitioner);
+  stage.assistant = await member(emails.assistant);
+  stage.lead = await member(emails.lead);
+}
+
+/** A database of the file's own, for tests that call the server's functions. */
+export function databaseStage(name: string): Stage {
+  const stage = {} as Stage;
+  beforeAll(() => fill(stage, temporaryFolder(name)));
+  afterAll(() => {
+    setClock(null);
+    closeDatabase();
+    rmSync(stage.folder, { recursive: true, force: true });
+  });
+  return stage;
+}
+
+export type BrowserStage = Stage & {
+  server: TestServer;
+  browser: Browser;
+  /** A page of the practitioner's own browser, at this path. */
+  open: (
+    path: string,
+    viewport?: typeof DESK | typeof PHONE,
+  ) => Promise<Page & { problems: string[] }>;
+};
+
+/** The built application, a browser, and a practitioner signed in. */
+export function browserStage(): BrowserStage {
+  const stage = {
+    async open(path, viewport = DESK) {
+      const page = await freshPage(stage.browser, viewport);
+      await beMember(page, stage.server.origin, stage.practitioner.token);
+      await page.goto(`${stage.server.origin}${path}`, { waitUntil: 'networkidle0' });
+      return page;
+    },
+  } as BrowserStage;
+  beforeAll(async () => {
+    [stage.server, stage.browser] = await Promise.all([startTestServer(), launchBrowser()]);
+    await fill(stage, stage.server.data);
+  }, 900_000);
+  afterAll(async () => {
+    closeDatabase();
+    await stage.browser?.close();
+    await stage.server?.close();
+  });
+  return stage;
+}
+
+export async function patientOf({ practitioner }: Stage, id: string): Promise<Patient> {
+  const patient = await patientById(practitioner.clinicId, id);
+  if (!patient) throw new Error('no patient');
+  return patient;
+}
+
+/** A patient who has agreed to photos. */
+export async function photographable({ practitioner }: Stage): Promise<string> {
+  const id = await makePatient(practitioner);
+  await saveEntry(practitioner, {
+    id: randomUUID(),
+    patientId: id,
+    kind: 'consent',
+    supersedes: null,
+    on: today(),
+    body: { exercise: true, photos: true, sharing: true, minor: false, guardian: '' },
+  });
+  return id;
+}
+
+/** A screening in which everything is "no" but for these. */
+export function screening(patientId: string, yes: readonly QuestionId[], id = randomUUID()) {
+  const answers: Partial<Record<QuestionId, Answer>> = {};
+  for (const one of yes) answers[one] = 'yes';
+  return { id, patientId, fromId: null, ...answerTheRestNo({ answers, age: 40, pressure: null }) };
+}
+
+/** One measurement, a left neck turn unless said otherwise. */
+export function measure(change: Partial<MeasurementDraft>): MeasurementDraft {
+  return {
+    id: randomUUID(),
+    kind: 'neck-turn',
+    side: 'left',
+    position: 'sitting',
+    instrument: 'inclinometer',
+    trials: [60],
+    body: null,
+    note: '',
+    painAtEnd: null,
+    chinJut: false,
+    retest: null,
+    supersedes: null,
+    ...change,
+  };
+}
