@@ -11,7 +11,7 @@ import {
   sessionsDone,
 } from '@/core/history';
 import type { DeviceEvent, EventsPosted } from '@/core/records';
-import { type Instant, type WallMinute, dateIn, instantAt } from '@/core/schedule';
+import { type Instant, type WallMinute, dateIn, instantAt, minuteIn } from '@/core/schedule';
 import { isStop } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
 import {
@@ -311,10 +311,14 @@ export function foldRows(
     if (!first || !version) continue;
     const bodies = events.map((event) => JSON.parse(event.body) as SessionEventBody);
     const at = Math.max(...events.map((event) => event.deviceAt + event.skewMs));
+    const began = Math.min(
+      ...events.map(({ deviceAt, skewMs, offsetMs }) => deviceAt + skewMs - offsetMs),
+    );
     sessions.push({
       summary: foldSession(sessionId, date, bodies),
       key: first.sessionKey,
       version,
+      minute: minuteIn(zoneOf(here.patient), began as Instant),
       at,
     });
   }

@@ -83,6 +83,7 @@ export type SessionSummary = {
   readonly lines: readonly LineDone[];
   readonly state: 'open' | 'ended' | 'stopped' | 'stopped for a symptom';
   readonly pain: number | null;
+  readonly effort: number | null;
   readonly word: string;
 };
 
@@ -104,6 +105,7 @@ export function foldSession(
   const lines = new Map<string, { reps: Map<string, RepDone>; skipped: SkipReason | null }>();
   let state: SessionSummary['state'] = 'open';
   let pain: number | null = null;
+  let effort: number | null = null;
   let word = '';
   for (const event of events) {
     switch (event.type) {
@@ -129,6 +131,7 @@ export function foldSession(
         break;
       case 'check-in':
         pain = event.pain ?? pain;
+        effort = event.effort ?? effort;
         word = event.word || word;
         break;
       case 'report':
@@ -148,6 +151,7 @@ export function foldSession(
     })),
     state,
     pain,
+    effort,
     word,
   };
 }

@@ -10,6 +10,7 @@ import {
   versionOn,
 } from '../schedule';
 import { type LocalDate, addDays } from '../units';
+import { type LineLog, lineLogs } from './line-log';
 import {
   type DayAdherence,
   type DoneLine,
@@ -61,6 +62,14 @@ export type SessionDone = {
   /** Share of this session's dose, 0–1. */
   readonly share: number;
   readonly state: SessionSummary['state'];
+  /** The version it was played from. */
+  readonly version: number;
+  /** Minute of the patient's wall clock at which it began. */
+  readonly minute: number;
+  /** Told after it, 0–10. */
+  readonly pain: number | null;
+  readonly effort: number | null;
+  readonly lines: readonly LineLog[];
 };
 
 export const NOTHING_DONE: DayDone = { lines: [], sessions: [] };
@@ -75,6 +84,8 @@ export type PlayedSession = {
   readonly summary: SessionSummary;
   readonly key: string;
   readonly version: ProgrammeVersion;
+  /** Minute of the patient's wall clock at which it began. */
+  readonly minute: number;
 };
 
 /** Folds the sessions of one day into shares by line and by session. */
@@ -85,7 +96,7 @@ export function foldDay(
 ): DayDone {
   const lines = new Map<string, { shares: number[]; beyondMost: number }>();
   const folded: SessionDone[] = [];
-  for (const { summary, key, version } of sessions) {
+  for (const { summary, key, version, minute } of sessions) {
     const planned = plannedLines(version, date, key, waking);
     let weight = 0;
     let credited = 0;
@@ -107,6 +118,11 @@ export function foldDay(
       key,
       share: weight === 0 ? 0 : credited / weight,
       state: summary.state,
+      version: version.number,
+      minute,
+      pain: summary.pain,
+      effort: summary.effort,
+      lines: lineLogs(summary, version.lines),
     });
   }
   return { lines: [...lines].map(([lineage, done]) => ({ lineage, ...done })), sessions: folded };

@@ -1,3 +1,4 @@
 export * from './history';
 export * from './day-report';
 export * from './progress';
+export * from './line-log';

@@ -30,6 +30,11 @@ const session = (key: string, share = 1): DayDone['sessions'][number] => ({
   key,
   share,
   state: 'ended',
+  version: 1,
+  minute: 480,
+  pain: null,
+  effort: null,
+  lines: [],
 });
 
 function facts(change: Partial<ProgressFacts> = {}): ProgressFacts {

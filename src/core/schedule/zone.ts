@@ -29,6 +29,13 @@ export function dateIn(zone: Zone, instant: Instant): LocalDate {
     .toString() as LocalDate;
 }
 
+/** The minute of the wall clock in a zone at an instant, 0–1439. */
+export function minuteIn(zone: Zone, instant: Instant): WallMinute {
+  const { hour, minute } =
+    Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone);
+  return (hour * 60 + minute) as WallMinute;
+}
+
 /**
  * The instant at which the clocks of a zone show this date and minute. In the hour that a clock
  * change skips it is as much later; in an hour that happens twice it is the first.

@@ -1,0 +1,5 @@
+export * from './course';
+export * from './limb';
+export * from './reading';
+export * from './seams';
+export * from './simulated-clinic';

@@ -1,0 +1,116 @@
+import { median } from '../statistics';
+import { ARM_CHAIN, LEG_CHAIN, type RegionId, type Side, partOf } from '../symptoms';
+import type { LocalDate } from '../units';
+import { WINDOW_READINGS } from './course';
+import { type Reading, inOrder } from './reading';
+
+export type Limb = { readonly chain: 'arm' | 'leg'; readonly side: Side };
+export const LIMBS: readonly Limb[] = [
+  { chain: 'arm', side: 'left' },
+  { chain: 'arm', side: 'right' },
+  { chain: 'leg', side: 'left' },
+  { chain: 'leg', side: 'right' },
+];
+
+const CHAINS = { arm: ARM_CHAIN, leg: LEG_CHAIN } as const;
+/** From here on a mark is in the limb; before it, at the spine. */
+export const IN_LIMB = 2;
+
+/** The furthest order marked on one limb, 0–6; −1 when nothing is marked there. */
+export function reachOf({ chain, side }: Limb, where: readonly RegionId[]): number {
+  const parts: readonly string[] = CHAINS[chain];
+  const marked = where.filter((region) => region.includes(` ${side} `));
+  return Math.max(-1, ...marked.map((region) => parts.indexOf(partOf(region))));
+}
+
+/** @example partAt('arm', 5) // 'hand' */
+export function partAt(chain: 'arm' | 'leg', order: number): string {
+  return CHAINS[chain][Math.round(order)] ?? 'nowhere';
+}
+
+export type LimbVerdict = {
+  readonly limb: Limb;
+  readonly course: 'drawing in' | 'spreading' | 'no clear change' | 'not enough to say';
+  /** Middle of the first and last week of readings, as orders; null with too few. */
+  readonly from: number | null;
+  readonly to: number | null;
+  /** Drawing in, and nothing grows that would make it no comfort. */
+  readonly better: boolean;
+  readonly say: string;
+};
+
+/** Days running beyond the usual reach that count as spreading at once. */
+export const SPREADING_DAYS = 2;
+/** Fewer readings say nothing of a limb yet. Common practice, no source. */
+const LEAST = 5;
+
+/**
+ * Whether symptoms of a limb draw in towards the spine or spread from it: the middle of the last
+ * readings against the first by a whole part of the limb, and two days running beyond the first
+ * week's furthest at once. More pain at the spine meanwhile changes nothing; growing weakness or
+ * numbness does: drawing in is then never called better.
+ *
+ * @param readings furthest order a day, 0–6, −1 where nothing was felt; in any order
+ * @param deficitGrows new weakness, or less feeling, than before
+ */
+export function judgeLimb(
+  limb: Limb,
+  readings: readonly Reading[],
+  deficitGrows: boolean,
+): LimbVerdict {
+  const told = inOrder(readings);
+  const name = `${limb.side} ${limb.chain}`;
+  if (told.length < LEAST)
+    return {
+      limb,
+      course: 'not enough to say',
+      from: null,
+      to: null,
+      better: false,
+      say: `Told of the ${name} on ${told.length} days: at least ${LEAST} are needed.`,
+    };
+  const window = Math.min(WINDOW_READINGS, Math.floor(told.length / 2));
+  const start = told.slice(0, window).map(({ value }) => value);
+  const from = median(start);
+  const to = median(told.slice(-window).map(({ value }) => value));
+  const usual = Math.max(...start, IN_LIMB - 1);
+  const lately = told.slice(-SPREADING_DAYS);
+  const spreadsNow = lately.length === SPREADING_DAYS && lately.every(({ value }) => value > usual);
+  const course =
+    spreadsNow || (to - from >= 1 && to >= IN_LIMB)
+      ? 'spreading'
+      : from - to >= 1
+        ? 'drawing in'
+        : 'no clear change';
+  const better = course === 'drawing in' && !deficitGrows;
+  const reach = `from the ${partAt(limb.chain, from)} to the ${partAt(limb.chain, to)}`;
+  const say =
+    course === 'drawing in'
+      ? `The ${name} draws in, ${reach}.${deficitGrows ? ' Weakness or numbness grows meanwhile: this is not better.' : ''}`
+      : course === 'spreading'
+        ? `The ${name} spreads, ${reach}${spreadsNow ? `; the last ${SPREADING_DAYS} days beyond ${partAt(limb.chain, usual)}` : ''}.`
+        : `The ${name} shows no clear change (${partAt(limb.chain, to)}).`;
+  return { limb, course, from, to, better, say };
+}
+
+/** Days running, up to the newest, on which a limb reached beyond its usual. */
+export function daysSpreading(readings: readonly Reading[]): number {
+  const told = inOrder(readings);
+  const usual = Math.max(...told.slice(0, WINDOW_READINGS).map(({ value }) => value), IN_LIMB - 1);
+  let days = 0;
+  for (const { value } of told.slice(WINDOW_READINGS).reverse()) {
+    if (value <= usual) break;
+    days += 1;
+  }
+  return days;
+}
+
+/** The limb's readings over days that were told of. */
+export function limbReadings(
+  limb: Limb,
+  days: readonly { readonly date: LocalDate; readonly where: readonly RegionId[] | null }[],
+): Reading[] {
+  return days.flatMap(({ date, where }) =>
+    where === null ? [] : [{ date, value: reachOf(limb, where) }],
+  );
+}

@@ -1,0 +1,6 @@
+export * from './autocorrelation';
+export * from './median';
+export * from './non-overlap';
+export * from './normal';
+export * from './pairwise-slopes';
+export * from './trend-test';
