@@ -3,7 +3,7 @@ import type { Page } from 'puppeteer-core';
 import { eventsOfDay } from '@/db';
 import { PHONE, launchBrowser, press, reportTrouble, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe, today } from '../support/clinic';
-import { repsTold, toldToday } from '../support/record';
+import { eventually, repsTold, toldToday, untilToldExactly } from '../support/record';
 import { temporaryFolder } from '../support/server';
 import { browserStage } from '../support/stage';
 
@@ -55,12 +55,8 @@ async function kept(phone: Page): Promise<void> {
 const repsOf = async (patientId: string) =>
   repsTold(await toldToday(stage.practitioner.clinicId, patientId));
 
-async function untilTold(patientId: string, reps: number): Promise<void> {
-  const until = Date.now() + 60_000;
-  while ((await repsOf(patientId)).length < reps && Date.now() < until)
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  expect(await repsOf(patientId)).toHaveLength(reps);
-}
+const untilTold = (patientId: string, reps: number) =>
+  untilToldExactly(stage.practitioner.clinicId, patientId, reps);
 
 it('opens, plays and keeps everything with the clinic’s server gone, across a killed tab', async () => {
   const { phone, patientId, origin } = await phoneWith();
@@ -83,7 +79,7 @@ it('opens, plays and keeps everything with the clinic’s server gone, across a 
   await says(again, 'Go on where you left off');
   await press(again, 'Go on where you left off');
   await press(again, 'Start');
-  await says(again, 'Done. What you did is saved.', 120_000);
+  await says(again, 'Done. What you did is saved.');
   await press(again, 'Leave without telling');
   await says(again, 'Saved on this phone. It goes to your clinic when there is a signal.');
   expect(await repsOf(patientId)).toHaveLength(0);
@@ -124,8 +120,12 @@ it('loses nothing when the browser itself is closed in the middle', async () => 
     const again = await second.newPage();
     await again.goto(`${server.origin}/today`, { waitUntil: 'networkidle0' });
     // What was done before the browser went is told, each once, and the rest is still to do.
-    await untilTold(patientId, 3);
-    expect((await repsOf(patientId)).map(({ rep }) => rep)).toEqual([1, 2, 3]);
+    // A slow machine may finish the fourth before the browser is gone.
+    await eventually(async () => {
+      const told = (await repsOf(patientId)).map(({ rep }) => rep);
+      expect(told.length).toBeGreaterThanOrEqual(3);
+      expect(told).toEqual([1, 2, 3, 4].slice(0, told.length));
+    });
     await says(again, 'Go on where you left off');
     await second.close();
   } finally {
@@ -142,7 +142,7 @@ it('tells the same things ten times without anything being there twice', async (
   await press(phone, 'Begin');
   await press(phone, 'I understand');
   await press(phone, 'Start');
-  await says(phone, 'Done. What you did is saved.', 120_000);
+  await says(phone, 'Done. What you did is saved.');
   await press(phone, 'Leave without telling');
   await untilTold(patientId, 6);
   // The end of the session is told after its reps: only then is the count settled.
@@ -206,9 +206,11 @@ it('advises by the rules without a server, pauses at once, and tells the clinic 
   expect(await textOf(phone)).toContain('Call 000.');
   await stage.server.start();
   await phone.reload();
-  await says(phone, 'Your programme is paused', 60_000);
-  const told = await toldToday(stage.practitioner.clinicId, patientId);
-  expect(told.filter(({ type }) => type === 'report')).toHaveLength(2);
+  await says(phone, 'Your programme is paused');
+  await eventually(async () => {
+    const told = await toldToday(stage.practitioner.clinicId, patientId);
+    expect(told.filter(({ type }) => type === 'report')).toHaveLength(2);
+  });
 });
 
 it('goes at the patient’s own pace, does less truthfully, and begins an exercise again', async () => {
@@ -234,16 +236,15 @@ it('goes at the patient’s own pace, does less truthfully, and begins an exerci
   await press(phone, 'Stop');
   await press(phone, 'It is enough for now');
   await press(phone, 'Leave without telling');
-  const until = Date.now() + 20_000;
-  while ((await repsOf(patientId)).length < 1 && Date.now() < until)
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  const lines = (await toldToday(stage.practitioner.clinicId, patientId)).filter(
-    (body) => body.type === 'line',
-  );
-  expect(lines.every(({ skipped }) => skipped === null)).toBe(true);
-  const moved = (await repsOf(patientId)).map((rep) => rep.moved);
-  expect(moved.every((seconds) => seconds >= 1)).toBe(true);
-  expect(Math.max(...moved)).toBeGreaterThan(2.2);
+  await eventually(async () => {
+    const lines = (await toldToday(stage.practitioner.clinicId, patientId)).filter(
+      (body) => body.type === 'line',
+    );
+    expect(lines.every(({ skipped }) => skipped === null)).toBe(true);
+    const moved = (await repsOf(patientId)).map((rep) => rep.moved);
+    expect(moved.every((seconds) => seconds >= 1)).toBe(true);
+    expect(Math.max(...moved)).toBeGreaterThan(2.2);
+  });
 });
 
 it('takes a word about the day, and it is at the clinic', async () => {
@@ -254,9 +255,11 @@ it('takes a word about the day, and it is at the clinic', async () => {
   await press(phone, 'Save');
   await says(phone, 'Saved. Thank you.');
   await says(phone, 'Everything you did is at harbour.');
-  expect((await toldToday(stage.practitioner.clinicId, patientId)).at(-1)).toMatchObject({
-    type: 'daily',
-    worst: 6,
+  await eventually(async () => {
+    expect((await toldToday(stage.practitioner.clinicId, patientId)).at(-1)).toMatchObject({
+      type: 'daily',
+      worst: 6,
+    });
   });
   // Nothing about a limb or a headache is asked of somebody who has neither.
   await press(phone, 'A short word about today');

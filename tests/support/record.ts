@@ -14,3 +14,28 @@ export async function toldToday(clinicId: string, patientId: string): Promise<Se
 export function repsTold(bodies: readonly SessionEventBody[]): RepDone[] {
   return bodies.flatMap((body) => (body.type === 'line' ? [...body.reps] : []));
 }
+
+/** Tries a check again until it holds: what a phone told may still be on its way. */
+export async function eventually(check: () => Promise<void>, patience = 180_000): Promise<void> {
+  const until = Date.now() + patience;
+  for (;;) {
+    try {
+      await check();
+      return;
+    } catch (error) {
+      if (Date.now() > until) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+  }
+}
+
+/** Waits until the record holds so many repetitions of a patient's day. */
+export async function untilToldExactly(
+  clinicId: string,
+  patientId: string,
+  reps: number,
+): Promise<void> {
+  await eventually(async () => {
+    expect(repsTold(await toldToday(clinicId, patientId))).toHaveLength(reps);
+  });
+}

@@ -178,7 +178,7 @@ describe('drawing in and spreading', () => {
 });
 
 it('a date before others sorts first whatever its value', () => {
-  const later = addDays(FIRST, 1) as LocalDate;
+  const later = addDays(FIRST, 1);
   expect(
     judgeCourse(
       [

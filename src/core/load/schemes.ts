@@ -50,12 +50,29 @@ export function roundLoad(wanted: number, owned: readonly number[]): RoundedLoad
   return { wanted, load, offPercent: Math.round(((load - wanted) / wanted) * 100) };
 }
 
+/**
+ * What `reps` repetitions predict for `forReps` of them, by both formulas where they apply (Epley
+ * 1985, Brzycki 1993; memory).
+ *
+ * @example predictedLoad(20, 15, 10).most // 22.5
+ */
+export function predictedLoad(
+  load: number,
+  reps: number,
+  forReps: number,
+): { least: number; most: number } {
+  const whole = oneRepMaximum(load, reps);
+  const share = oneRepMaximum(1, forReps);
+  const answers = [whole.least / share.least, whole.most / share.most].map(tidy);
+  return { least: Math.min(...answers), most: Math.max(...answers) };
+}
+
 /** Less than this share more is a token step. Common practice, no source. */
 const REAL_STEP = 0.05;
 
 export type LoadStep = {
   readonly from: number;
-  /** What the repetitions predict for ten: the bound of the step. */
+  /** What the repetitions predict for the fewest of the next sets: the bound of the step. */
   readonly bound: number;
   /** The heaviest that is a real step within the bound; null where none is owned. */
   readonly to: number | null;
@@ -65,13 +82,19 @@ export type LoadStep = {
 
 /**
  * The next load once every set reached its repetitions: a real step rather than a token one, never
- * beyond the ten-rep maximum that those repetitions predict.
+ * beyond what those repetitions predict for the repetitions that are gone back to.
  *
  * @param owned weights there are; empty where any weight can be set
+ * @param backTo repetitions of the next sets: ten, or five in performance sets
  * @example loadStep(20, 15, []) // 22.5, the predicted ten-rep maximum
  */
-export function loadStep(from: number, reps: number, owned: readonly number[]): LoadStep {
-  const bound = tenRepMaximum(from, reps).most;
+export function loadStep(
+  from: number,
+  reps: number,
+  owned: readonly number[],
+  backTo = 10,
+): LoadStep {
+  const bound = predictedLoad(from, reps, backTo).most;
   const least = from * (1 + REAL_STEP);
   const found = owned.length === 0 ? [bound] : owned;
   const fitting = found.filter((load) => load >= least - 1e-9 && load <= bound + 1e-9);
@@ -84,6 +107,6 @@ export function loadStep(from: number, reps: number, owned: readonly number[]): 
         ? 'These repetitions do not predict room for a real step yet.'
         : heavier.length === 0
           ? 'No heavier weight is owned.'
-          : `The next weight owned (${Math.min(...heavier)}) is beyond the predicted ten-rep maximum or only a token step.`;
+          : `The next weight owned (${Math.min(...heavier)}) is beyond the predicted ${backTo === 10 ? 'ten' : backTo}-rep maximum or only a token step.`;
   return { from, bound, to, say };
 }

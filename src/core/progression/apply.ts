@@ -1,13 +1,6 @@
-import {
-  type Dose,
-  type DoseChange,
-  type DosePart,
-  blocksOf,
-  doseDifference,
-  repsOf,
-  sidesOf,
-} from '../dose';
+import { type Dose, type DoseChange, type DosePart, doseDifference } from '../dose';
 import type { Exercise } from '../exercise';
+import { restAsGap } from './rest-as-gap';
 import { SCHOOLS, doseOf, startDose } from './schools';
 import type { SchoolChoice } from './settings';
 
@@ -63,20 +56,10 @@ function kept(before: Dose, after: Dose): Dose {
     const { effort, band } = before;
     dose = { ...dose, ...(effort && { effort }), ...(band && { band }) };
   }
-  if (dose.stations && dose.directions) dose = without(dose, 'directions');
-  return settled(dose);
-}
-
-function without(dose: Dose, part: 'directions' | 'rest'): Dose {
-  const rest = { ...dose };
-  delete (rest as { directions?: number; rest?: unknown })[part];
-  return rest;
-}
-
-/** In a dose of one block a rest means a gap: written so, that reading it back gives the same. */
-function settled(dose: Dose): Dose {
-  if (dose.rest === undefined || blocksOf(dose).most > 1) return dose;
-  const single = repsOf(dose).most / sidesOf(dose) <= 1;
-  const bare = without(dose, 'rest');
-  return dose.gap !== undefined || single ? bare : { ...bare, gap: dose.rest };
+  if (dose.stations && dose.directions) {
+    const undirected = { ...dose };
+    delete (undirected as { directions?: number }).directions;
+    dose = undirected;
+  }
+  return restAsGap(dose);
 }

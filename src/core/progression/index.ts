@@ -4,3 +4,7 @@ export * from './disagreements';
 export * from './hold-ladder';
 export * from './schools';
 export * from './settings';
+export * from './easier';
+export * from './next-step';
+export * from './readiness';
+export * from './session-log';

@@ -53,24 +53,26 @@ function schemeText(percents: readonly number[], { tenRepMaximum, unit }: School
     : `${schemeLoads(tenRepMaximum, percents).join('/')}${unit}`;
 }
 
-/** Every written weight heavier by the real step that ten-rep prediction allows. */
-function heavier(dose: Dose, reps: number): Dose | null {
+/** Every written weight heavier by the real step that the repetitions done predict room for. */
+function heavier(dose: Dose, reps: number, backTo: number): Dose | null {
   const { load } = dose;
   if (load?.kind !== 'weight') return null;
   const perSet = load.perSet.map((one) => {
     if (one === 'adj') return one;
-    return loadStep(one, reps, []).to ?? one;
+    return loadStep(one, reps, [], backTo).to ?? one;
   });
-  return { ...dose, load: { ...load, perSet } };
+  return perSet.some((one, set) => one !== load.perSet[set])
+    ? { ...dose, load: { ...load, perSet } }
+    : null;
 }
 
-function growLoad(dose: Dose, reps: number): Growth {
-  const grown = heavier(dose, reps);
+function growLoad(dose: Dose, reps: number, backTo = 10): Growth {
+  const grown = heavier(dose, reps, backTo);
   return grown
     ? {
         kind: 'dose',
         dose: grown,
-        why: `All sets done with ${reps} repetitions: a real step in load, at most the predicted ten-rep maximum.`,
+        why: `All sets done with ${reps} repetitions: a real step in load, at most the predicted ${backTo === 10 ? 'ten' : 'five'}-rep maximum.`,
       }
     : {
         kind: 'stays',
@@ -133,7 +135,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
       dose.head.kind === 'sets' && dose.head.reps.most === VOLUME_REPS.to
         ? growLoad(dose, VOLUME_REPS.to)
         : dose.head.kind === 'sets' && dose.head.reps.most === 7
-          ? growLoad(dose, 7)
+          ? growLoad(dose, 7, 5)
           : { kind: 'stays', why: 'The learning phase lasts its two weeks.' },
     stepDays: 14,
     beyond: (dose) =>

@@ -31,8 +31,7 @@ export function dateIn(zone: Zone, instant: Instant): LocalDate {
 
 /** The minute of the wall clock in a zone at an instant, 0–1439. */
 export function minuteIn(zone: Zone, instant: Instant): WallMinute {
-  const { hour, minute } =
-    Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone);
+  const { hour, minute } = Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone);
   return (hour * 60 + minute) as WallMinute;
 }
 
