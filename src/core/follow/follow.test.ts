@@ -1,6 +1,6 @@
 import { randomLcg, randomNormal } from 'd3';
 import fc from 'fast-check';
-import { type LocalDate, addDays, localDate } from '../units';
+import { addDays, localDate } from '../units';
 import type { RegionId } from '../symptoms';
 import {
   type Chance,
