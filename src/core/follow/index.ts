@@ -3,3 +3,4 @@ export * from './limb';
 export * from './reading';
 export * from './seams';
 export * from './simulated-clinic';
+export * from './doing';

@@ -8,3 +8,4 @@ export * from './easier';
 export * from './next-step';
 export * from './readiness';
 export * from './session-log';
+export * from './proposals';

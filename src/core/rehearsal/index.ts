@@ -1,0 +1,2 @@
+export * from './kinds';
+export * from './rehearse';

@@ -1,0 +1,2 @@
+export * from './limits';
+export * from './rules';
