@@ -2,13 +2,14 @@ import {
   CLINIC_CAUTION,
   NORMAL_SIGNS,
   PATIENT_LANGUAGE,
+  patientWords,
   STOP_SIGNS,
   sayPhrases,
   sayToPatient,
 } from '@/catalogue';
 import { SESSION_DONE_FROM } from '@/core/adherence';
 import { figureOf } from '@/catalogue/figures';
-import { describeFigure, drawFigure } from '@/core/figure';
+import { describeFigure } from '@/core/figure';
 import { NOTHING_DONE } from '@/core/history';
 import { readDose } from '@/core/dose';
 import {
@@ -27,6 +28,7 @@ import { now } from './clock';
 import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
 import { type DayLayout, layoutOf, momentsOf } from './patient/day-moments';
+import { packPicture } from './patient/figure-file';
 import { slotText } from './patient/slot-text';
 import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
 import {
@@ -99,6 +101,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     stopSigns: STOP_SIGNS,
     normalSigns: NORMAL_SIGNS,
     caution: CLINIC_CAUTION,
+    texts: patientWords(),
   };
 }
 
@@ -189,7 +192,7 @@ function packLine(line: SentLine, share: number, own: readonly string[]): PackLi
     position,
     share,
     figure,
-    picture: figure && drawFigure(figure, 1, { side, before: true }),
+    picture: figure && packPicture(line.exerciseId, side),
     description: figure ? describeFigure(figure) : '',
   };
 }

@@ -15,6 +15,7 @@ import {
 } from '@/db';
 import { type PatientHere } from '@/server/access';
 import { setClock } from '@/server/clock';
+import { figureFile } from '@/server/patient/figure-file';
 import { patientPack } from '@/server/patient-pack';
 import { checkBirth, mayHistory } from '@/server/patient/birth';
 import { planReminders, sendDue, simulatedSender } from '@/server/patient/outbox';
@@ -126,7 +127,9 @@ describe('the pack of a phone', () => {
     );
     expect(pack.days.every(({ sessions }) => sessions.length > 2)).toBe(true);
     expect(pack.lines[0]?.figure?.poses.length).toBeGreaterThan(1);
-    expect(pack.lines[0]?.picture?.shapes.length).toBeGreaterThan(5);
+    const [, , id, side] = pack.lines[0]?.picture?.address.split(/[/?]/) ?? [];
+    expect(figureFile(id ?? '', side as 'right')?.text).toMatch(/^<svg .*<path/);
+    expect(figureFile('nothing', 'right')).toBeNull();
     // A week of programmes with its pictures is no burden for a phone.
     expect(JSON.stringify(pack).length).toBeLessThan(150_000);
   });

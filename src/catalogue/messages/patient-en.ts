@@ -18,6 +18,8 @@ export const PATIENT_EN = {
   'today.settings': 'Settings',
   'today.pause': 'I am ill or away',
   'today.photo': 'Your clinic asks for a side photo',
+  'today.notHere':
+    'The exercises themselves have not come to this phone yet. Open the page once with a signal.',
   'today.remind': 'Time for your exercises: {session}',
   'today.shareDone': '– done',
   'today.share': '– {percent} %',

@@ -25,6 +25,16 @@ export function patientWords(language = PATIENT_LANGUAGE): CompiledWords {
   return made;
 }
 
+/** What the first screen says; the texts of the others come with the pack. */
+const TODAY = /^(today|saved|paused|stop|day\.(title|saved))/;
+
+/** The texts of the patient's first screen, so that its page carries no others. */
+export function todayWords(language = PATIENT_LANGUAGE): CompiledWords {
+  return Object.fromEntries(
+    Object.entries(patientWords(language)).filter(([key]) => TODAY.test(key)),
+  );
+}
+
 /** Says a text of the patient's screens at the clinic, in the patient's language. */
 export function sayToPatient(
   key: PatientWord,

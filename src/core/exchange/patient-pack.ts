@@ -1,10 +1,17 @@
 import type { BoutMode, Dose } from '../dose';
-import type { Drawing, Figure } from '../figure';
+import type { Figure } from '../figure';
 import type { SymptomBaseline } from '../symptoms';
 import type { LocalDate, Range, Seconds } from '../units';
 
 /** The pack's own format; the device drops a pack of another one. */
-export const PACK_FORMAT = 2;
+export const PACK_FORMAT = 3;
+
+/** Where a drawing is, and its shape before it has come. */
+export type PackPicture = {
+  readonly address: string;
+  readonly width: number;
+  readonly height: number;
+};
 
 /** One exercise of a session, worded for the patient. */
 export type PackLine = {
@@ -22,8 +29,8 @@ export type PackLine = {
   readonly share: number;
   /** What goes with the player: the poses, moved on the device. Null for an exercise without a drawing. */
   readonly figure: Figure | null;
-  /** The exercise as a still, drawn at the clinic. */
-  readonly picture: Drawing | null;
+  /** The exercise's still; null for one without a drawing. */
+  readonly picture: PackPicture | null;
   /** The drawing in words. */
   readonly description: string;
 };
@@ -97,9 +104,39 @@ export type PatientPack = {
   readonly stopSigns: readonly string[];
   readonly normalSigns: string;
   readonly caution: string;
+  /** The texts of the screens beyond the first, as the device's i18n takes them. */
+  readonly texts: Readonly<Record<string, unknown>>;
 };
 
+/** What the first screen shows of a line. */
+export type ShownLine = Pick<PackLine, 'lineage' | 'name' | 'words' | 'share' | 'picture'>;
+
+/** The first screen's part of the pack: the page carries it, and fetches the rest when it has woken up. */
+export type ShownPack = Omit<PatientPack, 'lines' | 'texts'> & {
+  readonly lines: readonly ShownLine[];
+};
+
+/** The part of a pack that shows its first day. */
+export function shownPack({ texts: _, lines, days, ...pack }: PatientPack): ShownPack {
+  const [first] = days;
+  const used = [...first.sessions, ...(first.extra ? [first.extra] : [])].flatMap((s) => s.lines);
+  return {
+    ...pack,
+    days: [first],
+    // Places in the list stay what they were.
+    lines: lines
+      .slice(0, Math.max(-1, ...used) + 1)
+      .map(({ lineage, name, words, share, picture }) => ({
+        lineage,
+        name,
+        words,
+        share,
+        picture,
+      })),
+  };
+}
+
 /** The pack's day of a date; null when it does not reach that far. */
-export function dayOfPack(pack: PatientPack, date: string): PackDay | null {
+export function dayOfPack(pack: Pick<PatientPack, 'days'>, date: string): PackDay | null {
   return pack.days.find((day) => day.date === date) ?? null;
 }

@@ -1,7 +1,6 @@
 'use client';
 
-import type { Drawing } from '@/core/figure';
-import { FigureStill } from '../figure/still';
+import type { PackPicture } from '@/core/exchange';
 import { type Say, useSay } from './say';
 
 /** One exercise of today. */
@@ -11,7 +10,7 @@ export type ExerciseRib = {
   readonly words: string;
   /** Share of today's dose done, 0–1. */
   readonly share: number;
-  readonly picture: Drawing | null;
+  readonly picture: PackPicture | null;
 };
 
 /**
@@ -37,7 +36,15 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
               />
             </div>
             {rib.picture && (
-              <FigureStill drawing={rib.picture} label="" className="h-20 w-auto max-w-full" />
+              // eslint-disable-next-line @next/next/no-img-element -- an SVG needs no optimising
+              <img
+                src={rib.picture.address}
+                width={rib.picture.width}
+                height={rib.picture.height}
+                alt=""
+                loading="lazy"
+                className="h-20 w-auto max-w-full"
+              />
             )}
             <p className="font-semibold leading-tight">
               {rib.name} <span className="font-normal text-soft">{shareText(rib.share, say)}</span>

@@ -47,7 +47,7 @@ function isStopTold(body: SessionEventBody): boolean {
 
 /** The newest pack: the clinic's, kept here at once; else the last this phone got. */
 export async function newestPack(
-  start: PatientPack,
+  start: Pick<PatientPack, 'patientId' | 'format'>,
 ): Promise<{ readonly pack: PatientPack; readonly fresh: boolean } | null> {
   const store = await deviceStore();
   const fresh = await fetchPack();

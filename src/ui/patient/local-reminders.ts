@@ -29,7 +29,7 @@ export async function askToNotify(on: boolean): Promise<boolean> {
  * Reminds of the day's sessions that are still to come, by the phone itself and while the page is
  * open: nothing leaves the phone, and it says when, not what hurts.
  */
-export function useLocalReminders(day: PackDay | null, pack: PatientPack): void {
+export function useLocalReminders(day: PackDay | null, pack: Pick<PatientPack, 'clinic'>): void {
   const say = useSay();
   useEffect(() => {
     if (!day || !wantsNotifications()) return;

@@ -2,6 +2,14 @@
 const WORKER = '/api/v1/patient/worker';
 const SCOPE = '/today';
 
+/** A pause of the page: what is not needed now waits until nothing else does. */
+function idle(): Promise<void> {
+  return new Promise((resolve) => {
+    if ('requestIdleCallback' in window) requestIdleCallback(() => resolve(), { timeout: 5000 });
+    else setTimeout(resolve, 500);
+  });
+}
+
 /** Files this page has loaded: scripts, styles and fonts, by what the browser itself says. */
 function loadedFiles(): string[] {
   const own = performance
@@ -16,16 +24,24 @@ function loadedFiles(): string[] {
  * loaded. Does nothing where the browser has no workers (some private windows, plain http).
  *
  * @param parts the pieces that are loaded later, so that they are there too
+ * @param pictures addresses of the drawings of the days to come
  */
-export async function keepForOffline(parts: readonly (() => Promise<unknown>)[]): Promise<void> {
+export async function keepForOffline(
+  parts: readonly (() => Promise<unknown>)[],
+  pictures: readonly string[],
+): Promise<void> {
   if (!('serviceWorker' in navigator)) return;
   try {
     const registration = await navigator.serviceWorker.register(WORKER, { scope: SCOPE });
-    await Promise.all(parts.map((load) => load().catch(() => undefined)));
+    for (const load of parts) {
+      // One at a time, so that a slow phone stays at the finger's command.
+      await idle();
+      await load().catch(() => undefined);
+    }
     await document.fonts.ready;
     const worker =
       registration.active ?? registration.waiting ?? registration.installing ?? undefined;
-    worker?.postMessage({ keep: [SCOPE, ...loadedFiles()] });
+    worker?.postMessage({ keep: [SCOPE, ...loadedFiles(), ...pictures] });
   } catch {
     // Without it everything works while there is a signal.
   }

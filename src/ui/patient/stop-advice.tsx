@@ -1,10 +1,12 @@
 'use client';
 
-import type { PatientPack } from '@/core/exchange';
+import type { ShownPack } from '@/core/exchange';
+
+type Signs = Pick<ShownPack, 'clinic' | 'stopSigns' | 'normalSigns' | 'caution'>;
 import { useSay } from './say';
 
 /** What to stop for and whom to call. Always on the page, and first of all before a first session. */
-export function StopAdvice({ pack, open = false }: { pack: PatientPack; open?: boolean }) {
+export function StopAdvice({ pack, open = false }: { pack: Signs; open?: boolean }) {
   const say = useSay();
   return (
     <details open={open} className="border-t border-hair pt-3">
@@ -14,7 +16,7 @@ export function StopAdvice({ pack, open = false }: { pack: PatientPack; open?: b
   );
 }
 
-export function StopWords({ pack }: { pack: PatientPack }) {
+export function StopWords({ pack }: { pack: Signs }) {
   const say = useSay();
   return (
     <div className="grid gap-3">

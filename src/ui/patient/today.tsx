@@ -1,8 +1,14 @@
 'use client';
 
-import { Suspense, lazy, useCallback, useEffect, useRef, useState } from 'react';
+import { type ReactNode, Suspense, lazy, useCallback, useEffect, useRef, useState } from 'react';
 import type { CompiledWords } from '@/catalogue';
-import { type PackDay, type PackSession, type PatientPack, dayOfPack } from '@/core/exchange';
+import {
+  type PackDay,
+  type PackSession,
+  type PatientPack,
+  type ShownPack,
+  dayOfPack,
+} from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
 import { BeginButton } from './begin-button';
 import { BigLantern } from './big-lantern';
@@ -31,7 +37,7 @@ type Playing = {
 type Here = DeviceState & { readonly shares: Readonly<Record<string, number>> };
 
 export type TodayProps = {
-  readonly start: PatientPack;
+  readonly start: ShownPack;
   readonly words: CompiledWords;
   readonly language: string;
 };
@@ -40,15 +46,15 @@ export type TodayProps = {
 export function Today({ words, language, start }: TodayProps) {
   return (
     <Words words={words} language={language}>
-      <TodayPage start={start} />
+      <TodayPage start={start} language={language} />
     </Words>
   );
 }
 
 /** Today's lantern, its sessions, and where everything is saved; with or without a signal. */
-function TodayPage({ start }: { start: PatientPack }) {
+function TodayPage({ start, language }: { start: ShownPack; language: string }) {
   const say = useSay();
-  const [pack, setPack] = useState(start);
+  const [pack, setPack] = useState<ShownPack>(start);
   // The server's day first, so that the page wakes up as it was sent.
   const [today, setToday] = useState<LocalDate>(start.days[0].date);
   const [here, setHere] = useState<Here | null>(null);
@@ -56,25 +62,34 @@ function TodayPage({ start }: { start: PatientPack }) {
   const [telling, setTelling] = useState(false);
   const [told, setTold] = useState(false);
   const skew = useRef(0);
-  const newest = useRef(start);
+  // The whole pack, once it is here: from the clinic, else as this phone kept it.
+  const [whole, setWhole] = useState<PatientPack | null | 'nowhere'>(null);
+  const newest = useRef<PatientPack | null>(null);
 
   const refresh = useCallback(async () => {
     const device = await loadDevice();
-    const lookAt = async (of: PatientPack) => {
+    const lookAt = async () => {
+      const of = newest.current;
       const date = localToday(start.zone, Date.now() + skew.current);
-      setToday(date);
       const state = await device.deviceState(start.patientId, date);
-      const day = dayOfPack(of, date);
-      setHere({ ...state, shares: day ? device.keptShares(of, day, state.kept) : {} });
+      const day = of ? dayOfPack(of, date) : null;
+      setToday(date);
+      if (of) {
+        setWhole(of);
+        setPack(of);
+      }
+      setHere({ ...state, shares: of && day ? device.keptShares(of, day, state.kept) : {} });
     };
-    await lookAt(newest.current);
+    await lookAt();
     const found = await device.newestPack(start);
-    if (!found) return;
+    if (!found) {
+      setWhole((known) => known ?? 'nowhere');
+      return;
+    }
     // A phone whose clock is wrong goes by the clinic's while it can.
     if (found.fresh) skew.current = found.pack.at - Date.now();
     newest.current = found.pack;
-    setPack(found.pack);
-    await lookAt(found.pack);
+    await lookAt();
   }, [start]);
 
   useEffect(() => {
@@ -83,7 +98,8 @@ function TodayPage({ start }: { start: PatientPack }) {
     void loadDevice().then(async (device) => {
       await device.flushPending(start.patientId);
       await refresh();
-      await device.keepForOffline([loadPlayer, loadDayEntry]);
+      const pictures = newest.current?.lines.flatMap(({ picture }) => picture?.address ?? []) ?? [];
+      await device.keepForOffline([loadPlayer, loadDayEntry], pictures);
       await device.askToPersist();
     });
     const again = () => void refresh();
@@ -103,11 +119,17 @@ function TodayPage({ start }: { start: PatientPack }) {
     known && here?.stopped
       ? { ...known, paused: 'after a stop', sessions: [], extra: null }
       : known;
-  if (playing && day)
+  if ((playing || telling) && (whole === null || whole === 'nowhere'))
     return (
-      <Suspense fallback={<p className="p-6">…</p>}>
+      <p role="status" className="p-6">
+        {whole === null ? '…' : say('today.notHere')}
+      </p>
+    );
+  if (playing && day && whole && whole !== 'nowhere')
+    return (
+      <Later pack={whole} language={language}>
         <Player
-          pack={pack}
+          pack={whole}
           day={day}
           session={playing.session}
           end={playing.end}
@@ -119,13 +141,13 @@ function TodayPage({ start }: { start: PatientPack }) {
             void refresh();
           }}
         />
-      </Suspense>
+      </Later>
     );
-  if (telling)
+  if (telling && whole && whole !== 'nowhere')
     return (
-      <Suspense fallback={<p className="p-6">…</p>}>
+      <Later pack={whole} language={language}>
         <DayEntry
-          pack={pack}
+          pack={whole}
           today={today}
           onDone={() => {
             setTelling(false);
@@ -134,7 +156,7 @@ function TodayPage({ start }: { start: PatientPack }) {
             void refresh();
           }}
         />
-      </Suspense>
+      </Later>
     );
   return (
     <div className="grid gap-6">
@@ -181,6 +203,23 @@ function TodayPage({ start }: { start: PatientPack }) {
   );
 }
 
+/** A screen beyond the first, with its texts, which came with the pack. */
+function Later({
+  pack,
+  language,
+  children,
+}: {
+  pack: PatientPack;
+  language: string;
+  children: ReactNode;
+}) {
+  return (
+    <Words words={pack.texts as CompiledWords} language={language}>
+      <Suspense fallback={<p className="p-6">…</p>}>{children}</Suspense>
+    </Words>
+  );
+}
+
 function Link({ href, children }: { href: string; children: string }) {
   return (
     <a href={href} className="inline-block min-h-11 py-2 text-action underline">
@@ -195,7 +234,7 @@ function DayView({
   here,
   onPlay,
 }: {
-  pack: PatientPack;
+  pack: ShownPack;
   day: PackDay;
   here: Here | null;
   onPlay: (session: PackSession, end: 'least' | 'most', kept: KeptSession | null) => void;
@@ -242,7 +281,7 @@ function DayView({
   );
 }
 
-function Paused({ pack, paused }: { pack: PatientPack; paused: Exclude<PackDay['paused'], 'no'> }) {
+function Paused({ pack, paused }: { pack: ShownPack; paused: Exclude<PackDay['paused'], 'no'> }) {
   const say = useSay();
   const about = {
     'after a stop': 'paused.stop',

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { PATIENT_LANGUAGE, patientWords, sayToPatient } from '@/catalogue';
-import type { PatientPack } from '@/core/exchange';
+import { PATIENT_LANGUAGE, patientWords, sayToPatient, todayWords } from '@/catalogue';
+import { shownPack } from '@/core/exchange';
 import { currentPatient } from '@/server/current';
 import { patientPack } from '@/server/patient-pack';
 import { LINK_GONE } from '@/server/problem';
@@ -13,11 +13,6 @@ export const metadata: Metadata = {
   robots: 'noindex',
   manifest: '/api/v1/patient/manifest',
 };
-
-/** What only the player needs comes with the pack the page fetches: the page itself stays small. */
-function withoutFigures(pack: PatientPack): PatientPack {
-  return { ...pack, lines: pack.lines.map((line) => ({ ...line, figure: null })) };
-}
 
 /** One document for today, player and check-in, fed by one pack. */
 export default async function TodayPage() {
@@ -36,8 +31,8 @@ export default async function TodayPage() {
   return (
     <main className="patient mx-auto max-w-lg px-5 py-5">
       <Today
-        start={withoutFigures(await patientPack(here))}
-        words={patientWords()}
+        start={shownPack(await patientPack(here))}
+        words={todayWords()}
         language={PATIENT_LANGUAGE}
       />
     </main>

@@ -52,6 +52,43 @@ export function svgText(drawing: Drawing, palette: Palette, title: string): stri
   );
 }
 
+/** What differs in the dark: the same tones as the page's own (`.figure` in globals.css). */
+const DARK: Readonly<Partial<Record<Tone, Partial<Pick<Paint, 'fill' | 'stroke'>>>>> = {
+  ground: { stroke: '#6d7d77' },
+  thing: { fill: '#55655f', stroke: '#6d7d77' },
+  'thing-soft': { fill: '#7f908a', stroke: '#6d7d77' },
+  'thing-line': { stroke: '#6d7d77' },
+  cloth: { fill: '#7d968c', stroke: '#0b120f' },
+  'cloth-far': { fill: '#5f756c', stroke: '#0b120f' },
+  skin: { fill: '#dcbfa2', stroke: '#0b120f' },
+  'skin-far': { fill: '#b3957a', stroke: '#0b120f' },
+  push: { stroke: '#8fb4ff' },
+  before: { stroke: '#a9b8b2' },
+};
+
+/** A picture as a file that follows the reader's theme. The words beside it say what it shows. */
+export function themedSvg(drawing: Drawing, palette: Palette = PRINT_PALETTE): string {
+  const tones = [...new Set(drawing.shapes.map(({ tone }) => tone))];
+  const rule = (tone: Tone, { fill, stroke }: Partial<Paint>) =>
+    `.${tone}{${fill ? `fill:${fill};` : ''}${stroke ? `stroke:${stroke}` : ''}}`;
+  const style =
+    tones.map((tone) => rule(tone, palette[tone])).join('') +
+    `@media (prefers-color-scheme:dark){${tones.map((tone) => rule(tone, DARK[tone] ?? {})).join('')}}`;
+  const paths = drawing.shapes
+    .filter(({ d }) => d !== '')
+    .map(({ tone, d }) => {
+      const { width, dash, opacity } = palette[tone];
+      return `<path class="${tone}" stroke-width="${width}"${dash ? ` stroke-dasharray="${dash}"` : ''}${opacity ? ` opacity="${opacity}"` : ''} d="${d}"/>`;
+    })
+    .join('');
+  const [, , width, height] = drawing.box;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${drawing.box.join(' ')}" width="${width}" height="${height}">` +
+    `<style>${style}</style>` +
+    `<g paint-order="stroke" stroke-linejoin="round" stroke-linecap="round">${paths}</g></svg>`
+  );
+}
+
 function escaped(text: string): string {
   return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
 }

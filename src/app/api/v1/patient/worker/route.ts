@@ -2,7 +2,7 @@
  * The patient's service worker. Its scope is the patient's page only; the clinic's pages are never
  * kept on a device. A page is answered from the network while there is one, within three seconds, and
  * else as it was kept, headers and all, so that its policy and its nonce agree. Files carry a hash in
- * their name: once kept they never change.
+ * their address: once kept they never change.
  */
 const WORKER = `
 const CACHE = 'dry-lantern-1';
@@ -47,7 +47,7 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (request.mode === 'navigate' && url.pathname === PAGE) event.respondWith(page(request));
-  else if (url.pathname.startsWith('/_next/static/')) event.respondWith(file(request));
+  else if (/^\\/(_next\\/static|figures)\\//.test(url.pathname)) event.respondWith(file(request));
 });
 `;
 

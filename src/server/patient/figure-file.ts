@@ -1,0 +1,38 @@
+import { createHash } from 'node:crypto';
+import { figureOf } from '@/catalogue/figures';
+import type { PackPicture } from '@/core/exchange';
+import { drawFigure, themedSvg } from '@/core/figure';
+
+export type FigureSide = 'left' | 'right';
+
+type FigureFile = {
+  readonly text: string;
+  readonly hash: string;
+  readonly width: number;
+  readonly height: number;
+};
+const files = new Map<string, FigureFile>();
+
+/** An exercise's still as a file of its own, in the reader's theme; null where there is no drawing. */
+export function figureFile(exerciseId: string, side: FigureSide): FigureFile | null {
+  const key = `${exerciseId} ${side}`;
+  const known = files.get(key);
+  if (known) return known;
+  const figure = figureOf(exerciseId);
+  if (!figure) return null;
+  const drawing = drawFigure(figure, 1, { side, before: true });
+  const text = themedSvg(drawing);
+  const hash = createHash('sha256').update(text).digest('base64url').slice(0, 10);
+  const [, , width, height] = drawing.box;
+  const made: FigureFile = { text, hash, width: Math.round(width), height: Math.round(height) };
+  files.set(key, made);
+  return made;
+}
+
+/** Where that file is. Its content's hash stands in the address, so that it can be kept for good. */
+export function packPicture(exerciseId: string, side: FigureSide): PackPicture | null {
+  const file = figureFile(exerciseId, side);
+  if (!file) return null;
+  const { hash, width, height } = file;
+  return { address: `/figures/${exerciseId}/${side}?v=${hash}`, width, height };
+}
