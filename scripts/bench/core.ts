@@ -94,7 +94,7 @@ async function measure(file: string): Promise<void> {
   const times: number[] = [];
   for (let round = 0; round < 25; round += 1) {
     const began = performance.now();
-    await morningList(lead, '', 1);
+    await morningList(lead, { search: '', practitionerId: null, group: null, page: 1 });
     times.push(performance.now() - began);
   }
   const sql = await bareSql(lead.clinicId);

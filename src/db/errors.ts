@@ -15,7 +15,7 @@ export class DatabaseFailure extends Error {
 }
 
 export type GuardName =
-  'access' | 'version' | 'day' | 'empty' | 'screening' | 'consent' | 'offered';
+  'access' | 'version' | 'day' | 'empty' | 'screening' | 'consent' | 'offered' | 'triage';
 
 /** A condition of a batch no longer held, so nothing of the batch was stored. */
 export class GuardRefused extends Error {

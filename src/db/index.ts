@@ -10,3 +10,4 @@ export * from './programmes';
 export * from './reminders';
 export * from './session-events';
 export * from './visit';
+export * from './follow';

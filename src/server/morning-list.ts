@@ -1,111 +1,133 @@
-import { type AdherenceSummary, type DayAdherence, summarise } from '@/core/adherence';
-import { adherenceHistory, lastDays } from '@/core/history';
-import { type LocalDate, daysBetween } from '@/core/units';
+import { LEVELS, type Level } from '@/core/triage';
 import {
-  type AlertKind,
-  PATIENTS_A_PAGE,
-  type Patient,
-  countPatients,
-  newestOf,
-  openAlertsOf,
-  patientsAwaitingAnswer,
-  patientsOnPage,
+  TRIAGE_PAGE,
+  type TriageQuery,
+  alertsToEscalate,
+  audit,
+  clinicById,
+  countTriageRows,
+  escalateAlerts,
+  membersOf,
+  triageCounts,
+  triageRowsOf,
+  write,
 } from '@/db';
 import type { SignedIn } from './access';
-import { factsOf, todayOf } from './programme-facts';
+import { now } from './clock';
+import { limitsOf } from './follow/outlook';
+import { type TriageBody, refreshTriage } from './follow/triage';
 
-/** Ribs of a patient's small lantern: so many days, today the newest. */
-export const LANTERN_DAYS = 14;
+export { LANTERN_DAYS, type OpenAlert } from './follow/triage';
 
-export type OpenAlert = {
-  readonly id: string;
-  readonly kind: AlertKind;
+export type MorningRow = TriageBody & {
+  readonly patientId: string;
+  readonly name: string;
+  readonly practitioner: string;
 };
 
-export type MorningRow = {
-  readonly patient: Patient;
-  readonly complaint: string;
-  readonly days: readonly DayAdherence[];
-  readonly summary: AdherenceSummary;
-  readonly alerts: readonly OpenAlert[];
-  readonly lastSession: { readonly date: LocalDate; readonly daysAgo: number } | null;
-  readonly lastPain: { readonly date: LocalDate; readonly pain: number } | null;
-  /** In one sentence, with its numbers. */
-  readonly reason: string;
+export type MorningGroup = {
+  /** Null for those put aside. */
+  readonly level: Level | null;
+  readonly total: number;
+  readonly rows: readonly MorningRow[];
 };
 
 export type MorningList = {
-  readonly rows: readonly MorningRow[];
-  readonly total: number;
+  readonly groups: readonly MorningGroup[];
+  /** The group that is paged through, with its page; the others show their first rows. */
   readonly page: number;
   readonly pages: number;
+  readonly total: number;
+  readonly counts: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly call: number;
+    readonly decide: number;
+    readonly steady: number;
+  }[];
 };
 
-/** One page of the clinic's patients, each with the last fortnight. */
-export async function morningList(
-  member: SignedIn,
-  search: string,
-  page: number,
-): Promise<MorningList> {
+export type MorningAsked = {
+  readonly search: string;
+  /** A practitioner's id, or null for everybody's. */
+  readonly practitionerId: string | null;
+  readonly group: Level | 'aside' | null;
+  readonly page: number;
+};
+
+/** Steady patients need no look: only so many are shown before somebody asks for them. */
+const STEADY_SHOWN = 12;
+
+/** The clinic's patients in the order of who needs what this morning. */
+export async function morningList(member: SignedIn, asked: MorningAsked): Promise<MorningList> {
   const { clinicId } = member;
-  const total = await countPatients({ clinicId, search });
-  const pages = Math.max(1, Math.ceil(total / PATIENTS_A_PAGE));
+  await escalate(clinicId);
+  await refreshTriage(clinicId);
+  const { search, practitionerId, group, page } = asked;
+  const [members, tallies] = await Promise.all([membersOf(clinicId), triageCounts(clinicId)]);
+  const names = new Map(members.map(({ id, name }) => [id, name]));
+  const base = { clinicId, search, practitionerId };
+  const wanted = group === null ? [...LEVELS, 'aside' as const] : [group];
+  const totals = await Promise.all(
+    wanted.map((one) => countTriageRows({ ...base, level: levelOf(one) })),
+  );
+  const pages = group === null ? 1 : Math.max(1, Math.ceil((totals[0] ?? 0) / TRIAGE_PAGE));
   const shown = Math.min(Math.max(1, page), pages);
-  const found = await patientsOnPage({ clinicId, search, page: shown });
-  if (found.length === 0) return { rows: [], total, page: shown, pages };
-  const patients = found.map((row) => row.patient);
-  const ids = patients.map((patient) => patient.id);
-  const todays = patients.map(todayOf).sort();
-  const from = lastDays(todays[0] as LocalDate, LANTERN_DAYS).from;
-  const to = todays.at(-1) as LocalDate;
-  const [facts, alerts, newest, awaiting] = await Promise.all([
-    factsOf(clinicId, patients, from, to),
-    openAlertsOf(clinicId, ids),
-    newestOf(clinicId, ids),
-    patientsAwaitingAnswer(clinicId, ids),
-  ]);
-  const rows = facts.map((fact, index): MorningRow => {
-    const { patient, today } = fact;
-    const span = lastDays(today, LANTERN_DAYS);
-    const days = adherenceHistory(fact, span.from, span.to);
-    const date = newest.session.get(patient.id) as LocalDate | undefined;
-    const pain = newest.pain.get(patient.id);
-    const row = {
-      patient,
-      complaint: found[index]?.complaint ?? '',
-      days,
-      summary: summarise(days),
-      alerts: alerts
-        .filter((alert) => alert.patientId === patient.id)
-        .map(({ id, kind }) => ({ id, kind })),
-      lastSession: date ? { date, daysAgo: daysBetween(date, today) } : null,
-      lastPain: pain?.pain == null ? null : { date: pain.date as LocalDate, pain: pain.pain },
-    };
-    return { ...row, reason: reasonOf(row, fact.versions.length > 0, awaiting.has(patient.id)) };
-  });
-  return { rows, total, page: shown, pages };
+  const groups = await Promise.all(
+    wanted.map(async (one, index): Promise<MorningGroup> => {
+      const rows = await triageRowsOf({ ...base, level: levelOf(one), page: shown });
+      // Looking for somebody, or at one group, shows all of a page.
+      const few = group === null && search === '' && one === 'steady';
+      return {
+        level: one === 'aside' ? null : one,
+        total: totals[index] ?? 0,
+        rows: rows.slice(0, few ? STEADY_SHOWN : rows.length).map((row) => ({
+          ...(JSON.parse(row.body) as TriageBody),
+          patientId: row.patientId,
+          name: row.name,
+          practitioner: names.get(row.practitionerId) ?? '',
+        })),
+      };
+    }),
+  );
+  const count = (id: string, level: number) =>
+    tallies.find((row) => row.practitionerId === id && row.level === level && !row.aside)?.count ??
+    0;
+  return {
+    groups,
+    page: shown,
+    pages,
+    total: totals.reduce((sum, total) => sum + total, 0),
+    counts: members
+      .filter(({ id }) => tallies.some((row) => row.practitionerId === id))
+      .map(({ id, name }) => ({
+        id,
+        name,
+        call: count(id, 0),
+        decide: count(id, 1),
+        steady: count(id, 2),
+      })),
+  };
 }
 
-const ALERT_REASONS: Readonly<Record<AlertKind, string>> = {
-  'stopped for a symptom':
-    'Stopped a session because something felt wrong; the programme is paused.',
-  'conflicting log': 'A session was reported twice with different content; both are kept.',
-  'new weakness': 'New weakness at the last examination, whatever the pain does.',
-  'health answers': 'The patient’s own health answers ask for a look today.',
-};
+function levelOf(group: Level | 'aside'): TriageQuery['level'] {
+  return group === 'aside' ? null : LEVELS.indexOf(group);
+}
 
-function reasonOf(
-  row: Omit<MorningRow, 'reason'>,
-  prescribed: boolean,
-  awaitsAnswer: boolean,
-): string {
-  const [alert] = row.alerts;
-  if (alert) return ALERT_REASONS[alert.kind];
-  if (awaitsAnswer) return 'Referred; no answer is recorded yet.';
-  if (!prescribed) return 'No programme yet.';
-  if (row.lastSession === null) return 'No session so far.';
-  const { sessionsDone, sessionsDue, share } = row.summary;
-  if (sessionsDue === 0) return `Nothing was due in the last ${LANTERN_DAYS} days.`;
-  const percent = share === null ? '' : `, ${Math.round(share * 100)} % of the dose`;
-  return `${sessionsDone} of ${sessionsDue} sessions in ${LANTERN_DAYS} days${percent}.`;
+/** Alerts nobody has taken within the clinic's time become the lead's, once and for the record. */
+export async function escalate(clinicId: string): Promise<void> {
+  const clinic = await clinicById(clinicId);
+  const at = now();
+  const since = at - limitsOf(clinic).escalateHours * 3_600_000;
+  if ((await alertsToEscalate(clinicId, since)) === 0) return;
+  await write(() => [
+    escalateAlerts(clinicId, since, at),
+    audit({
+      clinicId,
+      at,
+      actor: { kind: 'system', id: 'triage' },
+      verb: 'escalated alerts to the lead of',
+      subject: { kind: 'clinic', id: clinicId },
+    }),
+  ]);
 }

@@ -51,6 +51,7 @@ export function asProblem(error: unknown): Problem {
       case 'consent':
         return new Problem(409, 'The consent was taken back in the meantime. Nothing was saved.');
       case 'offered':
+      case 'triage':
       case 'other':
         return new Problem(
           409,

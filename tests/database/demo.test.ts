@@ -77,10 +77,9 @@ it('tells each story: fading, never opened, flare and recovery', async () => {
   const unopened = await lived('Nessa');
   expect(unopened.days).toEqual([]);
   const practitioner = await member(unopened.clinic.emails.practitioner);
-  expect((await morningList(practitioner, '', 1)).rows[0]).toMatchObject({
-    reason: 'No session so far.',
-    lastSession: null,
-  });
+  const asked = { search: '', practitionerId: null, group: null, page: 1 };
+  const rows = (await morningList(practitioner, asked)).groups.flatMap((group) => group.rows);
+  expect(rows[0]).toMatchObject({ rule: 'link never opened', lastSession: null });
   const flare = await lived('Bodo');
   expect(await pausesOf(flare.clinic.id, [flare.patientId])).toMatchObject([
     { cause: 'stop', fromDate: dates()[32], toDate: dates()[35] },

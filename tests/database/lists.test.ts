@@ -1,7 +1,13 @@
+import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
-import { PATIENTS_A_PAGE, closeDatabase, insertAlert, patientById, write } from '@/db';
-import { fileHeader, followOf } from '@/server/follow';
-import { morningList } from '@/server/morning-list';
+import { TriageMarkDraft } from '@/core/records';
+import { TRIAGE_LIMITS } from '@/core/triage';
+import { TRIAGE_PAGE, auditOf, closeDatabase, insertAlert, patientById, write } from '@/db';
+import { setClock } from '@/server/clock';
+import { markTriage, saveTriageLimits } from '@/server/follow/marks';
+import { fileHeader, followOf } from '@/server/follow/strips';
+import { issueLink } from '@/server/links';
+import { type MorningAsked, morningList } from '@/server/morning-list';
 import { patientPack } from '@/server/patient-pack';
 import { acknowledge } from '@/server/people';
 import { setPaused } from '@/server/save-programme';
@@ -26,64 +32,132 @@ beforeEach(async () => {
 });
 
 afterEach(() => {
+  setClock(null);
   closeDatabase();
   rmSync(folder, { recursive: true, force: true });
 });
 
+const listed = (search = '', change: Partial<MorningAsked> = {}, by = practitioner) =>
+  morningList(by, { search, practitionerId: null, group: null, page: 1, ...change });
+const namesIn = async (search = '') =>
+  (await listed(search)).groups.flatMap(({ rows }) => rows.map(({ name }) => name));
+
 describe('the morning list', () => {
-  it('pages, counts, and keeps other clinics out', async () => {
-    for (let index = 0; index < PATIENTS_A_PAGE + 3; index += 1) {
+  it('pages a group, counts, and keeps other clinics out', async () => {
+    for (let index = 0; index < TRIAGE_PAGE + 3; index += 1)
       await makePatient(practitioner, `Patient ${String(index).padStart(3, '0')}`);
-    }
     const other = await member((await makeClinic('other')).emails.lead);
-    const [first, second, beyond] = [1, 2, 99].map((page) => morningList(practitioner, '', page));
-    expect(await first).toMatchObject({ total: PATIENTS_A_PAGE + 3, pages: 2, page: 1 });
-    expect((await second)?.rows.map((row) => row.patient.name)).toEqual([
+    const page = (number: number) => listed('', { group: 'decide', page: number });
+    expect(await page(1)).toMatchObject({ total: TRIAGE_PAGE + 3, pages: 2, page: 1 });
+    expect((await page(2)).groups[0]?.rows.map(({ name }) => name)).toEqual([
       'Patient 050',
       'Patient 051',
       'Patient 052',
     ]);
-    expect(await beyond).toMatchObject({ page: 2 });
-    expect(await morningList(other, '', 1)).toMatchObject({ total: 0, rows: [] });
+    expect(await page(99)).toMatchObject({ page: 2 });
+    expect(await listed('', {}, other)).toMatchObject({ total: 0 });
+    expect((await listed()).counts).toMatchObject([
+      { call: 0, decide: TRIAGE_PAGE + 3, steady: 0 },
+    ]);
   });
 
   it('finds by any part of a name, and takes % and _ for themselves', async () => {
     await makePatient(practitioner, '100% Wool_Weaver');
     await makePatient(practitioner, 'Plain Name');
-    const names = async (search: string) =>
-      (await morningList(practitioner, search, 1)).rows.map((row) => row.patient.name);
-    expect(await names('wool')).toEqual(['100% Wool_Weaver']);
-    expect(await names('%')).toEqual(['100% Wool_Weaver']);
-    expect(await names('_')).toEqual(['100% Wool_Weaver']);
-    expect(await names('nobody')).toEqual([]);
+    expect(await namesIn('wool')).toEqual(['100% Wool_Weaver']);
+    expect(await namesIn('%')).toEqual(['100% Wool_Weaver']);
+    expect(await namesIn('_')).toEqual(['100% Wool_Weaver']);
+    expect(await namesIn('nobody')).toEqual([]);
   });
 
-  it('shows an open alert first, until a named person has seen it', async () => {
+  it('has an open alert called today, until a named person has seen it', async () => {
     await makePatient(practitioner, 'Aaron First');
     const alerted = await makePatient(practitioner, 'Zoe Last');
+    await listed();
     await write(() => [
       insertAlert({
         clinicId: practitioner.clinicId,
         id: 'stop',
         patientId: alerted,
         kind: 'stopped for a symptom',
-        createdAt: 1,
+        createdAt: Date.now(),
       }),
     ]);
-    const names = async () =>
-      (await morningList(practitioner, '', 1)).rows.map((row) => row.patient.name);
-    expect(await names()).toEqual(['Zoe Last', 'Aaron First']);
+    expect(await namesIn()).toEqual(['Zoe Last', 'Aaron First']);
+    expect((await listed()).groups[0]).toMatchObject({ level: 'call today', total: 1 });
     await acknowledge(practitioner, 'stop');
-    expect(await names()).toEqual(['Aaron First', 'Zoe Last']);
+    expect(await namesIn()).toEqual(['Aaron First', 'Zoe Last']);
     await expect(acknowledge(practitioner, 'stop')).rejects.toMatchObject({ status: 404 });
   });
 
-  it('gives each patient a reason', async () => {
+  it('takes an alert nobody has taken in the clinic’s time to the lead, once', async () => {
+    const alerted = await makePatient(practitioner, 'Zoe Last');
+    await write(() => [
+      insertAlert({
+        clinicId: practitioner.clinicId,
+        id: 'old',
+        patientId: alerted,
+        kind: 'new weakness',
+        createdAt: Date.now() - 25 * 3_600_000,
+      }),
+    ]);
+    const row = async () => (await listed()).groups[0]?.rows[0];
+    expect(await row()).toMatchObject({ alerts: [{ escalated: true }] });
+    expect((await row())?.reason).toContain('the lead’s');
+    const said = (await auditOf(practitioner.clinicId, practitioner.clinicId)).filter(({ verb }) =>
+      verb.startsWith('escalated'),
+    );
+    expect(said).toHaveLength(1);
+  });
+
+  it('gives each patient a reason, which follows every write', async () => {
     const patientId = await makePatient(practitioner);
-    const reason = async () => (await morningList(practitioner, '', 1)).rows[0]?.reason;
+    const reason = async () => (await listed()).groups.flatMap(({ rows }) => rows)[0]?.reason;
     expect(await reason()).toBe('No programme yet.');
     await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
-    expect(await reason()).toBe('No session so far.');
+    expect(await reason()).toBe('Nothing was due in the last fortnight.');
+    await setPaused(practitioner, patientId, true);
+    expect(await reason()).toBe('Paused.');
+  });
+
+  it('puts a row aside for its reason only: another reason brings it back', async () => {
+    const patientId = await makePatient(practitioner);
+    const mark = (kind: 'done' | 'snoozed' | 'back', rule: string, reason = '') =>
+      markTriage(practitioner, { id: randomUUID(), patientId, kind, rule, days: 3, reason });
+    const totals = async () =>
+      Object.fromEntries(
+        (await listed()).groups.map(({ level, total }) => [level ?? 'aside', total]),
+      ) as Record<string, number>;
+    await mark('snoozed', 'no programme', 'On holiday');
+    expect(await totals()).toMatchObject({ decide: 0, aside: 1 });
+    await mark('back', 'no programme');
+    expect(await totals()).toMatchObject({ decide: 1, aside: 0 });
+    await mark('done', 'silent');
+    expect(await totals()).toMatchObject({ decide: 1, aside: 0 });
+    expect(
+      TriageMarkDraft.safeParse({
+        id: randomUUID(),
+        patientId,
+        kind: 'snoozed',
+        rule: 'x',
+        days: 3,
+        reason: '',
+      }).success,
+    ).toBe(false);
+  });
+
+  it('follows the clinic’s own limits at once', async () => {
+    const patientId = await makePatient(practitioner);
+    await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+    await issueLink(practitioner, patientId);
+    const lead = await member('lead@tide.example');
+    const reason = async () => (await listed()).groups.flatMap(({ rows }) => rows)[0]?.reason;
+    expect(await reason()).toBe('Nothing was due in the last fortnight.');
+    const soon = Date.now() + 86_400_000 * 1.5;
+    setClock(() => soon);
+    expect(await reason()).toContain('sessions in a fortnight');
+    await saveTriageLimits(lead, { ...TRIAGE_LIMITS, unopenedDays: 1 });
+    expect(await reason()).toBe('The link has not been opened for 1 day.');
   });
 });
 

@@ -156,8 +156,15 @@ describe('a referral', () => {
     await saveReferral(stage.practitioner, letter);
     await saveReferral(stage.practitioner, letter);
     expect((await screeningState(patient)).openReferrals).toBe(1);
-    const list = await morningList(stage.practitioner, 'Wren', 1);
-    expect(list.rows[0]?.reason).toBe('Referred; no answer is recorded yet.');
+    const list = await morningList(stage.practitioner, {
+      search: 'Wren',
+      practitionerId: null,
+      group: null,
+      page: 1,
+    });
+    expect(list.groups.flatMap(({ rows }) => rows)[0]?.reason).toBe(
+      'Referred; no answer is recorded yet.',
+    );
     const answer = { id: randomUUID(), patientId: id, referralId, text: 'No compression.' };
     await expect(
       answerReferral(stage.practitioner, { ...answer, answeredOn: today(1) }),

@@ -4,11 +4,21 @@ import { randomUUID } from 'node:crypto';
 import { DatabaseFailure, anyClinic, closeDatabase, migrateDatabase } from '@/db';
 import { morningList } from '@/server/morning-list';
 import { takeIn } from '@/server/take-in';
-import { PASSWORD, device, makeClinic, makePatient, member, prescribe } from '../support/clinic';
+import {
+  PASSWORD,
+  device,
+  makeClinic,
+  makePatient,
+  member,
+  prescribe,
+  today,
+} from '../support/clinic';
 import { type LibsqlServer, startLibsqlServer } from '../support/libsql-server';
 import { temporaryFolder } from '../support/server';
 
 /** The whole way of a prescription over a remote libSQL server: no code assumes a local file. */
+const EVERYBODY = { search: '', practitionerId: null, group: null, page: 1 } as const;
+
 let folder: string;
 let remote: LibsqlServer;
 
@@ -51,9 +61,9 @@ it('migrates, prescribes, takes a session in and lists it', async () => {
   ];
   await takeIn(here, { sentAt: Date.now(), events });
   expect(await takeIn(here, { sentAt: Date.now(), events })).toMatchObject({ conflicts: [] });
-  const list = await morningList(practitioner, '', 1);
-  expect(list.rows).toMatchObject([
-    { complaint: 'Neck', lastPain: { pain: 6 }, lastSession: { daysAgo: 0 } },
+  const list = await morningList(practitioner, EVERYBODY);
+  expect(list.groups.flatMap(({ rows }) => rows)).toMatchObject([
+    { complaint: 'Neck', lastPain: { pain: 6 }, lastSession: today() },
   ]);
   expect(remote.requests()).toBeGreaterThan(10);
 });
@@ -64,7 +74,7 @@ it('keeps guards, uniqueness and all-or-nothing', async () => {
   const assistant = await member(clinic.emails.assistant);
   await expect(makePatient(assistant)).rejects.toMatchObject({ guard: 'access' });
   await expect(makeClinic('far')).rejects.toMatchObject({ name: 'AlreadyThere' });
-  expect((await morningList(assistant, '', 1)).total).toBe(0);
+  expect((await morningList(assistant, EVERYBODY)).total).toBe(0);
 });
 
 it('runs the built application, and says so when the token is wrong', async () => {

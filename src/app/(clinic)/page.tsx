@@ -1,33 +1,54 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
+import { LEVELS, type Level } from '@/core/triage';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
-import { LANTERN_DAYS, type MorningRow, morningList } from '@/server/morning-list';
+import {
+  LANTERN_DAYS,
+  type MorningGroup,
+  type MorningList,
+  type MorningRow,
+  morningList,
+} from '@/server/morning-list';
 import { AlertLine } from '@/ui/forms/alert-line';
 import { Lantern } from '@/ui/lantern/lantern';
 import { describeDays, ribOfDay } from '@/ui/lantern/rib';
 import { buttonClass } from '@/ui/primitives/button';
 import { INPUT_CLASS } from '@/ui/primitives/field';
+import { PutAside } from '@/ui/triage/put-aside';
 
 export const metadata: Metadata = { title: 'Morning list' };
 
 const Query = z.object({
   name: z.string().max(200).catch(''),
   page: z.coerce.number().int().min(1).catch(1),
+  whose: z.uuid().nullable().catch(null),
+  group: z
+    .enum([...LEVELS, 'aside'])
+    .nullable()
+    .catch(null),
 });
+type Query = z.infer<typeof Query>;
 
 export default async function MorningPage({ searchParams }: PageProps<'/'>) {
   const member = await currentMember();
   if (!member) return null;
-  const { name, page } = Query.parse(await searchParams);
-  const list = await morningList(member, name.trim(), page);
-  const mayAdd = roleSuffices(member.role, 'practitioner');
+  const query = Query.parse(await searchParams);
+  const { name, page, whose, group } = query;
+  const list = await morningList(member, {
+    search: name.trim(),
+    practitionerId: whose,
+    group,
+    page,
+  });
+  const mayAct = roleSuffices(member.role, 'practitioner');
   return (
     <>
       <div className="flex flex-wrap items-end gap-3 border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Morning list</h1>
         <form action="/" className="flex items-end gap-2" role="search">
+          {whose && <input type="hidden" name="whose" value={whose} />}
           <label htmlFor="name" className="grid gap-1">
             <span className="text-[0.93em] text-soft">Find by name</span>
             <input
@@ -43,101 +64,201 @@ export default async function MorningPage({ searchParams }: PageProps<'/'>) {
             Find
           </button>
         </form>
-        {mayAdd && (
+        {mayAct && (
           <Link href="/patients/new" className={buttonClass('main')}>
             New patient
           </Link>
         )}
       </div>
-      {list.rows.length === 0 ? (
+      <Whose list={list} query={query} />
+      {list.total === 0 ? (
         <p className="py-10 text-soft">
           {name
             ? `Nobody’s name contains “${name}”.`
-            : 'No patients yet. Add the first with “New patient”, then write a programme as dose lines.'}
+            : 'No patients here. Add one with “New patient”, then write a programme as dose lines.'}
         </p>
       ) : (
-        <ul className="divide-y divide-hair border-b border-hair">
-          {list.rows.map((row) => (
-            <PatientRow key={row.patient.id} row={row} mayAcknowledge={mayAdd} />
-          ))}
-        </ul>
+        list.groups.map((one) => (
+          <Group key={one.level ?? 'aside'} group={one} query={query} mayAct={mayAct} />
+        ))
       )}
-      <Pages list={list} name={name} />
+      <Pages list={list} query={query} />
     </>
   );
 }
 
-function PatientRow({ row, mayAcknowledge }: { row: MorningRow; mayAcknowledge: boolean }) {
-  const { patient, lastSession, lastPain } = row;
+function address(query: Query, change: Partial<Query>): string {
+  const { name, page, whose, group } = { ...query, page: 1, ...change };
+  const parts = new URLSearchParams({
+    ...(name ? { name } : {}),
+    ...(whose ? { whose } : {}),
+    ...(group ? { group } : {}),
+    ...(page > 1 ? { page: String(page) } : {}),
+  }).toString();
+  return parts === '' ? '/' : `/?${parts}`;
+}
+
+/** Who has how much to do, and the way to one practitioner's list. */
+function Whose({ list, query }: { list: MorningList; query: Query }) {
+  if (list.counts.length === 0) return null;
   return (
-    <li className="grid grid-cols-[3.2rem_minmax(0,1fr)] items-center gap-x-4 py-2.5 md:grid-cols-[3.2rem_minmax(0,1.3fr)_minmax(0,2fr)_9rem_6rem_auto]">
+    <nav aria-label="Whose patients" className="flex flex-wrap gap-x-5 gap-y-1 py-2 text-[0.93em]">
+      <Link
+        href={address(query, { whose: null })}
+        aria-current={query.whose === null ? 'page' : undefined}
+        className={query.whose === null ? 'font-semibold' : 'text-action hover:underline'}
+      >
+        Everybody’s
+      </Link>
+      {list.counts.map(({ id, name, call, decide, steady }) => (
+        <Link
+          key={id}
+          href={address(query, { whose: id })}
+          aria-current={query.whose === id ? 'page' : undefined}
+          className={query.whose === id ? 'font-semibold' : 'text-action hover:underline'}
+        >
+          <span dir="auto">{name}</span>{' '}
+          <span className="figures text-soft">
+            {call} to call, {decide} to decide, {steady} steady
+          </span>
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+const GROUPS = {
+  'call today': { title: 'Call today', mark: 'bg-stop' },
+  decide: { title: 'Decide', mark: 'bg-action' },
+  steady: { title: 'Steady', mark: 'bg-dark-rib' },
+} as const satisfies Record<Level, { title: string; mark: string }>;
+
+function Group({ group, query, mayAct }: { group: MorningGroup; query: Query; mayAct: boolean }) {
+  const { level, rows, total } = group;
+  if (total === 0 && (level === null || query.name !== '')) return null;
+  const { title, mark } = level ? GROUPS[level] : { title: 'Put aside', mark: 'bg-hair' };
+  const id = `group-${level?.replace(' ', '-') ?? 'aside'}`;
+  return (
+    <section aria-labelledby={id} className="pt-4">
+      <h2 id={id} className="flex items-baseline gap-2 text-lg">
+        <span aria-hidden className={`h-4 w-1.5 self-center rounded-sm ${mark}`} />
+        {title} <span className="figures text-soft">{total}</span>
+        {rows.length < total && query.group === null && (
+          <Link
+            href={address(query, { group: level ?? 'aside' })}
+            className="ml-auto text-[0.87em] text-action hover:underline"
+          >
+            Show all {total}
+          </Link>
+        )}
+      </h2>
+      {rows.length === 0 ? (
+        <p className="py-2 text-soft">Nobody.</p>
+      ) : (
+        <ul className="divide-y divide-hair border-y border-hair">
+          {rows.map((row) => (
+            <PatientRow key={row.patientId} row={row} mayAct={mayAct} />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function PatientRow({ row, mayAct }: { row: MorningRow; mayAct: boolean }) {
+  const { patientId, name, lastPain, lastSession, alerts, also, aside } = row;
+  return (
+    <li className="grid grid-cols-[2.6rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[2.6rem_minmax(0,1.2fr)_minmax(0,2.2fr)_7.5rem_auto]">
       <Lantern
         ribs={row.days.map(ribOfDay)}
         label={`Last ${LANTERN_DAYS} days. ${describeDays(row.days)}`}
-        height={74}
+        height={58}
       />
       <div className="min-w-0">
         <Link
-          href={`/patients/${patient.id}/follow`}
+          href={`/patients/${patientId}/follow`}
           className="font-semibold text-action hover:underline"
           dir="auto"
         >
-          {patient.name}
+          {name}
         </Link>
-        <p className="text-soft" dir="auto">
+        <p className="truncate text-soft" dir="auto" title={row.complaint}>
           {row.complaint}
         </p>
       </div>
-      <div className="col-start-2 md:col-start-auto">
-        {row.alerts.map((alert) => (
+      <div className="col-start-2 min-w-0 md:col-start-auto">
+        {alerts.map((alert) => (
           <AlertLine
             key={alert.id}
             alertId={alert.id}
             kind={alert.kind}
-            mayAcknowledge={mayAcknowledge}
+            escalated={alert.escalated}
+            mayAcknowledge={mayAct}
           />
         ))}
         <p>{row.reason}</p>
+        {also.length > 0 && <p className="text-[0.9em] text-soft">{also.join(' ')}</p>}
+        {aside && (
+          <p className="text-[0.9em] text-soft">
+            {aside.kind === 'done' ? 'Done for today.' : `Waits until ${aside.until}: `}
+            <span dir="auto">{aside.reason}</span>
+          </p>
+        )}
       </div>
-      <p className="col-start-2 md:col-start-auto">
-        <span className="block text-[0.87em] text-soft">Last session</span>
-        {lastSession === null
-          ? '–'
-          : lastSession.daysAgo === 0
-            ? 'today'
-            : `${lastSession.daysAgo} d ago`}
+      <p className="col-start-2 text-[0.9em] md:col-start-auto">
+        <span className="block text-soft">
+          {lastSession === null ? 'No session' : `Heard ${lastSession}`}
+        </span>
+        <span className="figures text-plum">
+          {lastPain === null ? '' : `Pain ${lastPain.pain} of 10`}
+        </span>
       </p>
-      <p className="col-start-2 text-plum md:col-start-auto">
-        <span className="block text-[0.87em] text-soft">Last pain</span>
-        <span className="figures">{lastPain === null ? '–' : `${lastPain.pain} of 10`}</span>
-      </p>
-      <Link
-        href={`/patients/${patient.id}/plan`}
-        className="col-start-2 py-1 text-action hover:underline md:col-start-auto"
-        aria-label={`Plan of ${patient.name}`}
-      >
-        Plan
-      </Link>
+      <div className="col-start-2 flex flex-wrap items-center gap-3 md:col-start-auto md:justify-end">
+        <Link
+          href={`/patients/${patientId}/${row.step}`}
+          className="py-1 text-action hover:underline"
+          aria-label={`${row.next}: ${name}`}
+        >
+          {row.rule === null ? 'Open' : row.next}
+        </Link>
+        {mayAct && (row.rule !== null || aside) && (
+          <PutAside
+            patientId={patientId}
+            name={name}
+            rule={row.rule ?? ''}
+            aside={aside !== null}
+          />
+        )}
+      </div>
     </li>
   );
 }
 
-function Pages({ list, name }: { list: Awaited<ReturnType<typeof morningList>>; name: string }) {
-  const to = (page: number) =>
-    `/?${new URLSearchParams({ ...(name ? { name } : {}), page: String(page) })}`;
+function Pages({ list, query }: { list: MorningList; query: Query }) {
   return (
     <nav aria-label="Pages" className="flex items-center gap-4 pt-3 text-soft">
       <span>
         {list.total} {list.total === 1 ? 'patient' : 'patients'}
         {list.pages > 1 && `, page ${list.page} of ${list.pages}`}
       </span>
+      {query.group !== null && (
+        <Link href={address(query, { group: null })} className="text-action hover:underline">
+          All groups
+        </Link>
+      )}
       {list.page > 1 && (
-        <Link href={to(list.page - 1)} className="text-action hover:underline">
+        <Link
+          href={address(query, { page: list.page - 1 })}
+          className="text-action hover:underline"
+        >
           Before
         </Link>
       )}
       {list.page < list.pages && (
-        <Link href={to(list.page + 1)} className="text-action hover:underline">
+        <Link
+          href={address(query, { page: list.page + 1 })}
+          className="text-action hover:underline"
+        >
           Next
         </Link>
       )}

@@ -157,6 +157,17 @@ export function nextRungIn(catalogue: readonly Exercise[], circumstances?: Circu
   };
 }
 
+/** The nearest step below in the same family that is open to this patient; null without one. */
+export function previousRungIn(catalogue: readonly Exercise[], circumstances?: Circumstances) {
+  const isOpen = (exercise: Exercise) =>
+    circumstances === undefined || closedBecause(exercise, circumstances).length === 0;
+  return (exercise: Exercise): Exercise | null => {
+    const steps = stepsOf(catalogue, exercise.family);
+    const place = steps.findIndex(({ id }) => id === exercise.id);
+    return steps.slice(0, Math.max(0, place)).reverse().find(isOpen) ?? null;
+  };
+}
+
 /** The confirmed findings that no exercise here answers; one without a rule is not judged. */
 export function uncoveredFindings(
   findings: readonly ConfirmedFinding[],

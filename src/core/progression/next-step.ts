@@ -78,7 +78,7 @@ export const OVERRIDES: readonly Override[] = [
     id: 'stopped',
     source: TRADE,
     step: (_, last) =>
-      last.stopped
+      last.stopped === 'stands'
         ? {
             move: 'stop',
             dose: null,

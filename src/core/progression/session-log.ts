@@ -17,8 +17,8 @@ export type SessionLog = {
   /** Of the next morning; null when not told. */
   readonly nextMorning: Soreness | null;
   readonly skipped: SkipReason | null;
-  /** The session was stopped because something felt wrong. */
-  readonly stopped: boolean;
+  /** Stopped because something felt wrong; it stands until a clinician lets the programme go on. */
+  readonly stopped: 'no' | 'stands' | 'let go on';
 };
 
 /** Traffic light during exercise (Thomeé 1997; memory): up to 2 safe, up to 5 acceptable, over it too much. */
@@ -50,7 +50,7 @@ export function isSettled({ nextMorning }: SessionLog): boolean {
  */
 export function isGood(log: SessionLog): boolean {
   const { share, effort, pain, nextMorning } = log;
-  if (share < 1 || log.stopped || !isSettled(log)) return false;
+  if (share < 1 || log.stopped !== 'no' || !isSettled(log)) return false;
   if (effort !== null && effort > HARD_EFFORT) return false;
   const light = lightOf(pain ?? 0);
   return light === 'green' || (light === 'amber' && nextMorning !== null);

@@ -12,3 +12,4 @@ export * from './screening';
 export * from './session-events';
 export * from './teach';
 export { recordId } from './words';
+export * from './follow';

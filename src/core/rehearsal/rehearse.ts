@@ -176,6 +176,6 @@ function logOf(
     pain,
     nextMorning: flared ? (chance.fraction() < 0.2 ? 'flare' : 'still sore') : 'settled',
     skipped: null,
-    stopped: false,
+    stopped: 'no',
   };
 }

@@ -5,3 +5,4 @@ export * from './visit';
 export * from './desk';
 export * from './teach';
 export * from './reminders';
+export * from './follow';

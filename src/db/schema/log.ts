@@ -110,6 +110,8 @@ export const alert = sqliteTable(
     createdAt: integer('created_at').notNull(),
     acknowledgedBy: text('acknowledged_by'),
     acknowledgedAt: integer('acknowledged_at'),
+    /** When nobody had taken it for the clinic's time, and it went to the lead. */
+    escalatedAt: integer('escalated_at'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),

@@ -22,6 +22,8 @@ export const clinic = sqliteTable('clinic', {
   detectableChanges: text('detectable_changes').notNull().default('{}'),
   /** The clinic's bands with the forces it measured, as JSON. */
   bands: text('bands').notNull().default('[]'),
+  /** The clinic's own limits of triage, as JSON; what is left out is the default. */
+  triageLimits: text('triage_limits').notNull().default('{}'),
   createdAt: integer('created_at').notNull(),
 });
 

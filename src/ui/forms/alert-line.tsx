@@ -18,16 +18,20 @@ export function AlertLine({
   alertId,
   kind,
   mayAcknowledge,
+  escalated = false,
 }: {
   alertId: string;
   kind: keyof typeof WORDS;
   mayAcknowledge: boolean;
+  /** Nobody took it in the clinic's time. */
+  escalated?: boolean;
 }) {
   const router = useRouter();
   return (
     <p className="flex flex-wrap items-center gap-2 font-semibold text-stop">
       <TriangleAlert aria-hidden size={17} />
       {WORDS[kind]}
+      {escalated && ' – now the lead’s'}
       {mayAcknowledge && (
         <Button
           onClick={async () => {

@@ -3,11 +3,13 @@ import { redirect } from 'next/navigation';
 import { clinicOf, colleaguesOf } from '@/server/clinic';
 import { currentMember } from '@/server/current';
 import { bandsOf } from '@/server/desk/bands';
+import { triageLimitsOf } from '@/server/follow/marks';
 import { knownZones } from '@/server/zones';
 import { detectableChangesOf } from '@/server/visit/measuring';
 import Link from 'next/link';
 import { buttonClass } from '@/ui/primitives/button';
 import { BandsForm } from '@/ui/forms/bands-form';
+import { LimitsForm } from '@/ui/triage/limits-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
 import { MemberForm } from '@/ui/forms/member-form';
@@ -18,11 +20,12 @@ export const metadata: Metadata = { title: 'Clinic and members' };
 export default async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands] = await Promise.all([
+  const [clinic, members, detectable, bands, limits] = await Promise.all([
     clinicOf(member),
     colleaguesOf(member),
     detectableChangesOf(member.clinicId),
     bandsOf(member.clinicId),
+    triageLimitsOf(member.clinicId),
   ]);
   return (
     <>
@@ -61,6 +64,14 @@ export default async function ClinicPage() {
           <MemberForm />
         </section>
       </div>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">When the morning list asks</h2>
+        <p className="text-soft">
+          Common practice, no source: set what fits your clinic. The rules only sort and say why;
+          whoever looks decides.
+        </p>
+        <LimitsForm limits={limits} />
+      </section>
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">From which change on a measurement is real</h2>
         <p className="text-soft">

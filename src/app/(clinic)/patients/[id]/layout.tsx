@@ -1,7 +1,7 @@
 import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
-import { fileHeader } from '@/server/follow';
+import { fileHeader } from '@/server/follow/strips';
 import { openPatient } from '@/server/open-patient';
 import { screeningState } from '@/server/visit/screening';
 import { LANTERN_DAYS } from '@/server/morning-list';
@@ -49,6 +49,7 @@ export default async function PatientLayout({ children, params }: LayoutProps<'/
               key={alert.id}
               alertId={alert.id}
               kind={alert.kind}
+              escalated={alert.escalated}
               mayAcknowledge={practises}
             />
           ))}

@@ -4,7 +4,7 @@ import { notFound, redirect } from 'next/navigation';
 import type { DayAdherence } from '@/core/adherence';
 import { formatSeconds, seconds } from '@/core/units';
 import { currentMember } from '@/server/current';
-import { type Follow, followOf } from '@/server/follow';
+import { type Follow, followOf } from '@/server/follow/strips';
 import { LANTERN_DAYS } from '@/server/morning-list';
 import { openPatient } from '@/server/open-patient';
 import { Strips } from '@/ui/charts/strips';

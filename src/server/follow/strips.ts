@@ -7,9 +7,9 @@ import {
 import { adherenceHistory, firstDay, isPausedOn } from '@/core/history';
 import { type LocalDate, addDays, daysBetween } from '@/core/units';
 import { type Patient, membersOf, newestEvents, newestLinkOf, pausesOf, openAlertsOf } from '@/db';
-import type { SignedIn } from './access';
-import { LANTERN_DAYS, type OpenAlert } from './morning-list';
-import { type PatientFacts, type SentVersion, factsOf, todayOf } from './programme-facts';
+import type { SignedIn } from '../access';
+import { LANTERN_DAYS, type OpenAlert } from '../morning-list';
+import { type PatientFacts, type SentVersion, factsOf, todayOf } from '../programme-facts';
 
 /** The most days the strips show; older ones stay in the record. */
 const MOST_DAYS = 366;
@@ -117,7 +117,12 @@ export async function fileHeader(member: SignedIn, patient: Patient): Promise<Fi
   return {
     ownPause: own ? { reason: own.reason, from: own.fromDate, to: own.toDate ?? '' } : null,
     days: facts ? adherenceHistory(facts, from, today) : [],
-    alerts: alerts.map(({ id, kind }) => ({ id, kind })),
+    alerts: alerts.map(({ id, kind, createdAt, escalatedAt }) => ({
+      id,
+      kind,
+      createdAt,
+      escalated: escalatedAt !== null,
+    })),
     paused: facts?.pauses.some((pause) => pause.to === null) ?? false,
     link: { issued: link !== null && link.revokedAt === null, opened: link?.openedAt != null },
   };

@@ -1,0 +1,9 @@
+import { ProposalsSend } from '@/core/records';
+import { sendAccepted } from '@/server/follow/proposals';
+import { handler } from '@/server/handler';
+
+export const POST = handler({
+  who: 'practitioner',
+  input: ProposalsSend,
+  run: async ({ actor, input }) => ({ value: await sendAccepted(actor, input) }),
+});

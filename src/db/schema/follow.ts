@@ -1,0 +1,120 @@
+import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { patient } from './people';
+
+const record = () => ({
+  clinicId: text('clinic_id').notNull(),
+  id: text('id').notNull(),
+  patientId: text('patient_id').notNull(),
+  createdAt: integer('created_at').notNull(),
+  authorId: text('author_id').notNull(),
+});
+
+/** What a clinician said to a proposal. Append-only: the newest for a key and version counts. */
+export const proposalDecision = sqliteTable(
+  'proposal_decision',
+  {
+    ...record(),
+    /** The proposal's own key: the same as long as it proposes the same. */
+    key: text('key').notNull(),
+    lineage: text('lineage').notNull(),
+    /** The newest version when it was decided; a later one holds what was accepted. */
+    version: integer('version').notNull(),
+    move: text('move').notNull(),
+    exerciseId: text('exercise_id').notNull(),
+    fromDose: text('from_dose').notNull(),
+    decision: text('decision', { enum: ['accepted', 'edited', 'declined'] }).notNull(),
+    /** What the line becomes; null where it is left out, or stays. */
+    toDose: text('to_dose'),
+    toExerciseId: text('to_exercise_id'),
+    /** What was proposed and why, in words, as it was shown. */
+    why: text('why').notNull(),
+    /** Why it was edited or declined. */
+    reason: text('reason').notNull(),
+    localDate: text('local_date').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('proposal_decision_patient').on(t.clinicId, t.patientId, t.createdAt),
+    index('proposal_decision_clinic').on(t.clinicId, t.createdAt),
+  ],
+);
+
+/**
+ * Where each patient stands this morning, kept so that long lists need not reckon. Triggers take the
+ * row away with every write about the patient; the next list reckons it anew.
+ */
+export const triageRow = sqliteTable(
+  'triage_row',
+  {
+    clinicId: text('clinic_id').notNull(),
+    patientId: text('patient_id').notNull(),
+    /** The patient's day it holds for. */
+    forDate: text('for_date').notNull(),
+    /** Milliseconds at which it has to be reckoned anew: the patient's next midnight, or an escalation. */
+    staleAt: integer('stale_at').notNull(),
+    /** 0 call today, 1 decide, 2 steady. */
+    level: integer('level').notNull(),
+    urgency: integer('urgency').notNull(),
+    /** Snoozed or done for today: out of its group. */
+    aside: integer('aside', { mode: 'boolean' }).notNull(),
+    practitionerId: text('practitioner_id').notNull(),
+    name: text('name').notNull(),
+    /** The row as JSON. */
+    body: text('body').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.patientId] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('triage_row_order').on(t.clinicId, t.aside, t.level, t.urgency, t.name),
+    index('triage_row_stale').on(t.clinicId, t.staleAt),
+  ],
+);
+
+/** A row of the morning list put aside: done for today, or snoozed until a day, with a reason. */
+export const triageMark = sqliteTable(
+  'triage_mark',
+  {
+    ...record(),
+    kind: text('kind', { enum: ['done', 'snoozed', 'back'] }).notNull(),
+    /** The rule it was put aside for; another rule brings the row back. */
+    rule: text('rule').notNull(),
+    /** Last day aside, in the patient's zone. */
+    until: text('until').notNull(),
+    reason: text('reason').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('triage_mark_patient').on(t.clinicId, t.patientId, t.createdAt),
+  ],
+);
+
+/** A letter after a review or at discharge, as it was signed. Append-only. */
+export const outcomeLetter = sqliteTable(
+  'outcome_letter',
+  {
+    ...record(),
+    kind: text('kind', { enum: ['review', 'discharge'] }).notNull(),
+    /** The letter as JSON: every number in it comes from the record at the time. */
+    body: text('body').notNull(),
+    localDate: text('local_date').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('outcome_letter_patient').on(t.clinicId, t.patientId, t.createdAt),
+  ],
+);

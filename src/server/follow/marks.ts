@@ -1,0 +1,48 @@
+import type { TriageLimitsDraft, TriageMarkDraft } from '@/core/records';
+import type { TriageLimits } from '@/core/triage';
+import { addDays } from '@/core/units';
+import { clinicById, insertTriageMark, newestMarksOf, updateClinic } from '@/db';
+import type { SignedIn } from '../access';
+import { patientFor } from '../people';
+import { todayOf } from '../programme-facts';
+import { limitsOf } from './outlook';
+import { writeAs } from '../visit/write-as';
+
+/** Puts a row of the morning list aside, for today or some days, or takes it back. */
+export async function markTriage(member: SignedIn, draft: TriageMarkDraft): Promise<void> {
+  const patient = await patientFor(member, draft.patientId);
+  const days = draft.kind === 'snoozed' ? draft.days : 0;
+  await writeAs(member, 'practitioner', {
+    verb: { done: 'put aside for today', snoozed: 'snoozed', back: 'took back' }[draft.kind],
+    subject: { kind: 'patient', id: patient.id },
+    statements: (at) => [
+      insertTriageMark({
+        clinicId: member.clinicId,
+        id: draft.id,
+        patientId: patient.id,
+        createdAt: at,
+        authorId: member.id,
+        kind: draft.kind,
+        rule: draft.rule,
+        until: addDays(todayOf(patient), days),
+        reason: draft.reason,
+      }),
+    ],
+    isThere: async () =>
+      (await newestMarksOf(member.clinicId, [patient.id])).get(patient.id)?.id === draft.id,
+  });
+}
+
+/** The clinic's limits of triage, over the defaults. */
+export async function triageLimitsOf(clinicId: string): Promise<TriageLimits> {
+  return limitsOf(await clinicById(clinicId));
+}
+
+/** Sets the clinic's limits of triage. */
+export function saveTriageLimits(lead: SignedIn, limits: TriageLimitsDraft): Promise<void> {
+  return writeAs(lead, 'lead', {
+    verb: 'set the limits of triage in',
+    subject: { kind: 'clinic', id: lead.clinicId },
+    statements: () => [updateClinic(lead.clinicId, { triageLimits: JSON.stringify(limits) })],
+  });
+}

@@ -1,0 +1,105 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import { post } from '../forms/post';
+import { Button } from '../primitives/button';
+import { INPUT_CLASS } from '../primitives/field';
+
+/** Days a row can wait for; a done mark lasts the day. */
+const WAITS = [1, 3, 7, 14] as const;
+
+/** Marks a row of the morning list as done for today, or lets it wait with a reason. */
+export function PutAside({
+  patientId,
+  name,
+  rule,
+  aside,
+}: {
+  patientId: string;
+  name: string;
+  rule: string;
+  aside: boolean;
+}) {
+  const router = useRouter();
+  const [busy, setBusy] = useState(false);
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState('');
+  const [days, setDays] = useState<number>(WAITS[1]);
+
+  async function send(kind: 'done' | 'snoozed' | 'back') {
+    setBusy(true);
+    const answer = await post('/api/v1/triage/marks', {
+      id: uuid(),
+      patientId,
+      kind,
+      rule,
+      days: kind === 'snoozed' ? days : 0,
+      reason: kind === 'snoozed' ? reason : '',
+    });
+    setBusy(false);
+    if (!answer.ok) return toast.error(answer.say);
+    setAsking(false);
+    router.refresh();
+    return undefined;
+  }
+
+  if (aside)
+    return (
+      <Button disabled={busy} onClick={() => send('back')} aria-label={`Take back: ${name}`}>
+        Take back
+      </Button>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <Button disabled={busy} onClick={() => send('done')} aria-label={`Done for today: ${name}`}>
+        Done
+      </Button>
+      <Button
+        aria-expanded={asking}
+        onClick={() => setAsking(!asking)}
+        aria-label={`Let it wait: ${name}`}
+      >
+        Wait …
+      </Button>
+      {asking && (
+        <form
+          className="flex flex-wrap items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void send('snoozed');
+          }}
+        >
+          <label className="grid gap-1">
+            <span className="text-[0.87em] text-soft">Why it can wait</span>
+            <input
+              className={INPUT_CLASS}
+              value={reason}
+              maxLength={300}
+              onChange={(event) => setReason(event.target.value)}
+            />
+          </label>
+          <label className="grid gap-1">
+            <span className="text-[0.87em] text-soft">Days</span>
+            <select
+              className={INPUT_CLASS}
+              value={days}
+              onChange={(event) => setDays(Number(event.target.value))}
+            >
+              {WAITS.map((one) => (
+                <option key={one} value={one}>
+                  {one}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button type="submit" disabled={busy}>
+            Let it wait
+          </Button>
+        </form>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,236 @@
+import { randomUUID } from 'node:crypto';
+import type { SessionEventBody, Soreness } from '@/core/adherence';
+import type { LineDraft } from '@/core/records';
+import { addDays } from '@/core/units';
+import { auditOf, versionsOf } from '@/db';
+import { setClock } from '@/server/clock';
+import { outlook, limitsOf, logsOf, judgedVersion } from '@/server/follow/outlook';
+import {
+  decideProposal,
+  pastDecisions,
+  proposalsOf,
+  recordOf,
+  sendAccepted,
+} from '@/server/follow/proposals';
+import { catalogueFor } from '@/server/desk/exercises';
+import { setPaused } from '@/server/save-programme';
+import { DAY_KEY, takeIn } from '@/server/take-in';
+import { sentVersion } from '@/server/programme-facts';
+import { device, makePatient, prescribe, today } from '../support/clinic';
+import { databaseStage, patientOf } from '../support/stage';
+
+const stage = databaseStage('proposals');
+const DAY = 86_400_000;
+
+type Told = {
+  readonly pain?: number;
+  readonly effort?: number;
+  readonly morning?: Soreness;
+  readonly stopped?: boolean;
+  readonly skipped?: 'no time' | 'pain';
+};
+
+/** A patient whose programme began ten days ago, and who did its first line on these days. */
+async function lived(days: readonly Told[], lines: Partial<LineDraft>[] = [{}]): Promise<string> {
+  const real = Date.now();
+  const start = real - 10 * DAY;
+  setClock(() => start);
+  const { practitioner } = stage;
+  const patientId = await makePatient(practitioner);
+  await prescribe(
+    practitioner,
+    patientId,
+    lines.map((line) => ({
+      exerciseId: 'tuck-lighten',
+      dose: 'x2 hold 3s gap 3s daily',
+      school: { id: 'lengthen', settings: { holds: [], tenRepMaximum: null, unit: 'kg' } },
+      ...line,
+    })),
+  );
+  const here = await device(practitioner, patientId);
+  const [row] = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId) ?? [];
+  if (!row) throw new Error('no version');
+  const version = sentVersion(row);
+  for (const [index, told] of days.entries()) {
+    const at = start + index * DAY + 3_600_000;
+    setClock(() => at);
+    const bodies: SessionEventBody[] = [
+      { type: 'started' },
+      ...version.lines.map((line): SessionEventBody => ({
+        type: 'line',
+        lineage: line.lineage,
+        reps: told.skipped
+          ? []
+          : [1, 2].map((rep) => ({
+              round: 1,
+              side: null,
+              direction: 1,
+              station: 1,
+              set: 1,
+              rep,
+              held: line.dose.hold?.least ?? 3,
+              moved: 0,
+            })),
+        skipped: told.skipped ?? null,
+      })),
+      told.stopped ? { type: 'stopped', because: 'symptom' } : { type: 'ended' },
+      { type: 'check-in', pain: told.pain ?? 1, effort: told.effort ?? 4, word: '' },
+    ];
+    const event = (sessionId: string, sessionKey: string, body: SessionEventBody, n: number) => ({
+      id: randomUUID(),
+      sessionId,
+      sessionKey,
+      programmeId: version.programmeId,
+      version: 1,
+      deviceAt: at,
+      offsetMs: n * 1000,
+      body: body as never,
+    });
+    const sessionId = randomUUID();
+    await takeIn(here, {
+      sentAt: at,
+      events: bodies.map((body, n) => event(sessionId, 'session-1', body, n)),
+    });
+    if (told.morning)
+      await takeIn(here, {
+        sentAt: at,
+        events: [
+          event(
+            randomUUID(),
+            DAY_KEY,
+            { type: 'morning', date: today(), soreness: told.morning },
+            0,
+          ),
+        ],
+      });
+  }
+  setClock(() => real);
+  return patientId;
+}
+
+const view = async (patientId: string) => {
+  const found = await proposalsOf(await patientOf(stage, patientId));
+  if (!found) throw new Error('no programme');
+  return found;
+};
+const decide = async (
+  patientId: string,
+  decision: 'accepted' | 'edited' | 'declined',
+  more: { dose?: string; reason?: string } = {},
+) => {
+  const { open, version } = await view(patientId);
+  await decideProposal(stage.practitioner, {
+    id: randomUUID(),
+    patientId,
+    key: open[0]?.key ?? 'none',
+    version,
+    decision,
+    dose: more.dose ?? null,
+    reason: more.reason ?? '',
+  });
+};
+const send = async (patientId: string) =>
+  sendAccepted(stage.practitioner, { patientId, basedOn: 1, effectiveFrom: today(1) });
+const versions = async (patientId: string) =>
+  ((await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? []).map(
+    sentVersion,
+  );
+
+it('reads a line’s sessions as the phone told them, with the next morning beside each', async () => {
+  const patientId = await lived([{}, { morning: 'still sore', pain: 4, effort: 8 }, {}]);
+  const record = await recordOf(await patientOf(stage, patientId));
+  const [line] = judgedVersion(record)?.lines ?? [];
+  if (!line) throw new Error('no line');
+  expect(logsOf(record, line)).toMatchObject([
+    { share: 1, sets: [2], hold: 3, pain: 1, nextMorning: 'still sore', stopped: 'no' },
+    { pain: 4, effort: 8, nextMorning: null },
+    { pain: 1, effort: 4 },
+  ]);
+});
+
+it('proposes the next hold after three good sessions, and nothing after two', async () => {
+  expect((await view(await lived([{}, {}]))).open).toEqual([]);
+  const { open, weighed, stays } = await view(await lived([{}, {}, {}]));
+  expect(open).toMatchObject([
+    { move: 'advance hold', to: 'x2 hold 5s gap 3s daily', exercise: { id: 'tuck-lighten' } },
+  ]);
+  expect(open[0]?.why).toContain('3 good sessions in a row');
+  expect(weighed.withAll).toBeGreaterThan(weighed.now);
+  expect(stays).toEqual([]);
+});
+
+it('gathers what is accepted into the next version, with its differences as the reason', async () => {
+  const patientId = await lived([{}, {}, {}]);
+  await decide(patientId, 'accepted');
+  const waiting = await view(patientId);
+  expect(waiting).toMatchObject({ open: [], waiting: [{ decision: 'accepted' }] });
+  expect(waiting.difference[0]).toContain('hold 3s → ');
+  await expect(send(patientId)).resolves.toEqual({ number: 2, effectiveFrom: today(1) });
+  const [first, second] = await versions(patientId);
+  expect(second?.lines[0]).toMatchObject({
+    lineage: first?.lines[0]?.lineage,
+    text: 'x2 hold 5s gap 3s daily',
+    school: { id: 'lengthen' },
+  });
+  expect(second?.reason).toContain('Accepted proposals');
+  // The old sessions were under the old dose: they propose nothing for the new one.
+  expect((await view(patientId)).open).toEqual([]);
+  await expect(send(patientId)).rejects.toMatchObject({ status: 409 });
+  const verbs = (await auditOf(stage.practitioner.clinicId, patientId)).map(({ verb }) => verb);
+  expect(verbs).toContain('accepted a proposal of');
+});
+
+it('takes an edited dose line instead, and refuses one that cannot be read', async () => {
+  const patientId = await lived([{}, {}, {}]);
+  await expect(decide(patientId, 'edited', { dose: 'x2 hold 4' })).rejects.toMatchObject({
+    status: 400,
+  });
+  await decide(patientId, 'edited', { dose: 'x2 hold 4s gap 3s daily', reason: 'smaller step' });
+  await send(patientId);
+  expect((await versions(patientId))[1]?.lines[0]?.text).toBe('x2 hold 4s gap 3s daily');
+});
+
+it('keeps a declined one from coming back while nothing has changed', async () => {
+  const patientId = await lived([{}, {}, {}]);
+  await decide(patientId, 'declined', { reason: 'wait for the review' });
+  expect((await view(patientId)).open).toEqual([]);
+  await expect(send(patientId)).rejects.toMatchObject({ status: 400 });
+  const patient = await patientOf(stage, patientId);
+  expect(await pastDecisions(patient, await recordOf(patient))).toMatchObject([
+    { row: { decision: 'declined', reason: 'wait for the review' }, after: null },
+  ]);
+});
+
+it('refuses a decision on what the record does not propose', async () => {
+  const patientId = await lived([{}]);
+  await expect(decide(patientId, 'accepted')).rejects.toMatchObject({ status: 409 });
+});
+
+it('steps back after red pain, and stops a line until the programme goes on', async () => {
+  const red = await view(await lived([{}, {}, { pain: 7 }]));
+  expect(red.open).toMatchObject([{ move: expect.stringMatching(/step back|rest day/) as string }]);
+  const patientId = await lived([{}, {}, { stopped: true }]);
+  expect((await view(patientId)).open).toMatchObject([{ move: 'stop', to: null }]);
+  await setPaused(stage.practitioner, patientId, false);
+  expect((await view(patientId)).open).toEqual([]);
+});
+
+it('never proposes because of a skip, and tells every line why it stays', async () => {
+  const { open, stays } = await view(await lived([{}, { skipped: 'no time' }, {}]));
+  expect(open).toEqual([]);
+  expect(stays[0]?.why).toContain('2 of 3 good sessions');
+});
+
+it('makes the same of one patient as of many at once', async () => {
+  const ids = [await lived([{}, {}, {}]), await lived([{}, { pain: 8 }])];
+  const patients = await Promise.all(ids.map((id) => patientOf(stage, id)));
+  const { followRecords } = await import('@/server/follow/outlook');
+  const { clinicId } = stage.practitioner;
+  const catalogue = await catalogueFor(clinicId);
+  const many = await followRecords(clinicId, patients, addDays(today(), -42), today());
+  for (const [index, record] of many.entries()) {
+    const alone = await recordOf(patients[index] as (typeof patients)[number]);
+    const limits = limitsOf(null);
+    expect(outlook(record, catalogue, limits)).toEqual(outlook(alone, catalogue, limits));
+  }
+});
