@@ -4,3 +4,5 @@ export * from './reading';
 export * from './seams';
 export * from './simulated-clinic';
 export * from './doing';
+export * from './helping';
+export * from './strip';

@@ -4,7 +4,7 @@ import { worstPain } from '@/core/history';
 import { type LineOutlook, type Proposal, type Weighed, weighProposals } from '@/core/progression';
 import { fullestDay, plannedLine, versionDifference } from '@/core/programme';
 import type { LineDraft, ProposalDecisionDraft, ProposalsSend } from '@/core/records';
-import { type LocalDate, type Seconds, addDays, seconds } from '@/core/units';
+import { type LocalDate, type Seconds, addDays, formatSeconds, seconds } from '@/core/units';
 import {
   type Patient,
   type ProposalDecisionRow,
@@ -32,6 +32,7 @@ import {
 /** A decision as pages show it, with what happened after. */
 export type PastDecision = {
   readonly row: ProposalDecisionRow;
+  readonly name: string;
   readonly author: string;
   /** Worst pain in the fortnight before and after, by non-overlap; null with too few days. */
   readonly after: { readonly share: number; readonly low: number; readonly high: number } | null;
@@ -51,6 +52,27 @@ export type ProposalsView = {
   readonly waiting: readonly ProposalDecisionRow[];
   /** What the next version would change, in words. */
   readonly difference: readonly string[];
+};
+
+export type ShownProposals = {
+  readonly version: number;
+  readonly earliest: LocalDate;
+  readonly open: readonly {
+    readonly key: string;
+    readonly lineage: string;
+    readonly move: string;
+    readonly name: string;
+    readonly becomes: string | null;
+    readonly from: string;
+    readonly to: string | null;
+    readonly why: string;
+    readonly source: string;
+    readonly beyond: boolean;
+  }[];
+  readonly stays: ProposalsView['stays'];
+  readonly waiting: number;
+  readonly difference: readonly string[];
+  readonly minutes: { readonly now: string; readonly all: string; readonly has: string | null };
 };
 
 /** The record progression reads, of one patient. */
@@ -89,6 +111,38 @@ export async function proposalsOf(patient: Patient): Promise<ProposalsView | nul
     stays: stayingIn(outlooks, newest),
     waiting,
     difference: waiting.length === 0 ? [] : differenceOf(newest, waiting, catalogue.byId),
+  };
+}
+
+/** The same as the Follow page and the review show it. */
+export async function shownProposals(patient: Patient): Promise<ShownProposals | null> {
+  const view = await proposalsOf(patient);
+  if (!view) return null;
+  const { version, earliest, open, weighed, stays, waiting, difference } = view;
+  const minutes = (value: Seconds) => formatSeconds(value);
+  return {
+    version,
+    earliest,
+    open: open.map((proposal) => ({
+      key: proposal.key,
+      lineage: proposal.lineage,
+      move: proposal.move,
+      name: proposal.exercise.name,
+      becomes: proposal.becomes?.name ?? null,
+      from: proposal.from,
+      to: proposal.to,
+      why: proposal.why,
+      source: proposal.source,
+      beyond: weighed.beyond.includes(proposal.key),
+    })),
+    stays,
+    waiting: waiting.length,
+    difference,
+    minutes: {
+      now: minutes(weighed.now),
+      all: minutes(weighed.withAll),
+      has: patient.minutesADay === null ? null : `${patient.minutesADay} min`,
+    },
   };
 }
 
@@ -281,9 +335,10 @@ export async function pastDecisions(
   patient: Patient,
   record: FollowRecord,
 ): Promise<PastDecision[]> {
-  const [rows, members] = await Promise.all([
+  const [rows, members, catalogue] = await Promise.all([
     proposalDecisionsOf(patient.clinicId, [patient.id], 60),
     membersOf(patient.clinicId),
+    catalogueFor(patient.clinicId),
   ]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
   const pains = [...record.reports].flatMap(([date, report]) => {
@@ -299,6 +354,7 @@ export async function pastDecisions(
     const enough = Math.min(before.length, after.length) >= LEAST_DAYS_A_SIDE;
     return {
       row,
+      name: catalogue.byId(row.exerciseId)?.name ?? row.exerciseId,
       author: names.get(row.authorId) ?? '',
       after: enough ? nonOverlap(before, after, 'less') : null,
     };

@@ -1,3 +1,13 @@
+/** Lets the browser save what the page made itself. */
+export function saveBlob(blob: Blob, name: string): void {
+  const address = URL.createObjectURL(blob);
+  const anchor = document.createElement('a');
+  anchor.href = address;
+  anchor.download = name;
+  anchor.click();
+  URL.revokeObjectURL(address);
+}
+
 /**
  * Asks for a file by POST and lets the browser save it.
  *
@@ -12,12 +22,7 @@ export async function saveFile(path: string, order: unknown, name: string): Prom
       credentials: 'same-origin',
     });
     if (!response.ok) return ((await response.json()) as { say: string }).say;
-    const address = URL.createObjectURL(await response.blob());
-    const anchor = document.createElement('a');
-    anchor.href = address;
-    anchor.download = name;
-    anchor.click();
-    URL.revokeObjectURL(address);
+    saveBlob(await response.blob(), name);
     return '';
   } catch {
     return 'The clinic’s server cannot be reached. Nothing was made; try again.';

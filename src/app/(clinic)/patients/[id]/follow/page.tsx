@@ -1,13 +1,19 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound, redirect } from 'next/navigation';
-import type { DayAdherence } from '@/core/adherence';
 import { formatSeconds, seconds } from '@/core/units';
+import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
+import { pastDecisions, shownProposals } from '@/server/follow/proposals';
 import { type Follow, followOf } from '@/server/follow/strips';
 import { LANTERN_DAYS } from '@/server/morning-list';
 import { openPatient } from '@/server/open-patient';
-import { Strips } from '@/ui/charts/strips';
+import { DoingPanel } from '@/ui/follow/doing-panel';
+import { HelpingPanel } from '@/ui/follow/helping-panel';
+import { PastDecisions } from '@/ui/follow/past-decisions';
+import { ProposalsPanel } from '@/ui/follow/proposals-panel';
+import { StripBoard } from '@/ui/follow/strip-board';
+import { buttonClass } from '@/ui/primitives/button';
 
 export const metadata: Metadata = { title: 'Follow' };
 
@@ -17,7 +23,8 @@ export default async function FollowPage({ params }: PageProps<'/patients/[id]/f
   const { id } = await params;
   const opened = await openPatient(member, id);
   if (!opened) notFound();
-  const follow = await followOf(member, opened.patient);
+  const { patient } = opened;
+  const follow = await followOf(member, patient);
   if (follow.versions.length === 0) {
     return (
       <p className="py-8 text-soft">
@@ -29,32 +36,62 @@ export default async function FollowPage({ params }: PageProps<'/patients/[id]/f
       </p>
     );
   }
+  const [proposals, past] = await Promise.all([
+    shownProposals(patient),
+    pastDecisions(patient, follow.record),
+  ]);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
-      <Figures follow={follow} />
+      <Figures follow={follow} patientId={id} />
+      {proposals && (
+        <section aria-labelledby="proposals-name">
+          <h2 id="proposals-name" className="pb-2 text-lg">
+            What next?
+          </h2>
+          <ProposalsPanel
+            key={`${proposals.version} ${proposals.earliest}`}
+            patientId={id}
+            proposals={proposals}
+            mayDecide={roleSuffices(member.role, 'practitioner')}
+          />
+          <PastDecisions decisions={past} />
+        </section>
+      )}
       <section aria-labelledby="strips-name">
         <h2 id="strips-name" className="pb-2 text-lg">
           Day by day
         </h2>
-        <div className="overflow-x-auto">
-          <Strips
-            days={follow.days}
-            pains={follow.pains}
-            seams={follow.seams}
-            today={follow.today}
-            label={`Dose done and pain after sessions, day by day. ${inWords(follow)} The table below holds every day.`}
-          />
-        </div>
+        <StripBoard
+          strips={follow.strips}
+          seams={follow.seams.map(({ date, number }) => ({ date, number }))}
+          reviews={follow.reviews}
+          from={follow.from}
+          today={follow.today}
+          label={`What happened, day by day. ${inWords(follow)} The table below holds every day.`}
+          fileName="follow"
+        />
         <p className="pt-1 text-[0.93em] text-soft">
-          A rib lit to the top is a day done in full; a dark one was missed; a bare tick is a rest
-          day, a dotted frame a paused one. A numbered seam is where that version began.
+          A rib lit to the top is a day done in full, a dark one was missed, a bare tick is a rest
+          day. Hatched days were paused. A numbered seam is where that version began, a flag a
+          review.
         </p>
-        <DayTable follow={follow} />
       </section>
-      <div className="grid gap-8 md:grid-cols-2">
-        <Versions follow={follow} />
-        <Notes follow={follow} />
+      <div className="grid gap-8 lg:grid-cols-2">
+        <Helping follow={follow} />
+        <section aria-labelledby="doing-name">
+          <h2 id="doing-name" className="pb-2 text-lg">
+            Are they doing it?
+          </h2>
+          <DoingPanel
+            doing={follow.doing}
+            lineNames={follow.lineNames}
+            slotNames={follow.slotNames}
+            obstacles={follow.obstacles}
+            planAddress={`/patients/${id}/plan`}
+          />
+        </section>
       </div>
+      <Versions follow={follow} />
     </div>
   );
 }
@@ -63,17 +100,25 @@ function percent(share: number | null): string {
   return share === null ? '–' : `${Math.round(share * 100)} %`;
 }
 
-function inWords({ summary, pains }: Follow): string {
-  const first = pains[0];
-  const last = pains.at(-1);
-  const done = `${summary.sessionsDone} of ${summary.sessionsDue} sessions done.`;
-  return first && last ? `${done} Pain ${first.pain} of 10 at first, ${last.pain} at last.` : done;
+function painsIn({ strips }: Follow) {
+  const pain = strips.find(({ id }) => id === 'pain');
+  return pain?.kind === 'band' ? pain.points : [];
 }
 
-function Figures({ follow }: { follow: Follow }) {
-  const { summary, fortnight, pains } = follow;
-  const first = pains[0];
-  const last = pains.at(-1);
+function inWords(follow: Follow): string {
+  const { summary } = follow;
+  const pains = painsIn(follow);
+  const [first, last] = [pains[0], pains.at(-1)];
+  const done = `${summary.sessionsDone} of ${summary.sessionsDue} sessions done.`;
+  return first && last
+    ? `${done} Worst pain ${first.high} of 10 at first, ${last.high} at last.`
+    : done;
+}
+
+function Figures({ follow, patientId }: { follow: Follow; patientId: string }) {
+  const { summary, fortnight } = follow;
+  const pains = painsIn(follow);
+  const [first, last] = [pains[0], pains.at(-1)];
   const facts = [
     [
       'Dose done',
@@ -91,89 +136,74 @@ function Figures({ follow }: { follow: Follow }) {
       'held and moved, never set against a skip',
     ],
     [
-      'Pain after a session',
-      last ? `${last.pain} of 10` : '–',
-      first && last ? `${first.pain} of 10 on ${first.date}, the first told` : 'not told yet',
+      'Worst pain',
+      last ? `${last.high} of 10` : '–',
+      first && last ? `${first.high} of 10 on ${first.date}, the first told` : 'not told yet',
     ],
   ] as const;
   return (
-    <dl className="grid grid-cols-2 border-b border-hair pb-4 lg:grid-cols-4">
-      {facts.map(([name, value, about]) => (
-        <div key={name} className="border-l border-hair pl-3">
-          <dt className="text-soft">{name}</dt>
-          <dd>
-            <span className={`figures block text-xl ${name.startsWith('Pain') ? 'text-plum' : ''}`}>
-              {value}
-            </span>
-            <span className="text-[0.87em] text-soft">{about}</span>
-          </dd>
-        </div>
-      ))}
-    </dl>
+    <div className="flex flex-wrap items-start gap-4 border-b border-hair pb-4">
+      <dl className="grid grow grid-cols-2 lg:grid-cols-4">
+        {facts.map(([name, value, about]) => (
+          <div key={name} className="border-l border-hair pl-3">
+            <dt className="text-soft">{name}</dt>
+            <dd>
+              <span className={`figures block text-xl ${name === 'Worst pain' ? 'text-plum' : ''}`}>
+                {value}
+              </span>
+              <span className="text-[0.87em] text-soft">{about}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <Link href={`/patients/${patientId}/review`} className={buttonClass()}>
+        Review
+      </Link>
+    </div>
   );
 }
 
-function dayText(day: DayAdherence): string {
-  switch (day.kind) {
-    case 'before':
-    case 'future':
-      return '';
-    case 'rest':
-      return 'rest day';
-    case 'paused':
-      return 'paused';
-    case 'due':
-      return `${percent(day.share)}${day.isToday ? ' so far' : ''}`;
-  }
-}
-
-function DayTable({ follow }: { follow: Follow }) {
-  const painOn = new Map(follow.pains.map(({ date, pain }) => [date, pain]));
-  const seamOn = new Map(follow.seams.map(({ date, number }) => [date, number]));
+function Helping({ follow }: { follow: Follow }) {
+  const { limbs, beside, followed, seams } = follow;
   return (
-    <details className="pt-2">
-      <summary className="py-1 text-action">The same as a table</summary>
-      <div
-        className="max-h-96 overflow-auto"
-        tabIndex={0}
-        role="region"
-        aria-label="Every day as a table"
-      >
-        <table className="w-full max-w-3xl">
-          <thead className="sticky top-0 bg-paper text-left">
-            <tr>
-              {['Day', 'Dose done', 'Sessions', 'Beyond', 'Pain after', 'Version begins'].map(
-                (name) => (
-                  <th key={name} scope="col" className="py-1 pr-4 font-semibold">
-                    {name}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
-          <tbody className="figures">
-            {[...follow.days].reverse().map((day) => (
-              <tr key={day.date} className="border-t border-hair">
-                <th scope="row" className="py-1 pr-4 text-left font-normal">
-                  {day.date}
-                </th>
-                <td className="pr-4">{dayText(day)}</td>
-                <td className="pr-4">
-                  {day.kind === 'due' ? `${day.sessionsDone}/${day.sessionsDue}` : ''}
-                </td>
-                <td className="pr-4">
-                  {'extraSeconds' in day && day.extraSeconds > 0
-                    ? formatSeconds(seconds(day.extraSeconds))
-                    : ''}
-                </td>
-                <td className="pr-4">{painOn.get(day.date) ?? ''}</td>
-                <td>{seamOn.get(day.date) ?? ''}</td>
-              </tr>
+    <section aria-labelledby="helping-name" className="grid content-start gap-3">
+      <h2 id="helping-name" className="text-lg">
+        Is it helping?
+      </h2>
+      <HelpingPanel
+        followed={followed}
+        seams={seams.map(({ date, number }) => ({ date, number }))}
+      />
+      {limbs.length > 0 && (
+        <ul>
+          {limbs.map(({ limb, say, course }) => (
+            <li
+              key={`${limb.side} ${limb.chain}`}
+              className={course === 'spreading' ? 'font-semibold text-stop' : ''}
+            >
+              {say}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div>
+        <h3 className="font-semibold">What else changed</h3>
+        {beside.length === 0 ? (
+          <p className="text-soft">
+            No other care, medicine or pause is recorded in this time. Changes of programme stand as
+            seams above.
+          </p>
+        ) : (
+          <ul>
+            {beside.map(({ date, say }) => (
+              <li key={`${date} ${say}`}>
+                <span className="figures text-soft">{date}</span> <span dir="auto">{say}</span>
+              </li>
             ))}
-          </tbody>
-        </table>
+          </ul>
+        )}
       </div>
-    </details>
+    </section>
   );
 }
 
@@ -207,31 +237,6 @@ function Versions({ follow }: { follow: Follow }) {
           </li>
         ))}
       </ol>
-    </section>
-  );
-}
-
-function Notes({ follow }: { follow: Follow }) {
-  return (
-    <section aria-labelledby="notes-name">
-      <h2 id="notes-name" className="pb-2 text-lg">
-        In the patient’s words
-      </h2>
-      {follow.notes.length === 0 ? (
-        <p className="text-soft">No word after a session so far.</p>
-      ) : (
-        <ul className="divide-y divide-hair border-y border-hair">
-          {follow.notes.map((note) => (
-            <li key={`${note.date} ${note.word}`} className="flex gap-3 py-2">
-              <span className="figures shrink-0 text-soft">{note.date}</span>
-              <span dir="auto">{note.word}</span>
-              {note.pain !== null && (
-                <span className="figures ml-auto shrink-0 text-plum">{note.pain} of 10</span>
-              )}
-            </li>
-          ))}
-        </ul>
-      )}
     </section>
   );
 }

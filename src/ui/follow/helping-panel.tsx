@@ -1,0 +1,79 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { type Followed, METHOD, judgeAll, sayVerdict } from '@/core/follow';
+import type { LocalDate } from '@/core/units';
+import type { JudgeAnswer } from '@/workers/judge.worker';
+
+const MARKS = {
+  'improving beyond noise': 'text-action',
+  'no clear change': 'text-ink',
+  'worsening beyond noise': 'text-stop',
+  'not enough to say': 'text-soft',
+} as const;
+
+/** "Is it helping?": the verdicts, reckoned in a worker, and what else changed meanwhile. */
+export function HelpingPanel({
+  followed,
+  seams,
+}: {
+  followed: readonly Followed[];
+  seams: readonly { readonly date: LocalDate; readonly number: number }[];
+}) {
+  const [judged, setJudged] = useState<JudgeAnswer | null>(null);
+  useEffect(() => {
+    const question = { followed, seams: seams.map(({ date }) => date) };
+    const worker = new Worker(new URL('../../workers/judge.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    worker.onmessage = (event: MessageEvent<JudgeAnswer>) => setJudged(event.data);
+    // A browser that starts no worker still gets its verdicts.
+    worker.onerror = () => setJudged(judgeAll(question.followed, question.seams));
+    worker.postMessage(question);
+    return () => worker.terminate();
+  }, [followed, seams]);
+  if (followed.length === 0)
+    return <p className="text-soft">Nothing has been told or measured often enough to judge.</p>;
+  if (judged === null) return <p className="text-soft">Reckoning …</p>;
+  return (
+    <div className="grid gap-3">
+      {followed.map((one) => {
+        const found = judged.find(({ id }) => id === one.id);
+        if (!found) return null;
+        const told = found.seams.filter(({ overlap }) => overlap !== null);
+        return (
+          <div key={one.id} className="grid gap-1">
+            <p className={`font-semibold ${MARKS[found.verdict.course]}`}>
+              {one.name}: {found.verdict.course}
+            </p>
+            <p>
+              {sayVerdict(one, found.verdict)
+                .replace(/^[^:]*: /, '')
+                .replace(/^[^.]*\. /, '')}
+            </p>
+            {told.length > 0 && (
+              <ul className="text-[0.93em]">
+                {told.map(({ date, overlap, say, before, after }) => (
+                  <li key={date}>
+                    From version {seams.find((seam) => seam.date === date)?.number} ({date}): {say};
+                    better in{' '}
+                    <span className="figures">
+                      {Math.round((overlap?.share ?? 0) * 100)} % of all pairs (
+                      {Math.round((overlap?.low ?? 0) * 100)}–
+                      {Math.round((overlap?.high ?? 0) * 100)} %), {before} days before, {after}{' '}
+                      after
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </div>
+        );
+      })}
+      <details>
+        <summary className="text-action">How this is reckoned</summary>
+        <p className="text-[0.93em] text-soft">{METHOD}</p>
+      </details>
+    </div>
+  );
+}

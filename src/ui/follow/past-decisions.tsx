@@ -1,0 +1,46 @@
+/** A decision as it is shown, with what the pain did after. */
+export type ShownDecision = {
+  readonly row: {
+    readonly id: string;
+    readonly localDate: string;
+    readonly decision: string;
+    readonly move: string;
+    readonly fromDose: string;
+    readonly toDose: string | null;
+    readonly why: string;
+    readonly reason: string;
+  };
+  readonly name: string;
+  readonly author: string;
+  readonly after: { readonly share: number; readonly low: number; readonly high: number } | null;
+};
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** Every decision beside what happened after it. That it came after does not make it because of it. */
+export function PastDecisions({ decisions }: { decisions: readonly ShownDecision[] }) {
+  if (decisions.length === 0) return null;
+  return (
+    <details className="pt-2">
+      <summary className="text-action">Decided so far ({decisions.length})</summary>
+      <ul className="divide-y divide-hair border-y border-hair">
+        {decisions.map(({ row, name, author, after }) => (
+          <li key={row.id} className="py-1.5">
+            <span className="figures text-soft">{row.localDate}</span>{' '}
+            <span className="font-medium">{name}</span> {row.decision} by{' '}
+            <span dir="auto">{author}</span>:{' '}
+            <span className="figures">
+              {row.move}, {row.fromDose} → {row.toDose ?? '–'}
+            </span>
+            {row.reason && <span dir="auto"> ({row.reason})</span>}
+            <span className="block text-[0.93em] text-soft">
+              {after
+                ? `Worst pain after: lower in ${percent(after.share)} of all pairs of a day before and a day after (${percent(after.low)}–${percent(after.high)}), a fortnight each.`
+                : 'Too few days told before and after to compare.'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

@@ -1,0 +1,33 @@
+/// <reference lib="webworker" />
+import { randomLcg, randomNormal } from 'd3';
+import { EXERCISES } from '@/catalogue';
+import { nextRungIn } from '@/core/choose';
+import { parseDose } from '@/core/dose';
+import type { Exercise } from '@/core/exercise';
+import type { SchoolChoice } from '@/core/progression';
+import { REHEARSED_KINDS, type RehearsedCourse, rehearse } from '@/core/rehearsal';
+
+export type RehearseQuestion = {
+  readonly exercise: Exercise;
+  readonly dose: string;
+  readonly school: SchoolChoice;
+  readonly weeks: number;
+  readonly seed: number;
+};
+export type RehearseAnswer = readonly RehearsedCourse[];
+
+/** A school tried on every made-up patient, away from the page's own thread. */
+self.onmessage = ({ data }: MessageEvent<RehearseQuestion>) => {
+  self.postMessage(rehearseAll(data));
+};
+
+function rehearseAll({ exercise, dose, school, weeks, seed }: RehearseQuestion): RehearseAnswer {
+  const parsed = parseDose(dose);
+  if (!parsed.ok) return [];
+  const nextRung = nextRungIn(EXERCISES);
+  return REHEARSED_KINDS.map((kind, index) => {
+    const source = randomLcg((seed + index * 0.137) % 1);
+    const chance = { fraction: source, normal: randomNormal.source(source)(0, 1) };
+    return rehearse({ exercise, dose: parsed.value, school, nextRung }, kind, weeks, chance);
+  });
+}
