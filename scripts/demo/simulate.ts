@@ -349,7 +349,9 @@ function postOf(
   bodies.push(stops ? { type: 'stopped', because: 'symptom' } : { type: 'ended' });
   const pain = Math.round(Math.max(0, Math.min(10, mood.pain + luck.normal() + (stops ? 3 : 0))));
   const word = luck.fraction() < 0.12 ? (story.words[luck.whole(story.words.length)] ?? '') : '';
-  bodies.push({ type: 'check-in', pain, word });
+  // Felt effort follows the pain a little, so that no chance is drawn that earlier stories lacked.
+  const effort = Math.max(2, Math.min(8, Math.round(3 + mood.pain / 3)));
+  bodies.push({ type: 'check-in', pain, effort, word });
   const startedAt = now();
   const sessionId = luck.id();
   const events = bodies.map((body, index): DeviceEvent => ({

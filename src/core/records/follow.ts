@@ -90,3 +90,16 @@ export const OutcomeLetterDraft = z.object({
   forReferrer: z.boolean(),
 });
 export type OutcomeLetterDraft = z.infer<typeof OutcomeLetterDraft>;
+
+/** Asks for the keep-going programme. */
+export const KeepGoingDraft = z.object({
+  patientId: recordId,
+  basedOn: z.number().int().min(1),
+});
+
+/** Asks for a kept letter as a file. */
+export const LetterOrder = z.object({
+  patientId: recordId,
+  id: recordId,
+  paper: z.enum(['a4', 'letter']),
+});

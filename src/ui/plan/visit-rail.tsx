@@ -16,6 +16,7 @@ const STEPS = [
 const STEP_OF = [
   [/\/stairs$/, '/plan'],
   [/\/(note|handout)$/, '/teach'],
+  [/\/review(\/.*)?$/, '/follow'],
 ] as const;
 
 export function VisitRail({ patientId }: { patientId: string }) {

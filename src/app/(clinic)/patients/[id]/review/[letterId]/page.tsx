@@ -1,0 +1,26 @@
+import type { Metadata } from 'next';
+import { notFound, redirect } from 'next/navigation';
+import { currentMember } from '@/server/current';
+import { letterById } from '@/server/follow/review';
+import { openPatient } from '@/server/open-patient';
+import { LetterFile } from '@/ui/follow/letter-file';
+import { LetterSheet } from '@/ui/follow/letter-sheet';
+
+export const metadata: Metadata = { title: 'Letter' };
+
+export default async function OutcomeLetterPage({
+  params,
+}: PageProps<'/patients/[id]/review/[letterId]'>) {
+  const member = await currentMember();
+  if (!member) redirect('/sign-in');
+  const { id, letterId } = await params;
+  const opened = await openPatient(member, id);
+  const found = opened && (await letterById(opened.patient, letterId));
+  if (!found) notFound();
+  return (
+    <div className="grid gap-4">
+      <LetterFile patientId={id} id={letterId} />
+      <LetterSheet letter={found.letter} />
+    </div>
+  );
+}

@@ -1,0 +1,3 @@
+export * from './keep-going';
+export * from './letter';
+export * from './plan';

@@ -1,0 +1,67 @@
+import type { LocalDate } from '../units';
+
+export type LetterRow = {
+  readonly name: string;
+  readonly first: string;
+  readonly last: string;
+  readonly verdict: string;
+};
+
+/** A letter after a review, or at discharge, as it is kept: every number in it is from the record. */
+export type OutcomeLetter = {
+  readonly kind: 'review' | 'discharge';
+  readonly clinic: { readonly name: string; readonly phone: string };
+  readonly patientName: string;
+  readonly author: string;
+  readonly date: LocalDate;
+  readonly complaint: string;
+  readonly from: LocalDate;
+  /** Written for the one who referred, with the patient's consent; else for the patient. */
+  readonly forReferrer: boolean;
+  readonly paragraphs: readonly string[];
+  readonly measures: readonly LetterRow[];
+  readonly goals: readonly string[];
+  /** What goes on, in plain words. */
+  readonly programme: readonly string[];
+  /** In the practitioner's own words. */
+  readonly words: string;
+  readonly caution: string;
+};
+
+export type LetterFacts = Omit<OutcomeLetter, 'paragraphs'> & {
+  readonly sessionsDone: number;
+  readonly sessionsDue: number;
+  /** Share of the dose, 0–1; null when nothing was due. */
+  readonly share: number | null;
+  /** Verdicts in words. */
+  readonly verdicts: readonly string[];
+  readonly limbs: readonly string[];
+  /** What else happened. */
+  readonly beside: readonly string[];
+};
+
+/** A page holds so many rows; the rest stays in the record. */
+export const MOST_LETTER_ROWS = 14;
+
+/** The letter from its facts. It claims no cause, and leaves out what the record does not hold. */
+export function outcomeLetter(facts: LetterFacts): OutcomeLetter {
+  const { sessionsDone, sessionsDue, share, verdicts, limbs, beside, ...letter } = facts;
+  const { patientName, complaint, from, date, forReferrer } = letter;
+  const who = forReferrer ? patientName : 'You';
+  const [was, did] = forReferrer ? ['was', 'did'] : ['were', 'did'];
+  return {
+    ...letter,
+    measures: letter.measures.slice(0, MOST_LETTER_ROWS),
+    paragraphs: [
+      `${who} ${was} with us from ${from} to ${date} for: ${complaint}.`,
+      ...(sessionsDue > 0
+        ? [
+            `${who} ${did} ${sessionsDone} of ${sessionsDue} sessions${share === null ? '' : `, ${Math.round(share * 100)} % of the dose`}.`,
+          ]
+        : []),
+      ...verdicts,
+      ...limbs,
+      ...(beside.length > 0 ? [`In the same time: ${beside.join('; ')}.`] : []),
+    ],
+  };
+}

@@ -1,0 +1,250 @@
+import { CLINIC_CAUTION, sayPhrases } from '@/catalogue';
+import { summarise } from '@/core/adherence';
+import { formatDose, readDose } from '@/core/dose';
+import { judgeAll, sayVerdict } from '@/core/follow';
+import { formatMeasure, kindOf } from '@/core/measures';
+import type { OutcomeLetterDraft } from '@/core/records';
+import {
+  type OutcomeLetter,
+  type ReviewRow,
+  keepGoing,
+  outcomeLetter,
+  reviewRows,
+  sayChange,
+} from '@/core/review';
+import type { LocalDate } from '@/core/units';
+import {
+  type OutcomeLetterRow,
+  type Patient,
+  clinicById,
+  closeEpisodes,
+  insertOutcomeLetter,
+  newestEpisodesOf,
+  outcomeLetterById,
+  outcomeLettersOf,
+  photosOf,
+} from '@/db';
+import type { SignedIn } from '../access';
+import { patientFor } from '../people';
+import { NOT_FOUND, Problem } from '../problem';
+import { todayOf } from '../programme-facts';
+import { earliestStart, saveProgramme } from '../save-programme';
+import { fileOf, newestConsent } from '../visit/entries';
+import { findingList } from '../visit/findings';
+import { detectableChangesOf, measuresOf } from '../visit/measuring';
+import { writeAs } from '../visit/write-as';
+import { type Follow, followOf } from './strips';
+
+export type Review = {
+  readonly today: LocalDate;
+  readonly rows: readonly ReviewRow[];
+  /** Photos to lay over each other: the first and the last that stand. */
+  readonly photos: { readonly earlier: string; readonly later: string } | null;
+  readonly goals: readonly { readonly activity: string; readonly reachedOn: LocalDate | null }[];
+  /** Activities the patient scores every week: first and last. */
+  readonly activities: readonly {
+    readonly activity: string;
+    readonly from: number;
+    readonly to: number;
+  }[];
+  readonly newFindings: readonly string[];
+  readonly verdicts: readonly string[];
+  readonly follow: Follow;
+  readonly letters: readonly OutcomeLetterRow[];
+  readonly mayShare: boolean;
+  readonly discharged: boolean;
+  readonly complaint: string;
+};
+
+/** The review visit, prepared from the record alone. */
+export async function reviewOf(member: SignedIn, patient: Patient): Promise<Review> {
+  const { clinicId, id } = patient;
+  const today = todayOf(patient);
+  const [follow, measures, detectable, file, findings, photos, letters, consent, episodes] =
+    await Promise.all([
+      followOf(member, patient),
+      measuresOf(patient),
+      detectableChangesOf(clinicId),
+      fileOf(patient),
+      findingList(patient),
+      photosOf(clinicId, id),
+      outcomeLettersOf(clinicId, id),
+      newestConsent(patient),
+      newestEpisodesOf(clinicId, [id]),
+    ]);
+  const standing = photos
+    .filter(({ deletedAt }) => deletedAt === null)
+    .sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1));
+  const [earlier, later] = [standing[0], standing.at(-1)];
+  const judged = judgeAll(
+    follow.followed,
+    follow.seams.map(({ date }) => date),
+  );
+  return {
+    today,
+    rows: reviewRows(measures, detectable, today),
+    photos: earlier && later && earlier !== later ? { earlier: earlier.id, later: later.id } : null,
+    goals: file.goals.map(({ body }) => ({
+      activity: body.activity,
+      reachedOn: body.reachedOn,
+    })),
+    activities: activitiesIn(follow),
+    newFindings: findings.proposed.map(({ say }) => say),
+    verdicts: follow.followed.map((one, index) => {
+      const verdict = judged[index]?.verdict;
+      return verdict ? sayVerdict(one, verdict) : '';
+    }),
+    follow,
+    letters,
+    mayShare: consent?.body.sharing === true,
+    discharged: episodes.get(id)?.closedOn != null,
+    complaint: episodes.get(id)?.complaint ?? '',
+  };
+}
+
+function activitiesIn({ record }: Follow): Review['activities'] {
+  const scores = new Map<string, number[]>();
+  for (const [, { activities }] of [...record.reports].sort(([a], [b]) => (a < b ? -1 : 1)))
+    for (const { activity, score } of activities)
+      scores.set(activity, [...(scores.get(activity) ?? []), score]);
+  return [...scores].map(([activity, all]) => ({
+    activity,
+    from: all[0] ?? 0,
+    to: all.at(-1) ?? 0,
+  }));
+}
+
+const nameOf = ({ kind, side }: ReviewRow) =>
+  side ? `${kindOf(kind).name}, ${side}` : kindOf(kind).name;
+
+/** A row in words for page and letter. */
+export function rowInWords(row: ReviewRow) {
+  const said = (measure: ReviewRow['last']) =>
+    measure?.value == null ? '–' : `${formatMeasure(row.kind, measure.value)} (${measure.on})`;
+  return {
+    name: nameOf(row),
+    first: said(row.first),
+    last: said(row.last),
+    verdict: sayChange(row.change) + (row.otherwise ? '; measured in another way' : ''),
+  };
+}
+
+/** Signs a letter made from the record; at discharge it also closes the episode of care. */
+export async function signLetter(
+  member: SignedIn,
+  draft: OutcomeLetterDraft,
+): Promise<{ id: string }> {
+  const patient = await patientFor(member, draft.patientId);
+  const { clinicId } = member;
+  const there = await outcomeLetterById(clinicId, draft.id);
+  if (there && there.patientId === patient.id) return { id: draft.id };
+  const [review, clinic] = await Promise.all([reviewOf(member, patient), clinicById(clinicId)]);
+  if (!clinic) throw new Problem(404, NOT_FOUND);
+  if (draft.forReferrer && !review.mayShare)
+    throw new Problem(
+      409,
+      'The patient has not agreed to sharing. Ask, and record it under Screen, or write it for the patient.',
+      ['forReferrer'],
+    );
+  const letter = letterOf(member, patient, clinic, review, draft);
+  await writeAs(member, 'practitioner', {
+    verb: draft.kind === 'discharge' ? 'discharged' : 'signed a letter about',
+    subject: { kind: 'patient', id: patient.id },
+    statements: (at) => [
+      insertOutcomeLetter({
+        clinicId,
+        id: draft.id,
+        patientId: patient.id,
+        createdAt: at,
+        authorId: member.id,
+        kind: draft.kind,
+        body: JSON.stringify(letter),
+        localDate: review.today,
+      }),
+      ...(draft.kind === 'discharge' ? [closeEpisodes(clinicId, patient.id, review.today)] : []),
+    ],
+    isThere: async () => (await outcomeLetterById(clinicId, draft.id)) !== null,
+  });
+  return { id: draft.id };
+}
+
+function letterOf(
+  member: SignedIn,
+  patient: Patient,
+  clinic: { readonly name: string; readonly phone: string },
+  review: Review,
+  draft: OutcomeLetterDraft,
+): OutcomeLetter {
+  const { follow, goals, activities } = review;
+  const { sessionsDone, sessionsDue, share } = summarise(follow.days);
+  const newest = follow.versions.at(-1);
+  return outcomeLetter({
+    kind: draft.kind,
+    clinic: { name: clinic.name, phone: clinic.phone },
+    patientName: patient.name,
+    author: member.name,
+    date: review.today,
+    complaint: review.complaint,
+    from: follow.from,
+    forReferrer: draft.forReferrer,
+    sessionsDone,
+    sessionsDue,
+    share,
+    verdicts: review.verdicts.filter((say) => say !== ''),
+    limbs: follow.limbs.map(({ say }) => say),
+    beside: follow.beside.map(({ date, say }) => `${date} ${say}`),
+    measures: review.rows.filter(({ last }) => last !== null).map(rowInWords),
+    goals: [
+      ...goals.map(
+        ({ activity, reachedOn }) =>
+          `${activity}: ${reachedOn ? `reached on ${reachedOn}` : 'not reached yet'}`,
+      ),
+      ...activities.map(({ activity, from, to }) => `${activity}: ${from} → ${to} of 10`),
+    ],
+    programme: (newest?.lines ?? []).map(
+      ({ exercise, dose }) =>
+        `${exercise.name}: ${sayPhrases(readDose(dose, exercise.mode), 'patient')}`,
+    ),
+    words: draft.words,
+    caution: CLINIC_CAUTION,
+  });
+}
+
+/** A kept letter; null when there is none. */
+export async function letterById(
+  patient: Patient,
+  id: string,
+): Promise<{ letter: OutcomeLetter; row: OutcomeLetterRow } | null> {
+  const row = await outcomeLetterById(patient.clinicId, id);
+  return row && row.patientId === patient.id
+    ? { letter: JSON.parse(row.body) as OutcomeLetter, row }
+    : null;
+}
+
+/** Writes the keep-going programme: every line once a day, every other day, without an end. */
+export async function writeKeepGoing(
+  member: SignedIn,
+  draft: { readonly patientId: string; readonly basedOn: number },
+) {
+  const patient = await patientFor(member, draft.patientId);
+  const follow = await followOf(member, patient);
+  const newest = follow.versions.at(-1);
+  if (!newest || newest.number !== draft.basedOn)
+    throw new Problem(409, 'Somebody has written a newer version. Load the page again.');
+  return saveProgramme(member, {
+    patientId: patient.id,
+    basedOn: newest.number,
+    effectiveFrom: await earliestStart(patient),
+    reviewOn: null,
+    rounds: newest.rounds,
+    reason: 'Keep-going programme',
+    lines: newest.lines.map((line) => ({
+      lineage: line.lineage,
+      exerciseId: line.exerciseId,
+      dose: formatDose(keepGoing(line.dose)),
+      school: line.school,
+      session: line.session,
+      overrides: [...line.overrides],
+    })),
+  });
+}

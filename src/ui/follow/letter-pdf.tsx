@@ -1,0 +1,84 @@
+import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import type { OutcomeLetter } from '@/core/review';
+import { PDF_FONTS, registerPdfFonts } from '../handout/pdf-fonts';
+import { letterTitle } from './letter-words';
+
+const styles = StyleSheet.create({
+  page: { fontFamily: PDF_FONTS, fontSize: 10.5, color: '#111111', padding: 48 },
+  body: { lineHeight: 1.35 },
+  head: { flexDirection: 'row', justifyContent: 'space-between', marginBottom: 14 },
+  title: { fontSize: 15, fontWeight: 700, lineHeight: 1.3, marginBottom: 6 },
+  bold: { fontWeight: 700, marginTop: 8, marginBottom: 2 },
+  text: { marginBottom: 4 },
+  row: { flexDirection: 'row', borderBottomWidth: 0.6, borderColor: '#888888', paddingVertical: 2 },
+  name: { width: '32%' },
+  value: { width: '20%' },
+  verdict: { width: '28%' },
+  small: { fontSize: 8.5, marginTop: 10 },
+});
+
+/** A letter as one page of PDF: real text. */
+export async function letterPdf(
+  letter: OutcomeLetter,
+  paper: 'a4' | 'letter',
+): Promise<Uint8Array<ArrayBuffer>> {
+  registerPdfFonts();
+  const { clinic, author, date, paragraphs, measures, goals, programme, words, caution } = letter;
+  const title = letterTitle(letter);
+  const buffer = await renderToBuffer(
+    <Document title={title} author={clinic.name} language="en">
+      <Page size={paper === 'a4' ? 'A4' : 'LETTER'} style={styles.page}>
+        <View style={styles.body}>
+          <View style={styles.head}>
+            <Text>
+              {clinic.name}, {clinic.phone}
+            </Text>
+            <Text>{date}</Text>
+          </View>
+          <Text style={styles.title}>{title}</Text>
+          {paragraphs.map((text) => (
+            <Text key={text} style={styles.text}>
+              {text}
+            </Text>
+          ))}
+          {measures.length > 0 && (
+            <View>
+              <Text style={styles.bold}>Measured first and last</Text>
+              {measures.map(({ name, first, last, verdict }) => (
+                <View key={name} style={styles.row}>
+                  <Text style={styles.name}>{name}</Text>
+                  <Text style={styles.value}>{first}</Text>
+                  <Text style={styles.value}>{last}</Text>
+                  <Text style={styles.verdict}>{verdict}</Text>
+                </View>
+              ))}
+            </View>
+          )}
+          <List title="Activities and goals" items={goals} />
+          <List
+            title={letter.kind === 'discharge' ? 'To keep going with' : 'What goes on'}
+            items={programme}
+          />
+          {words !== '' && <Text style={styles.bold}>{words}</Text>}
+          <Text style={{ marginTop: 14 }}>{author}</Text>
+          <Text style={styles.small}>{caution}</Text>
+        </View>
+      </Page>
+    </Document>,
+  );
+  return new Uint8Array(buffer);
+}
+
+function List({ title, items }: { title: string; items: readonly string[] }) {
+  if (items.length === 0) return null;
+  return (
+    <View>
+      <Text style={styles.bold}>{title}</Text>
+      {items.map((item) => (
+        <Text key={item} style={styles.text}>
+          · {item}
+        </Text>
+      ))}
+    </View>
+  );
+}
