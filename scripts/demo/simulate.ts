@@ -273,23 +273,31 @@ async function tellOfDay(
   at: (day: number, minute: number) => void,
 ): Promise<void> {
   const [version] = (await sentVersions(here.clinicId, here.id)).slice(-1);
-  if (!version || day === DAYS - 1 || luck.fraction() > Math.max(0.3, mood.begins - 0.15)) return;
+  const skips = luck.fraction() > Math.max(0.3, mood.begins - 0.15) && !story.reach;
+  if (!version || day === DAYS - 1 || skips) return;
   at(day, story.sleep - 20);
   const share = day / (DAYS - 1);
   const arm = /arm/.test(story.complaint);
-  const part = DRAWING_IN[Math.min(DRAWING_IN.length - 1, Math.floor(share * DRAWING_IN.length))];
+  const part =
+    story.reach?.(day) ??
+    DRAWING_IN[Math.min(DRAWING_IN.length - 1, Math.floor(share * DRAWING_IN.length))];
   const worst = Math.round(Math.max(0, Math.min(10, mood.pain + 1 + luck.normal())));
   const bodies: SessionEventBody[] = [
     {
       type: 'morning',
       date,
-      soreness: luck.fraction() < 0.85 ? 'settled' : mood.pain > 5 ? 'flare' : 'still sore',
+      soreness:
+        luck.fraction() < 0.85 || mood.pain < 2.2
+          ? 'settled'
+          : mood.pain > 5
+            ? 'flare'
+            : 'still sore',
     },
     {
       type: 'daily',
       date,
       worst,
-      where: arm && part && luck.fraction() < 0.8 ? [`front right ${part}`] : [],
+      where: arm && part && (luck.fraction() < 0.8 || story.reach) ? [`front right ${part}`] : [],
       headache: /headache/.test(story.complaint) ? luck.fraction() < 0.7 - 0.5 * share : null,
       note: '',
     },

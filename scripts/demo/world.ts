@@ -1,5 +1,6 @@
 import type { SchoolId } from '@/core/exercise';
 import type { HomeBody } from '@/core/records';
+import type { BodyPart } from '@/core/symptoms';
 import type { SessionName } from '@/core/schedule';
 
 /** The demo's made-up tidal island: its clinic, its people, and each patient's story. */
@@ -55,6 +56,8 @@ export type Story = {
   readonly sleep: number;
   /** Null for somebody who never opened the link. */
   readonly day: ((day: number) => StoryDay) | null;
+  /** How far down the arm it is felt, where that is told every day; else it draws in. */
+  readonly reach?: (day: number) => BodyPart;
   /** Days on which a session is stopped because something feels wrong. */
   readonly stops: readonly number[];
   /** Days on which the clinician lets a paused programme go on, and acknowledges its alert. */
@@ -92,7 +95,12 @@ export const STORIES: readonly Story[] = [
       ],
     },
     // A steady improver. Today is still to be done: this is the link that the demo prints.
-    day: (day) => ({ begins: day === DAYS - 1 ? 0 : 0.93, does: 0.98, pain: line(6, 1.5)(day) }),
+    // The last fortnight goes well in full: his lines are ready to progress.
+    day: (day) => ({
+      begins: day === DAYS - 1 ? 0 : 0.93,
+      does: day > DAYS - 14 ? 1.2 : 0.98,
+      pain: line(6, 1.2)(day),
+    }),
     stops: [],
     resumes: [],
     words: [
@@ -341,5 +349,50 @@ export const STORIES: readonly Story[] = [
     resumes: [],
     words: [],
     versions: [],
+  },
+  {
+    name: 'Perrin Salloway',
+    complaint: 'Lighthouse painter; arm ache from overhead work',
+    minutesADay: 12,
+    wake: 6 * 60 + 30,
+    sleep: 22 * 60,
+    // Spreading: two evenings running beyond the elbow, after weeks that stayed above it.
+    day: () => ({ begins: 0.92, does: 1, pain: 3.5 }),
+    reach: (day) => (day >= DAYS - 3 ? 'hand' : 'elbow'),
+    stops: [],
+    resumes: [],
+    words: ['as usual', 'long day on the gallery'],
+    versions: [
+      {
+        onDay: 42,
+        reason: 'Arm ache from the neck: nod first, slider short of symptoms',
+        lines: [
+          ['tuck-seated', '10x5s gap 3s daily until review', { school: 'lengthen' }],
+          ['median-slider', 'x10 move 4s right daily until review'],
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Quill Aldersea',
+    complaint: 'Chart engraver; neck pain and headache at the desk',
+    minutesADay: 15,
+    wake: 7 * 60,
+    sleep: 23 * 60,
+    // Stopped yesterday because something felt wrong; nobody has called yet.
+    day: () => ({ begins: 0.9, does: 0.97, pain: 4 }),
+    stops: [DAYS - 2],
+    resumes: [],
+    words: ['stiff in the morning', 'a long sheet today'],
+    versions: [
+      {
+        onDay: 49,
+        reason: 'Weak nod, stiff upper back',
+        lines: [
+          ['tuck-lying', '10x10s gap 5s daily until review', { school: 'climb' }],
+          ['blade-set', 'x10 hold 5s gap 3s daily until review', { school: 'lengthen' }],
+        ],
+      },
+    ],
   },
 ];

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { untaught } from '@/core/teach';
+import { TRIAGE_LIMITS } from '@/core/triage';
 import { PASSWORD, aTemplate, ownDraft, today } from '../support/clinic';
 import {
   EVERYBODY,
@@ -61,7 +62,7 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     may: PRACTITIONERS,
     body: () => ({
       patientId: world.patientId,
-      basedOn: 1,
+      basedOn: 2,
       effectiveFrom: today(1),
       reviewOn: null,
       rounds: 1,
@@ -89,6 +90,52 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     ownClinicOnly: true,
     body: () => ({ name: 'x', phone: '1', emergencyText: 'x', zone: 'UTC' }),
   },
+  proposals: {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      key: world.proposalKey,
+      version: 1,
+      decision: 'accepted',
+      dose: null,
+      reason: '',
+    }),
+  },
+  'proposals/send': {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, basedOn: 1, effectiveFrom: today() }),
+  },
+  'keep-going': {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, basedOn: 3 }),
+  },
+  letters: {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      kind: 'review',
+      words: 'x',
+      forReferrer: true,
+    }),
+  },
+  'letters/file': {
+    may: MEMBERS,
+    body: () => ({ patientId: world.patientId, id: world.letterId, paper: 'a4' }),
+  },
+  'triage/marks': {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      kind: 'snoozed',
+      rule: 'x',
+      days: 3,
+      reason: 'x',
+    }),
+  },
+  'triage/limits': { may: LEAD, ownClinicOnly: true, body: () => TRIAGE_LIMITS },
   'alerts/acknowledge': { may: PRACTITIONERS, body: () => ({ alertId: 'alert-1' }) },
   'patient/open': {
     may: EVERYBODY,
@@ -349,6 +396,14 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   '(clinic)/exercises/[id]': {
     path: () => `/exercises/${world.exerciseId}`,
     may: PRACTITIONERS,
+  },
+  '(clinic)/patients/[id]/review': {
+    path: () => `/patients/${world.patientId}/review`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/review/[letterId]': {
+    path: () => `/patients/${world.patientId}/review/${world.letterId}`,
+    may: MEMBERS,
   },
   '(clinic)/patients/[id]/stairs': {
     path: () => `/patients/${world.patientId}/stairs`,

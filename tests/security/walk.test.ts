@@ -57,7 +57,17 @@ async function auditCount(): Promise<number> {
 describe('every route', () => {
   it('is in the table, and nothing else is', () => {
     const routes = filesNamed('route.ts').map((path) => path.replace(/^api\/v1\//, ''));
-    expect(routes.sort()).toEqual(Object.keys(ROUTES).sort());
+    const open = ['figures/[exercise]/[side]'];
+    expect(routes.sort()).toEqual([...Object.keys(ROUTES), ...open].sort());
+  });
+
+  it('draws a catalogue exercise for anybody, and nothing else', async () => {
+    const ask = (path: string) => fetch(`${server.origin}/figures/${path}`);
+    const drawn = await ask('tuck-lying/right');
+    expect([drawn.status, drawn.headers.get('content-type')]).toEqual([200, 'image/svg+xml']);
+    expect(await drawn.text()).toMatch(/^<svg /);
+    for (const path of ['tuck-lying/up', 'nothing/right', `${world.exerciseId}/right`])
+      expect((await ask(path)).status).toBe(404);
   });
 
   const refusals = Object.entries(ROUTES)
@@ -114,10 +124,11 @@ describe('every route', () => {
     const order = Object.keys(ROUTES).filter(
       (route) => !['sign-out', 'sign-in', 'first-run', 'patient/open'].includes(route),
     );
-    // A programme is refused until the screening has been decided on.
+    // A programme is refused until the screening has been decided on; three are written in turn.
     // The calendar is read before a new address ends the old one.
     const rank = (route: string) =>
-      route.startsWith('links') ? 2 : route === 'programmes' ? 1 : route === 'calendar' ? -1 : 0;
+      ({ calendar: -1, 'proposals/send': 1, programmes: 2, 'keep-going': 3 })[route] ??
+      (route.startsWith('links') ? 4 : 0);
     order.sort((a, b) => rank(a) - rank(b));
     for (const route of order) {
       const who = ROUTES[route]?.may[0];

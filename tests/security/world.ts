@@ -1,7 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { answerTheRestNo } from '@/core/screen';
-import { insertAlert, versionsOf, write } from '@/db';
+import { insertAlert, patientById, versionsOf, write } from '@/db';
+import { setClock } from '@/server/clock';
+import { proposalsOf } from '@/server/follow/proposals';
+import { signLetter } from '@/server/follow/review';
+import { takeIn } from '@/server/take-in';
 import { revokeLink } from '@/server/links';
 import { issueCalendar } from '@/server/patient/calendar';
 import { signOut } from '@/server/sign-in';
@@ -64,6 +68,9 @@ export const world = {
   entryId: '',
   measureId: '',
   photoId: '',
+  letterId: '',
+  /** What a session with too much pain asks for. */
+  proposalKey: '',
   exerciseId: '',
   templateId: '',
   picture: Buffer.alloc(0),
@@ -82,10 +89,7 @@ export async function makeWorld(folder: string): Promise<void> {
   const signedOut = await member(clinic.emails.lead);
   await signOut(signedOut);
   world.patientId = await makePatient(practitioner, NAME);
-  await prescribe(practitioner, world.patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
-  const [version] = (await versionsOf(clinic.id, [world.patientId])).get(world.patientId) ?? [];
-  world.programmeId = version?.version.programmeId ?? '';
-  world.lineage = version?.lines[0]?.lineage ?? '';
+  await liveBefore(practitioner);
   await makeVisit(practitioner);
   world.exerciseId = randomUUID();
   await saveExercise(practitioner, { id: world.exerciseId, exercise: ownDraft('Own') });
@@ -100,6 +104,14 @@ export async function makeWorld(folder: string): Promise<void> {
       createdAt: 1,
     }),
   ]);
+  world.letterId = randomUUID();
+  await signLetter(practitioner, {
+    id: world.letterId,
+    patientId: world.patientId,
+    kind: 'review',
+    words: '',
+    forReferrer: false,
+  });
   const here = await device(practitioner, world.patientId);
   world.calendarToken = (await issueCalendar(here)).token;
   const otherPatient = await makePatient(practitioner, 'Somebody Else');
@@ -116,6 +128,49 @@ export async function makeWorld(folder: string): Promise<void> {
     'patient with an ended link': `dl_patient=${ended.token}`,
     'signed-out member': `dl_member=${signedOut.token}`,
   };
+}
+
+/** The patient's programme began the day before yesterday, and its only session hurt too much. */
+async function liveBefore(by: Awaited<ReturnType<typeof member>>): Promise<void> {
+  const then = Date.now() - 2 * 86_400_000;
+  setClock(() => then);
+  await prescribe(by, world.patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  const [version] = (await versionsOf(by.clinicId, [world.patientId])).get(world.patientId) ?? [];
+  world.programmeId = version?.version.programmeId ?? '';
+  world.lineage = version?.lines[0]?.lineage ?? '';
+  const rep = {
+    round: 1,
+    side: null,
+    direction: 1,
+    station: 1,
+    set: 1,
+    rep: 1,
+    held: 10,
+    moved: 0,
+  };
+  const bodies = [
+    { type: 'started' },
+    { type: 'line', lineage: world.lineage, reps: [rep], skipped: null },
+    { type: 'ended' },
+    { type: 'check-in', pain: 8, effort: 5, word: '' },
+  ] as const;
+  const sessionId = randomUUID();
+  await takeIn(await device(by, world.patientId), {
+    sentAt: then,
+    events: bodies.map((body, index) => ({
+      id: randomUUID(),
+      sessionId,
+      sessionKey: 'session-1',
+      programmeId: world.programmeId,
+      version: 1,
+      deviceAt: then,
+      offsetMs: index,
+      body: body as never,
+    })),
+  });
+  setClock(null);
+  const patient = await patientById(by.clinicId, world.patientId);
+  world.proposalKey = (patient && (await proposalsOf(patient)))?.open[0]?.key ?? '';
 }
 
 export const MARKS = {

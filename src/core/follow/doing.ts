@@ -61,7 +61,7 @@ export function doingOver(days: readonly DoingDay[]): Doing {
     );
     if (doneKeys.size > 0) daysDone += 1;
     brokenOff += done.sessions.filter(
-      ({ share, state }) => share < SESSION_DONE_FROM && state !== 'open',
+      ({ key, share, state }) => due.includes(key) && share < SESSION_DONE_FROM && state !== 'open',
     ).length;
     // What is still to come today is not missed.
     if (!open) {

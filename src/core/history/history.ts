@@ -159,6 +159,7 @@ export function adherenceHistory(
   return calendarDays(facts.zone, from, to).map((date) => {
     const version = versionOn(facts.versions, date);
     const done = facts.done.get(date) ?? NOTHING_DONE;
+    const keys = version === null ? new Set<string>() : sessionKeysOn(version, date, facts.waking);
     return dayAdherence({
       date,
       today: facts.today,
@@ -166,13 +167,24 @@ export function adherenceHistory(
       paused: isPausedOn(facts.pauses, date),
       due: version === null ? [] : dueLines(version, date, facts.waking),
       done: done.lines,
-      sessionsDue:
-        version === null
-          ? 0
-          : sessionsOn(date, version.lines, facts.waking, version.reviewOn).sessions.length,
-      sessionsDone: sessionsDone(done),
+      sessionsDue: keys.size,
+      sessionsDone: done.sessions.filter(
+        ({ key, share }) => share >= SESSION_DONE_FROM && (keys.size === 0 || keys.has(key)),
+      ).length,
     });
   });
+}
+
+/** The sessions of a date by key; a posture beat through the day is a moment, not a session. */
+export function sessionKeysOn(
+  version: ProgrammeVersion,
+  date: LocalDate,
+  waking: WakingHours,
+): ReadonlySet<string> {
+  const { sessions } = sessionsOn(date, version.lines, waking, version.reviewOn);
+  const own = sessions.filter(({ slot }) => slot.kind !== 'at');
+  // Where a day has beats only, they are what there is to do.
+  return new Set((own.length > 0 ? own : sessions).map(({ key }) => key));
 }
 
 function dueLines(version: ProgrammeVersion, date: LocalDate, waking: WakingHours) {

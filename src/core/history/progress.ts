@@ -1,5 +1,5 @@
 import { type DayAdherence, SESSION_DONE_FROM } from '../adherence';
-import { sessionsOn, versionOn } from '../schedule';
+import { versionOn } from '../schedule';
 import { type LocalDate, addDays } from '../units';
 import { type DayReport, worstPain } from './day-report';
 import {
@@ -8,6 +8,7 @@ import {
   type ProgrammeVersion,
   adherenceHistory,
   firstDay,
+  sessionKeysOn,
 } from './history';
 
 /** The window of "how many of how many", and how far back it looks, in days. */
@@ -114,12 +115,9 @@ function sessionsOver(facts: ProgressFacts, window: readonly ProgressDay[]): Pro
   return due > 0 ? { done, due, days: window.length } : null;
 }
 
-/** The sessions of a date by key; a posture beat through the day is a moment, not a session. */
 function sessionKeys(facts: ProgressFacts, date: LocalDate): ReadonlySet<string> {
   const version = versionOn(facts.versions, date);
-  if (!version) return new Set();
-  const { sessions } = sessionsOn(date, version.lines, facts.waking, version.reviewOn);
-  return new Set(sessions.filter(({ slot }) => slot.kind !== 'at').map(({ key }) => key));
+  return version ? sessionKeysOn(version, date, facts.waking) : new Set();
 }
 
 /** Each activity with its scores in the order of their days. */

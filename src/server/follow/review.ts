@@ -90,9 +90,11 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
     })),
     activities: activitiesIn(follow),
     newFindings: findings.proposed.map(({ say }) => say),
-    verdicts: follow.followed.map((one, index) => {
+    // What was measured only at visits has no course; the table compares first with last.
+    verdicts: follow.followed.flatMap((one, index) => {
       const verdict = judged[index]?.verdict;
-      return verdict ? sayVerdict(one, verdict) : '';
+      const silent = verdict?.course === 'not enough to say' && one.id !== 'pain';
+      return verdict && !silent ? [sayVerdict(one, verdict)] : [];
     }),
     follow,
     letters,
@@ -190,7 +192,7 @@ function letterOf(
     sessionsDone,
     sessionsDue,
     share,
-    verdicts: review.verdicts.filter((say) => say !== ''),
+    verdicts: review.verdicts,
     limbs: follow.limbs.map(({ say }) => say),
     beside: follow.beside.map(({ date, say }) => `${date} ${say}`),
     measures: review.rows.filter(({ last }) => last !== null).map(rowInWords),

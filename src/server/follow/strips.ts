@@ -17,6 +17,7 @@ import {
   adherenceHistory,
   firstDay,
   isPausedOn,
+  sessionKeysOn,
   worstPain,
 } from '@/core/history';
 import { detectableOf, kindOf, marginAt } from '@/core/measures';
@@ -179,11 +180,7 @@ function doingDays({ facts, reports }: FollowRecord, days: readonly DayAdherence
       date,
       adherence,
       done: facts.done.get(date) ?? NOTHING_DONE,
-      due: version
-        ? sessionsOn(date, version.lines, facts.waking, version.reviewOn)
-            .sessions.filter(({ slot }) => slot.kind !== 'at')
-            .map(({ key }) => key)
-        : [],
+      due: version ? [...sessionKeysOn(version, date, facts.waking)] : [],
       lines: (version?.lines ?? [])
         .filter((line) => isDueOn(line, date, version?.reviewOn ?? null))
         .map((line) => ({

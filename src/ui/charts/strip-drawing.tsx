@@ -9,7 +9,7 @@ export type DrawnSeam = { readonly date: LocalDate; readonly number: number };
 
 /** Widths and heights in the units of the view box. */
 export const STRIP_WIDTH = 1000;
-export const STRIP_LEFT = 128;
+export const STRIP_LEFT = 150;
 const GAP = 16;
 const TOP = 20;
 const AXIS = 24;
@@ -168,7 +168,7 @@ const ENDS: Readonly<Partial<Record<Strip['kind'], readonly [string, string]>>> 
 function StripName({ strip, colours }: { strip: Strip; colours: StripColours }) {
   const height = HEIGHTS[strip.kind];
   const ends = strip.kind === 'line' ? lineEnds(strip.points) : ENDS[strip.kind];
-  const name = strip.name.length > 19 ? `${strip.name.slice(0, 18)}…` : strip.name;
+  const name = strip.name.length > 20 ? `${strip.name.slice(0, 19)}…` : strip.name;
   return (
     <g fontSize={12} fill={colours.soft}>
       <text x={-STRIP_LEFT} y={ends ? 10 : height - 2} fill={colours.ink} fontWeight={600}>

@@ -35,9 +35,13 @@ export function HelpingPanel({
   if (followed.length === 0)
     return <p className="text-soft">Nothing has been told or measured often enough to judge.</p>;
   if (judged === null) return <p className="text-soft">Reckoning …</p>;
+  const seldom = judged.filter(
+    ({ id, verdict }) => id !== 'pain' && verdict.course === 'not enough to say',
+  );
   return (
     <div className="grid gap-3">
       {followed.map((one) => {
+        if (seldom.some(({ id }) => id === one.id)) return null;
         const found = judged.find(({ id }) => id === one.id);
         if (!found) return null;
         const told = found.seams.filter(({ overlap }) => overlap !== null);
@@ -70,6 +74,12 @@ export function HelpingPanel({
           </div>
         );
       })}
+      {seldom.length > 0 && (
+        <p className="text-soft">
+          {seldom.length} {seldom.length === 1 ? 'measure has' : 'measures have'} been taken too
+          seldom for a course; the review compares first with last.
+        </p>
+      )}
       <details>
         <summary className="text-action">How this is reckoned</summary>
         <p className="text-[0.93em] text-soft">{METHOD}</p>

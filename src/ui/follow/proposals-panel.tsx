@@ -191,6 +191,11 @@ function Row({
           {from} → {becomes ? `${becomes}, ` : ''}
           {to ?? (move === 'stop' ? 'left out' : 'next session left out')}
         </span>
+      </div>
+      <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
+        <p className="min-w-72 flex-1">
+          {why} <span className="text-[0.87em] text-soft">{source}</span>
+        </p>
         {mayDecide && (
           <span className="ml-auto flex gap-2">
             <Button
@@ -220,9 +225,6 @@ function Row({
           </span>
         )}
       </div>
-      <p>
-        {why} <span className="text-[0.87em] text-soft">{source}</span>
-      </p>
       {beyond && (
         <p className="text-[0.93em] font-medium">
           Together with the others it would go beyond the patient’s minutes.

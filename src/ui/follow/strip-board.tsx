@@ -52,7 +52,10 @@ export function StripBoard({
   /** Of files that are saved; it names nobody. */
   fileName: string;
 }) {
-  const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
+  // Measures repeat at visits: they are there for who asks.
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(
+    () => new Set(strips.filter(({ id }) => id.startsWith('measure-')).map(({ id }) => id)),
+  );
   const [weeks, setWeeks] = useState(0);
   const [cursor, setCursor] = useState<LocalDate | null>(null);
   const svg = useRef<SVGSVGElement>(null);

@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo, useState } from 'react';
 import { type Dose, formatPart } from '@/core/dose';
 import type { Exercise, SchoolId } from '@/core/exercise';
 import {
@@ -12,6 +13,7 @@ import {
 import type { Range } from '@/core/units';
 import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
+import { RehearsalPanel } from '../../rehearsal/rehearsal-panel';
 import { useDeskFacts } from '../desk-facts';
 import { minutesText } from '../draft';
 
@@ -44,6 +46,12 @@ export function CompareDialog({
 }) {
   const { waking } = useDeskFacts();
   const rows = compareSchools(dose, exercise, waking, settings);
+  const [rehearsed, setRehearsed] = useState<SchoolId | null>(null);
+  const shown = rows.find(({ id }) => id === rehearsed);
+  const choice = useMemo(
+    () => (rehearsed === null ? null : { id: rehearsed, settings }),
+    [rehearsed, settings],
+  );
   return (
     <Dialog
       open
@@ -100,7 +108,15 @@ export function CompareDialog({
                 <td className="figures py-2 pr-3 text-right">{minutesText(measure.secondsADay)}</td>
                 <td className="figures py-2 pr-3 text-right">{span(measure.repsAWeek)}</td>
                 <td className="figures py-2 pr-3 text-right">{measure.daysAWeek}</td>
-                <td className="py-2 text-right">
+                <td className="grid justify-items-end gap-1 py-2">
+                  <Button
+                    className="whitespace-nowrap"
+                    aria-expanded={rehearsed === id}
+                    onClick={() => setRehearsed(rehearsed === id ? null : id)}
+                    aria-label={`Rehearse ${name}`}
+                  >
+                    Rehearse
+                  </Button>
                   <Button
                     className="whitespace-nowrap"
                     onClick={() => onSchool(id)}
@@ -114,6 +130,9 @@ export function CompareDialog({
           </tbody>
         </table>
       </div>
+      {shown && choice && (
+        <RehearsalPanel exercise={exercise} dose={shown.line} school={choice} name={shown.name} />
+      )}
       {disagreementsOn(exercise.family).map((one) => (
         <Sides key={one.about} disagreement={one} onDose={onDose} />
       ))}

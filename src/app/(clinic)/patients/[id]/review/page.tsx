@@ -117,7 +117,7 @@ function Measures({ review }: { review: Review }) {
                   >
                     {verdict}
                   </td>
-                  <td>{row.doneToday ? 'measured' : 'to measure'}</td>
+                  <td className="whitespace-nowrap">{row.doneToday ? 'measured' : 'to measure'}</td>
                 </tr>
               );
             })}

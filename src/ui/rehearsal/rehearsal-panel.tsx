@@ -1,0 +1,156 @@
+'use client';
+
+import { line as pathOf, scaleLinear } from 'd3';
+import { useEffect, useState } from 'react';
+import type { Exercise } from '@/core/exercise';
+import type { SchoolChoice } from '@/core/progression';
+import { REHEARSED, type RehearsedCourse, type RehearsedKind } from '@/core/rehearsal';
+import type { RehearseAnswer, RehearseQuestion } from '@/workers/rehearse.worker';
+import { Button } from '../primitives/button';
+
+const WEEKS = 12;
+const WIDTH = 560;
+const HEIGHT = 150;
+const LINES: Readonly<Record<RehearsedKind, { colour: string; dash: string }>> = {
+  quick: { colour: 'var(--action)', dash: '' },
+  average: { colour: 'var(--ink)', dash: '7 3' },
+  sore: { colour: 'var(--plum)', dash: '2 3' },
+  patchy: { colour: 'var(--soft)', dash: '9 3 2 3' },
+};
+
+/**
+ * A school run forward over made-up patients: what course it is likely to take, not what this
+ * patient will do. Reckoned in a worker; another seed gives another four.
+ */
+export function RehearsalPanel({
+  exercise,
+  dose,
+  school,
+  name,
+}: {
+  exercise: Exercise;
+  /** The dose it would begin with. */
+  dose: string;
+  school: SchoolChoice;
+  name: string;
+}) {
+  const [seed, setSeed] = useState(0.21);
+  const [courses, setCourses] = useState<RehearseAnswer | null>(null);
+  useEffect(() => {
+    setCourses(null);
+    const worker = new Worker(new URL('../../workers/rehearse.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    worker.onmessage = (event: MessageEvent<RehearseAnswer>) => setCourses(event.data);
+    const question: RehearseQuestion = { exercise, dose, school, weeks: WEEKS, seed };
+    worker.postMessage(question);
+    return () => worker.terminate();
+  }, [exercise, dose, school, seed]);
+  return (
+    <section aria-label={`Rehearsal of ${name}`} className="grid gap-2 border-t border-hair pt-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <h3 className="font-semibold">Rehearsal: {name}, twelve weeks</h3>
+        <Button onClick={() => setSeed((seed + 0.317) % 1)}>Other patients</Button>
+        <span className="text-[0.93em] text-soft">
+          Made-up patients who take every proposal. Ours, no source: a course to expect, no promise.
+        </span>
+      </div>
+      {courses === null ? (
+        <p className="text-soft">Reckoning …</p>
+      ) : (
+        <>
+          <Drawing courses={courses} name={name} />
+          <ul className="grid gap-1">
+            {courses.map((course) => (
+              <li key={course.kind} className="flex flex-wrap items-baseline gap-x-2">
+                <svg aria-hidden width="34" height="8">
+                  <line
+                    x1={0}
+                    x2={34}
+                    y1={4}
+                    y2={4}
+                    stroke={LINES[course.kind].colour}
+                    strokeWidth={2}
+                    strokeDasharray={LINES[course.kind].dash}
+                  />
+                </svg>
+                <strong className="font-semibold">{course.kind}</strong>
+                <span className="text-soft">({REHEARSED[course.kind].says})</span>
+                <span>{inWords(course)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** What a course came to, with its numbers. */
+function inWords({ weeks, moves }: RehearsedCourse): string {
+  const last = weeks.at(-1);
+  const count = (test: (move: string) => boolean) => moves.filter(({ move }) => test(move)).length;
+  const up = count((move) => move.startsWith('advance'));
+  const down = count((move) => move === 'step back' || move === 'rest day');
+  const times = (n: number) => (n === 1 ? 'once' : `${n} times`);
+  return `grows ${times(up)}, eases off ${times(down)}; week ${last?.week ?? 0}: ${last?.exercise ?? ''}, ${last?.dose ?? ''}`;
+}
+
+function Drawing({ courses, name }: { courses: RehearseAnswer; name: string }) {
+  const loaded = courses.some(({ weeks }) => weeks.some(({ load }) => load !== null));
+  const value = (week: RehearsedCourse['weeks'][number]) => (loaded ? (week.load ?? 0) : week.work);
+  const most = Math.max(1, ...courses.flatMap(({ weeks }) => weeks.map(value)));
+  const x = scaleLinear([1, WEEKS], [34, WIDTH - 8]);
+  const y = scaleLinear([0, most], [HEIGHT - 20, 8]);
+  const what = loaded ? 'load' : 'work of a session';
+  return (
+    <svg
+      role="img"
+      aria-label={`${name}: ${what} by week for ${courses.map((course) => `${course.kind}: ${course.weeks.map(value).join(', ')}`).join('; ')}.`}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="w-full max-w-3xl"
+      fontSize={11}
+    >
+      {y.ticks(4).map((tick) => (
+        <g key={tick}>
+          <line x1={32} x2={WIDTH} y1={y(tick)} y2={y(tick)} stroke="var(--hair)" />
+          <text x={28} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">
+            {tick}
+          </text>
+        </g>
+      ))}
+      {[1, 4, 8, 12].map((week) => (
+        <text key={week} x={x(week)} y={HEIGHT - 4} textAnchor="middle" fill="var(--soft)">
+          {week}
+        </text>
+      ))}
+      {courses.map(({ kind, weeks }) => (
+        <g key={kind}>
+          <path
+            d={
+              pathOf<(typeof weeks)[number]>(
+                ({ week }) => x(week),
+                (week) => y(value(week)),
+              )(weeks) ?? ''
+            }
+            fill="none"
+            stroke={LINES[kind].colour}
+            strokeWidth={1.8}
+            strokeDasharray={LINES[kind].dash}
+          />
+          {weeks
+            .filter((week, index) => week.rung > (weeks[index - 1]?.rung ?? 0))
+            .map((week) => (
+              <path
+                key={week.week}
+                d={`M${x(week.week) - 4} ${y(value(week)) - 3}l4 -6l4 6z`}
+                fill={LINES[kind].colour}
+              >
+                <title>Next step of the stairs</title>
+              </path>
+            ))}
+        </g>
+      ))}
+    </svg>
+  );
+}
