@@ -22,11 +22,11 @@ const tsx = (script, ...args) =>
     env: { ...process.env, ...environment },
   });
 if (!existsSync(facts)) {
-  console.log('Writing 1,000 patients with ten weeks of records …');
+  console.log('Writing 5,000 patients with their records …');
   tsx('scripts/bench/records.ts', facts);
 }
 const coreFile = join(data, 'core.json');
-tsx('scripts/bench/core.ts', coreFile);
+tsx('scripts/bench/core.ts', coreFile, JSON.parse(readFileSync(facts, 'utf8')).year);
 const core = JSON.parse(readFileSync(coreFile, 'utf8'));
 row('parse one dose line', `${core.parse.toFixed(1)} µs`);
 row('timeline and sum of one line', `${core.timeline.toFixed(1)} µs`, `${core.segments} segments`);
@@ -64,7 +64,7 @@ try {
   }
   const page = median(times.slice(3));
   row(
-    'morning list, 1,000 patients: the whole page',
+    'morning list, 5,000 patients: the whole page',
     `${page.toFixed(0)} ms`,
     `${core.sql.toFixed(1)} ms bare SQL`,
     (page / core.sql).toFixed(1),
@@ -75,6 +75,21 @@ try {
     `${core.sql.toFixed(1)} ms bare SQL`,
     (core.list / core.sql).toFixed(1),
   );
+
+  row('all 5,000 rows reckoned anew, once a day', `${(core.firstLook / 1000).toFixed(1)} s`);
+  row(
+    `all proposals of 1,000 patients (${core.proposals})`,
+    `${(core.evaluate / 1000).toFixed(2)} s`,
+    `${(core.evaluatePlain / 1000).toFixed(2)} s reading and parsing the same rows`,
+    (core.evaluate / core.evaluatePlain).toFixed(1),
+  );
+  row(
+    'a year of strips, two sessions a day: their data',
+    `${core.strips.toFixed(0)} ms`,
+    `${core.stripsPlain.toFixed(0)} ms reading and parsing the same rows`,
+    (core.strips / core.stripsPlain).toFixed(1),
+  );
+  row('the verdicts on that year, in the worker', `${core.judged.toFixed(0)} ms`);
 
   const opened = await post('/api/v1/patient/open', { token: patientToken });
   const patient = opened.headers.get('set-cookie').split(';')[0];

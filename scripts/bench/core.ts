@@ -6,7 +6,19 @@ import { parseDose } from '@/core/dose';
 import { isDueOn } from '@/core/schedule';
 import { addDays, dateRange, localDate } from '@/core/units';
 import { resolve, sessionTimeline, totalSeconds } from '@/core/timeline';
-import { closeDatabase, databaseUrl } from '@/db';
+import { judgeAll } from '@/core/follow';
+import { closeDatabase, databaseUrl, patientById } from '@/db';
+import {
+  OUTLOOK_DAYS,
+  clinicContext,
+  followRecords,
+  limitsOf,
+  openProposals,
+  outlook,
+} from '@/server/follow/outlook';
+import { followOf } from '@/server/follow/strips';
+import { refreshTriage } from '@/server/follow/triage';
+import { todayOf } from '@/server/programme-facts';
 import { morningList } from '@/server/morning-list';
 import { memberFor } from '../demo/simulate';
 
@@ -23,43 +35,28 @@ function microseconds(times: number, job: () => void): number {
   return ((performance.now() - began) * 1000) / times;
 }
 
-/** The statements one page of the morning list needs, written by hand over the same rows. */
+/** The statements one look at the morning list needs, written by hand over the same rows. */
 async function bareSql(clinicId: string): Promise<number> {
   const client = createClient({ url: databaseUrl() });
-  const page = await client.execute({
-    sql: 'SELECT * FROM patient WHERE clinic_id = ? ORDER BY name, id LIMIT 50',
-    args: [clinicId],
-  });
-  const ids = page.rows.map((row) => row.id as string);
-  const marks = ids.map(() => '?').join(',');
   const times: number[] = [];
   for (let round = 0; round < 25; round += 1) {
     const began = performance.now();
     await client.execute({
-      sql: 'SELECT count(*) FROM patient WHERE clinic_id = ?',
+      sql: 'SELECT practitioner_id, level, aside, count(*) FROM triage_row WHERE clinic_id = ? GROUP BY practitioner_id, level, aside',
       args: [clinicId],
     });
-    await client.execute({
-      sql: 'SELECT * FROM patient WHERE clinic_id = ? ORDER BY name, id LIMIT 50',
-      args: [clinicId],
-    });
-    for (const sql of [
-      `SELECT * FROM programme_version v JOIN programme_line l ON l.clinic_id = v.clinic_id AND l.programme_id = v.programme_id AND l.number = v.number WHERE v.clinic_id = ? AND v.patient_id IN (${marks})`,
-      `SELECT * FROM pause WHERE clinic_id = ? AND patient_id IN (${marks})`,
-      `SELECT * FROM day_done WHERE clinic_id = ? AND patient_id IN (${marks}) AND local_date >= date('now', '-13 days')`,
-      `SELECT * FROM alert WHERE clinic_id = ? AND patient_id IN (${marks}) AND acknowledged_at IS NULL`,
-      `SELECT patient_id, max(local_date) FROM day_done WHERE clinic_id = ? AND patient_id IN (${marks}) GROUP BY patient_id`,
-      `SELECT patient_id, max(local_date) FROM day_done WHERE clinic_id = ? AND patient_id IN (${marks}) AND pain IS NOT NULL GROUP BY patient_id`,
-    ]) {
-      await client.execute({ sql, args: [clinicId, ...ids] });
-    }
+    for (const level of [0, 1, 2])
+      await client.execute({
+        sql: 'SELECT * FROM triage_row WHERE clinic_id = ? AND aside = 0 AND level = ? ORDER BY level, urgency, name LIMIT 50',
+        args: [clinicId, level],
+      });
     times.push(performance.now() - began);
   }
   client.close();
   return median(times);
 }
 
-async function measure(file: string): Promise<void> {
+async function measure(file: string, year: string): Promise<void> {
   const lines = EXERCISES.map((exercise) => exercise.usualDose);
   let turn = 0;
   const next = () => lines[(turn += 1) % lines.length] ?? '';
@@ -91,6 +88,9 @@ async function measure(file: string): Promise<void> {
     }).all();
   });
   const lead = await memberFor('lead@bench.example');
+  const began = performance.now();
+  await refreshTriage(lead.clinicId);
+  const firstLook = performance.now() - began;
   const times: number[] = [];
   for (let round = 0; round < 25; round += 1) {
     const began = performance.now();
@@ -98,14 +98,88 @@ async function measure(file: string): Promise<void> {
     times.push(performance.now() - began);
   }
   const sql = await bareSql(lead.clinicId);
+  const follow = await followCosts(lead, year);
   closeDatabase();
-  writeFileSync(
-    file,
-    JSON.stringify({ parse, timeline, segments, calendar, recurrence, list: median(times), sql }),
-  );
+  const all = { parse, timeline, segments, calendar, recurrence, list: median(times), sql };
+  writeFileSync(file, JSON.stringify({ ...all, firstLook, ...follow }));
 }
 
-void measure(process.argv[2] ?? '').catch((error: unknown) => {
+/** All proposals of 1,000 patients, and one patient's year, each beside the plain loop it needs. */
+async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: string) {
+  const { clinicId } = lead;
+  const client = createClient({ url: databaseUrl() });
+  const ids = (
+    await client.execute({
+      sql: 'SELECT id FROM patient WHERE clinic_id = ? LIMIT 1000',
+      args: [clinicId],
+    })
+  ).rows.map((row) => row.id as string);
+  const patients = (await Promise.all(ids.map((id) => patientById(clinicId, id)))).flatMap(
+    (patient) => patient ?? [],
+  );
+  const { catalogue } = await clinicContext(clinicId);
+  const today = patients[0] ? todayOf(patients[0]) : localDate('2026-01-01');
+  let began = performance.now();
+  let proposals = 0;
+  for (let from = 0; from < patients.length; from += 200) {
+    const records = await followRecords(
+      clinicId,
+      patients.slice(from, from + 200),
+      addDays(today, -OUTLOOK_DAYS),
+      today,
+    );
+    for (const record of records)
+      proposals += openProposals(record, outlook(record, catalogue, limitsOf(null))).length;
+  }
+  const evaluate = performance.now() - began;
+  began = performance.now();
+  for (let from = 0; from < ids.length; from += 200) {
+    const some = ids.slice(from, from + 200);
+    const { rows } = await client.execute({
+      sql: `SELECT done, report FROM day_done WHERE clinic_id = ? AND patient_id IN (${some.map(() => '?').join(',')}) AND local_date >= ?`,
+      args: [clinicId, ...some, addDays(today, -OUTLOOK_DAYS)],
+    });
+    for (const row of rows) {
+      JSON.parse(row.done as string);
+      JSON.parse(row.report as string);
+    }
+  }
+  const evaluatePlain = performance.now() - began;
+  const patient = await patientById(clinicId, yearId);
+  if (!patient) throw new Error('no year');
+  const strips: number[] = [];
+  const judged: number[] = [];
+  const plain: number[] = [];
+  for (let round = 0; round < 9; round += 1) {
+    began = performance.now();
+    const follow = await followOf(lead, patient);
+    strips.push(performance.now() - began);
+    began = performance.now();
+    judgeAll(
+      follow.followed,
+      follow.seams.map(({ date }) => date),
+    );
+    judged.push(performance.now() - began);
+    began = performance.now();
+    const { rows } = await client.execute({
+      sql: 'SELECT done, report FROM day_done WHERE clinic_id = ? AND patient_id = ?',
+      args: [clinicId, yearId],
+    });
+    for (const row of rows) JSON.parse(row.done as string);
+    plain.push(performance.now() - began);
+  }
+  client.close();
+  return {
+    proposals,
+    evaluate,
+    evaluatePlain,
+    strips: median(strips),
+    stripsPlain: median(plain),
+    judged: median(judged),
+  };
+}
+
+void measure(process.argv[2] ?? '', process.argv[3] ?? '').catch((error: unknown) => {
   console.error(error);
   process.exitCode = 1;
 });

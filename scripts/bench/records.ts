@@ -1,4 +1,4 @@
-import { createClient } from '@libsql/client';
+import { type Client, createClient } from '@libsql/client';
 import { writeFileSync } from 'node:fs';
 import { type Instant, type Zone, dateIn } from '@/core/schedule';
 import { addDays, dateRange } from '@/core/units';
@@ -15,10 +15,89 @@ import { hashPassword } from '@/server/passwords';
 import { live, memberFor } from '../demo/simulate';
 import { CLINIC, DAYS, DEMO_PASSWORD, STORIES } from '../demo/world';
 
-const PATIENTS = 1000;
+const PATIENTS = 5000;
+/** Days of records that lists and proposals read. */
+const RECENT_DAYS = 43;
 const EMAIL = 'lead@bench.example';
 
-/** Six lived stories, copied row by row until there are 1,000 patients. */
+type Columns = ReadonlyMap<string, readonly string[]>;
+/** What a copied patient needs, with the column that names them. */
+const TABLES = {
+  patient: 'id',
+  episode: 'patient_id',
+  programme: 'patient_id',
+  programme_version: 'patient_id',
+  programme_line: 'programme_id',
+  pause: 'patient_id',
+  patient_link: 'patient_id',
+  day_done: 'patient_id',
+} as const;
+
+async function columnsOf(client: Client): Promise<Columns> {
+  const found = new Map<string, readonly string[]>();
+  for (const table of Object.keys(TABLES)) {
+    const rows = (await client.execute(`PRAGMA table_info(${table})`)).rows;
+    found.set(
+      table,
+      rows.map((row) => row.name as string),
+    );
+  }
+  return found;
+}
+
+/**
+ * Statements that copy a patient with everything lists and strips read.
+ *
+ * @param shift days by which each table's dates are moved back
+ */
+function copied(
+  columns: Columns,
+  from: string,
+  n: string,
+  { shift = 0, recent = RECENT_DAYS }: { shift?: number; recent?: number },
+) {
+  const moved = (name: string) => (shift > 0 ? `date(${name}, '-${shift} days')` : name);
+  const value = (table: string, name: string): string => {
+    if (table === 'patient' && name === 'id') return `id || '-${n}'`;
+    if (table === 'patient' && name === 'name') return `name || ' ${n}'`;
+    if (name === 'patient_id' || name === 'programme_id' || name === 'episode_id')
+      return `${name} || '-${n}'`;
+    if (name === 'id' || name === 'token_hash') return `${name} || '-${n}'`;
+    if (['local_date', 'effective_from', 'anchor'].includes(name)) return moved(name);
+    return name;
+  };
+  return Object.entries(TABLES).map(([table, key]) => {
+    const names = columns.get(table) ?? [];
+    const where =
+      table === 'programme_line'
+        ? `programme_id IN (SELECT id FROM programme WHERE patient_id = '${from}')`
+        : `${key} = '${from}'`;
+    const late = table === 'day_done' ? ` AND local_date >= date('now', '-${recent} days')` : '';
+    return `INSERT INTO ${table} (${names.join(', ')}) SELECT ${names.map((name) => value(table, name)).join(', ')} FROM ${table} WHERE ${where}${late}`;
+  });
+}
+
+/** One patient with a year of records, the ten weeks over and over. */
+async function makeYear(client: Client, columns: Columns, from: string): Promise<string> {
+  await client.batch(copied(columns, from, 'year', { shift: 290, recent: 400 }), 'write');
+  const id = `${from}-year`;
+  const names = columns.get('day_done') ?? [];
+  for (const back of [0, 70, 140, 210]) {
+    const values = names.map((name) =>
+      name === 'patient_id'
+        ? `'${id}'`
+        : name === 'local_date'
+          ? `date(local_date, '-${back} days')`
+          : name,
+    );
+    await client.execute(
+      `INSERT OR IGNORE INTO day_done (${names.join(', ')}) SELECT ${values.join(', ')} FROM day_done WHERE patient_id = '${from}'`,
+    );
+  }
+  return id;
+}
+
+/** Lived stories, copied row by row until there are 5,000 patients. */
 async function records(facts: string): Promise<void> {
   await migrateDatabase();
   const today = dateIn(CLINIC.zone as Zone, Date.now() as Instant);
@@ -48,25 +127,18 @@ async function records(facts: string): Promise<void> {
   const originals = (await client.execute('SELECT id FROM patient')).rows.map(
     (row) => row.id as string,
   );
-  for (let copy = originals.length; copy < PATIENTS; copy += 1) {
-    const from = originals[copy % originals.length] ?? '';
-    const to = crypto.randomUUID();
-    const args = { from, to, n: String(copy).padStart(4, '0') };
+  const columns = await columnsOf(client);
+  for (let copy = originals.length; copy < PATIENTS; copy += 1)
     await client.batch(
-      [
-        `INSERT INTO patient SELECT clinic_id, $to, name || ' ' || $n, zone, wake_minute, sleep_minute, minutes_a_day, practitioner_id, created_at FROM patient WHERE id = $from`,
-        `INSERT INTO episode SELECT clinic_id, id || $n, $to, complaint, opened_on, closed_on FROM episode WHERE patient_id = $from`,
-        `INSERT INTO programme SELECT clinic_id, id || $n, $to, episode_id || $n FROM programme WHERE patient_id = $from`,
-        `INSERT INTO programme_version SELECT clinic_id, programme_id || $n, number, $to, effective_from, review_on, rounds, author_id, reason, grammar, created_at FROM programme_version WHERE patient_id = $from`,
-        `INSERT INTO programme_line SELECT l.clinic_id, l.programme_id || $n, l.number, place, lineage, anchor, exercise_id, exercise, dose FROM programme_line l JOIN programme_version v ON v.programme_id = l.programme_id AND v.number = l.number WHERE v.patient_id = $from`,
-        `INSERT INTO session_event SELECT clinic_id, $to, id, session_id, session_key, programme_id, version, local_date, body, payload_hash, device_at, skew_ms, offset_ms, received_at FROM session_event WHERE patient_id = $from`,
-        `INSERT INTO day_done SELECT clinic_id, $to, local_date, done, sessions_done, pain, events FROM day_done WHERE patient_id = $from`,
-      ].map((statement) => ({ sql: statement, args })),
+      copied(columns, originals[copy % originals.length] ?? '', String(copy).padStart(5, '0'), {}),
       'write',
     );
-  }
+  const year = await makeYear(client, columns, originals[0] ?? '');
   client.close();
-  writeFileSync(facts, JSON.stringify({ email: EMAIL, password: DEMO_PASSWORD, patientToken }));
+  writeFileSync(
+    facts,
+    JSON.stringify({ email: EMAIL, password: DEMO_PASSWORD, patientToken, year }),
+  );
 }
 
 void records(process.argv[2] ?? '').catch((error: unknown) => {

@@ -1,6 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'puppeteer-core';
 import { closeDatabase, insertAlert, patientById, photosOf, write } from '@/db';
+import { signLetter } from '@/server/follow/review';
 import { referralsOf } from '@/server/visit/referral';
 import { DESK, PHONE, freshPage, launchBrowser, press, says, signInAs } from '../support/browser';
 import {
@@ -25,6 +27,7 @@ let newPatientId: string;
 let link: string;
 let blockedId: string;
 let letterId: string;
+let outcomeLetterId: string;
 let photoIds: readonly string[];
 
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
@@ -57,6 +60,14 @@ beforeAll(async () => {
   ]);
   link = (await device(practitioner, patientId)).link;
   ({ blockedId, letterId, photoIds } = await makeVisit(practitioner));
+  outcomeLetterId = randomUUID();
+  await signLetter(practitioner, {
+    id: outcomeLetterId,
+    patientId: blockedId,
+    kind: 'review',
+    words: 'Well done.',
+    forReferrer: false,
+  });
 }, 900_000);
 
 afterAll(async () => {
@@ -186,6 +197,9 @@ describe.each(['light', 'dark'] as const)('in %s', (scheme) => {
     await go(`/patients/${patientId}/plan`);
     await press(page, 'Compare');
     await look('plan, comparing schools');
+    await page.click('button[aria-label^="Rehearse "]');
+    await says(page, 'patchy');
+    await look('plan, rehearsing');
     await page.keyboard.press('Escape');
     for (const dialog of ['Templates', 'Ask: home and day', 'Keys']) {
       await press(page, dialog);
@@ -234,8 +248,13 @@ describe.each(['light', 'dark'] as const)('in %s', (scheme) => {
     await page.waitForFunction(() => location.pathname === '/sign-in');
     await signInAs(page, server.origin, email);
     await go(`/patients/${patientId}/follow`);
-    await page.click('details summary');
+    await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
     await look('follow');
+    await go(`/patients/${blockedId}/review`);
+    await page.click('input[name=kind][value=discharge]');
+    await look('review');
+    await go(`/patients/${blockedId}/review/${outcomeLetterId}`);
+    await look('review letter');
     await go('/patients/not-a-patient/plan');
     await look('not found');
     expect(found).toEqual(Object.fromEntries(Object.keys(found).map((name) => [name, []])));

@@ -4,6 +4,7 @@ import type { LineDraft } from '@/core/records';
 import { addDays } from '@/core/units';
 import { auditOf, versionsOf } from '@/db';
 import { setClock } from '@/server/clock';
+import { faredOf } from '@/server/follow/fared';
 import { outlook, limitsOf, logsOf, judgedVersion } from '@/server/follow/outlook';
 import {
   decideProposal,
@@ -233,4 +234,14 @@ it('makes the same of one patient as of many at once', async () => {
     const limits = limitsOf(null);
     expect(outlook(record, catalogue, limits)).toEqual(outlook(alone, catalogue, limits));
   }
+});
+
+it('counts the clinic’s decisions by kind beside what came after', async () => {
+  await decide(await lived([{}, {}, {}]), 'accepted');
+  const fared = await faredOf(stage.practitioner.clinicId);
+  const hold = fared.find(({ move }) => move === 'advance hold');
+  expect(hold?.accepted).toBeGreaterThanOrEqual(1);
+  // Nobody has told of a fortnight after yet.
+  expect(hold).toMatchObject({ lower: 0, higher: 0 });
+  expect(hold?.unclear).toBe((hold?.accepted ?? 0) + (hold?.edited ?? 0));
 });

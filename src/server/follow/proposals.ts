@@ -1,5 +1,5 @@
 import { type Dose, formatDose, parseDose, untimed } from '@/core/dose';
-import { nonOverlap } from '@/core/statistics';
+import { type NonOverlap, nonOverlap } from '@/core/statistics';
 import { worstPain } from '@/core/history';
 import { type LineOutlook, type Proposal, type Weighed, weighProposals } from '@/core/progression';
 import { fullestDay, plannedLine, versionDifference } from '@/core/programme';
@@ -341,22 +341,26 @@ export async function pastDecisions(
     catalogueFor(patient.clinicId),
   ]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
-  const pains = [...record.reports].flatMap(([date, report]) => {
-    const pain = worstPain(report);
-    return pain === null ? [] : [{ date, pain }];
-  });
-  return rows.map((row) => {
-    const on = row.localDate as LocalDate;
-    const within = (from: LocalDate, to: LocalDate) =>
-      pains.filter(({ date }) => date >= from && date <= to).map(({ pain }) => pain);
-    const before = within(addDays(on, -AFTER_DAYS), on);
-    const after = within(addDays(on, 1), addDays(on, AFTER_DAYS));
-    const enough = Math.min(before.length, after.length) >= LEAST_DAYS_A_SIDE;
-    return {
-      row,
-      name: catalogue.byId(row.exerciseId)?.name ?? row.exerciseId,
-      author: names.get(row.authorId) ?? '',
-      after: enough ? nonOverlap(before, after, 'less') : null,
-    };
-  });
+  return rows.map((row) => ({
+    row,
+    name: catalogue.byId(row.exerciseId)?.name ?? row.exerciseId,
+    author: names.get(row.authorId) ?? '',
+    after: afterDecision(row, record),
+  }));
+}
+
+/** Worst pain in the fortnight after a decision against the one before; null with too few days. */
+export function afterDecision(
+  { localDate }: Pick<ProposalDecisionRow, 'localDate'>,
+  { reports }: FollowRecord,
+): NonOverlap | null {
+  const on = localDate as LocalDate;
+  const within = (from: LocalDate, to: LocalDate) =>
+    [...reports].flatMap(([date, report]) =>
+      date >= from && date <= to ? (worstPain(report) ?? []) : [],
+    );
+  const before = within(addDays(on, -AFTER_DAYS), on);
+  const after = within(addDays(on, 1), addDays(on, AFTER_DAYS));
+  const enough = Math.min(before.length, after.length) >= LEAST_DAYS_A_SIDE;
+  return enough ? nonOverlap(before, after, 'less') : null;
 }

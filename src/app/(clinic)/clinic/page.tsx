@@ -3,12 +3,14 @@ import { redirect } from 'next/navigation';
 import { clinicOf, colleaguesOf } from '@/server/clinic';
 import { currentMember } from '@/server/current';
 import { bandsOf } from '@/server/desk/bands';
+import { faredOf } from '@/server/follow/fared';
 import { triageLimitsOf } from '@/server/follow/marks';
 import { knownZones } from '@/server/zones';
 import { detectableChangesOf } from '@/server/visit/measuring';
 import Link from 'next/link';
 import { buttonClass } from '@/ui/primitives/button';
 import { BandsForm } from '@/ui/forms/bands-form';
+import { FaredTable } from '@/ui/follow/fared-table';
 import { LimitsForm } from '@/ui/triage/limits-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
@@ -20,12 +22,13 @@ export const metadata: Metadata = { title: 'Clinic and members' };
 export default async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands, limits] = await Promise.all([
+  const [clinic, members, detectable, bands, limits, fared] = await Promise.all([
     clinicOf(member),
     colleaguesOf(member),
     detectableChangesOf(member.clinicId),
     bandsOf(member.clinicId),
     triageLimitsOf(member.clinicId),
+    faredOf(member.clinicId),
   ]);
   return (
     <>
@@ -72,6 +75,7 @@ export default async function ClinicPage() {
         </p>
         <LimitsForm limits={limits} />
       </section>
+      <FaredTable fared={fared} />
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">From which change on a measurement is real</h2>
         <p className="text-soft">

@@ -1,0 +1,208 @@
+import { randomUUID } from 'node:crypto';
+import { insertAlert, versionsOf, write } from '@/db';
+import { setClock } from '@/server/clock';
+import { sentVersion } from '@/server/programme-facts';
+import { takeIn } from '@/server/take-in';
+import { press, says, textOf } from '../support/browser';
+import { device, makePatient, prescribe, today } from '../support/clinic';
+import { eventually } from '../support/record';
+import { browserStage } from '../support/stage';
+
+/** Follow, decide and review in a real browser. */
+const stage = browserStage();
+const DAY = 86_400_000;
+
+/** Three weeks of daily sessions, pain falling from 7 to 2. */
+async function lived(name: string): Promise<string> {
+  const { practitioner } = stage;
+  const start = Date.now() - 21 * DAY;
+  setClock(() => start);
+  const patientId = await makePatient(practitioner, name);
+  await prescribe(practitioner, patientId, [
+    {
+      exerciseId: 'tuck-lighten',
+      dose: 'x2 hold 3s gap 3s daily',
+      school: { id: 'lengthen', settings: { holds: [], tenRepMaximum: null, unit: 'kg' } },
+    },
+  ]);
+  const here = await device(practitioner, patientId);
+  const [row] = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId) ?? [];
+  if (!row) throw new Error('no version');
+  const version = sentVersion(row);
+  const rep = { round: 1, side: null, direction: 1, station: 1, set: 1, held: 3, moved: 0 };
+  for (let day = 0; day < 21; day += 1) {
+    const at = start + day * DAY + 1000;
+    setClock(() => at);
+    const sessionId = randomUUID();
+    const bodies = [
+      { type: 'started' },
+      {
+        type: 'line',
+        lineage: version.lines[0]?.lineage,
+        reps: [
+          { ...rep, rep: 1 },
+          { ...rep, rep: 2 },
+        ],
+        skipped: null,
+      },
+      { type: 'ended' },
+      {
+        type: 'check-in',
+        pain: Math.round(5 - day / 5),
+        effort: 3,
+        word: day === 5 ? 'creaky' : '',
+      },
+      {
+        type: 'daily',
+        date: today(),
+        worst: Math.round(7 - day / 4),
+        where: [],
+        headache: null,
+        note: '',
+      },
+    ];
+    await takeIn(here, {
+      sentAt: at,
+      events: bodies.map((body, index) => ({
+        id: randomUUID(),
+        sessionId: body.type === 'daily' ? randomUUID() : sessionId,
+        sessionKey: body.type === 'daily' ? 'day' : 'session-1',
+        programmeId: version.programmeId,
+        version: 1,
+        deviceAt: at,
+        offsetMs: index,
+        body: body as never,
+      })),
+    });
+  }
+  setClock(null);
+  return patientId;
+}
+
+it('reads all strips at one day, judges in a worker, and holds the same as a table', async () => {
+  const patientId = await lived('Linnet Marlow');
+  const page = await stage.open(`/patients/${patientId}/follow`);
+  await says(page, 'Worst pain: improving beyond noise');
+  await says(page, 'How this is reckoned');
+  await page.focus('svg[aria-roledescription="strips"]');
+  await page.keyboard.press('Home');
+  const first = await page.$eval('[data-testid=cursor]', (element) => element.textContent);
+  expect(first).toContain(today(-21));
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  const sixth = await page.$eval('[data-testid=cursor]', (element) => element.textContent);
+  expect(sixth).toContain(today(-16));
+  expect(sixth).toContain('creaky');
+  await page.click('::-p-xpath(//summary[contains(., "The same as a table")])');
+  await page.waitForSelector('[aria-label="Every day as a table"] tbody tr');
+  const rows = await page.$$eval(
+    '[aria-label="Every day as a table"] tbody tr',
+    (all) => all.length,
+  );
+  expect(rows).toBeGreaterThanOrEqual(21);
+  // A strip that is not wanted goes from drawing and table alike.
+  await page.click('::-p-xpath(//label[contains(., "Words")]/input)');
+  expect(
+    await page.$eval('[aria-label="Every day as a table"] thead', (head) => head.textContent),
+  ).not.toContain('Words');
+  expect(page.problems).toEqual([]);
+});
+
+it('accepts a proposal with one key and sends it as the next version', async () => {
+  const patientId = await lived('Wrasse Pelorus');
+  const page = await stage.open(`/patients/${patientId}/follow`);
+  await says(page, 'good sessions in a row');
+  await page.focus('button[aria-label="Accept: Tuck and lighten"]');
+  await page.keyboard.press('Enter');
+  await says(page, 'Accepted, waiting for version 2');
+  await press(page, 'Write version 2');
+  await says(page, 'Nothing to decide');
+  await eventually(async () => {
+    const rows = (await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? [];
+    expect(rows.map(sentVersion).at(-1)?.lines[0]?.text).toBe('x2 hold 5s gap 3s daily');
+  });
+  await page.reload({ waitUntil: 'networkidle0' });
+  await page.click('::-p-xpath(//summary[contains(., "Decided so far")])');
+  await says(page, 'accepted by');
+  expect(page.problems).toEqual([]);
+});
+
+it('declines only with a reason, and keeps what was typed', async () => {
+  const patientId = await lived('Teal Fenwick');
+  const page = await stage.open(`/patients/${patientId}/follow`);
+  await page.click('button[aria-label="Decline: Tuck and lighten"]');
+  await press(page, 'Decline it');
+  await says(page, 'Write why it is declined');
+  await page.type('input[name=reason]', 'wait for the review');
+  await press(page, 'Decline it');
+  await says(page, 'Nothing to decide');
+  expect(page.problems).toEqual([]);
+});
+
+it('sorts the morning list, lets a row wait with a reason, and takes it back', async () => {
+  const patientId = await makePatient(stage.practitioner, 'Quill Aldersea');
+  await write(() => [
+    insertAlert({
+      clinicId: stage.practitioner.clinicId,
+      id: `stop ${patientId}`,
+      patientId,
+      kind: 'stopped for a symptom',
+      createdAt: Date.now(),
+    }),
+  ]);
+  const page = await stage.open('/?name=Quill');
+  await says(page, 'Call today 1');
+  await page.click('button[aria-label="Let it wait: Quill Aldersea"]');
+  await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
+  await says(page, 'Write why it can wait.');
+  await page.type('form input:not([type=search])', 'called, no answer');
+  await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
+  await says(page, 'called, no answer');
+  await press(page, 'Take back');
+  await says(page, 'Call today 1');
+  await press(page, 'I have seen it');
+  await says(page, 'No programme yet.');
+  expect(page.problems).toEqual([]);
+});
+
+it('rehearses a school over four made-up patients', async () => {
+  const patientId = await lived('Dunlin Carrow');
+  const page = await stage.open(`/patients/${patientId}/plan`);
+  await press(page, 'Compare');
+  await page.click('button[aria-label="Rehearse Lengthen the hold"]');
+  await says(page, 'Rehearsal: Lengthen the hold, twelve weeks');
+  await says(page, 'patchy');
+  expect(await textOf(page)).toMatch(/week 12: .+, x2 hold/);
+  expect(page.problems).toEqual([]);
+});
+
+it('prepares the review and signs a letter whose numbers are the record’s', async () => {
+  const patientId = await lived('Curlew Hythe');
+  const page = await stage.open(`/patients/${patientId}/review`);
+  await says(page, 'Done, and how it went');
+  expect(await textOf(page)).toContain('Nothing was measured at first');
+  await page.type('textarea', 'Well done on the ladders.');
+  await press(page, 'Sign the letter');
+  await says(page, 'Review: Curlew Hythe');
+  const letter = await textOf(page);
+  expect(letter).toMatch(/You did 21 of 2[12] sessions/);
+  expect(letter).toContain('Worst pain: improving beyond noise');
+  expect(letter).toContain('Well done on the ladders.');
+  expect(page.problems).toEqual([]);
+});
+
+it('discharges with a keep-going programme', async () => {
+  const patientId = await lived('Plover Ness');
+  const page = await stage.open(`/patients/${patientId}/review`);
+  await page.click('input[name=kind][value=discharge]');
+  await press(page, 'Write the keep-going programme');
+  await says(page, 'the keep-going programme.');
+  await press(page, 'Sign the letter and discharge');
+  await says(page, 'Discharge: Plover Ness');
+  await page.goto(`${stage.server.origin}/?name=Plover`, { waitUntil: 'networkidle0' });
+  await says(page, 'Discharged.');
+  const rows = (await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? [];
+  expect(rows.map(sentVersion).at(-1)?.lines[0]?.text).toBe('x2 hold 3s gap 3s every other day');
+  expect(page.problems).toEqual([]);
+});
