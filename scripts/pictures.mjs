@@ -55,24 +55,25 @@ const fileOf = (page, name) =>
 const desk = await open(1280, 800);
 await signIn(desk);
 await shot(desk, 'morning');
-const follow = await fileOf(desk, 'Bodo');
-await go(desk, follow);
-await shot(desk, 'follow');
 const file = async (name) => {
   await go(desk, '/');
   return (await fileOf(desk, name)).replace(/follow$/, '');
 };
 const ansel = await file('Ansel');
+await go(desk, `${ansel}follow`);
+await shot(desk, 'proposals');
+await desk.$eval('[aria-labelledby=strips-name]', (part) => part.scrollIntoView());
+await desk.focus('svg[aria-roledescription=strips]');
+await desk.keyboard.press('Home');
+for (let week = 0; week < 5; week += 1) await desk.keyboard.press('PageDown');
+await shot(desk, 'follow');
+await go(desk, `${ansel}review`);
+await shot(desk, 'review');
+await press(desk, 'Sign the letter');
+await desk.waitForSelector('[data-letter]');
+await shot(desk, 'letter');
 await go(desk, `${ansel}plan`);
 await shot(desk, 'plan');
-await desk.$eval('section[aria-label="The day"]', (part) =>
-  part.scrollIntoView({ block: 'center' }),
-);
-await shot(desk, 'day');
-await desk.$eval('section[aria-label="Coming weeks"]', (part) =>
-  part.scrollIntoView({ block: 'center' }),
-);
-await shot(desk, 'look-ahead');
 await desk.$eval('[aria-label^="Compare schools for Wall press"]', (button) => button.click());
 await wait(300);
 await shot(desk, 'compare');
@@ -99,11 +100,6 @@ await go(desk, `${measure}/photos`);
 const photos = await desk.$$eval('main a[href*="/photos/"]', (links) =>
   links.map((link) => link.getAttribute('href')),
 );
-await go(
-  desk,
-  photos.find((path) => path.includes('compare')),
-);
-await shot(desk, 'comparison');
 await go(desk, `${photos.find((path) => !path.includes('compare'))}/mark`);
 const stage = await (await desk.$('[data-testid=stage]')).boundingBox();
 for (const [x, y] of [

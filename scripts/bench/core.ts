@@ -13,7 +13,6 @@ import {
   clinicContext,
   followRecords,
   limitsOf,
-  openProposals,
   outlook,
 } from '@/server/follow/outlook';
 import { followOf } from '@/server/follow/strips';
@@ -129,7 +128,9 @@ async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: 
       today,
     );
     for (const record of records)
-      proposals += openProposals(record, outlook(record, catalogue, limitsOf(null))).length;
+      proposals += outlook(record, catalogue, limitsOf(null)).filter(
+        ({ kind }) => kind === 'proposal',
+      ).length;
   }
   const evaluate = performance.now() - began;
   began = performance.now();

@@ -9,6 +9,12 @@ export async function clinicById(id: string): Promise<Clinic | null> {
   return rows[0] ?? null;
 }
 
+/** Every clinic of this server, by id. */
+export async function clinicIds(): Promise<string[]> {
+  const rows = await read((db) => db.select({ id: clinic.id }).from(clinic).limit(1000));
+  return rows.map(({ id }) => id);
+}
+
 export async function anyClinic(): Promise<boolean> {
   const rows = await read((db) => db.select({ id: clinic.id }).from(clinic).limit(1));
   return rows.length > 0;

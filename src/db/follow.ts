@@ -60,8 +60,8 @@ export function insertProposalDecision(row: ProposalDecisionRow): Statement {
 /** The most patients whose rows are reckoned at once. */
 export const TRIAGE_CHUNK = 200;
 
-/** Patients of the clinic without a row that still holds, at most a chunk of them. */
-export async function patientsWithoutTriage(clinicId: string, at: number) {
+/** Patients of the clinic without a row that still holds, at most so many. */
+export async function patientsWithoutTriage(clinicId: string, at: number, most = TRIAGE_CHUNK) {
   const rows = await read((db) =>
     db
       .select({ patient })
@@ -76,7 +76,7 @@ export async function patientsWithoutTriage(clinicId: string, at: number) {
           or(isNull(triageRow.patientId), lt(triageRow.staleAt, at + 1)),
         ),
       )
-      .limit(TRIAGE_CHUNK),
+      .limit(most),
   );
   return rows.map((row) => row.patient);
 }
@@ -96,6 +96,26 @@ export async function newestAudit(clinicId: string): Promise<number> {
 export function nothingWrittenSince(clinicId: string, audit: number) {
   return sql`SELECT coalesce(max(${auditEvent.id}), 0) = ${audit} FROM ${auditEvent}
     WHERE ${auditEvent.clinicId} = ${clinicId}`;
+}
+
+/** How many of the clinic's patients have no row that still holds. */
+export async function countWithoutTriage(clinicId: string, at: number): Promise<number> {
+  const rows = await read((db) =>
+    db
+      .select({ n: sql<number>`count(*)` })
+      .from(patient)
+      .leftJoin(
+        triageRow,
+        and(eq(triageRow.clinicId, patient.clinicId), eq(triageRow.patientId, patient.id)),
+      )
+      .where(
+        and(
+          eq(patient.clinicId, clinicId),
+          or(isNull(triageRow.patientId), lt(triageRow.staleAt, at + 1)),
+        ),
+      ),
+  );
+  return rows[0]?.n ?? 0;
 }
 
 export function putTriageRows(rows: readonly TriageRow[]): Statement {

@@ -33,6 +33,8 @@ export type MorningGroup = {
 };
 
 export type MorningList = {
+  /** Patients still being reckoned: their rows are of before, or not there yet. */
+  readonly waiting: number;
   readonly groups: readonly MorningGroup[];
   /** The group that is paged through, with its page; the others show their first rows. */
   readonly page: number;
@@ -55,6 +57,9 @@ export type MorningAsked = {
   readonly page: number;
 };
 
+/** Nobody waits longer than this for the list, in milliseconds. */
+const LOOK = { chunk: 100, milliseconds: 2_500 };
+
 /** Steady patients need no look: only so many are shown before somebody asks for them. */
 const STEADY_SHOWN = 12;
 
@@ -62,7 +67,7 @@ const STEADY_SHOWN = 12;
 export async function morningList(member: SignedIn, asked: MorningAsked): Promise<MorningList> {
   const { clinicId } = member;
   await escalate(clinicId);
-  await refreshTriage(clinicId);
+  const waiting = await refreshTriage(clinicId, LOOK);
   const { search, practitionerId, group, page } = asked;
   const [members, tallies] = await Promise.all([membersOf(clinicId), triageCounts(clinicId)]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
@@ -94,6 +99,7 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
     tallies.find((row) => row.practitionerId === id && row.level === level && !row.aside)?.count ??
     0;
   return {
+    waiting,
     groups,
     page: shown,
     pages,

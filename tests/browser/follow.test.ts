@@ -5,6 +5,7 @@ import { sentVersion } from '@/server/programme-facts';
 import { takeIn } from '@/server/take-in';
 import { press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe, today } from '../support/clinic';
+import { readPdf } from '../support/pdf';
 import { eventually } from '../support/record';
 import { browserStage } from '../support/stage';
 
@@ -189,6 +190,23 @@ it('prepares the review and signs a letter whose numbers are the record’s', as
   expect(letter).toMatch(/You did 21 of 2[12] sessions/);
   expect(letter).toContain('Worst pain: improving beyond noise');
   expect(letter).toContain('Well done on the ladders.');
+  // The same as one page of PDF, asked for as the button asks.
+  const id = page.url().split('/').at(-1) ?? '';
+  const bytes = await page.evaluate(
+    async (order) => {
+      const answer = await fetch('/api/v1/letters/file', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(order),
+      });
+      return [...new Uint8Array(await answer.arrayBuffer())];
+    },
+    { patientId, id, paper: 'letter' },
+  );
+  const { pages } = readPdf(Uint8Array.from(bytes));
+  expect(pages).toHaveLength(1);
+  expect(pages[0]).toContain('Well done on the ladders.');
+  expect(pages[0]).toMatch(/You did 21 of 2[12] sessions/);
   expect(page.problems).toEqual([]);
 });
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody, Soreness } from '@/core/adherence';
-import type { LineDraft } from '@/core/records';
+import type { LineDraft, OutcomeLetterDraft } from '@/core/records';
 import { addDays } from '@/core/units';
 import { auditOf, versionsOf } from '@/db';
 import { setClock } from '@/server/clock';
@@ -13,6 +13,8 @@ import {
   recordOf,
   sendAccepted,
 } from '@/server/follow/proposals';
+import { letterById, reviewOf, signLetter, writeKeepGoing } from '@/server/follow/review';
+import { saveEntry } from '@/server/visit/entries';
 import { catalogueFor } from '@/server/desk/exercises';
 import { setPaused } from '@/server/save-programme';
 import { DAY_KEY, takeIn } from '@/server/take-in';
@@ -244,4 +246,57 @@ it('counts the clinic’s decisions by kind beside what came after', async () =>
   // Nobody has told of a fortnight after yet.
   expect(hold).toMatchObject({ lower: 0, higher: 0 });
   expect(hold?.unclear).toBe((hold?.accepted ?? 0) + (hold?.edited ?? 0));
+});
+
+describe('the letter', () => {
+  const sign = async (patientId: string, change: Partial<OutcomeLetterDraft> = {}) => {
+    const id = randomUUID();
+    await signLetter(stage.practitioner, {
+      id,
+      patientId,
+      kind: 'review',
+      words: 'Κάλο Wörter',
+      forReferrer: false,
+      ...change,
+    });
+    return letterById(await patientOf(stage, patientId), id);
+  };
+
+  it('holds the numbers of the record and the practitioner’s own words', async () => {
+    const patientId = await lived([{}, {}, {}]);
+    const found = await sign(patientId);
+    if (!found) throw new Error('no letter');
+    expect(found.letter.paragraphs).toContainEqual(expect.stringMatching(/^You did 3 of /));
+    expect(found.letter.words).toBe('Κάλο Wörter');
+  });
+
+  it('goes to the referrer only with consent', async () => {
+    const patientId = await lived([{}]);
+    await expect(sign(patientId, { forReferrer: true })).rejects.toMatchObject({ status: 409 });
+    await saveEntry(stage.practitioner, {
+      id: randomUUID(),
+      patientId,
+      kind: 'consent',
+      supersedes: null,
+      on: today(),
+      body: { exercise: true, photos: false, sharing: true, minor: false, guardian: '' },
+    });
+    expect((await sign(patientId, { forReferrer: true }))?.letter.paragraphs[0]).toMatch(
+      / was with us/,
+    );
+  });
+
+  it('at discharge closes the episode, after the keep-going programme', async () => {
+    const patientId = await lived([{}]);
+    await writeKeepGoing(stage.practitioner, { patientId, basedOn: 1 });
+    await expect(
+      writeKeepGoing(stage.practitioner, { patientId, basedOn: 1 }),
+    ).rejects.toMatchObject({ status: 409 });
+    expect((await versions(patientId))[1]?.lines[0]?.text).toBe(
+      'x2 hold 3s gap 3s every other day',
+    );
+    await sign(patientId, { kind: 'discharge' });
+    const review = await reviewOf(stage.practitioner, await patientOf(stage, patientId));
+    expect(review).toMatchObject({ discharged: true, letters: [{ kind: 'discharge' }] });
+  });
 });

@@ -71,6 +71,14 @@ export default async function MorningPage({ searchParams }: PageProps<'/'>) {
         )}
       </div>
       <Whose list={list} query={query} />
+      {list.waiting > 0 && (
+        <p role="status" className="border-l-2 border-lit py-1 pl-3">
+          {list.waiting} patients are still being reckoned; theirs are of before or missing.{' '}
+          <Link href={address(query, {})} className="text-action underline">
+            Look again
+          </Link>
+        </p>
+      )}
       {list.total === 0 ? (
         <p className="py-10 text-soft">
           {name

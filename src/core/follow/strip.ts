@@ -22,7 +22,11 @@ export type Strip = Common &
     | {
         readonly kind: 'band';
         readonly most: number;
-        readonly points: At<{ readonly low: number; readonly high: number }>;
+        readonly points: At<{
+          readonly low: number;
+          readonly high: number;
+          readonly recalled: boolean;
+        }>;
       }
     /** Order along a limb, 0–6; −1 where nothing was felt. */
     | {
@@ -83,7 +87,10 @@ export function readStrip(strip: Strip, date: LocalDate): string {
         .join(', ');
     case 'band':
       return on(strip.points)
-        .map(({ low, high }) => (low === high ? String(high) : `${low}–${high}`))
+        .map(
+          ({ low, high, recalled }) =>
+            `${low === high ? '' : `${low}–`}${high}${recalled ? ' (told later)' : ''}`,
+        )
         .join(', ');
     case 'reach':
       return on(strip.points)

@@ -32,7 +32,9 @@ export function localDate(text: string): LocalDate {
 
 /** Days since 1970-01-01, negative before it. */
 function dayNumber(date: LocalDate): number {
-  return Date.parse(`${date}T00:00:00Z`) / DAY_MS;
+  // Reading the parts is several times as fast as Date.parse, and lists ask for thousands of days.
+  const [year, month, day] = [date.slice(0, 4), date.slice(5, 7), date.slice(8, 10)];
+  return Date.UTC(Number(year), Number(month) - 1, Number(day)) / DAY_MS;
 }
 
 /**

@@ -289,7 +289,8 @@ function stripsOf(
 function painsOf(told: readonly (readonly [LocalDate, DayReport])[]) {
   return told.flatMap(([date, report]) => {
     const high = worstPain(report);
-    return high === null ? [] : [{ date, low: Math.min(high, ...report.pains), high }];
+    const { recalled, pains } = report;
+    return high === null ? [] : [{ date, low: Math.min(high, ...pains), high, recalled }];
   });
 }
 
@@ -308,24 +309,48 @@ function lineStrips(
         sessions.flatMap((session) =>
           session.lines
             .filter(({ lineage, reps }) => lineage === line.lineage && reps > 0)
-            .map(({ hold, reps }) => ({ date, hold, reps })),
+            .map(({ hold, reps }) => ({
+              date,
+              load: loadIn(facts, session.version, line.lineage),
+              hold,
+              reps,
+            })),
         ),
       );
+      const loaded = logs.some(({ load }) => load !== null);
       const held = logs.some(({ hold }) => hold !== null);
       const byDay = new Map<LocalDate, number>();
-      for (const { date, hold, reps } of logs)
-        byDay.set(date, Math.max(byDay.get(date) ?? 0, held ? (hold ?? 0) : reps));
+      for (const { date, load, hold, reps } of logs) {
+        const value = loaded ? load : held ? hold : reps;
+        byDay.set(date, Math.max(byDay.get(date) ?? 0, value ?? 0));
+      }
+      const { load } = line.dose;
       return {
         kind: 'line',
         id: `line-${line.lineage}`,
         name: line.exercise.name,
-        unit: held ? 's held' : 'repetitions',
+        unit: loaded
+          ? load?.kind === 'weight'
+            ? load.unit
+            : 'kg'
+          : held
+            ? 's held'
+            : 'repetitions',
         points: [...byDay].map(([date, value]) => ({ date, value })),
       };
     })
     .filter(({ points }) => points.length > 0)
     .sort((a, b) => b.points.length - a.points.length)
     .slice(0, MOST_LINES);
+}
+
+/** The heaviest written weight of a line in the version a session was played from. */
+function loadIn({ versions }: PatientFacts, number: number, lineage: string): number | null {
+  const load = versions
+    .find((version) => version.number === number)
+    ?.lines.find((line) => line.lineage === lineage)?.dose.load;
+  if (load?.kind !== 'weight') return null;
+  return Math.max(...load.perSet.map((one) => (one === 'adj' ? 0 : one)));
 }
 
 /** Every measure that was taken more than once within the time shown. */

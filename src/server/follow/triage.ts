@@ -12,6 +12,8 @@ import {
   type Patient,
   type TriageRow,
   clinicById,
+  clinicIds,
+  countWithoutTriage,
   newestEpisodesOf,
   guard,
   newestAudit,
@@ -26,7 +28,7 @@ import {
   write,
 } from '@/db';
 import { now } from '../clock';
-import { NOT_FOUND, Problem } from '../problem';
+import { NOT_FOUND, Problem, logFailure } from '../problem';
 import { todayOf, zoneOf } from '../programme-facts';
 import {
   type FollowRecord,
@@ -79,14 +81,23 @@ export const ALERT_REASONS: Readonly<Record<AlertKind, string>> = {
 const TRIES = 4;
 const MINUTE_MS = 60_000;
 
-/** Reckons every row of the clinic that does not hold any more, a chunk at a time. */
-export async function refreshTriage(clinicId: string): Promise<number> {
-  let reckoned = 0;
+/** How much is reckoned at once, and for how long; what is left is said, and done in the background. */
+export type RefreshBounds = { readonly chunk: number; readonly milliseconds: number };
+const ALL: RefreshBounds = { chunk: 200, milliseconds: Infinity };
+
+/**
+ * Reckons the rows of the clinic that do not hold any more, a chunk at a time.
+ *
+ * @returns how many are left
+ */
+export async function refreshTriage(clinicId: string, bounds = ALL): Promise<number> {
+  const until = performance.now() + bounds.milliseconds;
   let refused = 0;
   for (;;) {
     const seen = await newestAudit(clinicId);
-    const patients = await patientsWithoutTriage(clinicId, now());
-    if (patients.length === 0) return reckoned;
+    const patients = await patientsWithoutTriage(clinicId, now(), bounds.chunk);
+    if (patients.length === 0) return 0;
+    if (performance.now() > until) return countWithoutTriage(clinicId, now());
     const rows = await triageRows(clinicId, patients);
     try {
       // Derived from the record alone, so it needs no audit: anyone's next look makes the same.
@@ -95,7 +106,6 @@ export async function refreshTriage(clinicId: string): Promise<number> {
           ? [guard('triage', nothingWrittenSince(clinicId, seen)), putTriageRows(rows)]
           : [putTriageRows(rows.map((row) => ({ ...row, staleAt: now() + MINUTE_MS })))],
       );
-      reckoned += rows.length;
       refused = 0;
     } catch (error) {
       // What was reckoned is not of the newest record: once more.
@@ -103,6 +113,27 @@ export async function refreshTriage(clinicId: string): Promise<number> {
       refused += 1;
     }
   }
+}
+
+/** The background works in small bites, so that a phone never waits for it. */
+const BITE: RefreshBounds = { chunk: 20, milliseconds: 30_000 };
+const EVERY_MS = 60_000;
+const KEY = Symbol.for('dry-lantern.triage');
+
+/** Keeps the rows of every clinic reckoned, so that a morning's first look is quick; once a process. */
+export function startTriage(): void {
+  const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
+  if (shared[KEY]) return;
+  shared[KEY] = true;
+  const tick = async () => {
+    try {
+      for (const clinicId of await clinicIds()) await refreshTriage(clinicId, BITE);
+    } catch (error) {
+      logFailure('triage', error);
+    }
+    setTimeout(() => void tick(), EVERY_MS).unref();
+  };
+  setTimeout(() => void tick(), EVERY_MS).unref();
 }
 
 /** Where these patients stand now. */

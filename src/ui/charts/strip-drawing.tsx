@@ -274,7 +274,19 @@ function Marks({ strip, axis, colours }: { strip: Strip; axis: DayAxis; colours:
             strokeWidth={Math.max(2, wide * 0.8)}
           />
           <path d={top ?? ''} stroke={colours.plum} strokeOpacity={0.55} fill="none" />
-          <path d={dots(points.map((p) => [middle(p.date), y(p.high)]))} fill={colours.plum} />
+          <path
+            d={dots(
+              points.filter((p) => !p.recalled).map((p) => [middle(p.date), y(p.high)] as const),
+            )}
+            fill={colours.plum}
+          />
+          <path
+            d={dots(
+              points.filter((p) => p.recalled).map((p) => [middle(p.date), y(p.high)] as const),
+            )}
+            fill={colours.paper}
+            stroke={colours.plum}
+          />
         </>
       );
     }

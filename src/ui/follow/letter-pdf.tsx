@@ -3,19 +3,28 @@ import type { OutcomeLetter } from '@/core/review';
 import { PDF_FONTS, registerPdfFonts } from '../handout/pdf-fonts';
 import { letterTitle } from './letter-words';
 
-const styles = StyleSheet.create({
-  page: { fontFamily: PDF_FONTS, fontSize: 10.5, color: '#111111', padding: 48 },
-  body: { lineHeight: 1.35 },
-  head: { flexDirection: 'row', justifyContent: 'space-between', marginBottom: 14 },
-  title: { fontSize: 15, fontWeight: 700, lineHeight: 1.3, marginBottom: 6 },
-  bold: { fontWeight: 700, marginTop: 8, marginBottom: 2 },
-  text: { marginBottom: 4 },
-  row: { flexDirection: 'row', borderBottomWidth: 0.6, borderColor: '#888888', paddingVertical: 2 },
-  name: { width: '32%' },
-  value: { width: '20%' },
-  verdict: { width: '28%' },
-  small: { fontSize: 8.5, marginTop: 10 },
-});
+/** The letter is one page: a long one is set smaller. */
+const SIZES = [10.5, 9, 7.8] as const;
+
+const stylesOf = (size: number) =>
+  StyleSheet.create({
+    page: { fontFamily: PDF_FONTS, fontSize: size, color: '#111111', padding: size > 10 ? 48 : 40 },
+    body: { lineHeight: 1.35 },
+    head: { flexDirection: 'row', justifyContent: 'space-between', marginBottom: 14 },
+    title: { fontSize: size * 1.4, fontWeight: 700, lineHeight: 1.3, marginBottom: 6 },
+    bold: { fontWeight: 700, marginTop: 8, marginBottom: 2 },
+    text: { marginBottom: 4 },
+    row: {
+      flexDirection: 'row',
+      borderBottomWidth: 0.6,
+      borderColor: '#888888',
+      paddingVertical: 2,
+    },
+    name: { width: '32%' },
+    value: { width: '20%' },
+    verdict: { width: '28%' },
+    small: { fontSize: size * 0.8, marginTop: 10 },
+  });
 
 /** A letter as one page of PDF: real text. */
 export async function letterPdf(
@@ -23,6 +32,29 @@ export async function letterPdf(
   paper: 'a4' | 'letter',
 ): Promise<Uint8Array<ArrayBuffer>> {
   registerPdfFonts();
+  let bytes = new Uint8Array<ArrayBuffer>(new ArrayBuffer(0));
+  for (const size of SIZES) {
+    bytes = await rendered(letter, paper, size);
+    if (pagesIn(bytes) === 1) break;
+  }
+  return bytes;
+}
+
+/** Page objects of a PDF as its library writes them. */
+function pagesIn(bytes: Uint8Array): number {
+  return (
+    Buffer.from(bytes)
+      .toString('latin1')
+      .match(/\/Type\s*\/Page\b(?!s)/g)?.length ?? 0
+  );
+}
+
+async function rendered(
+  letter: OutcomeLetter,
+  paper: 'a4' | 'letter',
+  size: number,
+): Promise<Uint8Array<ArrayBuffer>> {
+  const styles = stylesOf(size);
   const { clinic, author, date, paragraphs, measures, goals, programme, words, caution } = letter;
   const title = letterTitle(letter);
   const buffer = await renderToBuffer(
@@ -54,8 +86,9 @@ export async function letterPdf(
               ))}
             </View>
           )}
-          <List title="Activities and goals" items={goals} />
+          <List styles={styles} title="Activities and goals" items={goals} />
           <List
+            styles={styles}
             title={letter.kind === 'discharge' ? 'To keep going with' : 'What goes on'}
             items={programme}
           />
@@ -69,7 +102,15 @@ export async function letterPdf(
   return new Uint8Array(buffer);
 }
 
-function List({ title, items }: { title: string; items: readonly string[] }) {
+function List({
+  styles,
+  title,
+  items,
+}: {
+  styles: ReturnType<typeof stylesOf>;
+  title: string;
+  items: readonly string[];
+}) {
   if (items.length === 0) return null;
   return (
     <View>

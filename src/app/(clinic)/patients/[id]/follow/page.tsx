@@ -73,7 +73,7 @@ export default async function FollowPage({ params }: PageProps<'/patients/[id]/f
         <p className="pt-1 text-[0.93em] text-soft">
           A rib lit to the top is a day done in full, a dark one was missed, a bare tick is a rest
           day. Hatched days were paused. A numbered seam is where that version began, a flag a
-          review.
+          review; a hollow dot was told more than 48 hours later.
         </p>
       </section>
       <div className="grid gap-8 lg:grid-cols-2">
