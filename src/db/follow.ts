@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNull, lt, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from './door';
 import {
   alert,
@@ -331,24 +331,6 @@ export async function alertsToEscalate(clinicId: string, openSince: number): Pro
       ),
   );
   return rows[0]?.n ?? 0;
-}
-
-/** Alerts of a patient since an instant, with who took them. */
-export function alertsSince(clinicId: string, patientId: string, since: number) {
-  return read((db) =>
-    db
-      .select()
-      .from(alert)
-      .where(
-        and(
-          eq(alert.clinicId, clinicId),
-          eq(alert.patientId, patientId),
-          gt(alert.createdAt, since),
-        ),
-      )
-      .orderBy(desc(alert.createdAt))
-      .limit(200),
-  );
 }
 
 /** A patient's letters, newest first. */

@@ -54,54 +54,24 @@ export async function openEpisodeOf(clinicId: string, patientId: string) {
   return rows[0] ?? null;
 }
 
-/** The most patients one page of the list holds. */
-export const PATIENTS_A_PAGE = 50;
-
-export type PatientListQuery = {
+/** How many patients a clinic has, or those whose name contains the words. */
+export async function countPatients({
+  clinicId,
+  search,
+}: {
   readonly clinicId: string;
-  /** Part of a name; empty for all. */
   readonly search: string;
-  readonly page: number;
-};
-
-function matching({ clinicId, search }: Pick<PatientListQuery, 'clinicId' | 'search'>) {
-  const pattern = `%${search.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-  const named = search === '' ? undefined : sql`${patient.name} LIKE ${pattern} ESCAPE '\\'`;
-  return and(eq(patient.clinicId, clinicId), named);
-}
-
-/** Named by hand: within a select of one table the columns of an outer table lose their name. */
-const openAlert = sql<number>`EXISTS (SELECT 1 FROM alert AS a WHERE a.clinic_id = patient.clinic_id
-  AND a.patient_id = patient.id AND a.acknowledged_at IS NULL)`;
-const newestComplaint = sql<string | null>`(SELECT e.complaint FROM episode AS e
-  WHERE e.clinic_id = patient.clinic_id AND e.patient_id = patient.id
-  ORDER BY e.opened_on DESC LIMIT 1)`;
-
-/** One page of the clinic's patients, those with an open alert first, then by name. */
-export function patientsOnPage(query: PatientListQuery) {
-  return read((db) =>
-    db
-      .select({
-        patient,
-        alerted: openAlert,
-        complaint: newestComplaint,
-      })
-      .from(patient)
-      .where(matching(query))
-      .orderBy(sql`${openAlert} DESC`, asc(patient.name), asc(patient.id))
-      .limit(PATIENTS_A_PAGE)
-      .offset((query.page - 1) * PATIENTS_A_PAGE),
-  );
-}
-
-export async function countPatients(
-  query: Pick<PatientListQuery, 'clinicId' | 'search'>,
-): Promise<number> {
+}): Promise<number> {
   const rows = await read((db) =>
     db
       .select({ n: sql<number>`count(*)` })
       .from(patient)
-      .where(matching(query)),
+      .where(
+        and(
+          eq(patient.clinicId, clinicId),
+          sql`instr(lower(${patient.name}), lower(${search})) > 0`,
+        ),
+      ),
   );
   return rows[0]?.n ?? 0;
 }

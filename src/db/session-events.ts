@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from './door';
 import { alert, dayDone, logConflict, sessionEvent } from './schema';
 
@@ -143,16 +143,4 @@ export async function newestOf(clinicId: string, patientIds: readonly string[]) 
     session: new Map(sessions.map((row) => [row.patientId, row.localDate])),
     pain: new Map(pains.map((row) => [row.patientId, { date: row.localDate, pain: row.pain }])),
   };
-}
-
-/** The newest events of a patient's check-ins, for lists of notes. */
-export function newestEvents(clinicId: string, patientId: string, limit: number) {
-  return read((db) =>
-    db
-      .select()
-      .from(sessionEvent)
-      .where(and(eq(sessionEvent.clinicId, clinicId), eq(sessionEvent.patientId, patientId)))
-      .orderBy(desc(sessionEvent.localDate), desc(sessionEvent.deviceAt))
-      .limit(limit),
-  );
 }

@@ -7,7 +7,7 @@ import {
   trendTest,
   varianceInflation,
 } from '../statistics';
-import { type LocalDate, daysBetween } from '../units';
+import { daysBetween } from '../units';
 import { type Reading, inOrder } from './reading';
 
 export const COURSES = [
@@ -45,9 +45,6 @@ export const LEAST_DAYS = 14;
 const SEEN_SHARE = 0.75;
 /** The verdict is asked for again and again, so improving wants 99 %; worsening is said at 95 %. */
 const Z99 = 2.5758293035489004;
-/** Readings older than this belong to another story; all of them stay in the strips. */
-export const MOST_COURSE_DAYS = 366;
-
 export type CourseVerdict = {
   readonly course: Course;
   readonly readings: number;
@@ -154,9 +151,4 @@ const EPSILON = 1e-9;
 function importantChange(from: number, { by, share }: Matters): number {
   if (share === null || from <= 0) return by;
   return Math.max(by / 2, Math.min(by, share * from));
-}
-
-/** Days on which this much had been told: what a verdict on an earlier day would have read. */
-export function upTo(readings: readonly Reading[], date: LocalDate): Reading[] {
-  return readings.filter((reading) => reading.date <= date);
 }

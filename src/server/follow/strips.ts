@@ -12,13 +12,11 @@ import {
   readingsOf,
 } from '@/core/follow';
 import {
-  type DayReport,
   NOTHING_DONE,
   adherenceHistory,
   firstDay,
   isPausedOn,
   sessionKeysOn,
-  worstPain,
 } from '@/core/history';
 import { detectableOf, kindOf, marginAt } from '@/core/measures';
 import type { CareBody } from '@/core/records';
@@ -26,27 +24,18 @@ import { isDueOn, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
 import { fullestDay, plannedLine } from '@/core/programme';
 import { nerveChange } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
-import {
-  type Patient,
-  entriesOf,
-  membersOf,
-  newestLinkOf,
-  openAlertsOf,
-  outcomeLettersOf,
-  pausesOf,
-} from '@/db';
+import { type Patient, entriesOf, membersOf, outcomeLettersOf } from '@/db';
 import type { SignedIn } from '../access';
 import { catalogueFor } from '../desk/exercises';
 import { slotText } from '../patient/slot-text';
-import { type PatientFacts, type SentVersion, factsOf, todayOf } from '../programme-facts';
+import { type PatientFacts, type SentVersion, todayOf } from '../programme-facts';
 import { type Measure, detectableChangesOf, measuresOf } from '../visit/measuring';
-import { type FollowRecord, followRecords, limbSeries, limbsOf } from './outlook';
-import { LANTERN_DAYS, type OpenAlert } from './triage';
+import { type FollowRecord, followRecords, limbsOf } from './outlook';
+import { stripsOf } from './strip-series';
+import { LANTERN_DAYS } from './triage';
 
 /** The most days the strips show; older ones stay in the record. */
 const MOST_DAYS = 366;
-/** Key exercises with a strip of their own. */
-const MOST_LINES = 4;
 /** "Are they doing it" looks so far back. */
 const DOING_DAYS = 28;
 
@@ -216,161 +205,6 @@ function besideIn(
   return [...events, ...paused].sort((a, b) => (a.date < b.date ? -1 : 1));
 }
 
-function stripsOf(
-  record: FollowRecord,
-  days: readonly DayAdherence[],
-  measures: readonly Measure[],
-  from: LocalDate,
-): Strip[] {
-  const { facts, reports } = record;
-  const told = [...reports].filter(([date]) => date >= from).sort(([a], [b]) => (a < b ? -1 : 1));
-  const done = [...facts.done]
-    .filter(([date]) => date >= from)
-    .sort(([a], [b]) => (a < b ? -1 : 1));
-  const strips: Strip[] = [
-    { kind: 'dose', id: 'dose', name: 'Dose done', days },
-    {
-      kind: 'times',
-      id: 'times',
-      name: 'Sessions',
-      points: done.flatMap(([date, { sessions }]) =>
-        sessions.map(({ minute, share }) => ({ date, minute, share })),
-      ),
-    },
-    {
-      kind: 'skips',
-      id: 'skips',
-      name: 'Left out',
-      points: done.flatMap(([date, { sessions }]) => {
-        const by: Partial<Record<string, number>> = {};
-        for (const { lines } of sessions)
-          for (const { skipped } of lines) if (skipped) by[skipped] = (by[skipped] ?? 0) + 1;
-        return Object.keys(by).length > 0 ? [{ date, by }] : [];
-      }),
-    },
-    { kind: 'band', id: 'pain', name: 'Pain', most: 10, points: painsOf(told) },
-    ...limbSeries(new Map(told)).map(({ limb, readings }): Strip => ({
-      kind: 'reach',
-      id: `reach-${limb.side}-${limb.chain}`,
-      name: `Down the ${limb.side} ${limb.chain}`,
-      chain: limb.chain,
-      points: readings,
-    })),
-    {
-      kind: 'yes-no',
-      id: 'headache',
-      name: 'Headache',
-      points: told.flatMap(([date, { headache }]) =>
-        headache === null ? [] : [{ date, value: headache }],
-      ),
-    },
-    {
-      kind: 'soreness',
-      id: 'soreness',
-      name: 'Next morning',
-      points: told.flatMap(([date, { soreness }]) =>
-        soreness === null ? [] : [{ date, value: soreness }],
-      ),
-    },
-    ...lineStrips(facts, done),
-    ...measureStrips(measures, from),
-    {
-      kind: 'notes',
-      id: 'notes',
-      name: 'Words',
-      points: told.flatMap(([date, { notes }]) => notes.map((say) => ({ date, say }))),
-    },
-  ];
-  return strips.filter(
-    (strip) => strip.kind === 'dose' || strip.id === 'times' || strip.points.length > 0,
-  );
-}
-
-function painsOf(told: readonly (readonly [LocalDate, DayReport])[]) {
-  return told.flatMap(([date, report]) => {
-    const high = worstPain(report);
-    const { recalled, pains } = report;
-    return high === null ? [] : [{ date, low: Math.min(high, ...pains), high, recalled }];
-  });
-}
-
-/** Held seconds, or repetitions, of the newest version's lines that were done most often. */
-function lineStrips(
-  facts: PatientFacts,
-  done: readonly (readonly [
-    LocalDate,
-    typeof facts.done extends ReadonlyMap<unknown, infer D> ? D : never,
-  ])[],
-): Strip[] {
-  const lines = facts.versions.at(-1)?.lines ?? [];
-  return lines
-    .map((line): Strip & { kind: 'line' } => {
-      const logs = done.flatMap(([date, { sessions }]) =>
-        sessions.flatMap((session) =>
-          session.lines
-            .filter(({ lineage, reps }) => lineage === line.lineage && reps > 0)
-            .map(({ hold, reps }) => ({
-              date,
-              load: loadIn(facts, session.version, line.lineage),
-              hold,
-              reps,
-            })),
-        ),
-      );
-      const loaded = logs.some(({ load }) => load !== null);
-      const held = logs.some(({ hold }) => hold !== null);
-      const byDay = new Map<LocalDate, number>();
-      for (const { date, load, hold, reps } of logs) {
-        const value = loaded ? load : held ? hold : reps;
-        byDay.set(date, Math.max(byDay.get(date) ?? 0, value ?? 0));
-      }
-      const { load } = line.dose;
-      return {
-        kind: 'line',
-        id: `line-${line.lineage}`,
-        name: line.exercise.name,
-        unit: loaded
-          ? load?.kind === 'weight'
-            ? load.unit
-            : 'kg'
-          : held
-            ? 's held'
-            : 'repetitions',
-        points: [...byDay].map(([date, value]) => ({ date, value })),
-      };
-    })
-    .filter(({ points }) => points.length > 0)
-    .sort((a, b) => b.points.length - a.points.length)
-    .slice(0, MOST_LINES);
-}
-
-/** The heaviest written weight of a line in the version a session was played from. */
-function loadIn({ versions }: PatientFacts, number: number, lineage: string): number | null {
-  const load = versions
-    .find((version) => version.number === number)
-    ?.lines.find((line) => line.lineage === lineage)?.dose.load;
-  if (load?.kind !== 'weight') return null;
-  return Math.max(...load.perSet.map((one) => (one === 'adj' ? 0 : one)));
-}
-
-/** Every measure that was taken more than once within the time shown. */
-function measureStrips(measures: readonly Measure[], from: LocalDate): Strip[] {
-  const series = new Map<string, Strip & { kind: 'line' }>();
-  for (const { kind, side, value, on } of [...measures].reverse()) {
-    if (value === null || on < from) continue;
-    const id = `measure-${kind}-${side ?? ''}`;
-    const known = series.get(id);
-    series.set(id, {
-      kind: 'line',
-      id,
-      name: side ? `${kindOf(kind).name}, ${side}` : kindOf(kind).name,
-      unit: kindOf(kind).unit,
-      points: [...(known?.points ?? []), { date: on, value }],
-    });
-  }
-  return [...series.values()].filter(({ points }) => points.length > 1);
-}
-
 /** What a verdict is given on: pain, and measures taken often enough to have a course. */
 function followedIn(
   strips: readonly Strip[],
@@ -403,40 +237,4 @@ function followedIn(
       },
     ];
   });
-}
-
-/** What the header of a patient's file shows on every step. */
-export type FileHeader = {
-  /** A pause of the patient's own that is not over yet. */
-  readonly ownPause: { readonly reason: string; readonly from: string; readonly to: string } | null;
-  readonly days: readonly DayAdherence[];
-  readonly alerts: readonly OpenAlert[];
-  readonly paused: boolean;
-  readonly link: { readonly issued: boolean; readonly opened: boolean };
-};
-
-export async function fileHeader(member: SignedIn, patient: Patient): Promise<FileHeader> {
-  const today = todayOf(patient);
-  const from = addDays(today, 1 - LANTERN_DAYS);
-  const [[facts], alerts, link, pauses] = await Promise.all([
-    factsOf(member.clinicId, [patient], from, today),
-    openAlertsOf(member.clinicId, [patient.id]),
-    newestLinkOf(member.clinicId, patient.id),
-    pausesOf(member.clinicId, [patient.id]),
-  ]);
-  const own = pauses.findLast(
-    ({ cause, toDate }) => cause === 'patient' && toDate !== null && toDate >= today,
-  );
-  return {
-    ownPause: own ? { reason: own.reason, from: own.fromDate, to: own.toDate ?? '' } : null,
-    days: facts ? adherenceHistory(facts, from, today) : [],
-    alerts: alerts.map(({ id, kind, createdAt, escalatedAt }) => ({
-      id,
-      kind,
-      createdAt,
-      escalated: escalatedAt !== null,
-    })),
-    paused: facts?.pauses.some((pause) => pause.to === null) ?? false,
-    link: { issued: link !== null && link.revokedAt === null, opened: link?.openedAt != null },
-  };
 }

@@ -1,7 +1,7 @@
 import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
-import { fileHeader } from '@/server/follow/strips';
+import { fileHeader } from '@/server/follow/file-header';
 import { openPatient } from '@/server/open-patient';
 import { screeningState } from '@/server/visit/screening';
 import { LANTERN_DAYS } from '@/server/morning-list';
