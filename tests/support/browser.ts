@@ -43,7 +43,7 @@ export async function freshPage(
   const context = await browser.createBrowserContext();
   const page = (await context.newPage()) as Page & { problems: string[] };
   await page.setViewport(viewport);
-  page.setDefaultTimeout(240_000);
+  page.setDefaultTimeout(Number(process.env.SAYS_MS ?? 240_000));
   page.problems = [];
   page.on('pageerror', (error) => page.problems.push(String(error)));
   page.on('console', (message) => {
@@ -84,7 +84,11 @@ export async function press(page: Page, words: string): Promise<void> {
 }
 
 /** Waits until the page says this; tells what it says instead when it never does. */
-export async function says(page: Page, words: string, timeout = 240_000): Promise<void> {
+export async function says(
+  page: Page,
+  words: string,
+  timeout = Number(process.env.SAYS_MS ?? 240_000),
+): Promise<void> {
   try {
     await page.waitForFunction(
       (text) => document.body.innerText.includes(text),
