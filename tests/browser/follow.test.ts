@@ -217,7 +217,11 @@ it('discharges with a keep-going programme', async () => {
   await page.click('input[name=kind][value=discharge]');
   await press(page, 'Write the keep-going programme');
   await says(page, 'the keep-going programme.');
-  await press(page, 'Sign the letter and discharge');
+  // The page is drawn anew with the new version: a click meanwhile would miss the moving button.
+  await page.waitForNetworkIdle();
+  await page.$$eval('button[type=submit]', (all) =>
+    all.find((one) => one.textContent.startsWith('Sign the letter'))?.click(),
+  );
   await says(page, 'Discharge: Plover Ness');
   await page.goto(`${stage.server.origin}/?name=Plover`, { waitUntil: 'networkidle0' });
   await says(page, 'Discharged.');

@@ -104,7 +104,7 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   },
   'proposals/send': {
     may: PRACTITIONERS,
-    body: () => ({ patientId: world.patientId, basedOn: 1, effectiveFrom: today() }),
+    body: () => ({ patientId: world.patientId, basedOn: 1, effectiveFrom: today(1) }),
   },
   'keep-going': {
     may: PRACTITIONERS,
