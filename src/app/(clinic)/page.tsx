@@ -83,7 +83,9 @@ export default async function MorningPage({ searchParams }: PageProps<'/'>) {
         <p className="py-10 text-soft">
           {name
             ? `Nobody’s name contains “${name}”.`
-            : 'No patients here. Add one with “New patient”, then write a programme as dose lines.'}
+            : whose || group
+              ? 'No patients here.'
+              : 'No patients yet. Add the first with “New patient”, then write a programme as dose lines.'}
         </p>
       ) : (
         list.groups.map((one) => (

@@ -91,7 +91,10 @@ export default async function FollowPage({ params }: PageProps<'/patients/[id]/f
           />
         </section>
       </div>
-      <Versions follow={follow} />
+      <div className="grid gap-8 lg:grid-cols-2">
+        <Versions follow={follow} />
+        <Words follow={follow} />
+      </div>
     </div>
   );
 }
@@ -203,6 +206,33 @@ function Helping({ follow }: { follow: Follow }) {
           </ul>
         )}
       </div>
+    </section>
+  );
+}
+
+/** The newest of what the patient wrote; all of it stands in the strips' table. */
+const MOST_WORDS = 12;
+
+function Words({ follow }: { follow: Follow }) {
+  const strip = follow.strips.find(({ kind }) => kind === 'notes');
+  const words = strip?.kind === 'notes' ? [...strip.points].reverse().slice(0, MOST_WORDS) : [];
+  return (
+    <section aria-labelledby="words-name">
+      <h2 id="words-name" className="pb-2 text-lg">
+        In the patient’s words
+      </h2>
+      {words.length === 0 ? (
+        <p className="text-soft">No word so far.</p>
+      ) : (
+        <ul className="divide-y divide-hair border-y border-hair">
+          {words.map(({ date, say }, index) => (
+            <li key={`${date} ${index}`} className="flex gap-3 py-2">
+              <span className="figures shrink-0 text-soft">{date}</span>
+              <span dir="auto">{say}</span>
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }
