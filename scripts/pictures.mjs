@@ -63,7 +63,7 @@ const ansel = await file('Ansel');
 await go(desk, `${ansel}follow`);
 await shot(desk, 'proposals');
 await desk.$eval('[aria-labelledby=strips-name]', (part) => part.scrollIntoView());
-await desk.focus('svg[aria-roledescription=strips]');
+await desk.$eval('svg[aria-roledescription=strips]', (svg) => svg.focus());
 await desk.keyboard.press('Home');
 for (let week = 0; week < 5; week += 1) await desk.keyboard.press('PageDown');
 await shot(desk, 'follow');

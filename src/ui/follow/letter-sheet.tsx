@@ -5,7 +5,7 @@ import { letterTitle } from './letter-words';
 export function LetterSheet({ letter }: { letter: OutcomeLetter }) {
   const { clinic, author, date, paragraphs, measures, goals, programme, words, caution } = letter;
   return (
-    <article data-letter className="grid max-w-3xl gap-4">
+    <article data-letter className="grid max-w-4xl gap-4">
       <header className="flex flex-wrap justify-between gap-4">
         <p dir="auto">
           {clinic.name}, {clinic.phone}
@@ -29,8 +29,8 @@ export function LetterSheet({ letter }: { letter: OutcomeLetter }) {
                 <th scope="row" className="py-1 pr-3 text-left font-normal">
                   {name}
                 </th>
-                <td className="figures pr-3">{first}</td>
-                <td className="figures pr-3">{last}</td>
+                <td className="figures pr-3 whitespace-nowrap">{first}</td>
+                <td className="figures pr-3 whitespace-nowrap">{last}</td>
                 <td>{verdict}</td>
               </tr>
             ))}
