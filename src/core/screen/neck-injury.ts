@@ -34,13 +34,15 @@ export function neckInjuryRule(facts: ScreeningAnswers): NeckInjuryVerdict {
     [is('spinal-disease') === true, 'known spinal disease or neck surgery'],
   ] as const;
   const because = outside.filter(([fails]) => fails).map(([, words]) => words);
-  if (because.length > 0) return { kind: 'does not apply', because };
   const high = [
     [facts.age !== null && facts.age >= NECK_RULE_OLD_FROM, `${NECK_RULE_OLD_FROM} or over`],
     [is('dangerous-mechanism') === true, 'dangerous mechanism'],
     [is('limb-tingling') === true, 'tingling in the limbs'],
   ] as const;
   const risks = high.filter(([holds]) => holds).map(([, words]) => words);
+  // Pregnancy or a known disease takes the rule away; it cannot make a risk smaller.
+  const only = outside.slice(0, 3).every(([fails]) => !fails);
+  if (because.length > 0 && !(only && risks.length > 0)) return { kind: 'does not apply', because };
   if (risks.length > 0) return { kind: 'image', because: risks };
   if (is('low-risk-factor') === false) return { kind: 'image', because: ['no low-risk factor'] };
   if (is('turns-45') === false)
