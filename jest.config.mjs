@@ -25,7 +25,7 @@ export default {
     {
       ...shared,
       displayName: 'unit',
-      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+      testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
     },
     { ...shared, displayName: 'database', testMatch: ['<rootDir>/tests/database/**/*.test.ts'] },
     {

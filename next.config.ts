@@ -4,6 +4,8 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
+  // The server of scripts/serve compresses everything, handlers' answers too.
+  compress: false,
   // Native modules and what reads its own files stay outside the bundle.
   serverExternalPackages: [
     '@libsql/client',

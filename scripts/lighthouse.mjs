@@ -48,7 +48,10 @@ async function look() {
     undefined,
     page,
   );
-  return lhr;
+  if (!lhr.runtimeError) return lhr;
+  // Now and then the recording itself fails; that says nothing about the page.
+  console.log(`  looked again: ${lhr.runtimeError.code}`);
+  return look();
 }
 await look();
 const runs = [await look(), await look(), await look()];

@@ -87,15 +87,11 @@ export const flag = (name) => process.argv.includes(`--${name}`);
 
 /** Starts the built server; resolves once it answers. */
 export async function startServer({ port, environment = {}, stdio = 'inherit' }) {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(port)],
-    {
-      cwd: ROOT,
-      env: { ...ENVIRONMENT, NODE_ENV: 'production', ...environment },
-      stdio,
-    },
-  );
+  const child = spawn(process.execPath, ['scripts/serve/server.mjs', String(port)], {
+    cwd: ROOT,
+    env: { ...ENVIRONMENT, NODE_ENV: 'production', ...environment },
+    stdio,
+  });
   let ended = false;
   child.on('exit', () => {
     ended = true;

@@ -48,22 +48,18 @@ export async function startTestServer(
 
   async function start(): Promise<void> {
     const output = openSync(logFile, 'a');
-    child = spawn(
-      process.execPath,
-      ['node_modules/next/dist/bin/next', 'start', '-p', String(port)],
-      {
-        cwd: ROOT,
-        env: {
-          ...process.env,
-          NODE_ENV: 'production',
-          NEXT_TELEMETRY_DISABLED: '1',
-          DATA_DIR: data,
-          PUBLIC_URL: `http://localhost:${port}`,
-          ...environment,
-        },
-        stdio: ['ignore', output, output],
+    child = spawn(process.execPath, ['scripts/serve/server.mjs', String(port)], {
+      cwd: ROOT,
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        NEXT_TELEMETRY_DISABLED: '1',
+        DATA_DIR: data,
+        PUBLIC_URL: `http://localhost:${port}`,
+        ...environment,
       },
-    );
+      stdio: ['ignore', output, output],
+    });
     const until = Date.now() + 400_000;
     while (Date.now() < until) {
       try {

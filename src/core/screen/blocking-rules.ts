@@ -82,6 +82,14 @@ export const BLOCKING_RULES: readonly ScreeningRule[] = [
     precaution: 'neck injury',
   },
   {
+    id: 'injury-high-risk',
+    outcome: 'emergency',
+    when: { neckInjuryHighRisk: true },
+    reason: 'Recent neck injury with a high-risk factor: age, how it happened, or tingling limbs.',
+    source: NECK_RULE,
+    precaution: 'neck injury',
+  },
+  {
     id: 'injury-outside-rule',
     outcome: 'refer',
     when: { neckInjury: 'does not apply' },

@@ -1,6 +1,6 @@
 import { type ScreeningAnswers, type Truth, truthOf } from './answers';
 import { type CordVerdict, cordSigns } from './cord-signs';
-import { type NeckInjuryVerdict, neckInjuryRule } from './neck-injury';
+import { type NeckInjuryVerdict, highNeckInjuryRisks, neckInjuryRule } from './neck-injury';
 import type { QuestionId } from './questions';
 
 /** What a rule waits for, as data. */
@@ -16,6 +16,7 @@ export type Condition =
   | { readonly pressureOver: readonly [number, number]; readonly orAt: boolean }
   | { readonly pressureUnknown: true }
   | { readonly neckInjury: NeckInjuryVerdict['kind'] }
+  | { readonly neckInjuryHighRisk: true }
   | { readonly cord: CordVerdict['kind'] };
 
 /**
@@ -45,6 +46,7 @@ export function holds(condition: Condition, facts: ScreeningAnswers): Truth {
   }
   if ('pressureUnknown' in condition) return facts.pressure === null;
   if ('neckInjury' in condition) return neckInjuryRule(facts).kind === condition.neckInjury;
+  if ('neckInjuryHighRisk' in condition) return highNeckInjuryRisks(facts).length > 0;
   return cordSigns(facts).kind === condition.cord;
 }
 

@@ -34,15 +34,8 @@ export function neckInjuryRule(facts: ScreeningAnswers): NeckInjuryVerdict {
     [is('spinal-disease') === true, 'known spinal disease or neck surgery'],
   ] as const;
   const because = outside.filter(([fails]) => fails).map(([, words]) => words);
-  const high = [
-    [facts.age !== null && facts.age >= NECK_RULE_OLD_FROM, `${NECK_RULE_OLD_FROM} or over`],
-    [is('dangerous-mechanism') === true, 'dangerous mechanism'],
-    [is('limb-tingling') === true, 'tingling in the limbs'],
-  ] as const;
-  const risks = high.filter(([holds]) => holds).map(([, words]) => words);
-  // Pregnancy or a known disease takes the rule away; it cannot make a risk smaller.
-  const only = outside.slice(0, 3).every(([fails]) => !fails);
-  if (because.length > 0 && !(only && risks.length > 0)) return { kind: 'does not apply', because };
+  if (because.length > 0) return { kind: 'does not apply', because };
+  const risks = highNeckInjuryRisks(facts);
   if (risks.length > 0) return { kind: 'image', because: risks };
   if (is('low-risk-factor') === false) return { kind: 'image', because: ['no low-risk factor'] };
   if (is('turns-45') === false)
@@ -61,4 +54,23 @@ export function neckInjuryRule(facts: ScreeningAnswers): NeckInjuryVerdict {
   ];
   const missing = open.filter(([truth]) => truth === null).map(([, words]) => words);
   return missing.length > 0 ? { kind: 'unanswered', missing } : { kind: 'cleared by the rule' };
+}
+
+/**
+ * The rule's high-risk factors that hold after an injury neither old nor cleared by a physician.
+ * They stand by themselves: what takes the rule away (pregnancy, a known disease) makes none of
+ * them smaller.
+ *
+ * @returns their words; none when there is no such injury
+ */
+export function highNeckInjuryRisks(facts: ScreeningAnswers): readonly string[] {
+  const is = (id: QuestionId) => truthOf(facts, id);
+  if (is('neck-injury') !== true || is('neck-injury-cleared') === true) return [];
+  if (is('injury-recent') === false) return [];
+  const factors = [
+    [facts.age !== null && facts.age >= NECK_RULE_OLD_FROM, `${NECK_RULE_OLD_FROM} or over`],
+    [is('dangerous-mechanism') === true, 'dangerous mechanism'],
+    [is('limb-tingling') === true, 'tingling in the limbs'],
+  ] as const;
+  return factors.filter(([holds]) => holds).map(([, words]) => words);
 }

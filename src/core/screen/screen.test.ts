@@ -107,6 +107,7 @@ describe('the whole screening', () => {
           expect(worst([...some, one])).toBeGreaterThanOrEqual(worst(some));
         },
       ),
+      { numRuns: 2000 },
     );
   });
 });
@@ -255,6 +256,13 @@ describe('the rule for neck injuries (Stiell 2001)', () => {
   ])('does not apply with %j at %d, and then refers', (change, age) => {
     expect(neckInjuryRule(injured(change, age)).kind).toBe('does not apply');
     expect(screen(injured(change, age)).outcome).toBe('refer');
+  });
+  it('stays an emergency where the rule does not apply but a high-risk factor holds', () => {
+    const pregnant = injured({ pregnancy: 'yes', 'pregnancy-second-half': 'no' }, 65);
+    expect(neckInjuryRule(pregnant).kind).toBe('does not apply');
+    expect(screen(pregnant).outcome).toBe('emergency');
+    const child = injured({ 'dangerous-mechanism': 'yes' }, 12);
+    expect(screen(child).outcome).toBe('emergency');
   });
   it('never clears with a question left open', () => {
     for (const id of Object.keys(injured().answers) as QuestionId[]) {

@@ -2,6 +2,7 @@ import { lineTarget, shareDone } from '@/core/adherence';
 import type { SessionEventBody } from '@/core/adherence';
 import type { PackDay, PatientPack } from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
+import { markUnsent } from './awake';
 import { askToPersist, keepForOffline } from './offline';
 import { type Delivery, deliver } from './outbox';
 import { flushPending } from './recorder';
@@ -28,6 +29,7 @@ export async function deviceState(patientId: string, date: LocalDate): Promise<D
   const kept = (await store.sessionsOf(patientId)).filter((one) => one.date === date);
   const delivery = await deliver(patientId);
   const waiting = await store.waiting(patientId);
+  markUnsent(waiting.length > 0 || kept.some(({ over }) => !over));
   return {
     kept,
     delivery,

@@ -2,6 +2,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { RepDone } from '@/core/adherence';
 import type { PatientPack } from '@/core/exchange';
 import type { DeviceEvent } from '@/core/records';
+import { markUnsent } from './awake';
 
 /** An event waiting on this device, with the patient it belongs to. */
 export type WaitingEvent = {
@@ -90,14 +91,16 @@ async function openStore(): Promise<DeviceStore> {
   return {
     lasts: true,
     full: () => overflowed,
-    addEvents: (events) =>
-      orOverflow(
+    addEvents(events) {
+      markUnsent(true);
+      return orOverflow(
         async () => {
           const tx = db.transaction('events', 'readwrite', { durability: 'strict' });
           await Promise.all([...events.map((event) => tx.store.put(event)), tx.done]);
         },
         () => overflow.addEvents(events),
-      ),
+      );
+    },
     waiting: async (patientId) => [
       ...(await db.getAllFromIndex('events', 'patient', patientId)),
       ...(await overflow.waiting(patientId)),
@@ -109,11 +112,13 @@ async function openStore(): Promise<DeviceStore> {
       await overflow.removeEvents(ids);
       if ((await overflow.held()) === 0) overflowed = false;
     },
-    keepSession: (session) =>
-      orOverflow(
+    keepSession(session) {
+      markUnsent(true);
+      return orOverflow(
         () => db.put('sessions', session),
         () => overflow.keepSession(session),
-      ),
+      );
+    },
     sessionsOf: async (patientId) => {
       const kept = await db.getAllFromIndex('sessions', 'patient', patientId);
       const newer = await overflow.sessionsOf(patientId);

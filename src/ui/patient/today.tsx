@@ -10,6 +10,7 @@ import {
   dayOfPack,
 } from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
+import { sayAwake } from './awake';
 import { BeginButton } from './begin-button';
 import { BigLantern } from './big-lantern';
 import type { DeviceState } from './device';
@@ -94,6 +95,7 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
 
   useEffect(() => {
     setTextSize(textSize());
+    sayAwake();
     // What was done before a reload is told even if the session is never gone on with.
     void loadDevice().then(async (device) => {
       await device.flushPending(start.patientId);

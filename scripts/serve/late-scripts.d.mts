@@ -1,0 +1,1 @@
+export function lateScripts(html: string): string;

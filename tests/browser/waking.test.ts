@@ -1,0 +1,73 @@
+import { eventually } from '../support/record';
+import { PHONE, freshPage, press, says, textOf } from '../support/browser';
+import { device, makePatient, prescribe } from '../support/clinic';
+import { browserStage } from '../support/stage';
+
+const stage = browserStage();
+
+/** The framework's script files that this page has begun. */
+const BEGUN = () => document.querySelectorAll('head script[src]:not([nomodule])').length;
+
+/** A phone at its first page, before anybody touches it. */
+async function atToday(prepare?: () => void) {
+  const patientId = await makePatient(stage.practitioner, 'Linnet Marlow');
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'neck-warm-up', dose: '10x5s gap 2s' },
+  ]);
+  const { link } = await device(stage.practitioner, patientId);
+  const phone = await freshPage(stage.browser, PHONE);
+  await phone.goto(`${stage.server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await says(phone, 'Begin');
+  if (prepare) await phone.evaluate(prepare);
+  await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'load' });
+  return phone;
+}
+
+describe('the first page', () => {
+  it('shows the day before any script file has begun, and wakes by itself', async () => {
+    const phone = await atToday();
+    expect(await phone.evaluate(BEGUN)).toBe(0);
+    expect(await textOf(phone)).toContain('5 seconds, 10 times');
+    await eventually(async () => expect(await phone.evaluate(BEGUN)).toBeGreaterThan(0));
+    await says(phone, 'Everything you did is at');
+    expect(phone.problems).toEqual([]);
+    await phone.close();
+  }, 300_000);
+
+  it('does what a button touched too early asked for', async () => {
+    const phone = await atToday();
+    await press(phone, 'Begin');
+    await says(phone, 'Before your first session');
+    expect(phone.problems).toEqual([]);
+    await phone.close();
+  }, 300_000);
+
+  it('wakes at once where the phone holds what the clinic does not have', async () => {
+    const phone = await atToday(() => localStorage.setItem('dl-unsent', 'yes'));
+    expect(await phone.evaluate(BEGUN)).toBeGreaterThan(0);
+    // Nothing is unsent in truth, and the mark says so again.
+    await eventually(async () =>
+      expect(await phone.evaluate(() => localStorage.getItem('dl-unsent'))).toBeNull(),
+    );
+    await phone.close();
+  }, 300_000);
+
+  it('has the size of type that was chosen before it wakes', async () => {
+    const phone = await atToday(() => localStorage.setItem('dl-text-size', 'larger'));
+    expect(await phone.evaluate(() => document.documentElement.dataset.text)).toBe('larger');
+    expect(await phone.evaluate(BEGUN)).toBe(0);
+    await phone.close();
+  }, 300_000);
+
+  it('comes compressed, and so does what a handler answers', async () => {
+    const phone = await atToday();
+    for (const path of ['/today', '/api/v1/patient/pack']) {
+      const answer = await phone.goto(`${stage.server.origin}${path}`);
+      expect([path, answer?.headers()['content-encoding']]).toEqual([
+        path,
+        expect.stringMatching(/gzip|br/),
+      ]);
+    }
+    await phone.close();
+  }, 300_000);
+});
