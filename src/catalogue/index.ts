@@ -1,6 +1,15 @@
 export * from './cautions';
 export { type Catalogue, EXERCISES, SHIPPED, catalogueOf } from './exercises';
 export { type MessageTable, sayPhrase, sayPhrases } from './messages';
-export { PATIENT_LANGUAGE, patientWords, sayToPatient, todayWords } from './messages/patient';
-export type { CompiledWords } from './messages/patient';
-export type { PatientWord } from './messages/patient-en';
+export {
+  type CompiledWords,
+  ENGLISH,
+  type Language,
+  type PatientWord,
+  healthWords,
+  patientWords,
+  sayToPatient,
+  stopSigns,
+  todayWords,
+} from './messages/patient';
+export { readLanguage } from './messages/read-language';

@@ -24,7 +24,7 @@ export function insertPatient(row: Patient): Statement {
 export function setPatientDay(
   clinicId: string,
   id: string,
-  day: Pick<Patient, 'minutesADay' | 'wakeMinute' | 'sleepMinute'>,
+  day: Pick<Patient, 'minutesADay' | 'wakeMinute' | 'sleepMinute' | 'language'>,
 ): Statement {
   return builder()
     .update(patient)

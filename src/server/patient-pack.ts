@@ -1,11 +1,10 @@
 import {
-  CLINIC_CAUTION,
-  NORMAL_SIGNS,
-  PATIENT_LANGUAGE,
+  ENGLISH,
+  type Language,
   patientWords,
-  STOP_SIGNS,
   sayPhrases,
   sayToPatient,
+  stopSigns,
 } from '@/catalogue';
 import { SESSION_DONE_FROM } from '@/core/adherence';
 import { figureOf } from '@/catalogue/figures';
@@ -25,6 +24,7 @@ import { type LocalDate, addDays } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
 import { now } from './clock';
+import { languageFor } from './languages';
 import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
 import { type DayLayout, layoutOf, momentsOf } from './patient/day-moments';
@@ -55,6 +55,7 @@ const DAYS_AHEAD = 7;
 export async function patientPack(here: PatientHere): Promise<PatientPack> {
   const { patient, clinicId } = here;
   const today = todayOf(patient);
+  const language = languageFor(patient);
   const [[facts], clinic, pauseRows, asksHealth, cues, asked, layout] = await Promise.all([
     factsOf(clinicId, [patient], addDays(today, -WEEK_DAYS), today),
     patientClinic(here),
@@ -94,14 +95,15 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     lines: used.map((line) => {
       const due = Math.max(1, timesPerDay(line.dose.times, facts.waking).least);
       const sum = (shares.get(line.lineage) ?? []).reduce((t, share) => t + Math.min(1, share), 0);
-      return packLine(line, Math.min(1, sum / due), cues.get(line.lineage) ?? []);
+      return packLine(line, Math.min(1, sum / due), cues.get(line.lineage) ?? [], language);
     }),
     days: [first, ...others],
     ...questionsFor(facts, asked, today),
-    stopSigns: STOP_SIGNS,
-    normalSigns: NORMAL_SIGNS,
-    caution: CLINIC_CAUTION,
-    texts: patientWords(),
+    stopSigns: stopSigns(language),
+    normalSigns: language.texts['sign.normal'],
+    caution: language.texts.caution,
+    language: language.tag,
+    texts: patientWords(language),
   };
 }
 
@@ -126,6 +128,7 @@ function packDay(
   layout: DayLayout,
 ): PackDay {
   const paused = pausedOn(pauses, date);
+  const language = languageFor(facts.patient);
   const version = versionOn(facts.versions, date);
   const day = version && sessionsOn(date, version.lines, facts.waking, version.reviewOn);
   for (const line of version ? usedLines(version, day?.sessions ?? [], day?.asNeeded ?? []) : [])
@@ -142,7 +145,7 @@ function packDay(
     );
   return {
     date,
-    dateText: dateText(date),
+    dateText: dateText(date, language),
     paused,
     programme: version && {
       id: version.programmeId,
@@ -151,13 +154,13 @@ function packDay(
     },
     sessions:
       paused === 'no'
-        ? (day?.sessions ?? []).map((session) => pack(session, slotText(session.slot)))
+        ? (day?.sessions ?? []).map((session) => pack(session, slotText(session.slot, language)))
         : [],
     extra:
       paused === 'no' && day && day.asNeeded.length > 0
-        ? pack({ key: 'as-needed', lines: day.asNeeded }, sayToPatient('session.needed'))
+        ? pack({ key: 'as-needed', lines: day.asNeeded }, sayToPatient(language, 'session.needed'))
         : null,
-    restText: restText(facts.versions, date),
+    restText: restText(facts.versions, date, language),
   };
 }
 
@@ -171,12 +174,21 @@ function usedLines(
 }
 
 /** What an exercise needs, with what will do instead: "pad or soft ball, wall". */
-export function needsOf({ props }: SentLine['exercise']): string {
-  return props.map(({ prop, orElse }) => [prop, ...orElse].join(' or ')).join(', ');
+export function needsOf({ props }: SentLine['exercise'], language = ENGLISH): string {
+  const texts: Readonly<Record<string, string>> = language.texts;
+  const said = (prop: string) => texts[`prop.${prop}`] ?? prop;
+  const either = (first: string, second: string) =>
+    sayToPatient(language, 'player.or', { first, second });
+  return props.map(({ prop, orElse }) => [prop, ...orElse].map(said).reduce(either)).join(', ');
 }
 
 /** The patient's own reminders stand before the exercise's. */
-function packLine(line: SentLine, share: number, own: readonly string[]): PackLine {
+function packLine(
+  line: SentLine,
+  share: number,
+  own: readonly string[],
+  language: Language,
+): PackLine {
   const { name, steps, cues, mode, position } = line.exercise;
   const figure = figureOf(line.exerciseId);
   const side = line.dose.side === 'left' ? 'left' : 'right';
@@ -185,8 +197,8 @@ function packLine(line: SentLine, share: number, own: readonly string[]): PackLi
     name,
     steps,
     cues: [...own, ...cues],
-    needs: needsOf(line.exercise),
-    words: sayPhrases(readDose(line.dose, mode), 'patient'),
+    needs: needsOf(line.exercise, language),
+    words: sayPhrases(readDose(line.dose, mode), 'patient', language),
     dose: line.dose,
     mode,
     position,
@@ -215,20 +227,21 @@ function packSession(
   };
 }
 
-function restText(versions: readonly SentVersion[], today: LocalDate): string {
-  if (versions.length === 0) return sayToPatient('rest.none');
+function restText(versions: readonly SentVersion[], today: LocalDate, language: Language): string {
+  if (versions.length === 0) return sayToPatient(language, 'rest.none');
   const next = versions
     .map((version) => version.effectiveFrom)
     .filter((date) => date > today)
     .sort()[0];
   const begun = versions.some((version) => version.effectiveFrom <= today);
-  if (!begun && next) return sayToPatient('rest.begins', { date: dateText(next) });
-  return sayToPatient('rest.today');
+  if (!begun && next)
+    return sayToPatient(language, 'rest.begins', { date: dateText(next, language) });
+  return sayToPatient(language, 'rest.today');
 }
 
 /** A date in words, without a zone: "Monday, 23 November". */
-export function dateText(date: LocalDate): string {
-  return new Intl.DateTimeFormat(PATIENT_LANGUAGE === 'en' ? 'en-GB' : PATIENT_LANGUAGE, {
+export function dateText(date: LocalDate, { tag } = ENGLISH): string {
+  return new Intl.DateTimeFormat(tag === 'en' ? 'en-GB' : tag, {
     weekday: 'long',
     day: 'numeric',
     month: 'long',

@@ -1,3 +1,4 @@
+import { ENGLISH } from '@/catalogue';
 import type { ClinicDraft, MemberDraft, PatientDraft } from '@/core/records';
 import { parseZone, dateIn } from '@/core/schedule';
 import {
@@ -39,6 +40,7 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
     await write(() => [
       stillMay(member, 'practitioner'),
       insertPatient({
+        language: ENGLISH.tag,
         ...fields,
         birthDate: fields.birthDate ?? null,
         clinicId,

@@ -1,3 +1,4 @@
+import { ENGLISH } from '@/catalogue';
 import { AlreadyThere, DatabaseFailure, GuardRefused } from '@/db';
 
 /** Why something was not done, in a sentence for the person, and where in the form. */
@@ -18,8 +19,7 @@ export const NOT_SIGNED_IN =
   'You are not signed in, or were away too long. Sign in again; what you typed stays here.';
 export const NOT_ALLOWED = 'Your role does not allow this. Ask the clinic’s lead.';
 export const NOT_FOUND = 'There is no such record in your clinic.';
-export const LINK_GONE =
-  'This link no longer works. Ask your clinic for a new one; what you did is kept on this device.';
+export const LINK_GONE = ENGLISH.texts['problem.linkGone'];
 export const SCREENING_BLOCKS =
   'The screening blocks prescribing. Record under Screen what was done and why; your lines are kept here.';
 const BUSY = 'The record is busy just now. Nothing was saved; wait a moment and try again.';

@@ -185,6 +185,7 @@ describe('the pack of a phone', () => {
 const SETTINGS = {
   minutesADay: 15,
   wakeMinute: 400,
+  language: 'en',
   sleepMinute: 1300,
   props: ['soft ball'],
   reminders: {

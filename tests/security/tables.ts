@@ -330,6 +330,7 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     may: ['patient', 'other patient'],
     body: () => ({
       id: randomUUID(),
+      language: 'en',
       minutesADay: 10,
       wakeMinute: 420,
       sleepMinute: 1320,

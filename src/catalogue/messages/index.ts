@@ -1,47 +1,64 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Phrase } from '@/core/dose';
-import { DOSE_FOR_CLINICIAN, DOSE_FOR_PATIENT } from './dose-en';
+import { DOSE_FOR_CLINICIAN, type MessageTable, doseTexts } from './dose';
+import { ENGLISH, type Language } from './patient';
 
-/** Message key → ICU text, of one language and audience. */
-export type MessageTable = Readonly<Record<string, string>>;
+export type { MessageTable };
 
-const TABLES = {
-  patient: DOSE_FOR_PATIENT,
-  clinician: DOSE_FOR_CLINICIAN,
-} as const satisfies Record<string, MessageTable>;
-export type Audience = keyof typeof TABLES;
+export type Audience = 'patient' | 'clinician';
 
-const LANGUAGE = 'en';
-const list = new Intl.ListFormat(LANGUAGE, { type: 'conjunction' });
+const tables = new WeakMap<Language, MessageTable>();
+
+function tableOf(audience: Audience, language: Language): MessageTable {
+  if (audience === 'clinician') return DOSE_FOR_CLINICIAN;
+  const table = tables.get(language) ?? doseTexts(language.texts);
+  tables.set(language, table);
+  return table;
+}
+
 const formats = new Map<string, IntlMessageFormat>();
 
-function formatOf(text: string): IntlMessageFormat {
-  const known = formats.get(text);
+function formatOf(text: string, tag: string): IntlMessageFormat {
+  const key = `${tag} ${text}`;
+  const known = formats.get(key);
   if (known) return known;
-  const made = new IntlMessageFormat(text, LANGUAGE);
-  formats.set(text, made);
+  const made = new IntlMessageFormat(text, tag, undefined, { ignoreTag: true });
+  formats.set(key, made);
   return made;
 }
 
 /** One phrase in words. Throws RangeError for a key the table lacks: a test holds every key there. */
-export function sayPhrase(phrase: Phrase, audience: Audience): string {
-  const text = (TABLES[audience] as MessageTable)[phrase.key];
+export function sayPhrase(phrase: Phrase, audience: Audience, language = ENGLISH): string {
+  const text = tableOf(audience, language)[phrase.key];
   if (text === undefined) throw new RangeError(`no message for ${phrase.key}`);
   const values = Object.fromEntries(
-    Object.entries(phrase.values).map(([name, value]) => [name, sayValue(value, audience)]),
+    Object.entries(phrase.values).map(([name, value]) => [
+      name,
+      sayValue(value, audience, language),
+    ]),
   );
-  return String(formatOf(text).format(values));
+  return String(formatOf(text, language.tag).format(values));
 }
 
-function sayValue(value: Phrase['values'][string], audience: Audience): string | number {
+function sayValue(
+  value: Phrase['values'][string],
+  audience: Audience,
+  language: Language,
+): string | number {
   if (typeof value === 'string' || typeof value === 'number') return value;
-  if ('key' in value) return sayPhrase(value, audience);
-  return list.format(value.map((item) => sayPhrase(item, audience)));
+  if ('key' in value) return sayPhrase(value, audience, language);
+  return new Intl.ListFormat(language.tag, { type: 'conjunction' }).format(
+    value.map((item) => sayPhrase(item, audience, language)),
+  );
 }
 
 /** Phrases as running text: sentences for a patient, one sentence of commas for a clinician. */
-export function sayPhrases(phrases: readonly Phrase[], audience: Audience): string {
-  const said = phrases.map((phrase) => sayPhrase(phrase, audience));
+export function sayPhrases(
+  phrases: readonly Phrase[],
+  audience: Audience,
+  language = ENGLISH,
+): string {
+  const said = phrases.map((phrase) => sayPhrase(phrase, audience, language));
   if (audience === 'patient') return `${said.join('. ')}.`;
   const text = said.join(', ');
   return text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,49 +1,81 @@
-import { type CompiledMessage, compileMessage } from '@lingui/message-utils/compileMessage';
 import { setupI18n } from '@lingui/core';
-import { PATIENT_EN, type PatientWord } from './patient-en';
+import { type CompiledMessage, compileMessage } from '@lingui/message-utils/compileMessage';
+import ENGLISH_WORDS from '../languages/en.json';
+
+/** A key of the patient's texts. */
+export type PatientWord = keyof typeof ENGLISH_WORDS;
+
+/** Every fixed text a patient meets, in ICU message syntax: screens, doses, health questions, reminders. */
+export type PatientTexts = Readonly<Record<PatientWord, string>>;
+
+/** One language of the patient's texts. English ships; others are files of the same keys. */
+export type Language = {
+  /** BCP 47, such as "pt" or "pt-BR". */
+  readonly tag: string;
+  readonly texts: PatientTexts;
+};
+
+export const ENGLISH: Language = { tag: 'en', texts: ENGLISH_WORDS };
 
 /** Compiled messages of one language, as the phone's i18n runtime takes them. */
 export type CompiledWords = Readonly<Record<string, CompiledMessage>>;
 
-/** Language → table. Adding a language adds a row here and its table. */
-const TABLES: Readonly<Record<string, Readonly<Record<PatientWord, string>>>> = { en: PATIENT_EN };
-export const PATIENT_LANGUAGE = 'en';
+const compiled = new WeakMap<Language, CompiledWords>();
 
-const compiled = new Map<string, CompiledWords>();
-
-/** The patient's texts, compiled once here so that the phone needs no parser. */
-export function patientWords(language = PATIENT_LANGUAGE): CompiledWords {
+function compiledWords(language: Language): CompiledWords {
   const known = compiled.get(language);
   if (known) return known;
   const made = Object.fromEntries(
-    Object.entries(TABLES[language] ?? PATIENT_EN).map(([key, text]) => [
-      key,
-      compileMessage(text),
-    ]),
+    Object.entries(language.texts).map(([key, text]) => [key, compileMessage(text)]),
   );
   compiled.set(language, made);
   return made;
+}
+
+function wordsWhose(language: Language, wanted: (key: string) => boolean): CompiledWords {
+  return Object.fromEntries(Object.entries(compiledWords(language)).filter(([key]) => wanted(key)));
+}
+
+/** Texts the clinic's server says, or one page alone: they need not travel to every phone. */
+const NOT_EVERYWHERE = /^(dose|question|remind|rest|session|problem)\./;
+
+/** The texts of the patient's screens, compiled here so that the phone needs no parser. */
+export function patientWords(language: Language): CompiledWords {
+  return wordsWhose(language, (key) => !NOT_EVERYWHERE.test(key));
+}
+
+/** The texts of the health questions' page. */
+export function healthWords(language: Language): CompiledWords {
+  return wordsWhose(language, (key) => /^(health|question)\.|^day\.(yes|no)$/.test(key));
 }
 
 /** What the first screen says; the texts of the others come with the pack. */
 const TODAY = /^(today|saved|paused|stop|day\.(title|saved))/;
 
 /** The texts of the patient's first screen, so that its page carries no others. */
-export function todayWords(language = PATIENT_LANGUAGE): CompiledWords {
-  return Object.fromEntries(
-    Object.entries(patientWords(language)).filter(([key]) => TODAY.test(key)),
+export function todayWords(language: Language): CompiledWords {
+  return wordsWhose(language, (key) => TODAY.test(key));
+}
+
+/**
+ * Says a text of the patient's at the clinic, in the patient's language.
+ *
+ * @example sayToPatient(ENGLISH, 'session.at', { time: '10:00' }) // "At 10:00"
+ */
+export function sayToPatient(
+  language: Language,
+  key: PatientWord,
+  values: Readonly<Record<string, string | number>> = {},
+): string {
+  const { tag } = language;
+  return setupI18n({ locale: tag, messages: { [tag]: { ...compiledWords(language) } } })._(
+    key,
+    values,
   );
 }
 
-/** Says a text of the patient's screens at the clinic, in the patient's language. */
-export function sayToPatient(
-  key: PatientWord,
-  values: Readonly<Record<string, string | number>> = {},
-  language = PATIENT_LANGUAGE,
-): string {
-  const i18n = setupI18n({
-    locale: language,
-    messages: { [language]: { ...patientWords(language) } },
-  });
-  return i18n._(key, values);
+/** What every patient is told before the first session and on every handout. */
+export function stopSigns(language: Language): readonly string[] {
+  const signs = ['sign.symptoms', 'sign.sight', 'sign.weakness', 'sign.severe'] as const;
+  return signs.map((key) => sayToPatient(language, key));
 }

@@ -1,4 +1,5 @@
 import type { BoutMode, Dose } from '../dose';
+import type { Position } from '../exercise';
 import type { Figure } from '../figure';
 import type { SymptomBaseline } from '../symptoms';
 import type { LocalDate, Range, Seconds } from '../units';
@@ -24,7 +25,7 @@ export type PackLine = {
   readonly words: string;
   readonly dose: Dose;
   readonly mode: BoutMode;
-  readonly position: string;
+  readonly position: Position;
   /** Share of today's due done so far, 0–1, as the clinic knows it. */
   readonly share: number;
   /** What goes with the player: the poses, moved on the device. Null for an exercise without a drawing. */
@@ -104,6 +105,8 @@ export type PatientPack = {
   readonly stopSigns: readonly string[];
   readonly normalSigns: string;
   readonly caution: string;
+  /** BCP 47 tag of every text in here. */
+  readonly language: string;
   /** The texts of the screens beyond the first, as the device's i18n takes them. */
   readonly texts: Readonly<Record<string, unknown>>;
 };

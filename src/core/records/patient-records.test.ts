@@ -102,6 +102,7 @@ describe('what a patient sets', () => {
       minutesADay: 10,
       wakeMinute: 420,
       sleepMinute: 1320,
+      language: 'en',
       props: [],
       reminders,
       ...change,

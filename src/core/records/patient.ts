@@ -41,6 +41,8 @@ export const PatientSettings = z.object({
   sleepMinute: minuteOfDay,
   /** Asked props there are at home. */
   props: z.array(words('A prop', 60)).max(40),
+  /** A BCP 47 tag; whether there are texts in it the server knows. */
+  language: words('The language', 35),
   reminders: RemindersBody,
 });
 export type PatientSettings = z.infer<typeof PatientSettings>;

@@ -17,8 +17,8 @@ export type Question = {
   readonly group: GroupId;
   /** As the clinician reads it. */
   readonly ask: string;
-  /** As the patient reads it before the visit; null where only an examiner can tell. */
-  readonly plain: string | null;
+  /** Asked of the patient before the visit too, in the words of the patient's texts; otherwise only an examiner can tell. */
+  readonly toPatient?: true;
   /** Asked only when this holds. */
   readonly when?: Condition;
   /** Here "yes" is the reassuring answer, so that "everything no" leaves it alone. */

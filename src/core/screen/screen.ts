@@ -29,7 +29,7 @@ export function questionsFor(
 ): Question[] {
   return (QUESTIONS as readonly Question[]).filter(
     (question) =>
-      (who === 'clinician' || question.plain !== null) &&
+      (who === 'clinician' || question.toPatient === true) &&
       (question.when === undefined || holds(question.when, facts) === true),
   );
 }

@@ -37,8 +37,13 @@ export function formatClock(value: Seconds): string {
  *
  * @example formatRange({ least: seconds(300), most: seconds(420) }) // "5 to 7 min"
  */
-export function formatRange({ least, most }: Range<Seconds>): string {
+export function formatRange(time: Range<Seconds>): string {
+  const { least, most } = wholeMinutes(time);
+  return least === most ? `about ${least} min` : `${least} to ${most} min`;
+}
+
+/** Both ends of a time in whole minutes, at least one. */
+export function wholeMinutes({ least, most }: Range<Seconds>): Range<number> {
   const minutes = (value: number) => Math.max(1, Math.round(value / 60));
-  const [a, b] = [minutes(least), minutes(most)];
-  return a === b ? `about ${a} min` : `${a} to ${b} min`;
+  return { least: minutes(least), most: minutes(most) };
 }

@@ -90,6 +90,8 @@ export const patient = sqliteTable(
     practitionerId: text('practitioner_id').notNull(),
     /** Asked for before a patient's history is shown on a phone; null where the clinic keeps none. */
     birthDate: text('birth_date'),
+    /** The language of the patient's screens and reminders, a BCP 47 tag. */
+    language: text('language').notNull().default('en'),
     createdAt: integer('created_at').notNull(),
   },
   (t) => [

@@ -1,3 +1,4 @@
+import { ENGLISH } from '@/catalogue';
 import { type AdherenceSummary, type DayAdherence, summarise } from '@/core/adherence';
 import {
   type Doing,
@@ -155,7 +156,7 @@ function slotNames({ versions, waking, today }: PatientFacts): Readonly<Record<s
     week.flatMap((date) =>
       sessionsOn(date, version.lines, waking, version.reviewOn).sessions.map(({ key, slot }) => [
         key,
-        slotText(slot),
+        slotText(slot, ENGLISH),
       ]),
     ),
   );

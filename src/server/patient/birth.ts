@@ -1,7 +1,9 @@
+import { sayToPatient } from '@/catalogue';
 import { z } from 'zod';
 import { dateText } from '@/core/records';
 import type { PatientHere } from '../access';
 import { Problem } from '../problem';
+import { languageFor } from '../languages';
 import { hashToken } from '../secrets';
 import { checkRate, recordFailure } from '../sign-in';
 
@@ -27,7 +29,9 @@ export async function checkBirth(here: PatientHere, birthDate: string): Promise<
   await checkRate(what);
   if (birthDate !== here.patient.birthDate) {
     await recordFailure(what);
-    throw new Problem(403, 'This is not the date your clinic has. Try again.', ['birthDate']);
+    throw new Problem(403, sayToPatient(languageFor(here.patient), 'progress.birth.wrong'), [
+      'birthDate',
+    ]);
   }
   return proofOf(here);
 }

@@ -1,3 +1,4 @@
+import { sayToPatient } from '@/catalogue';
 import ICAL from 'ical.js';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { addDays } from '@/core/units';
@@ -13,6 +14,7 @@ import {
 import { type PatientHere, actorOf, stillHolds } from '../access';
 import { now } from '../clock';
 import { LINK_GONE, NOT_FOUND, Problem } from '../problem';
+import { languageFor } from '../languages';
 import { factsOf, todayOf, zoneOf } from '../programme-facts';
 import { hashToken, randomToken } from '../secrets';
 import { layoutOf, momentsOf } from './day-moments';
@@ -61,13 +63,14 @@ export async function calendarOf(patient: Patient): Promise<string> {
   const [layout, clinic] = await Promise.all([layoutOf(patient), clinicById(patient.clinicId)]);
   if (!facts || !clinic) throw new Problem(404, NOT_FOUND);
   const zone = zoneOf(patient);
+  const language = languageFor(patient);
   const stamp = ICAL.Time.fromJSDate(new Date(now()), true);
   const calendar = new ICAL.Component(['vcalendar', [], []]);
   calendar.updatePropertyWithValue('version', '2.0');
   calendar.updatePropertyWithValue('prodid', '-//Dry Lantern//Sessions//EN');
   calendar.updatePropertyWithValue('calscale', 'GREGORIAN');
   calendar.updatePropertyWithValue('method', 'PUBLISH');
-  calendar.updatePropertyWithValue('x-wr-calname', 'Exercises');
+  calendar.updatePropertyWithValue('x-wr-calname', sayToPatient(language, 'today.exercises'));
   const sequence = Math.max(0, ...facts.versions.map(({ number }) => number));
   for (let ahead = -DAYS_BACK; ahead <= DAYS_AHEAD; ahead += 1) {
     const date = addDays(today, ahead);
@@ -85,7 +88,10 @@ export async function calendarOf(patient: Patient): Promise<string> {
       event.updatePropertyWithValue('dtstart', time(start));
       event.updatePropertyWithValue('dtend', time(start + moment.minutes * 60_000));
       event.updatePropertyWithValue('sequence', sequence);
-      event.updatePropertyWithValue('summary', `Exercises: ${moment.label}`);
+      event.updatePropertyWithValue(
+        'summary',
+        sayToPatient(language, 'remind.calendar', { session: moment.label }),
+      );
       event.updatePropertyWithValue('description', clinic.name);
       event.updatePropertyWithValue('status', cancelled ? 'CANCELLED' : 'CONFIRMED');
       event.updatePropertyWithValue('transp', 'TRANSPARENT');

@@ -6,6 +6,7 @@ import { type RibbonSession, layRibbon, sessionsOn, versionOn } from '@/core/sch
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import type { LocalDate } from '@/core/units';
 import type { Patient } from '@/db';
+import { languageFor } from '../languages';
 import { type PatientFacts } from '../programme-facts';
 import { slotText } from './slot-text';
 import { newestEntry } from '../visit/entries';
@@ -34,11 +35,12 @@ export async function layoutOf(patient: Patient): Promise<DayLayout> {
 export function momentsOf(facts: PatientFacts, date: LocalDate, layout: DayLayout): DayMoment[] {
   const version = versionOn(facts.versions, date);
   if (!version || isPausedOn(facts.pauses, date)) return [];
+  const language = languageFor(facts.patient);
   const { sessions } = sessionsOn(date, version.lines, facts.waking, version.reviewOn);
   const timed = sessions.map((session): RibbonSession & { label: string } => ({
     key: session.key,
     slot: session.slot,
-    label: slotText(session.slot),
+    label: slotText(session.slot, language),
     seconds: sessionSeconds(sessionTimeline(session.lines, version.rounds)).most,
   }));
   const { placed, ticks } = layRibbon(timed, facts.waking, layout.busy, layout.plan);

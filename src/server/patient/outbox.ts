@@ -1,3 +1,4 @@
+import { sayToPatient } from '@/catalogue';
 import { type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate, addDays } from '@/core/units';
@@ -16,6 +17,7 @@ import {
 } from '@/db';
 import { now } from '../clock';
 import { logFailure } from '../problem';
+import { languageFor } from '../languages';
 import { type PatientFacts, factsOf, todayOf, zoneOf } from '../programme-facts';
 import { layoutOf, momentsOf } from './day-moments';
 
@@ -97,10 +99,10 @@ async function planFor(patient: Patient, settings: ReminderSettings, at: number)
         channel: settings.channel,
         purpose: kind,
         address: settings.address,
-        text:
-          kind === 'session'
-            ? `${clinic.name}: time for your exercises (${label}).`
-            : `${clinic.name}: a moment for your posture.`,
+        text: sayToPatient(languageFor(patient), `remind.${kind}`, {
+          clinic: clinic.name,
+          session: label,
+        }),
         state: 'waiting',
         attempts: 0,
         dueAt: moment,

@@ -1,3 +1,4 @@
+import { sayToPatient } from '@/catalogue';
 import { ASKED_PROPS } from '@/core/exercise';
 import type { HomeBody, OwnPause, PatientSettings, RemindersBody } from '@/core/records';
 import { addDays } from '@/core/units';
@@ -6,6 +7,7 @@ import { type PatientHere, actorOf, stillHolds } from '../access';
 import { now } from '../clock';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
+import { isOffered, languageFor, offeredLanguages } from '../languages';
 import { newestEntry } from '../visit/entries';
 import { writeAsPatient } from '../visit/write-as';
 
@@ -29,6 +31,8 @@ export async function settingsOf({ patient }: PatientHere) {
     sleepMinute: patient.sleepMinute,
     props: home?.body.props ?? [],
     asked: ASKED_PROPS,
+    language: languageFor(patient).tag,
+    languages: offeredLanguages(),
     reminders: reminders?.body ?? NO_REMINDERS,
   };
 }
@@ -41,6 +45,7 @@ export async function saveSettings(here: PatientHere, draft: PatientSettings): P
     newestEntry<RemindersBody>(patient, 'reminders'),
   ]);
   const { minutesADay, wakeMinute, sleepMinute } = draft;
+  const language = isOffered(draft.language) ? draft.language : patient.language;
   const at = now();
   const known = new Set<string>(ASKED_PROPS);
   // What the clinic wrote beside the asked props stays.
@@ -68,7 +73,7 @@ export async function saveSettings(here: PatientHere, draft: PatientSettings): P
     });
   await write(() => [
     stillHolds(here),
-    setPatientDay(clinicId, patientId, { minutesADay, wakeMinute, sleepMinute }),
+    setPatientDay(clinicId, patientId, { minutesADay, wakeMinute, sleepMinute, language }),
     entry('home', draft.id, { ...base, props }, home?.id ?? null),
     entry('reminders', crypto.randomUUID(), draft.reminders, reminders?.id ?? null),
     audit({
@@ -87,10 +92,11 @@ const LONGEST_PAUSE = 60;
 /** Pauses days the patient is ill or away; the clinic sees it, and they do not count against anybody. */
 export async function pauseMyself(here: PatientHere, draft: OwnPause): Promise<void> {
   const today = todayOf(here.patient);
+  const language = languageFor(here.patient);
   if (draft.from < addDays(today, -7))
-    throw new Problem(400, 'A pause can begin a week ago at the earliest.', ['from']);
+    throw new Problem(400, sayToPatient(language, 'problem.pauseEarly'), ['from']);
   if (draft.to > addDays(draft.from, LONGEST_PAUSE))
-    throw new Problem(400, `A pause can be ${LONGEST_PAUSE} days at most: ask your clinic.`, [
+    throw new Problem(400, sayToPatient(language, 'problem.pauseLong', { days: LONGEST_PAUSE }), [
       'to',
     ]);
   await writeAsPatient(here, {

@@ -1,11 +1,11 @@
-import { sayToPatient } from '@/catalogue';
+import { type Language, sayToPatient } from '@/catalogue';
 import { type SessionSlot, clockText } from '@/core/schedule';
 
 /** What a session is called, in the patient's language. */
-export function slotText(slot: SessionSlot): string {
+export function slotText(slot: SessionSlot, language: Language): string {
   switch (slot.kind) {
     case 'any': {
-      if (slot.of === 1) return sayToPatient('session.only');
+      if (slot.of === 1) return sayToPatient(language, 'session.only');
       const named =
         slot.of === 2
           ? (['morning', 'evening'] as const)
@@ -14,16 +14,16 @@ export function slotText(slot: SessionSlot): string {
             : [];
       const name = named[slot.nth - 1];
       return name
-        ? sayToPatient(`session.${name}`)
-        : sayToPatient('session.nth', { nth: slot.nth, count: slot.of });
+        ? sayToPatient(language, `session.${name}`)
+        : sayToPatient(language, 'session.nth', { nth: slot.nth, count: slot.of });
     }
     case 'on waking':
-      return sayToPatient('session.waking');
+      return sayToPatient(language, 'session.waking');
     case 'before training':
-      return sayToPatient('session.before');
+      return sayToPatient(language, 'session.before');
     case 'after training':
-      return sayToPatient('session.after');
+      return sayToPatient(language, 'session.after');
     case 'at':
-      return sayToPatient('session.at', { time: clockText(slot.minute) });
+      return sayToPatient(language, 'session.at', { time: clockText(slot.minute) });
   }
 }

@@ -1,4 +1,4 @@
-import { CLINIC_CAUTION, NORMAL_SIGNS, STOP_SIGNS, sayPhrases } from '@/catalogue';
+import { CLINIC_CAUTION, ENGLISH, sayPhrases, stopSigns } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
 import { readDose } from '@/core/dose';
 import { type Figure, describeFigure, drawFigure } from '@/core/figure';
@@ -87,8 +87,8 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
         asNeeded,
       })),
     },
-    stopSigns: STOP_SIGNS,
-    normalSigns: NORMAL_SIGNS,
+    stopSigns: stopSigns(ENGLISH),
+    normalSigns: ENGLISH.texts['sign.normal'],
     caution: CLINIC_CAUTION,
     address,
   };

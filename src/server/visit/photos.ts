@@ -1,3 +1,4 @@
+import { sayToPatient } from '@/catalogue';
 import {
   type DetectableChanges,
   type MeasureKindId,
@@ -31,6 +32,7 @@ import {
 import type { PatientHere, SignedIn } from '../access';
 import { patientFor } from '../people';
 import { NOT_FOUND, Problem } from '../problem';
+import { languageFor } from '../languages';
 import { todayOf } from '../programme-facts';
 import { newestConsent, newestEntry } from './entries';
 import { detectableChangesOf, measurementRow, measuresOf } from './measuring';
@@ -86,10 +88,10 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
   const asked = await photoRequest(patient);
   if (!asked) {
     if ((await photoById(clinicId, id))?.patientId === patient.id) return;
-    throw new Problem(409, 'Your clinic is not asking for a photo just now.');
+    throw new Problem(409, sayToPatient(languageFor(patient), 'problem.noPhotoAsked'));
   }
   if ((await newestConsent(patient))?.body.photos !== true)
-    throw new Problem(409, 'Photos are not agreed yet. Speak with your clinic first.');
+    throw new Problem(409, sayToPatient(languageFor(patient), 'problem.noPhotoConsent'));
   const { bytes, width, height } = await storedPicture(upload);
   const takenOn = todayOf(patient);
   await writeAsPatient(here, {

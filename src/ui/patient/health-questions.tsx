@@ -1,11 +1,10 @@
 'use client';
 
+import type { PatientWord } from '@/catalogue';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import {
   type Answer,
-  GROUPS,
-  type GroupId,
   NOTHING_ANSWERED,
   type QuestionId,
   answerTheRestNo,
@@ -13,17 +12,12 @@ import {
 } from '@/core/screen';
 import { post } from '../forms/post';
 import { BeginButton } from './begin-button';
-import { type Say, useSay } from './say';
+import { useSay } from './say';
 
 type Clinic = { readonly name: string; readonly phone: string; readonly emergencyText: string };
 
-/** Headings a patient understands; the clinician's own stand for the others. */
-const OWN_HEADINGS = ['serious', 'cord', 'heart', 'conditions'] as const;
-
-function headingOf(group: GroupId, tell: Say): string {
-  const own = OWN_HEADINGS.find((one) => one === group);
-  return own ? tell(`health.group.${own}`) : GROUPS[group];
-}
+/** The groups of questions a patient is asked, in the order of the page. */
+const ASKED_GROUPS = ['injury', 'serious', 'cord', 'artery', 'heart', 'conditions'] as const;
 
 /** The health questions in plain words, before the visit; the clinician goes through them. */
 export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: string }) {
@@ -84,19 +78,19 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
           className="min-h-12 w-32 rounded border border-hair bg-sheet px-3"
         />
       </label>
-      {(Object.keys(GROUPS) as GroupId[]).map((group) => {
+      {ASKED_GROUPS.map((group) => {
         const own = questions.filter((question) => question.group === group);
         if (own.length === 0) return null;
         return (
           <section key={group} aria-labelledby={`group-${group}`} className="grid gap-3">
             <h2 id={`group-${group}`} className="border-b border-ink pb-1 text-lg">
-              {headingOf(group, tell)}
+              {tell(`health.group.${group}`)}
             </h2>
             {own.map((question) => (
               <PlainQuestion
                 key={question.id}
                 id={question.id}
-                words={question.plain ?? ''}
+                words={tell(`question.${question.id}` as PatientWord)}
                 answer={facts.answers[question.id as QuestionId]}
                 onAnswer={(answer) =>
                   setFacts((before) => ({

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { PATIENT_LANGUAGE, patientWords } from '@/catalogue';
+import { ENGLISH, patientWords } from '@/catalogue';
 import { REGIONS } from '@/core/symptoms';
 import { LimbMap, bodyWords } from './limb-map';
 import { Words, type Say } from './say';
@@ -16,14 +16,14 @@ describe('the drawn body of the patient', () => {
       const [view, side] = region.split(' ');
       expect(words.region(region)).toMatch(new RegExp(`^${view}\\|${side}\\|part\\.`));
     }
-    const known = Object.keys(patientWords());
+    const known = Object.keys(patientWords(ENGLISH));
     expect(asked.filter((key) => !known.includes(key))).toEqual([]);
   });
 
   it('says in words what is marked, and that nothing is', () => {
     const html = (marked: Parameters<typeof LimbMap>[0]['marked']) =>
       renderToStaticMarkup(
-        <Words words={patientWords()} language={PATIENT_LANGUAGE}>
+        <Words words={patientWords(ENGLISH)} language={ENGLISH.tag}>
           <LimbMap legend="Where" marked={marked} onChange={() => undefined} />
         </Words>,
       );

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { PATIENT_LANGUAGE, patientWords } from '@/catalogue';
+import { ENGLISH, patientWords } from '@/catalogue';
 import { NO_PROGRESS, type Progress } from '@/core/history';
 import type { LocalDate } from '@/core/units';
 import { ProgressView } from './progress-view';
@@ -22,7 +22,7 @@ const day = (date: string, worst: number | null, share = 1) => ({
 
 const shown = (progress: Partial<Progress>) =>
   renderToStaticMarkup(
-    <Words words={patientWords()} language={PATIENT_LANGUAGE}>
+    <Words words={patientWords(ENGLISH)} language={ENGLISH.tag}>
       <ProgressView progress={{ ...NO_PROGRESS, ...progress }} />
     </Words>,
   );

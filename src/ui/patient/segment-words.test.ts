@@ -1,12 +1,12 @@
 import { setupI18n } from '@lingui/core';
-import { patientWords } from '@/catalogue';
+import { ENGLISH, patientWords } from '@/catalogue';
 import { parseDose } from '@/core/dose';
 import type { PackLine } from '@/core/exchange';
 import { type PlayedSegment, resolve, sessionTimeline } from '@/core/timeline';
 import type { Say } from './say';
 import { countWords, cueWords, segmentSpoken, segmentWord } from './segment-words';
 
-const i18n = setupI18n({ locale: 'en', messages: { en: { ...patientWords() } } });
+const i18n = setupI18n({ locale: 'en', messages: { en: { ...patientWords(ENGLISH) } } });
 const say: Say = (key, values) => i18n._(key, values);
 
 function lineOf(text: string, mode: PackLine['mode'] = 'held'): PackLine {

@@ -14,7 +14,7 @@ export function segmentWord(segment: PlayedSegment, line: PackLine, say: Say): s
     case 'change-position':
       return segment.set > 0
         ? say('word.nextDirection')
-        : say('word.change-position', { position: line.position });
+        : say('word.change-position', { position: say(`position.${line.position}`) });
     case 'get-ready':
     case 'release':
     case 'gap':

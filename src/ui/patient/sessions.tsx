@@ -1,9 +1,9 @@
 'use client';
 
 import type { PackDay, PackSession } from '@/core/exchange';
-import { formatRange } from '@/core/units';
+import { type Range, type Seconds, wholeMinutes } from '@/core/units';
 import { BeginButton } from './begin-button';
-import { useSay } from './say';
+import { type Say, useSay } from './say';
 import type { KeptSession } from './store';
 
 /** The day's sessions, each with its time; the next one has the big button. */
@@ -34,7 +34,7 @@ export function Sessions({
                 )}
               </h2>
               <span className="text-soft">
-                {done ? say('today.done') : formatRange(session.time)}
+                {done ? say('today.done') : timeOf(session.time, say)}
               </span>
             </div>
             {session === next || session.key === 'as-needed' ? (
@@ -58,7 +58,7 @@ export function Sessions({
                 onClick={() => onBegin(session, 'most')}
               >
                 {say('today.longer', {
-                  time: formatRange({ least: session.time.most, most: session.time.most }),
+                  time: timeOf({ least: session.time.most, most: session.time.most }, say),
                 })}
               </button>
             )}
@@ -67,6 +67,13 @@ export function Sessions({
       })}
     </ul>
   );
+}
+
+function timeOf(time: Range<Seconds>, say: Say): string {
+  const { least, most } = wholeMinutes(time);
+  return least === most
+    ? say('today.about', { minutes: least })
+    : say('today.between', { least, most });
 }
 
 /** A minute of the wall clock, as people read it. */

@@ -2,6 +2,7 @@
 
 import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
 import { v4 as uuid } from 'uuid';
+import type { PatientWord } from '@/catalogue';
 import type { RemindersBody } from '@/core/records';
 import { post } from '../forms/post';
 import { Refusal } from '../forms/refusal';
@@ -17,6 +18,9 @@ type Settings = {
   readonly sleepMinute: number;
   readonly props: readonly string[];
   readonly asked: readonly string[];
+  readonly language: string;
+  /** What can be chosen; the choice is shown only where there is one. */
+  readonly languages: readonly { readonly tag: string; readonly name: string }[];
   readonly reminders: RemindersBody;
 };
 
@@ -48,18 +52,21 @@ export function SettingsForm({ start }: { start: Settings }) {
     if (busy) return;
     setBusy(true);
     setRefusal('');
-    const { minutesADay, wakeMinute, sleepMinute, props } = settings;
+    const { minutesADay, wakeMinute, sleepMinute, props, language } = settings;
     const answer = await post('/api/v1/patient/settings', {
       id: uuid(),
       minutesADay,
       wakeMinute,
       sleepMinute,
       props,
+      language,
       reminders,
     });
     setBusy(false);
     setSaved(answer.ok);
     if (!answer.ok) setRefusal(answer.say);
+    // Every text of the page is another then.
+    else if (language !== start.language) location.reload();
   }
 
   return (
@@ -67,6 +74,21 @@ export function SettingsForm({ start }: { start: Settings }) {
       <TextSizes />
       <Notify />
       <form className="grid grid-cols-1 gap-5" onSubmit={save}>
+        {settings.languages.length > 1 && (
+          <Labelled label={say('settings.language')}>
+            <select
+              value={settings.language}
+              onChange={(event) => set({ language: event.target.value })}
+              className={INPUT}
+            >
+              {settings.languages.map(({ tag, name }) => (
+                <option key={tag} value={tag} lang={tag}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </Labelled>
+        )}
         <h2 className="text-xl">{say('settings.day')}</h2>
         <Labelled label={say('settings.minutes')}>
           <input
@@ -106,7 +128,7 @@ export function SettingsForm({ start }: { start: Settings }) {
                 })
               }
             >
-              {prop}
+              {say(`prop.${prop}` as PatientWord)}
             </Check>
           ))}
         </fieldset>

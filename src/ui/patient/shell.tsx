@@ -21,7 +21,7 @@ export function Shell({
   useEffect(() => setTextSize(textSize()), []);
   return (
     <Words words={words} language={language}>
-      <main className="patient mx-auto grid max-w-lg grid-cols-1 gap-6 px-5 py-5">
+      <main lang={language} className="patient mx-auto grid max-w-lg grid-cols-1 gap-6 px-5 py-5">
         <Heading title={title} />
         {children}
       </main>

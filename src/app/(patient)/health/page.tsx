@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { CLINIC_CAUTION, PATIENT_LANGUAGE, patientWords } from '@/catalogue';
 import { currentPatient } from '@/server/current';
+import { languageFor } from '@/server/languages';
 import { patientClinic } from '@/server/patient-pack';
+import { wordsFor } from '@/server/patient/words';
 import { HealthQuestions } from '@/ui/patient/health-questions';
 import { Words } from '@/ui/patient/say';
 
@@ -13,9 +14,12 @@ export default async function HealthPage() {
   const here = await currentPatient();
   if (!here) redirect('/today');
   return (
-    <main className="patient mx-auto max-w-lg px-5 py-5">
-      <Words words={patientWords()} language={PATIENT_LANGUAGE}>
-        <HealthQuestions clinic={await patientClinic(here)} caution={CLINIC_CAUTION} />
+    <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
+      <Words {...wordsFor(here, 'health')}>
+        <HealthQuestions
+          clinic={await patientClinic(here)}
+          caution={languageFor(here.patient).texts.caution}
+        />
       </Words>
     </main>
   );

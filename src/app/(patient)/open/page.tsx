@@ -1,15 +1,20 @@
 import type { Metadata } from 'next';
-import { PATIENT_LANGUAGE, patientWords } from '@/catalogue';
+import { patientWords } from '@/catalogue';
+import { strangersLanguage } from '@/server/patient/words';
 import { OpenLink } from '@/ui/patient/open-link';
 import { Words } from '@/ui/patient/say';
 
 export const metadata: Metadata = { title: 'Opening your programme', robots: 'noindex' };
 
 /** Where a personal link leads. The token stands behind the # and is never part of a request's address. */
-export default function OpenPage() {
+export default async function OpenPage() {
+  const language = await strangersLanguage();
   return (
-    <main className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5">
-      <Words words={patientWords()} language={PATIENT_LANGUAGE}>
+    <main
+      lang={language.tag}
+      className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5"
+    >
+      <Words words={patientWords(language)} language={language.tag}>
         <OpenLink />
       </Words>
     </main>

@@ -1,9 +1,10 @@
 import type { Metadata } from 'next';
-import { PATIENT_LANGUAGE, patientWords, sayToPatient, todayWords } from '@/catalogue';
+import { patientWords, sayToPatient } from '@/catalogue';
 import { shownPack } from '@/core/exchange';
 import { currentPatient } from '@/server/current';
+import { languageFor } from '@/server/languages';
 import { patientPack } from '@/server/patient-pack';
-import { LINK_GONE } from '@/server/problem';
+import { strangersLanguage, wordsFor } from '@/server/patient/words';
 import { Words } from '@/ui/patient/say';
 import { Today } from '@/ui/patient/today';
 import { UnsentHere } from '@/ui/patient/unsent-here';
@@ -18,23 +19,23 @@ export const metadata: Metadata = {
 export default async function TodayPage() {
   const here = await currentPatient();
   if (!here) {
+    const language = await strangersLanguage();
     return (
-      <main className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5">
-        <h1 className="text-2xl">{sayToPatient('open.none')}</h1>
-        <p>{LINK_GONE}</p>
-        <Words words={patientWords()} language={PATIENT_LANGUAGE}>
+      <main
+        lang={language.tag}
+        className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5"
+      >
+        <h1 className="text-2xl">{sayToPatient(language, 'open.none')}</h1>
+        <p>{sayToPatient(language, 'problem.linkGone')}</p>
+        <Words words={patientWords(language)} language={language.tag}>
           <UnsentHere />
         </Words>
       </main>
     );
   }
   return (
-    <main className="patient mx-auto max-w-lg px-5 py-5">
-      <Today
-        start={shownPack(await patientPack(here))}
-        words={todayWords()}
-        language={PATIENT_LANGUAGE}
-      />
+    <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
+      <Today start={shownPack(await patientPack(here))} {...wordsFor(here, 'today')} />
     </main>
   );
 }

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { PATIENT_LANGUAGE, patientWords } from '@/catalogue';
 import { currentPatient } from '@/server/current';
 import { todayOf } from '@/server/programme-facts';
 import { PauseForm } from '@/ui/patient/pause-form';
+import { wordsFor } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 
 export const metadata: Metadata = { title: 'Pause', robots: 'noindex' };
@@ -12,7 +12,7 @@ export default async function PausePage() {
   const here = await currentPatient();
   if (!here) redirect('/today');
   return (
-    <Shell words={patientWords()} language={PATIENT_LANGUAGE} title="pause.title">
+    <Shell {...wordsFor(here)} title="pause.title">
       <PauseForm today={todayOf(here.patient)} />
     </Shell>
   );

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { PATIENT_LANGUAGE, patientWords } from '@/catalogue';
 import { BASE_POSES, drawPose } from '@/core/figure';
 import { figureOf } from '@/catalogue/figures';
 import { currentPatient } from '@/server/current';
 import { photoRequest } from '@/server/visit/photos';
 import { PhotoFromHome } from '@/ui/patient/photo-from-home';
+import { wordsFor } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 
 export const metadata: Metadata = { title: 'A side photo', robots: 'noindex' };
@@ -17,7 +17,7 @@ export default async function PhotoPage() {
   const figure = figureOf('standing-back-bend');
   if (!asked || !figure) redirect('/today');
   return (
-    <Shell words={patientWords()} language={PATIENT_LANGUAGE} title="photo.title">
+    <Shell {...wordsFor(here)} title="photo.title">
       <PhotoFromHome
         note={asked.body.note}
         outline={drawPose({ ...figure, props: [] }, BASE_POSES.standing, { effort: false })}

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { PATIENT_LANGUAGE, patientWords } from '@/catalogue';
 import { currentPatient } from '@/server/current';
 import { progressOf } from '@/server/patient/progress';
 import { BIRTH_COOKIE, mayHistory } from '@/server/patient/birth';
 import { BirthForm } from '@/ui/patient/birth-form';
 import { ProgressView } from '@/ui/patient/progress-view';
+import { wordsFor } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 
 export const metadata: Metadata = { title: 'How it is going', robots: 'noindex' };
@@ -16,7 +16,7 @@ export default async function ProgressPage() {
   if (!here) redirect('/today');
   const allowed = mayHistory(here, (await cookies()).get(BIRTH_COOKIE)?.value);
   return (
-    <Shell words={patientWords()} language={PATIENT_LANGUAGE} title="progress.title">
+    <Shell {...wordsFor(here)} title="progress.title">
       {allowed ? <ProgressView progress={await progressOf(here)} /> : <BirthForm />}
     </Shell>
   );

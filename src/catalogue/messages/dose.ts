@@ -1,0 +1,72 @@
+import { ENGLISH } from './patient';
+
+/** Message key → ICU text, of one language and audience. */
+export type MessageTable = Readonly<Record<string, string>>;
+
+/** The words of a dose among a language's texts, by the keys of `readDose`. */
+export function doseTexts(texts: MessageTable): MessageTable {
+  return Object.fromEntries(
+    Object.entries(texts)
+      .filter(([key]) => key.startsWith('dose.'))
+      .map(([key, text]) => [key.slice('dose.'.length), text]),
+  );
+}
+
+/** A dose as a clinician reads it: every key of `readDose` and `unwrittenParts`. */
+export const DOSE_FOR_CLINICIAN: MessageTable = {
+  ...doseTexts(ENGLISH.texts),
+  'head.bouts.held': '{most, plural, one {one hold of {span}} other {{times} holds of {span}}}',
+  'head.bouts.moved': '{most, plural, one {one bout of {span}} other {{times} bouts of {span}}}',
+  'head.bouts.lain': '{most, plural, one {lie for {span}} other {{times} times lying for {span}}}',
+  'head.reps': '{most, plural, one {one repetition} other {{reps} repetitions}}',
+  'head.sets': '{sets} sets of {reps}',
+  'head.pyramid': 'sets of {sets}',
+  hold: 'hold {span}',
+  move: '{span} of movement each',
+  slow: 'slowly',
+  breath: 'breathing {in}-{hold}-{out}',
+  directions: 'in {n} directions',
+  angles: 'at {n} angles',
+  barriers: 'at {n} barriers without a pause',
+  degrees: 'at {list}',
+  'load.weight': 'load {list}',
+  'load.1rm': 'load {list} of one-repetition maximum',
+  'load.10rm': 'load {list} of ten-repetition maximum',
+  'load.adjusted': 'adjusted in the session',
+  band: '{name} band',
+  'band.stretched': '{name} band at {percent} % stretch',
+  gap: '{span} between repetitions',
+  rest: '{span} rest between sets',
+  'side.left': 'left only',
+  'side.right': 'right only',
+  'side.each': 'each side, one after the other',
+  'side.alternating': 'left and right alternating',
+  'effort.percent': '{count} % of maximum push',
+  'effort.perceived': 'perceived effort {count} of 10',
+  tuck: 'tuck {count} % of full',
+  warmUp: '{n, plural, one {first set is warm-up} other {first # sets are warm-up}}',
+  'times.exact': '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}',
+  'times.upTo':
+    '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, up to {most} allowed',
+  'times.everyHours': '{hours, plural, one {every hour} other {every # hours}}, waking to sleep',
+  'times.everyMinutes': 'every {minutes} minutes, waking to sleep',
+  'times.asNeeded': 'as needed',
+  'times.onWaking': 'on waking',
+  'times.beforeTraining': 'before training',
+  'times.afterTraining': 'after training',
+  'days.daily': 'daily',
+  'days.everyOther': 'every other day',
+  'days.every': 'every {n} days',
+  'days.weekdays': 'on {list}',
+  fromDay: 'from day {day}',
+  'until.day': 'until day {day}',
+  'until.date': 'until {date}',
+  'until.review': 'until review',
+  'assumed.gap': 'a short pause between repetitions',
+  'assumed.rest': 'half a minute of rest between sets',
+  'assumed.times': 'once a day',
+  'assumed.days': 'every day',
+  'missing.side': 'which side?',
+  'missing.effort': 'how hard? (50 %, rpe 4, a load or a band)',
+  'missing.until': 'until when? (until 14 days, until review)',
+};

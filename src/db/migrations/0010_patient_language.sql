@@ -1,0 +1,1 @@
+ALTER TABLE `patient` ADD `language` text DEFAULT 'en' NOT NULL;
