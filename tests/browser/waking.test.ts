@@ -70,4 +70,28 @@ describe('the first page', () => {
     }
     await phone.close();
   }, 300_000);
+
+  it('reminds of a session by the phone’s own means, where that was allowed', async () => {
+    const phone = await atToday(() => localStorage.setItem('dl-notify', 'yes'));
+    const { origin } = stage.server;
+    await phone.browserContext().overridePermissions(origin, ['notifications']);
+    // Hours pass in a moment, and it is just after midnight.
+    await phone.evaluateOnNewDocument(() => {
+      const real = window.setTimeout.bind(window);
+      window.setTimeout = ((run: () => void, ms = 0) =>
+        real(run, ms > 60_000 ? 1500 : ms)) as typeof window.setTimeout;
+      Date.prototype.getHours = () => 0;
+      Date.prototype.getMinutes = () => 1;
+    });
+    await phone.reload({ waitUntil: 'networkidle0' });
+    await eventually(async () =>
+      expect(
+        await phone.evaluate(async () => {
+          const worker = await navigator.serviceWorker.getRegistration('/today');
+          return ((await worker?.getNotifications()) ?? []).map(({ body }) => body);
+        }),
+      ).toEqual([expect.stringContaining('Time for your exercises')]),
+    );
+    await phone.close();
+  }, 300_000);
 });

@@ -25,6 +25,17 @@ export async function askToNotify(on: boolean): Promise<boolean> {
   }
 }
 
+/** Shows a reminder by the page's worker, as phones want it, else by the page itself. */
+async function notify(title: string, body: string): Promise<void> {
+  try {
+    const worker = await navigator.serviceWorker?.getRegistration('/today');
+    if (worker?.active) await worker.showNotification(title, { body, tag: body });
+    else new Notification(title, { body });
+  } catch {
+    // Shown by neither; the reminder by text or mail stays.
+  }
+}
+
 /**
  * Reminds of the day's sessions that are still to come, by the phone itself and while the page is
  * open: nothing leaves the phone, and it says when, not what hurts.
@@ -39,13 +50,7 @@ export function useLocalReminders(day: PackDay | null, pack: Pick<PatientPack, '
       .filter(({ at, done }) => at !== null && at > minute && !done)
       .map(({ at, label }) =>
         setTimeout(
-          () => {
-            try {
-              new Notification(pack.clinic.name, { body: say('today.remind', { session: label }) });
-            } catch {
-              // Some phones show these from a worker only; the reminder by text stays.
-            }
-          },
+          () => void notify(pack.clinic.name, say('today.remind', { session: label })),
           ((at ?? 0) - minute) * 60_000,
         ),
       );

@@ -5,6 +5,7 @@ import { currentSegment } from '@/core/player';
 import { BeginButton } from './begin-button';
 import type { PlayerFaceProps } from './player-face';
 import { useSay } from './say';
+import { SoundChoices } from './sound-choices';
 
 const SIDE_BUTTON = 'min-h-12 rounded border border-hair bg-sheet px-1 font-medium leading-tight';
 
@@ -70,28 +71,7 @@ export function Controls({
       )}
       <details className="text-[0.84em]">
         <summary className="min-h-11 py-2 text-action">{say('player.options')}</summary>
-        <div className="grid grid-cols-2 gap-x-3">
-          {(['tones', 'voice', 'vibration'] as const).map((one) => (
-            <label key={one} className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                checked={chosen[one]}
-                onChange={() => onChoose({ [one]: !chosen[one] })}
-                className="size-5 accent-action"
-              />
-              {say(`player.${one}`)}
-            </label>
-          ))}
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              checked={chosen.ownPace}
-              onChange={() => onChoose({ ownPace: !chosen.ownPace })}
-              className="size-5 accent-action"
-            />
-            {say('player.own')}
-          </label>
-        </div>
+        <SoundChoices chosen={chosen} onChoose={onChoose} />
       </details>
     </footer>
   );

@@ -12,7 +12,8 @@ export type Preferences = {
 
 const KEY = 'dl-player';
 
-const USUAL: Preferences = {
+/** What holds where nothing was chosen. */
+export const USUAL: Preferences = {
   tones: true,
   voice: false,
   vibration: true,

@@ -9,8 +9,18 @@ import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
 import { CalendarBox } from './calendar-box';
 import { askToNotify, wantsNotifications } from './local-reminders';
-import { TEXT_SIZES, type TextSize, setTextSize, textSize } from './preferences';
+import {
+  type Preferences,
+  TEXT_SIZES,
+  type TextSize,
+  USUAL,
+  keepPreferences,
+  preferences,
+  setTextSize,
+  textSize,
+} from './preferences';
 import { useSay } from './say';
+import { SoundChoices } from './sound-choices';
 
 type Settings = {
   readonly minutesADay: number | null;
@@ -72,6 +82,7 @@ export function SettingsForm({ start }: { start: Settings }) {
   return (
     <>
       <TextSizes />
+      <Sound />
       <Notify />
       <form className="grid grid-cols-1 gap-5" onSubmit={save}>
         {settings.languages.length > 1 && (
@@ -217,6 +228,28 @@ function TextSizes() {
           {say(`settings.text.${one}`)}
         </label>
       ))}
+    </fieldset>
+  );
+}
+
+/** The player's sound on this phone; the same can be changed while it plays. */
+function Sound() {
+  const say = useSay();
+  const [chosen, setChosen] = useState<Preferences | null>(null);
+  useEffect(() => setChosen(preferences()), []);
+  return (
+    <fieldset className="grid min-w-0 grid-cols-1 gap-2">
+      <legend className="pb-1 text-xl font-semibold">
+        {say('settings.device')}: {say('player.options')}
+      </legend>
+      <SoundChoices
+        chosen={chosen ?? USUAL}
+        onChoose={(change) => {
+          const next = { ...(chosen ?? USUAL), ...change };
+          setChosen(next);
+          keepPreferences(next);
+        }}
+      />
     </fieldset>
   );
 }

@@ -42,6 +42,13 @@ async function file(request) {
     ? new Response(kept.body, { status: kept.status, headers: kept.headers })
     : kept;
 }
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  event.waitUntil((async () => {
+    const [open] = await self.clients.matchAll({ type: 'window' });
+    return open ? open.focus() : self.clients.openWindow(PAGE);
+  })());
+});
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
