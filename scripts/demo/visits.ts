@@ -288,6 +288,20 @@ export const VISITS: Readonly<Record<string, readonly DemoVisit[]>> = {
       measures: [...turn([78, 79, 78], [77, 80, 78]), ...pain(3, 0, 5)],
     },
   ],
+  'Perrin Salloway': [
+    {
+      onDay: 42,
+      screening: { yes: ['arm-symptoms'], age: 44 },
+      measures: [...turn([70, 71, 70], [58, 60, 59]), ...pain(4, 2, 5)],
+    },
+  ],
+  'Quill Aldersea': [
+    {
+      onDay: 49,
+      screening: { yes: [], age: 38 },
+      measures: [...turn([68, 70, 69], [71, 70, 72]), ...pain(4, 2, 6)],
+    },
+  ],
   'Corin Aldwick': [
     {
       onDay: 66,

@@ -316,10 +316,14 @@ export function escalateAlerts(clinicId: string, openSince: number, at: number):
     );
 }
 
-export async function alertsToEscalate(clinicId: string, openSince: number): Promise<number> {
-  const rows = await read((db) =>
+/** Alerts that have been open since before an instant and are not the lead's yet, the oldest first. */
+export function alertsToEscalate(
+  clinicId: string,
+  openSince: number,
+): Promise<{ id: string; patientId: string }[]> {
+  return read((db) =>
     db
-      .select({ n: sql<number>`count(*)` })
+      .select({ id: alert.id, patientId: alert.patientId })
       .from(alert)
       .where(
         and(
@@ -328,9 +332,10 @@ export async function alertsToEscalate(clinicId: string, openSince: number): Pro
           isNull(alert.escalatedAt),
           lt(alert.createdAt, openSince),
         ),
-      ),
+      )
+      .orderBy(asc(alert.createdAt))
+      .limit(500),
   );
-  return rows[0]?.n ?? 0;
 }
 
 /** A patient's letters, newest first. */

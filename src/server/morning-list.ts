@@ -2,19 +2,13 @@ import { LEVELS, type Level } from '@/core/triage';
 import {
   TRIAGE_PAGE,
   type TriageQuery,
-  alertsToEscalate,
-  audit,
-  clinicById,
   countTriageRows,
-  escalateAlerts,
   membersOf,
   triageCounts,
   triageRowsOf,
-  write,
 } from '@/db';
 import type { SignedIn } from './access';
-import { now } from './clock';
-import { limitsOf } from './follow/outlook';
+import { escalate } from './follow/escalation';
 import { type TriageBody, refreshTriage } from './follow/triage';
 
 export { LANTERN_DAYS, type OpenAlert } from './follow/triage';
@@ -118,22 +112,4 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
 
 function levelOf(group: Level | 'aside'): TriageQuery['level'] {
   return group === 'aside' ? null : LEVELS.indexOf(group);
-}
-
-/** Alerts nobody has taken within the clinic's time become the lead's, once and for the record. */
-export async function escalate(clinicId: string): Promise<void> {
-  const clinic = await clinicById(clinicId);
-  const at = now();
-  const since = at - limitsOf(clinic).escalateHours * 3_600_000;
-  if ((await alertsToEscalate(clinicId, since)) === 0) return;
-  await write(() => [
-    escalateAlerts(clinicId, since, at),
-    audit({
-      clinicId,
-      at,
-      actor: { kind: 'system', id: 'triage' },
-      verb: 'escalated alerts to the lead of',
-      subject: { kind: 'clinic', id: clinicId },
-    }),
-  ]);
 }

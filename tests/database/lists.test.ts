@@ -10,6 +10,7 @@ import { followOf } from '@/server/follow/strips';
 import { issueLink } from '@/server/links';
 import { type MorningAsked, morningList } from '@/server/morning-list';
 import { patientPack } from '@/server/patient-pack';
+import { outboxOf } from '@/server/patient/outbox';
 import { acknowledge } from '@/server/people';
 import { setPaused } from '@/server/save-programme';
 import {
@@ -109,6 +110,14 @@ describe('the morning list', () => {
       verb.startsWith('escalated'),
     );
     expect(said).toHaveLength(1);
+    // The lead hears of it, once; not whose it is, nor what.
+    await listed();
+    const messages = (await outboxOf(practitioner.clinicId)).filter(({ text }) =>
+      text.includes('nobody has taken it'),
+    );
+    expect(messages).toMatchObject([{ address: 'lead@harbour.example', channel: 'e-mail' }]);
+    expect(messages[0]?.text).toContain('waited for 24 h');
+    expect(messages[0]?.text).not.toMatch(/Zoe|weakness/);
   });
 
   it('gives each patient a reason, which follows every write', async () => {

@@ -178,7 +178,7 @@ function Group({ group, query, mayAct }: { group: MorningGroup; query: Query; ma
 function PatientRow({ row, mayAct }: { row: MorningRow; mayAct: boolean }) {
   const { patientId, name, lastPain, lastSession, alerts, also, aside } = row;
   return (
-    <li className="grid grid-cols-[2.6rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[2.6rem_minmax(0,1.2fr)_minmax(0,2fr)_7.5rem_minmax(0,1.35fr)]">
+    <li className="grid grid-cols-[2.6rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[2.6rem_minmax(0,1.2fr)_minmax(0,1.9fr)_7.5rem_minmax(0,1.6fr)]">
       <Lantern
         ribs={row.days.map(ribOfDay)}
         label={`Last ${LANTERN_DAYS} days. ${describeDays(row.days)}`}

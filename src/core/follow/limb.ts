@@ -83,13 +83,15 @@ export function judgeLimb(
         ? 'drawing in'
         : 'no clear change';
   const better = course === 'drawing in' && !deficitGrows;
-  const reach = `from the ${partAt(limb.chain, from)} to the ${partAt(limb.chain, to)}`;
+  const part = (order: number) => partAt(limb.chain, order);
+  const reach = `from the ${part(from)} to the ${part(to)}`;
+  const beyond = `usually to the ${part(usual)}, the last ${SPREADING_DAYS} days to the ${part(Math.min(...lately.map(({ value }) => value)))}`;
   const say =
     course === 'drawing in'
       ? `The ${name} draws in, ${reach}.${deficitGrows ? ' Weakness or numbness grows meanwhile: this is not better.' : ''}`
       : course === 'spreading'
-        ? `The ${name} spreads, ${reach}${spreadsNow ? `; the last ${SPREADING_DAYS} days beyond ${partAt(limb.chain, usual)}` : ''}.`
-        : `The ${name} shows no clear change (${partAt(limb.chain, to)}).`;
+        ? `The ${name} spreads: ${spreadsNow ? beyond : reach}.`
+        : `The ${name} shows no clear change (${part(to)}).`;
   return { limb, course, from, to, better, say };
 }
 

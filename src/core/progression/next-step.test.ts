@@ -145,7 +145,20 @@ describe('every school, as its rule says (common practice, no source, unless nam
     expect(nextStep(given('drawing in')).move).toBe('advance rung');
     expect(nextStep(given('no clear change')).move).toBe('stay');
     expect(nextStep(given('spreading')).move).toBe('stop');
+    expect(nextStep(given('deficit grows')).move).toBe('stop');
   });
+
+  it.each(['spreading', 'deficit grows'] as const)(
+    'with %s glides stop and nothing grows',
+    (limb) => {
+      const glide = facts('lengthen', 'x10 move 4s', { exercise: exercise('median-slider'), limb });
+      expect(nextStep({ ...glide, school: null })).toMatchObject({ move: 'stop' });
+      const other = facts('lengthen', '10x5s', { limb });
+      expect(nextStep({ ...other, limb: null }).move).toBe('advance hold');
+      expect(nextStep(other)).toMatchObject({ move: 'stay' });
+      expect(nextStep(other).why).toContain('nothing grows before that is examined');
+    },
+  );
 
   // After Knight 1979, rows as in later textbooks (memory): fourth set → next working load, pounds.
   it.each([

@@ -55,9 +55,19 @@ export type StepFacts = {
   readonly owned: readonly number[];
   /** Faults seen at the last teaching that had no fix. */
   readonly faults: number;
-  /** What the limb does, for repeated movements; null where none is followed. */
-  readonly limb: 'drawing in' | 'spreading' | 'no clear change' | null;
+  /** What the limbs do, the worst of them; null where none is followed. */
+  readonly limb: 'drawing in' | 'spreading' | 'deficit grows' | 'no clear change' | null;
 };
+
+/** What a limb can do that comes before every gain, in words. */
+const LIMB_ALARMS = {
+  spreading: 'Symptoms spread down the limb',
+  'deficit grows': 'Weakness or numbness grows',
+} as const;
+
+function limbAlarm(limb: StepFacts['limb']): string | null {
+  return limb === 'spreading' || limb === 'deficit grows' ? LIMB_ALARMS[limb] : null;
+}
 
 const THOMEE = 'Traffic light during exercise (Thomeé 1997; from memory).';
 const TRADE = 'Common practice, no source.';
@@ -88,17 +98,19 @@ export const OVERRIDES: readonly Override[] = [
         : null,
   },
   {
-    id: 'spreading',
+    id: 'limb alarm',
     source: TRADE,
-    step: ({ limb, school }) =>
-      limb === 'spreading' && school?.id === 'repeated'
-        ? {
-            move: 'stop',
-            dose: null,
-            exercise: null,
-            why: 'Symptoms spread down the limb: only the direction that draws them in is repeated.',
-          }
-        : null,
+    step: ({ limb, school, exercise }) => {
+      const alarm = limbAlarm(limb);
+      if (alarm === null) return null;
+      const why =
+        school?.id === 'repeated'
+          ? `${alarm}: only the direction that draws symptoms in is repeated.`
+          : exercise.purpose === 'glide'
+            ? `${alarm}: examine the nerve before glides go on.`
+            : null;
+      return why === null ? null : { move: 'stop', dose: null, exercise: null, why };
+    },
   },
   {
     id: 'red light',
@@ -232,6 +244,8 @@ function bySchool(facts: StepFacts, choice: SchoolChoice, last: SessionLog): Ste
   const { dose, logs, goodSessions, faults } = facts;
   const school = SCHOOLS[choice.id];
   const { source } = school;
+  const alarm = limbAlarm(facts.limb);
+  if (alarm !== null) return stays(`${alarm}: nothing grows before that is examined.`);
   if (faults > 0)
     return stays(`${faults} faults without a fix at the last teaching: teach again first.`);
   if (choice.id === 'adjustable') return capped(facts, adjusting(facts, last, source));

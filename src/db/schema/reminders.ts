@@ -31,7 +31,7 @@ export const calendarLink = sqliteTable(
   ],
 );
 
-/** Something to be sent, or sent, through a stand-in: it says when, never what hurts. */
+/** Something to be sent, or sent, through a stand-in: it says when, never what hurts. An escalation goes to the lead. */
 export const message = sqliteTable(
   'message',
   {
@@ -40,7 +40,7 @@ export const message = sqliteTable(
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
     channel: text('channel', { enum: ['text', 'e-mail'] }).notNull(),
-    purpose: text('purpose', { enum: ['session', 'posture'] }).notNull(),
+    purpose: text('purpose', { enum: ['session', 'posture', 'escalation'] }).notNull(),
     address: text('address').notNull(),
     text: text('text').notNull(),
     state: text('state', { enum: ['waiting', 'sent', 'given up', 'not needed'] }).notNull(),

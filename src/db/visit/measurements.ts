@@ -1,4 +1,4 @@
-import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from '../door';
 import { measurement } from '../schema';
 
@@ -26,6 +26,29 @@ export function measurementsOf(clinicId: string, patientId: string): Promise<Mea
       )
       .orderBy(desc(measurement.localDate), desc(measurement.createdAt), desc(sql`rowid`))
       .limit(MOST_MEASUREMENTS),
+  );
+}
+
+/** The nerve examinations of some patients that count now, newest first. */
+export function nerveExaminationsOf(
+  clinicId: string,
+  patientIds: readonly string[],
+): Promise<Pick<MeasurementRow, 'patientId' | 'details'>[]> {
+  return read((db) =>
+    db
+      .select({ patientId: measurement.patientId, details: measurement.details })
+      .from(measurement)
+      .where(
+        and(
+          eq(measurement.clinicId, clinicId),
+          inArray(measurement.patientId, [...patientIds]),
+          eq(measurement.kind, 'nerve-examination'),
+          isNotNull(measurement.details),
+          notSuperseded,
+        ),
+      )
+      .orderBy(desc(measurement.localDate), desc(measurement.createdAt))
+      .limit(MOST_MEASUREMENTS * 5),
   );
 }
 

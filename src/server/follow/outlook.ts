@@ -9,16 +9,19 @@ import {
   type SessionLog,
   outlooksOf,
 } from '@/core/progression';
+import type { MeasurementBody } from '@/core/measures';
 import type { HomeBody } from '@/core/records';
 import type { PrecautionId } from '@/core/screen';
 import type { TaughtLine } from '@/core/teach';
 import { type TriageLimits, TRIAGE_LIMITS } from '@/core/triage';
+import { nerveChange } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
 import {
   type Clinic,
   type Patient,
   type ProposalDecisionRow,
   homesOf,
+  nerveExaminationsOf,
   newestConfirmedOf,
   newestTeachingsOf,
   proposalDecisionsOf,
@@ -45,6 +48,8 @@ export type FollowRecord = {
   /** Faults without a fix at the newest teaching, by lineage. */
   readonly faults: ReadonlyMap<string, number>;
   readonly decisions: readonly ProposalDecisionRow[];
+  /** The newest nerve examination found less strength or feeling than the one before. */
+  readonly deficitGrows: boolean;
 };
 
 /** The records of some patients of one clinic, in a handful of queries whatever their number. */
@@ -56,12 +61,13 @@ export async function followRecords(
 ): Promise<FollowRecord[]> {
   if (patients.length === 0) return [];
   const ids = patients.map(({ id }) => id);
-  const [facts, screenings, homes, teachings, decisions] = await Promise.all([
+  const [facts, screenings, homes, teachings, decisions, nerves] = await Promise.all([
     factsOf(clinicId, patients, from, to),
     newestConfirmedOf(clinicId, ids),
     homesOf(clinicId, ids),
     newestTeachingsOf(clinicId, ids),
     proposalDecisionsOf(clinicId, ids, 20_000),
+    nerveExaminationsOf(clinicId, ids),
   ]);
   const decided = new Map<string, ProposalDecisionRow[]>();
   for (const row of decisions)
@@ -80,8 +86,20 @@ export async function followRecords(
       home: home === undefined ? null : (JSON.parse(home) as HomeBody),
       faults: faultsIn(teachings.get(id)),
       decisions: decided.get(id) ?? [],
+      deficitGrows: deficitGrows(nerves.filter(({ patientId }) => patientId === id)),
     };
   });
+}
+
+/** @param rows nerve examinations, newest first */
+function deficitGrows(rows: readonly { readonly details: string | null }[]): boolean {
+  const [last, before] = rows.flatMap(({ details }) => {
+    const { body } = JSON.parse(details ?? '{}') as { body?: MeasurementBody | null };
+    return body?.form === 'nerve' ? [body] : [];
+  });
+  if (!last) return false;
+  const { weaker, lessFeeling } = nerveChange(before ?? null, last);
+  return weaker.length > 0 || lessFeeling.length > 0;
 }
 
 function faultsIn(body: string | undefined): ReadonlyMap<string, number> {
@@ -148,7 +166,7 @@ export function logsOf({ facts, reports }: FollowRecord, line: SentLine): Sessio
 }
 
 /** Every limb that was told of, with what it does. */
-export function limbsOf({ reports }: FollowRecord, deficitGrows: boolean): LimbVerdict[] {
+export function limbsOf({ reports, deficitGrows }: FollowRecord): LimbVerdict[] {
   return limbSeries(reports).map(({ limb, readings }) => judgeLimb(limb, readings, deficitGrows));
 }
 
@@ -187,7 +205,7 @@ export function outlook(
   const circumstances = circumstancesIn(record);
   const above = nextRungIn(catalogue.all, circumstances);
   const below = previousRungIn(catalogue.all, circumstances);
-  const limb = limbWord(limbsOf(record, false));
+  const limb = record.deficitGrows ? 'deficit grows' : limbWord(limbsOf(record));
   return outlooksOf(
     version.lines.flatMap((line): LineFacts[] => {
       const exercise = catalogue.byId(line.exerciseId);

@@ -7,8 +7,8 @@ import type { PatientFacts } from '../programme-facts';
 import type { Measure } from '../visit/measuring';
 import { type FollowRecord, limbSeries } from './outlook';
 
-/** Key exercises with a strip of their own. */
-const MOST_LINES = 4;
+/** Exercises with a strip of their own to choose; the board shows the first few. */
+const MOST_LINES = 12;
 
 /** Everything that happened over time, as strips; those that would be empty are left out. */
 export function stripsOf(

@@ -23,7 +23,6 @@ import { detectableOf, kindOf, marginAt } from '@/core/measures';
 import type { CareBody } from '@/core/records';
 import { isDueOn, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
 import { fullestDay, plannedLine } from '@/core/programme';
-import { nerveChange } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, entriesOf, membersOf, outcomeLettersOf } from '@/db';
 import type { SignedIn } from '../access';
@@ -112,7 +111,7 @@ export async function followOf(member: SignedIn, patient: Patient): Promise<Foll
       ...letters.map(({ localDate }) => localDate as LocalDate),
       ...(newest?.reviewOn ? [newest.reviewOn] : []),
     ],
-    limbs: limbsOf(record, weaknessGrows(measures)),
+    limbs: limbsOf(record),
     beside: besideIn(care, facts, from),
     doing,
     lineNames: Object.fromEntries(
@@ -183,13 +182,6 @@ function doingDays({ facts, reports }: FollowRecord, days: readonly DayAdherence
 }
 
 /** New weakness, or less feeling, from the last examination but one to the last. */
-function weaknessGrows(measures: readonly Measure[]): boolean {
-  const [last, before] = measures.flatMap(({ body }) => (body?.form === 'nerve' ? [body] : []));
-  if (!last) return false;
-  const { weaker, lessFeeling } = nerveChange(before ?? null, last);
-  return weaker.length > 0 || lessFeeling.length > 0;
-}
-
 function besideIn(
   care: Awaited<ReturnType<typeof entriesOf>>,
   { pauses }: PatientFacts,

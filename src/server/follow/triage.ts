@@ -30,6 +30,7 @@ import {
 import { now } from '../clock';
 import { NOT_FOUND, Problem, logFailure } from '../problem';
 import { todayOf, zoneOf } from '../programme-facts';
+import { escalate } from './escalation';
 import {
   type FollowRecord,
   clinicContext,
@@ -127,7 +128,10 @@ export function startTriage(): void {
   shared[KEY] = true;
   const tick = async () => {
     try {
-      for (const clinicId of await clinicIds()) await refreshTriage(clinicId, BITE);
+      for (const clinicId of await clinicIds()) {
+        await escalate(clinicId);
+        await refreshTriage(clinicId, BITE);
+      }
     } catch (error) {
       logFailure('triage', error);
     }

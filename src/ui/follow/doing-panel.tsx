@@ -28,7 +28,8 @@ export function DoingPanel({
         </strong>
         {summary.share !== null && ' of the dose'}, {summary.sessionsDone} of {summary.sessionsDue}{' '}
         sessions, on {daysDone} of {daysDue} days.
-        {brokenOff > 0 && ` ${brokenOff} sessions were broken off.`}
+        {brokenOff > 0 &&
+          ` ${brokenOff === 1 ? '1 session was' : `${brokenOff} sessions were`} broken off.`}
         {overDoing > 0 && ` Beyond the dose on ${Math.round(overDoing * 100)} % of the days.`}
         {recalledDays > 0 && ` ${recalledDays} days were told of more than 48 hours later.`}
       </p>

@@ -18,6 +18,16 @@ import {
 import { saveBlob } from '../forms/save-file';
 import { Button } from '../primitives/button';
 
+/** Exercises that are drawn without being asked for: those done most often. */
+const LINES_AT_FIRST = 4;
+
+/** Measures repeat at visits, and a long programme has many lines: they are there for who asks. */
+function hiddenAtFirst(strips: readonly Strip[]): ReadonlySet<string> {
+  const lines = strips.filter(({ id }) => id.startsWith('line-')).slice(LINES_AT_FIRST);
+  const measures = strips.filter(({ id }) => id.startsWith('measure-'));
+  return new Set([...lines, ...measures].map(({ id }) => id));
+}
+
 /** How much of the time is shown, in weeks; 0 is all of it. */
 const ZOOMS = [
   [0, 'All'],
@@ -52,10 +62,7 @@ export function StripBoard({
   /** Of files that are saved; it names nobody. */
   fileName: string;
 }) {
-  // Measures repeat at visits: they are there for who asks.
-  const [hidden, setHidden] = useState<ReadonlySet<string>>(
-    () => new Set(strips.filter(({ id }) => id.startsWith('measure-')).map(({ id }) => id)),
-  );
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(() => hiddenAtFirst(strips));
   const [weeks, setWeeks] = useState(0);
   const [cursor, setCursor] = useState<LocalDate | null>(null);
   const svg = useRef<SVGSVGElement>(null);
@@ -277,7 +284,7 @@ function Table({
       <summary className="py-1 text-action">The same as a table</summary>
       {open && (
         <div
-          className="max-h-96 overflow-auto"
+          className="relative max-h-96 overflow-auto"
           tabIndex={0}
           role="region"
           aria-label="Every day as a table"

@@ -29,7 +29,7 @@ export function DetectableTable({ own }: { own: DetectableChanges }) {
   const kinds = KIND_IDS.filter((kind) => kindOf(kind).form !== 'choice');
   return (
     <div
-      className="max-h-[32rem] overflow-auto border-y border-hair"
+      className="relative max-h-[32rem] overflow-auto border-y border-hair"
       tabIndex={0}
       role="region"
       aria-label="Detectable changes"

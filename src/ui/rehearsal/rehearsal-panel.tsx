@@ -1,7 +1,7 @@
 'use client';
 
 import { line as pathOf, scaleLinear } from 'd3';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Exercise } from '@/core/exercise';
 import type { SchoolChoice } from '@/core/progression';
 import { REHEARSED, type RehearsedCourse, type RehearsedKind } from '@/core/rehearsal';
@@ -36,6 +36,9 @@ export function RehearsalPanel({
 }) {
   const [seed, setSeed] = useState(0.21);
   const [courses, setCourses] = useState<RehearseAnswer | null>(null);
+  const section = useRef<HTMLElement>(null);
+  // It opens below the table, and is what was asked for.
+  useEffect(() => section.current?.scrollIntoView({ block: 'nearest' }), [courses]);
   useEffect(() => {
     setCourses(null);
     const worker = new Worker(new URL('../../workers/rehearse.worker.ts', import.meta.url), {
@@ -47,7 +50,11 @@ export function RehearsalPanel({
     return () => worker.terminate();
   }, [exercise, dose, school, seed]);
   return (
-    <section aria-label={`Rehearsal of ${name}`} className="grid gap-2 border-t border-hair pt-3">
+    <section
+      ref={section}
+      aria-label={`Rehearsal of ${name}`}
+      className="grid gap-2 border-t border-hair pt-3"
+    >
       <div className="flex flex-wrap items-center gap-3">
         <h3 className="font-semibold">Rehearsal: {name}, twelve weeks</h3>
         <Button onClick={() => setSeed((seed + 0.317) % 1)}>Other patients</Button>
@@ -59,7 +66,15 @@ export function RehearsalPanel({
         <p className="text-soft">Reckoning …</p>
       ) : (
         <>
-          <Drawing courses={courses} name={name} />
+          <figure className="grid gap-1">
+            <Drawing courses={courses} name={name} />
+            <figcaption className="text-[0.9em] text-soft">
+              {isLoaded(courses)
+                ? 'Load by week.'
+                : 'Work of a session by week: seconds held, or repetitions where nothing is held.'}{' '}
+              ▲ a step up the stairs, whose work is its own: a line that falls there is no loss.
+            </figcaption>
+          </figure>
           <ul className="grid gap-1">
             {courses.map((course) => (
               <li key={course.kind} className="flex flex-wrap items-baseline gap-x-2">
@@ -96,12 +111,15 @@ function inWords({ weeks, moves }: RehearsedCourse): string {
   return `grows ${times(up)}, eases off ${times(down)}; week ${last?.week ?? 0}: ${last?.exercise ?? ''}, ${last?.dose ?? ''}`;
 }
 
+const isLoaded = (courses: RehearseAnswer) =>
+  courses.some(({ weeks }) => weeks.some(({ load }) => load !== null));
+
 function Drawing({ courses, name }: { courses: RehearseAnswer; name: string }) {
-  const loaded = courses.some(({ weeks }) => weeks.some(({ load }) => load !== null));
+  const loaded = isLoaded(courses);
   const value = (week: RehearsedCourse['weeks'][number]) => (loaded ? (week.load ?? 0) : week.work);
   const most = Math.max(1, ...courses.flatMap(({ weeks }) => weeks.map(value)));
   const x = scaleLinear([1, WEEKS], [34, WIDTH - 8]);
-  const y = scaleLinear([0, most], [HEIGHT - 20, 8]);
+  const y = scaleLinear([0, most], [HEIGHT - 20, 8]).nice(4);
   const what = loaded ? 'load' : 'work of a session';
   return (
     <svg

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
@@ -53,53 +54,59 @@ export function PutAside({
       </Button>
     );
   return (
-    <div className="flex flex-wrap items-center gap-2">
+    <div className="flex items-center gap-2">
       <Button disabled={busy} onClick={() => send('done')} aria-label={`Done for today: ${name}`}>
         Done
       </Button>
-      <Button
-        aria-expanded={asking}
-        onClick={() => setAsking(!asking)}
-        aria-label={`Let it wait: ${name}`}
-      >
-        Wait …
-      </Button>
-      {asking && (
-        <form
-          className="flex flex-wrap items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void send('snoozed');
-          }}
-        >
-          <label className="grid gap-1">
-            <span className="text-[0.87em] text-soft">Why it can wait</span>
-            <input
-              className={INPUT_CLASS}
-              value={reason}
-              maxLength={300}
-              onChange={(event) => setReason(event.target.value)}
-            />
-          </label>
-          <label className="grid gap-1">
-            <span className="text-[0.87em] text-soft">Days</span>
-            <select
-              className={INPUT_CLASS}
-              value={days}
-              onChange={(event) => setDays(Number(event.target.value))}
+      <Popover.Root open={asking} onOpenChange={setAsking}>
+        <Popover.Trigger asChild>
+          <Button aria-label={`Let it wait: ${name}`}>Wait …</Button>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            align="end"
+            sideOffset={4}
+            collisionPadding={12}
+            aria-label={`Let it wait: ${name}`}
+            className="z-20 w-[min(20rem,92vw)] rounded border border-ink bg-sheet p-4"
+          >
+            <form
+              className="grid gap-3"
+              onSubmit={(event) => {
+                event.preventDefault();
+                void send('snoozed');
+              }}
             >
-              {WAITS.map((one) => (
-                <option key={one} value={one}>
-                  {one}
-                </option>
-              ))}
-            </select>
-          </label>
-          <Button type="submit" disabled={busy}>
-            Let it wait
-          </Button>
-        </form>
-      )}
+              <label className="grid gap-1">
+                <span className="text-[0.87em] text-soft">Why it can wait</span>
+                <input
+                  className={INPUT_CLASS}
+                  value={reason}
+                  maxLength={300}
+                  onChange={(event) => setReason(event.target.value)}
+                />
+              </label>
+              <label className="grid gap-1">
+                <span className="text-[0.87em] text-soft">Days</span>
+                <select
+                  className={INPUT_CLASS}
+                  value={days}
+                  onChange={(event) => setDays(Number(event.target.value))}
+                >
+                  {WAITS.map((one) => (
+                    <option key={one} value={one}>
+                      {one}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <Button type="submit" disabled={busy}>
+                Let it wait
+              </Button>
+            </form>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
     </div>
   );
 }

@@ -26,7 +26,10 @@ export default async function OutboxPage() {
         tried again, each message once. A real sender takes its place behind the same interface.
       </p>
       {messages.length === 0 ? (
-        <p>No reminder yet. Patients choose theirs on their phone, under Settings.</p>
+        <p>
+          No message yet. Patients choose their reminders on their phone, under Settings; leads hear
+          of alerts nobody has taken.
+        </p>
       ) : (
         <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Messages">
           <table className="w-full text-left">
