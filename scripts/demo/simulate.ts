@@ -20,6 +20,7 @@ import { catalogueFor } from '@/server/desk/exercises';
 import { issueLink, openLink } from '@/server/links';
 import { acknowledge, addPatient, patientFor } from '@/server/people';
 import { type SentLine, type SentVersion, sentVersion, wakingOf } from '@/server/programme-facts';
+import { decideProposal, proposalsOf, sendAccepted } from '@/server/follow/proposals';
 import { saveProgramme, setPaused } from '@/server/save-programme';
 import { hashToken } from '@/server/secrets';
 import { signIn } from '@/server/sign-in';
@@ -101,9 +102,18 @@ export async function live(
     });
   let here: PatientHere | null = null;
   let token = '';
+  const toDecide = [...(story.decides ?? [])];
   for (let day = begin; day < DAYS; day += 1) {
     const written = story.versions.findIndex((version) => version.onDay === day);
     const visit = visits.find((one) => one.onDay === day);
+    const [decision] = toDecide;
+    if (decision && decision.fromDay <= day) {
+      at(day, 9 * 60 + 5);
+      member = await practitioner();
+      const { decline = null } = decision;
+      if (await decided(member, patientId, decline, dates[day] as LocalDate, luck))
+        toDecide.shift();
+    }
     if (visit || written >= 0 || story.resumes.includes(day)) {
       at(day, 9 * 60 + 10);
       member = await practitioner();
@@ -178,6 +188,31 @@ async function opened(token: string): Promise<PatientHere> {
 
 /** Why flagged lines of the demo go ahead where a story gives no reason of its own. */
 const WATCHED = 'Shown and watched at the visit; kept small, stops at the first sign';
+
+/** Takes the first proposal and sends it, or declines it with a reason; false while there is none. */
+async function decided(
+  member: SignedIn,
+  patientId: string,
+  decline: string | null,
+  date: LocalDate,
+  luck: Chance,
+): Promise<boolean> {
+  const view = await proposalsOf(await patientFor(member, patientId));
+  const proposal = view?.open[0];
+  if (!view || !proposal) return false;
+  await decideProposal(member, {
+    id: luck.id(),
+    patientId,
+    key: proposal.key,
+    version: view.version,
+    decision: decline === null ? 'accepted' : 'declined',
+    dose: null,
+    reason: decline ?? '',
+  });
+  if (decline === null)
+    await sendAccepted(member, { patientId, basedOn: view.version, effectiveFrom: date });
+  return true;
+}
 
 async function writeVersion(
   member: SignedIn,

@@ -63,6 +63,8 @@ export type Story = {
   /** Days on which the clinician lets a paused programme go on, and acknowledges its alert. */
   readonly resumes: readonly number[];
   readonly words: readonly string[];
+  /** What the clinician says to the first proposal there is from a day on: takes it, or why not. */
+  readonly decides?: readonly { readonly fromDay: number; readonly decline?: string }[];
   /** The reminder of the patient's own that the first teaching led to. */
   readonly cue?: string;
   /** What there is at home, and what fills the day; left out where nobody has asked. */
@@ -103,6 +105,7 @@ export const STORIES: readonly Story[] = [
     }),
     stops: [],
     resumes: [],
+    decides: [{ fromDay: 50, decline: 'One sore morning after casting; watch it' }],
     words: [
       'slept better',
       'a shake at the end',
@@ -165,6 +168,7 @@ export const STORIES: readonly Story[] = [
     day: (day) => ({ begins: Math.max(0.08, 1 - day / 48), does: 0.9, pain: line(5, 3.5)(day) }),
     stops: [],
     resumes: [],
+    decides: [{ fromDay: 32, decline: 'Pain from the long sewing day, not from the warm-up' }],
     words: ['no time for the second one', 'good', 'forgot yesterday'],
     versions: [
       {
@@ -194,6 +198,10 @@ export const STORIES: readonly Story[] = [
     day: (day) => ({ begins: 0.97, does: 1, again: 0.55, pain: 4 + (day % 7 === 2 ? 2 : 0) }),
     stops: [69],
     resumes: [],
+    decides: [
+      { fromDay: 44 },
+      { fromDay: 54, decline: 'Hauling season: keep it as it is for a week' },
+    ],
     words: ['did it twice', 'sore this morning', 'one more round cannot hurt', 'back is tight'],
     versions: [
       {
@@ -279,6 +287,7 @@ export const STORIES: readonly Story[] = [
     }),
     stops: [31],
     resumes: [36],
+    decides: [{ fromDay: 39 }],
     words: [
       'headache eased at the wall',
       'sharp when turning',

@@ -115,7 +115,7 @@ describe('the morning list', () => {
     const messages = (await outboxOf(practitioner.clinicId)).filter(({ text }) =>
       text.includes('nobody has taken it'),
     );
-    expect(messages).toMatchObject([{ address: 'lead@harbour.example', channel: 'e-mail' }]);
+    expect(messages).toMatchObject([{ address: 'lead@tide.example', channel: 'e-mail' }]);
     expect(messages[0]?.text).toContain('waited for 24 h');
     expect(messages[0]?.text).not.toMatch(/Zoe|weakness/);
   });

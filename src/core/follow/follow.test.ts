@@ -159,6 +159,39 @@ describe('drawing in and spreading', () => {
     expect(found.say).toContain('this is not better');
   });
 
+  it('draws in through days without symptoms, and does not spread by coming more often', () => {
+    const rarely = [4, -1, -1, 4, -1, 4, -1];
+    expect(judgeLimb(arm, daily([...rarely, 3, 2, 2, 2, 2, 2, 2, 2]), false).course).toBe(
+      'drawing in',
+    );
+    expect(judgeLimb(arm, daily([...rarely, 4, 4, 4, 4, 4, 4, 4]), false).course).toBe(
+      'no clear change',
+    );
+    expect(judgeLimb(arm, daily([-1, -1, -1, -1, -1, -1, -1, 3, 3, 3, 3, 3]), false).course).toBe(
+      'spreading',
+    );
+  });
+
+  it('is never better for a day on which it reached further', () => {
+    const rank = ['drawing in', 'not enough to say', 'no clear change', 'spreading'];
+    const order = fc.integer({ min: -1, max: 6 });
+    fc.assert(
+      fc.property(
+        fc.array(order, { minLength: 14, maxLength: 30 }),
+        fc.integer({ min: 1, max: 7 }),
+        fc.integer({ min: 1, max: 6 }),
+        (orders, ago, further) => {
+          const worse = orders.map((value, index) =>
+            index === orders.length - ago ? Math.min(6, value + further) : value,
+          );
+          const course = (given: number[]) =>
+            rank.indexOf(judgeLimb(arm, daily(given), false).course);
+          expect(course(worse)).toBeGreaterThanOrEqual(course(orders));
+        },
+      ),
+    );
+  });
+
   it('spreads at once with two days running beyond the usual', () => {
     const found = judgeLimb(arm, daily([2, 2, 3, 2, 2, 2, 2, 2, 2, 2, 5, 5]), false);
     expect(found.course).toBe('spreading');

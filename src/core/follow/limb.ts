@@ -1,4 +1,3 @@
-import { median } from '../statistics';
 import { ARM_CHAIN, LEG_CHAIN, type RegionId, type Side, partOf } from '../symptoms';
 import type { LocalDate } from '../units';
 import { WINDOW_READINGS } from './course';
@@ -31,7 +30,7 @@ export function partAt(chain: 'arm' | 'leg', order: number): string {
 export type LimbVerdict = {
   readonly limb: Limb;
   readonly course: 'drawing in' | 'spreading' | 'no clear change' | 'not enough to say';
-  /** Middle of the first and last week of readings, as orders; null with too few. */
+  /** How far it reached on at least two of the first and the last readings, as orders; null with too few. */
   readonly from: number | null;
   readonly to: number | null;
   /** Drawing in, and nothing grows that would make it no comfort. */
@@ -39,15 +38,21 @@ export type LimbVerdict = {
   readonly say: string;
 };
 
+/** The furthest order reached on at least two of some days, so that one odd evening decides nothing. */
+function reachedTwice(orders: readonly number[]): number {
+  return [...orders].sort((a, b) => b - a)[1] ?? -1;
+}
+
 /** Days running beyond the usual reach that count as spreading at once. */
 export const SPREADING_DAYS = 2;
 /** Fewer readings say nothing of a limb yet. Common practice, no source. */
 const LEAST = 5;
 
 /**
- * Whether symptoms of a limb draw in towards the spine or spread from it: the middle of the last
- * readings against the first by a whole part of the limb, and two days running beyond the first
- * week's furthest at once. More pain at the spine meanwhile changes nothing; growing weakness or
+ * Whether symptoms of a limb draw in towards the spine or spread from it: how far they reached on two
+ * of the last readings against the first, by a whole part of the limb, and two days running beyond
+ * the first week's furthest at once. Days without symptoms make them rarer, not nearer: they do not
+ * count as drawn in, and symptoms that come more often do not count as spread. More pain at the spine meanwhile changes nothing; growing weakness or
  * numbness does: drawing in is then never called better.
  *
  * @param readings furthest order a day, 0–6, −1 where nothing was felt; in any order
@@ -71,8 +76,8 @@ export function judgeLimb(
     };
   const window = Math.min(WINDOW_READINGS, Math.floor(told.length / 2));
   const start = told.slice(0, window).map(({ value }) => value);
-  const from = median(start);
-  const to = median(told.slice(-window).map(({ value }) => value));
+  const from = reachedTwice(start);
+  const to = reachedTwice(told.slice(-window).map(({ value }) => value));
   const usual = Math.max(...start, IN_LIMB - 1);
   const lately = told.slice(-SPREADING_DAYS);
   const spreadsNow = lately.length === SPREADING_DAYS && lately.every(({ value }) => value > usual);

@@ -97,8 +97,9 @@ function deficitGrows(rows: readonly { readonly details: string | null }[]): boo
     const { body } = JSON.parse(details ?? '{}') as { body?: MeasurementBody | null };
     return body?.form === 'nerve' ? [body] : [];
   });
-  if (!last) return false;
-  const { weaker, lessFeeling } = nerveChange(before ?? null, last);
+  // What the first examination finds is where it begins, not a change.
+  if (!last || !before) return false;
+  const { weaker, lessFeeling } = nerveChange(before, last);
   return weaker.length > 0 || lessFeeling.length > 0;
 }
 
