@@ -84,7 +84,7 @@ try {
   node('format', 'prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.');
   node('types', 'typescript/bin/tsc', '--noEmit');
   jest('unit');
-  jest('database', '--runInBand');
+  jest('database', '--maxWorkers', '2');
   console.log('\n== production build');
   try {
     ensureBuild();

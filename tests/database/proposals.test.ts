@@ -204,6 +204,35 @@ it('keeps a declined one from coming back while nothing has changed', async () =
   ]);
 });
 
+it('takes an accepted one back until its version is written: it is open again, and the record keeps both', async () => {
+  const patientId = await lived([{}, {}, {}]);
+  await decide(patientId, 'accepted');
+  const before = await faredOf(stage.practitioner.clinicId);
+  const { waiting, version } = await view(patientId);
+  const takeBack = () =>
+    decideProposal(stage.practitioner, {
+      id: randomUUID(),
+      patientId,
+      key: waiting[0]?.key ?? 'none',
+      version,
+      decision: 'taken back',
+      dose: null,
+      reason: '',
+    });
+  await takeBack();
+  expect(await view(patientId)).toMatchObject({ waiting: [], open: [{ key: waiting[0]?.key }] });
+  const patient = await patientOf(stage, patientId);
+  const past = await pastDecisions(patient, await recordOf(patient));
+  expect(past.map(({ row }) => row.decision)).toEqual(['taken back', 'accepted']);
+  // It is no decision of the clinic's any more.
+  const of = (fared: typeof before) => fared.find(({ move }) => move === 'advance hold')?.accepted;
+  expect(of(await faredOf(stage.practitioner.clinicId)) ?? 0).toBe((of(before) ?? 0) - 1);
+  await expect(takeBack()).rejects.toMatchObject({ status: 409 });
+  await decide(patientId, 'accepted');
+  await send(patientId);
+  expect(await versions(patientId)).toHaveLength(2);
+});
+
 it('refuses a decision on what the record does not propose', async () => {
   const patientId = await lived([{}]);
   await expect(decide(patientId, 'accepted')).rejects.toMatchObject({ status: 409 });

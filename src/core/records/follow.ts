@@ -3,6 +3,10 @@ import { LONGEST_LINE } from '../dose';
 import { dateText } from './programme';
 import { recordId, words } from './words';
 
+/** What can be said to a proposal; what was accepted can be taken back until its version is written. */
+export const DECISIONS = ['accepted', 'edited', 'declined', 'taken back'] as const;
+export type Decision = (typeof DECISIONS)[number];
+
 /** What a clinician says to a proposal. */
 export const ProposalDecisionDraft = z
   .object({
@@ -12,7 +16,7 @@ export const ProposalDecisionDraft = z
     key: z.string().min(1).max(2000),
     /** The newest version the decider saw. */
     version: z.number().int().min(1),
-    decision: z.enum(['accepted', 'edited', 'declined']),
+    decision: z.enum(DECISIONS),
     /** The dose line written instead, where it was edited. */
     dose: z.string().max(LONGEST_LINE, 'This dose line is too long.').nullable(),
     reason: words('The reason', 400, 0),

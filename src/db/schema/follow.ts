@@ -1,3 +1,4 @@
+import { DECISIONS } from '@/core/records';
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { patient } from './people';
 
@@ -22,7 +23,7 @@ export const proposalDecision = sqliteTable(
     move: text('move').notNull(),
     exerciseId: text('exercise_id').notNull(),
     fromDose: text('from_dose').notNull(),
-    decision: text('decision', { enum: ['accepted', 'edited', 'declined'] }).notNull(),
+    decision: text('decision', { enum: DECISIONS }).notNull(),
     /** What the line becomes; null where it is left out, or stays. */
     toDose: text('to_dose'),
     toExerciseId: text('to_exercise_id'),

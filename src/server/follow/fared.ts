@@ -33,7 +33,12 @@ export async function faredOf(clinicId: string): Promise<Fared[]> {
   const records = await followRecords(clinicId, patients, addDays(today, -FARED_DAYS), today);
   const recordOf = new Map(records.map((record) => [record.facts.patient.id, record]));
   const byMove = new Map<string, Fared>();
+  const takenBack = new Set<string>();
   for (const row of rows) {
+    const about = `${row.patientId} ${row.version} ${row.key}`;
+    if (row.decision === 'taken back') takenBack.add(about);
+    // Newest first: what was taken back came before.
+    if (row.decision === 'taken back' || takenBack.delete(about)) continue;
     const record = recordOf.get(row.patientId);
     const known = byMove.get(row.move) ?? {
       move: row.move,

@@ -231,17 +231,34 @@ export function outlook(
   );
 }
 
+/** The decisions about a version that stand, newest first: each proposal's last word, if not taken back. */
+function standingOf({ decisions }: FollowRecord, version: number): ProposalDecisionRow[] {
+  const said = new Set<string>();
+  return decisions.filter((row) => {
+    if (row.version !== version || said.has(row.key)) return false;
+    said.add(row.key);
+    return row.decision !== 'taken back';
+  });
+}
+
+/** What was accepted for a version's lines and waits to be written: each line's newest word. */
+export function waitingIn(record: FollowRecord, version: number): ProposalDecisionRow[] {
+  const seen = new Set<string>();
+  return standingOf(record, version).filter(({ lineage, decision }) => {
+    if (seen.has(lineage)) return false;
+    seen.add(lineage);
+    return decision !== 'declined';
+  });
+}
+
 /** Proposals nobody has decided on since the version they are about. */
 export function openProposals(record: FollowRecord, outlooks: readonly LineOutlook[]): Proposal[] {
   const newest = record.facts.versions.at(-1)?.number ?? 0;
-  const decided = new Set(
-    record.decisions.filter(({ version }) => version === newest).map(({ key }) => key),
-  );
+  const standing = standingOf(record, newest);
+  const decided = new Set(standing.map(({ key }) => key));
   // A line that something was accepted for waits for its version.
   const waiting = new Set(
-    record.decisions
-      .filter(({ version, decision }) => version === newest && decision !== 'declined')
-      .map(({ lineage }) => lineage),
+    standing.filter(({ decision }) => decision !== 'declined').map(({ lineage }) => lineage),
   );
   return outlooks.flatMap((one) =>
     one.kind === 'proposal' && !decided.has(one.proposal.key) && !waiting.has(one.proposal.lineage)

@@ -26,6 +26,7 @@ import {
   followRecords,
   limitsOf,
   openProposals,
+  waitingIn,
   outlook,
 } from './outlook';
 
@@ -50,6 +51,8 @@ export type ProposalsView = {
   }[];
   /** Accepted or edited, and waiting for the next version. */
   readonly waiting: readonly ProposalDecisionRow[];
+  /** The lines' names, by lineage. */
+  readonly names: ReadonlyMap<string, string>;
   /** What the next version would change, in words. */
   readonly difference: readonly string[];
 };
@@ -70,7 +73,8 @@ export type ShownProposals = {
     readonly beyond: boolean;
   }[];
   readonly stays: ProposalsView['stays'];
-  readonly waiting: number;
+  /** Accepted and not written yet. */
+  readonly waiting: readonly { readonly key: string; readonly name: string }[];
   readonly difference: readonly string[];
   readonly minutes: { readonly now: string; readonly all: string; readonly has: string | null };
 };
@@ -110,6 +114,7 @@ export async function proposalsOf(patient: Patient): Promise<ProposalsView | nul
     ),
     stays: stayingIn(outlooks, newest),
     waiting,
+    names: new Map(newest.lines.map(({ lineage, exercise }) => [lineage, exercise.name])),
     difference: waiting.length === 0 ? [] : differenceOf(newest, waiting, catalogue.byId),
   };
 }
@@ -136,7 +141,10 @@ export async function shownProposals(patient: Patient): Promise<ShownProposals |
       beyond: weighed.beyond.includes(proposal.key),
     })),
     stays,
-    waiting: waiting.length,
+    waiting: waiting.map(({ key, lineage }) => ({
+      key,
+      name: view.names.get(lineage) ?? '',
+    })),
     difference,
     minutes: {
       now: minutes(weighed.now),
@@ -158,16 +166,6 @@ function stayingIn(outlooks: readonly LineOutlook[], version: SentVersion) {
         ]
       : [],
   );
-}
-
-function waitingIn({ decisions }: FollowRecord, version: number): ProposalDecisionRow[] {
-  const seen = new Set<string>();
-  // Newest first: of two decisions about one line the later counts.
-  return decisions.filter((row) => {
-    if (row.version !== version || seen.has(row.lineage)) return false;
-    seen.add(row.lineage);
-    return row.decision !== 'declined';
-  });
 }
 
 type ById = Awaited<ReturnType<typeof catalogueFor>>['byId'];
@@ -235,44 +233,56 @@ export async function decideProposal(
 ): Promise<void> {
   const patient = await patientFor(member, draft.patientId);
   const view = await proposalsOf(patient);
-  const proposal = view?.open.find(({ key }) => key === draft.key);
   const there = (await proposalDecisionsOf(member.clinicId, [patient.id])).some(
     ({ id, decision }) => id === draft.id && decision === draft.decision,
   );
   if (there) return;
-  if (!view || !proposal || view.version !== draft.version)
+  const subject = view?.version === draft.version ? subjectOf(view, draft) : null;
+  if (!subject)
     throw new Problem(
       409,
       'The record proposes something else by now. Load the page again and look at that.',
     );
-  const { move, exercise, from, becomes, why, lineage } = proposal;
-  const toDose = draft.decision === 'edited' ? editedDose(draft.dose ?? '') : proposal.to;
   await writeAs(member, 'practitioner', {
-    verb: `${draft.decision} a proposal of`,
+    verb:
+      draft.decision === 'taken back'
+        ? 'took back a decision of'
+        : `${draft.decision} a proposal of`,
     subject: { kind: 'patient', id: patient.id },
     statements: (at) => [
       insertProposalDecision({
+        ...subject,
         clinicId: member.clinicId,
         id: draft.id,
         patientId: patient.id,
         createdAt: at,
         authorId: member.id,
-        key: draft.key,
-        lineage,
-        version: view.version,
-        move,
-        exerciseId: exercise.id,
-        fromDose: from,
         decision: draft.decision,
-        toDose,
-        // An edited dose is for the exercise as it is, unless the step itself was taken.
-        toExerciseId: becomes?.id ?? null,
-        why,
         reason: draft.reason,
         localDate: todayOf(patient),
       }),
     ],
   });
+}
+
+/** What is decided about: an open proposal, or, to take it back, one that waits to be written. */
+function subjectOf({ open, waiting, version }: ProposalsView, draft: ProposalDecisionDraft) {
+  if (draft.decision === 'taken back') return waiting.find(({ key }) => key === draft.key) ?? null;
+  const proposal = open.find(({ key }) => key === draft.key);
+  if (!proposal) return null;
+  const { key, move, exercise, from, becomes, why, lineage, to } = proposal;
+  return {
+    key,
+    lineage,
+    version,
+    move,
+    exerciseId: exercise.id,
+    fromDose: from,
+    toDose: draft.decision === 'edited' ? editedDose(draft.dose ?? '') : to,
+    // An edited dose is for the exercise as it is, unless the step itself was taken.
+    toExerciseId: becomes?.id ?? null,
+    why,
+  };
 }
 
 function editedDose(text: string): string {

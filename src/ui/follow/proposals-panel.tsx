@@ -1,9 +1,11 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
+import type { Decision } from '@/core/records';
+import { isTyping } from '../forms/is-typing';
 import { type Answer, post } from '../forms/post';
 import { Button } from '../primitives/button';
 import { Field, INPUT_CLASS } from '../primitives/field';
@@ -32,14 +34,15 @@ export type ShownProposals = {
     readonly why: string;
   }[];
   readonly difference: readonly string[];
-  readonly waiting: number;
+  /** Accepted and not written yet. */
+  readonly waiting: readonly { readonly key: string; readonly name: string }[];
   /** The day's least time in words: now, with all, and what the patient has. */
   readonly minutes: { readonly now: string; readonly all: string; readonly has: string | null };
 };
 
 type Send = (
   proposal: ShownProposal,
-  decision: 'accepted' | 'edited' | 'declined',
+  decision: Exclude<Decision, 'taken back'>,
   more?: { readonly dose?: string; readonly reason?: string },
 ) => Promise<Extract<Answer<unknown>, { ok: false }> | null>;
 
@@ -54,9 +57,22 @@ export function ProposalsPanel({
   mayDecide: boolean;
 }) {
   const router = useRouter();
+  const first = useRef<HTMLButtonElement>(null);
   const [from, setFrom] = useState(proposals.earliest);
   const [busy, setBusy] = useState(false);
-  const { open, stays, minutes, difference, version } = proposals;
+  const { open, stays, minutes, difference, version, waiting } = proposals;
+
+  useEffect(() => {
+    if (!mayDecide) return undefined;
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== 'a' || isTyping(event.target)) return;
+      if (event.altKey || event.ctrlKey || event.metaKey) return;
+      // Not while it is folded away.
+      if (first.current?.offsetParent) first.current.click();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [mayDecide]);
 
   const decide: Send = async (proposal, decision, more = {}) => {
     const answer = await post('/api/v1/proposals', {
@@ -72,6 +88,22 @@ export function ProposalsPanel({
     router.refresh();
     return null;
   };
+
+  async function takeBack(key: string) {
+    setBusy(true);
+    const answer = await post('/api/v1/proposals', {
+      id: uuid(),
+      patientId,
+      key,
+      version,
+      decision: 'taken back',
+      dose: null,
+      reason: '',
+    });
+    setBusy(false);
+    if (!answer.ok) toast.error(answer.say);
+    router.refresh();
+  }
 
   async function send() {
     setBusy(true);
@@ -91,7 +123,7 @@ export function ProposalsPanel({
     <div className="grid gap-3">
       {open.length === 0 && (
         <p className="text-soft">
-          {proposals.waiting > 0
+          {waiting.length > 0
             ? 'Everything is decided.'
             : 'Nothing to decide: no line asks for a change.'}
         </p>
@@ -100,11 +132,18 @@ export function ProposalsPanel({
         <p className="figures text-[0.93em] text-soft">
           Fullest day now {minutes.now}, with all accepted {minutes.all}
           {minutes.has !== null && `; the patient has ${minutes.has}`}.
+          {mayDecide && ' A accepts the first.'}
         </p>
       )}
       <ul className="divide-y divide-hair border-y border-hair empty:border-0">
-        {open.map((proposal) => (
-          <Row key={proposal.key} proposal={proposal} decide={decide} mayDecide={mayDecide} />
+        {open.map((proposal, index) => (
+          <Row
+            key={proposal.key}
+            proposal={proposal}
+            decide={decide}
+            mayDecide={mayDecide}
+            accept={index === 0 ? first : undefined}
+          />
         ))}
       </ul>
       {difference.length > 0 && (
@@ -117,6 +156,16 @@ export function ProposalsPanel({
           </ul>
           {mayDecide && (
             <div className="flex flex-wrap items-end gap-3">
+              {waiting.map(({ key, name }) => (
+                <Button
+                  key={key}
+                  disabled={busy}
+                  onClick={() => void takeBack(key)}
+                  className="order-last"
+                >
+                  Take back: {name}
+                </Button>
+              ))}
               <label className="grid gap-1">
                 <span className="text-[0.93em] text-soft">From</span>
                 <input
@@ -154,10 +203,13 @@ function Row({
   proposal,
   decide,
   mayDecide,
+  accept,
 }: {
   proposal: ShownProposal;
   decide: Send;
   mayDecide: boolean;
+  /** Where its accepting button is put, so that one key can press it. */
+  accept: RefObject<HTMLButtonElement | null> | undefined;
 }) {
   const [asking, setAsking] = useState<'edit' | 'decline' | null>(null);
   const [dose, setDose] = useState(proposal.to ?? proposal.from);
@@ -200,6 +252,8 @@ function Row({
           <span className="ml-auto flex gap-2">
             <Button
               look="main"
+              ref={accept}
+              aria-keyshortcuts={accept ? 'a' : undefined}
               disabled={busy}
               onClick={() => void send('accepted')}
               aria-label={`Accept: ${name}`}

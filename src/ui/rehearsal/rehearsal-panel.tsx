@@ -38,7 +38,9 @@ export function RehearsalPanel({
   const [courses, setCourses] = useState<RehearseAnswer | null>(null);
   const section = useRef<HTMLElement>(null);
   // It opens below the table, and is what was asked for.
-  useEffect(() => section.current?.scrollIntoView({ block: 'nearest' }), [courses]);
+  useEffect(() => {
+    section.current?.scrollIntoView({ block: 'nearest' });
+  }, [courses]);
   useEffect(() => {
     setCourses(null);
     const worker = new Worker(new URL('../../workers/rehearse.worker.ts', import.meta.url), {

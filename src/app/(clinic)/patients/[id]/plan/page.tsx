@@ -2,10 +2,12 @@ import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
+import { shownProposals } from '@/server/follow/proposals';
 import { openPatient } from '@/server/open-patient';
 import { deskOf } from '@/server/plan';
 import { zoneOf } from '@/server/programme-facts';
 import { screeningState } from '@/server/visit/screening';
+import { ProposalsPanel } from '@/ui/follow/proposals-panel';
 import { PlanDesk } from '@/ui/plan/plan-desk';
 import { PlanReading } from '@/ui/plan/plan-reading';
 
@@ -17,23 +19,33 @@ export default async function PlanPage({ params }: PageProps<'/patients/[id]/pla
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const { patient } = opened;
-  const [{ desk, ...rest }, screening] = await Promise.all([
+  const [{ desk, ...rest }, screening, proposals] = await Promise.all([
     deskOf(member, patient),
     screeningState(patient),
+    shownProposals(patient),
   ]);
+  const proposed = proposals ? proposals.open.length + proposals.waiting.length : 0;
   if (!roleSuffices(member.role, 'practitioner'))
     return <PlanReading lines={desk.lines} own={rest.own} />;
   return (
-    <PlanDesk
-      {...rest}
-      // A saved version starts the desk anew.
-      key={rest.newest}
-      patientId={patient.id}
-      start={desk}
-      zone={zoneOf(patient)}
-      minutesADay={patient.minutesADay}
-      blocked={screening.blocked}
-      precautions={screening.precautions}
-    />
+    <>
+      {proposals && proposed > 0 && (
+        <details className="py-2">
+          <summary className="text-action">What the logs propose ({proposed})</summary>
+          <ProposalsPanel patientId={patient.id} proposals={proposals} mayDecide />
+        </details>
+      )}
+      <PlanDesk
+        {...rest}
+        // A saved version starts the desk anew.
+        key={rest.newest}
+        patientId={patient.id}
+        start={desk}
+        zone={zoneOf(patient)}
+        minutesADay={patient.minutesADay}
+        blocked={screening.blocked}
+        precautions={screening.precautions}
+      />
+    </>
   );
 }
