@@ -5,6 +5,6 @@ export async function register(): Promise<void> {
   await prepareServer();
   const { startOutbox } = await import('@/server/patient/outbox');
   startOutbox();
-  const { startTriage } = await import('@/server/follow/triage');
+  const { startTriage } = await import('@/server/follow/refresh');
   startTriage();
 }

@@ -16,7 +16,7 @@ import {
   outlook,
 } from '@/server/follow/outlook';
 import { followOf } from '@/server/follow/strips';
-import { refreshTriage } from '@/server/follow/triage';
+import { refreshTriage } from '@/server/follow/refresh';
 import { todayOf } from '@/server/programme-facts';
 import { morningList } from '@/server/morning-list';
 import { memberFor } from '../demo/simulate';

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { type Statement, builder, read } from './door';
 import { alert, episode, patient } from './schema';
 
@@ -52,28 +52,6 @@ export async function openEpisodeOf(clinicId: string, patientId: string) {
       .limit(1),
   );
   return rows[0] ?? null;
-}
-
-/** How many patients a clinic has, or those whose name contains the words. */
-export async function countPatients({
-  clinicId,
-  search,
-}: {
-  readonly clinicId: string;
-  readonly search: string;
-}): Promise<number> {
-  const rows = await read((db) =>
-    db
-      .select({ n: sql<number>`count(*)` })
-      .from(patient)
-      .where(
-        and(
-          eq(patient.clinicId, clinicId),
-          sql`instr(lower(${patient.name}), lower(${search})) > 0`,
-        ),
-      ),
-  );
-  return rows[0]?.n ?? 0;
 }
 
 /** Open alerts of these patients, oldest first. */

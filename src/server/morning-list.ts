@@ -9,7 +9,8 @@ import {
 } from '@/db';
 import type { SignedIn } from './access';
 import { escalate } from './follow/escalation';
-import { type TriageBody, refreshTriage } from './follow/triage';
+import { refreshTriage } from './follow/refresh';
+import type { TriageBody } from './follow/triage';
 
 export { LANTERN_DAYS, type OpenAlert } from './follow/triage';
 

@@ -1,7 +1,16 @@
 import { rmSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
 import { eventsOfDay } from '@/db';
-import { PHONE, launchBrowser, press, reportTrouble, says, textOf } from '../support/browser';
+import {
+  PHONE,
+  freshPage,
+  launchBrowser,
+  press,
+  reportTrouble,
+  says,
+  textOf,
+  twiceAsFast,
+} from '../support/browser';
 import { device, makePatient, prescribe, today } from '../support/clinic';
 import { eventually, repsTold, toldToday, untilToldExactly } from '../support/record';
 import { temporaryFolder } from '../support/server';
@@ -33,7 +42,9 @@ async function phoneWith(lines = LINES) {
   const patientId = await makePatient(practitioner, 'Linnet Marlow');
   await prescribe(practitioner, patientId, lines);
   const { link } = await device(practitioner, patientId);
-  const phone = await stage.open(`/open#${link}`, PHONE);
+  const phone = await freshPage(stage.browser, PHONE);
+  await twiceAsFast(phone);
+  await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
   await phone.waitForFunction(() => location.pathname === '/today');
   await says(phone, 'Everything you did is at harbour.');
   await kept(phone);
@@ -74,6 +85,7 @@ it('opens, plays and keeps everything with the clinic’s server gone, across a 
   const context = phone.browserContext();
   await phone.close();
   const again = await context.newPage();
+  await twiceAsFast(again);
   await again.setViewport(PHONE);
   await again.goto(`${origin}/today`);
   await says(again, 'Go on where you left off');
@@ -106,6 +118,7 @@ it('loses nothing when the browser itself is closed in the middle', async () => 
   try {
     const first = await launchBrowser(profile);
     const phone = await first.newPage();
+    await twiceAsFast(phone);
     await phone.setViewport(PHONE);
     await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
     await press(phone, 'Begin');

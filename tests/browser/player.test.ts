@@ -9,6 +9,7 @@ import {
   reportTrouble,
   says,
   textOf,
+  twiceAsFast,
 } from '../support/browser';
 import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
 import { eventually, repsTold, toldToday, untilToldExactly } from '../support/record';
@@ -34,14 +35,6 @@ const LINES = [
   { exerciseId: 'neck-warm-up', dose: '4x2s gap 2s' },
   { exerciseId: 'sciatic-slider', dose: 'x2 move 2s' },
 ];
-
-/** The player's monotonic clock at twice its speed, so that a session takes half as long. */
-function twiceAsFast(page: Page) {
-  return page.evaluateOnNewDocument(() => {
-    const real = performance.now.bind(performance);
-    performance.now = () => real() * 2;
-  });
-}
 
 /** A patient with a short programme, at the running player on their phone. */
 async function atThePlayer(prepare?: (page: Page) => Promise<void>) {

@@ -43,12 +43,30 @@ describe('the first page', () => {
   }, 300_000);
 
   it('wakes at once where the phone holds what the clinic does not have', async () => {
-    const phone = await atToday(() => localStorage.setItem('dl-unsent', 'yes'));
+    const phone = await atToday(() => localStorage.setItem('dl-unsent', 'event x'));
     expect(await phone.evaluate(BEGUN)).toBeGreaterThan(0);
     // Nothing is unsent in truth, and the mark says so again.
     await eventually(async () =>
       expect(await phone.evaluate(() => localStorage.getItem('dl-unsent'))).toBeNull(),
     );
+    await phone.close();
+  }, 300_000);
+
+  it('says that the browser has cleared what was kept here', async () => {
+    const phone = await atToday();
+    const patientId = await phone.evaluate(async () => {
+      const { value } = (await (await fetch('/api/v1/patient/pack')).json()) as {
+        value: { patientId: string };
+      };
+      return value.patientId;
+    });
+    // A session was marked as kept, and the store behind it is empty.
+    await phone.evaluate((id) => localStorage.setItem('dl-unsent', `session ${id}`), patientId);
+    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+    await says(phone, 'has cleared what was kept on it');
+    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+    await says(phone, 'Everything you did is at');
+    expect(await textOf(phone)).not.toContain('has cleared');
     await phone.close();
   }, 300_000);
 

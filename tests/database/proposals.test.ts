@@ -6,13 +6,9 @@ import { auditOf, versionsOf } from '@/db';
 import { setClock } from '@/server/clock';
 import { faredOf } from '@/server/follow/fared';
 import { outlook, limitsOf, logsOf, judgedVersion } from '@/server/follow/outlook';
-import {
-  decideProposal,
-  pastDecisions,
-  proposalsOf,
-  recordOf,
-  sendAccepted,
-} from '@/server/follow/proposals';
+import { decideProposal, sendAccepted } from '@/server/follow/decide';
+import { pastDecisions } from '@/server/follow/decided';
+import { proposalsOf, recordOf } from '@/server/follow/proposals';
 import { letterById, reviewOf, signLetter, writeKeepGoing } from '@/server/follow/review';
 import { saveEntry } from '@/server/visit/entries';
 import { catalogueFor } from '@/server/desk/exercises';

@@ -53,6 +53,14 @@ export async function freshPage(
   return page;
 }
 
+/** The player's monotonic clock at twice its speed, so that a session takes half as long. */
+export async function twiceAsFast(page: Page): Promise<void> {
+  await page.evaluateOnNewDocument(() => {
+    const real = performance.now.bind(performance);
+    performance.now = () => real() * 2;
+  });
+}
+
 export async function signInAs(page: Page, origin: string, email: string): Promise<void> {
   await page.goto(`${origin}/sign-in`, { waitUntil: 'networkidle0' });
   await page.type('input[name=email]', email);

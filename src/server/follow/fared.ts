@@ -2,7 +2,7 @@ import { addDays } from '@/core/units';
 import { newestProposalDecisions, patientById } from '@/db';
 import { todayOf } from '../programme-facts';
 import { followRecords } from './outlook';
-import { afterDecision } from './proposals';
+import { afterDecision } from './decided';
 
 /** How the clinic's decisions on one kind of proposal went. */
 export type Fared = {

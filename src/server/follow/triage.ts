@@ -6,31 +6,21 @@ import { type WallMinute, instantAt } from '@/core/schedule';
 import { LEVELS, type Triage, type TriageFacts, type TriageLimits, triage } from '@/core/triage';
 import { type LocalDate, addDays, daysBetween } from '@/core/units';
 import {
-  GuardRefused,
   type AlertKind,
   type Clinic,
   type Patient,
   type TriageRow,
   clinicById,
-  clinicIds,
-  countWithoutTriage,
   newestEpisodesOf,
-  guard,
-  newestAudit,
   newestLinksOf,
   newestMarksOf,
   newestOf,
-  nothingWrittenSince,
   openAlertsOf,
   patientsAwaitingAnswer,
-  patientsWithoutTriage,
-  putTriageRows,
-  write,
 } from '@/db';
 import { now } from '../clock';
-import { NOT_FOUND, Problem, logFailure } from '../problem';
+import { NOT_FOUND, Problem } from '../problem';
 import { todayOf, zoneOf } from '../programme-facts';
-import { escalate } from './escalation';
 import {
   type FollowRecord,
   clinicContext,
@@ -77,68 +67,6 @@ export const ALERT_REASONS: Readonly<Record<AlertKind, string>> = {
   'new weakness': 'New weakness at the last examination, whatever the pain does.',
   'health answers': 'The patient’s own health answers ask for a look today.',
 };
-
-/** A busy clinic writes while its rows are reckoned; after so many tries they hold for a minute only. */
-const TRIES = 4;
-const MINUTE_MS = 60_000;
-
-/** How much is reckoned at once, and for how long; what is left is said, and done in the background. */
-export type RefreshBounds = { readonly chunk: number; readonly milliseconds: number };
-const ALL: RefreshBounds = { chunk: 200, milliseconds: Infinity };
-
-/**
- * Reckons the rows of the clinic that do not hold any more, a chunk at a time.
- *
- * @returns how many are left
- */
-export async function refreshTriage(clinicId: string, bounds = ALL): Promise<number> {
-  const until = performance.now() + bounds.milliseconds;
-  let refused = 0;
-  for (;;) {
-    const seen = await newestAudit(clinicId);
-    const patients = await patientsWithoutTriage(clinicId, now(), bounds.chunk);
-    if (patients.length === 0) return 0;
-    if (performance.now() > until) return countWithoutTriage(clinicId, now());
-    const rows = await triageRows(clinicId, patients);
-    try {
-      // Derived from the record alone, so it needs no audit: anyone's next look makes the same.
-      await write(() =>
-        refused < TRIES
-          ? [guard('triage', nothingWrittenSince(clinicId, seen)), putTriageRows(rows)]
-          : [putTriageRows(rows.map((row) => ({ ...row, staleAt: now() + MINUTE_MS })))],
-      );
-      refused = 0;
-    } catch (error) {
-      // What was reckoned is not of the newest record: once more.
-      if (!(error instanceof GuardRefused)) throw error;
-      refused += 1;
-    }
-  }
-}
-
-/** The background works in small bites, so that a phone never waits for it. */
-const BITE: RefreshBounds = { chunk: 20, milliseconds: 30_000 };
-const EVERY_MS = 60_000;
-const KEY = Symbol.for('dry-lantern.triage');
-
-/** Keeps the rows of every clinic reckoned, so that a morning's first look is quick; once a process. */
-export function startTriage(): void {
-  const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
-  if (shared[KEY]) return;
-  shared[KEY] = true;
-  const tick = async () => {
-    try {
-      for (const clinicId of await clinicIds()) {
-        await escalate(clinicId);
-        await refreshTriage(clinicId, BITE);
-      }
-    } catch (error) {
-      logFailure('triage', error);
-    }
-    setTimeout(() => void tick(), EVERY_MS).unref();
-  };
-  setTimeout(() => void tick(), EVERY_MS).unref();
-}
 
 /** Where these patients stand now. */
 export async function triageRows(

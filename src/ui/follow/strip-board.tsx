@@ -17,6 +17,7 @@ import {
 } from '../charts/strip-drawing';
 import { saveBlob } from '../forms/save-file';
 import { Button } from '../primitives/button';
+import { StripTable } from './strip-table';
 
 /** Exercises that are drawn without being asked for: those done most often. */
 const LINES_AT_FIRST = 4;
@@ -257,7 +258,7 @@ export function StripBoard({
         </Button>
         <Button onClick={() => void savePng()}>Save as PNG</Button>
       </div>
-      <Table shown={shown} rows={table} />
+      <StripTable shown={shown} rows={table} />
     </div>
   );
 }
@@ -267,55 +268,5 @@ function inFileColours(text: string): string {
   return names.reduce(
     (changed, name) => changed.replaceAll(PAGE_COLOURS[name], FILE_COLOURS[name]),
     text,
-  );
-}
-
-/** Drawn only once it is opened: a year has thousands of cells. */
-function Table({
-  shown,
-  rows,
-}: {
-  shown: readonly Strip[];
-  rows: () => ReturnType<typeof stripTable>;
-}) {
-  const [open, setOpen] = useState(false);
-  return (
-    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="py-1 text-action">The same as a table</summary>
-      {open && (
-        <div
-          className="relative max-h-96 overflow-auto"
-          tabIndex={0}
-          role="region"
-          aria-label="Every day as a table"
-        >
-          <table className="w-full">
-            <thead className="sticky top-0 bg-paper text-left">
-              <tr>
-                {['Day', ...shown.map(({ name }) => name)].map((name) => (
-                  <th key={name} scope="col" className="py-1 pr-4 font-semibold">
-                    {name}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody className="figures">
-              {rows().map(({ date, cells }) => (
-                <tr key={date} className="border-t border-hair">
-                  <th scope="row" className="py-1 pr-4 text-left font-normal whitespace-nowrap">
-                    {date}
-                  </th>
-                  {cells.map((cell, index) => (
-                    <td key={shown[index]?.id} className="pr-4" dir="auto">
-                      {cell}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
-    </details>
   );
 }

@@ -5,13 +5,31 @@
  */
 const UNSENT = 'dl-unsent';
 
-/** Marks, or clears the mark, that this phone holds what the clinic does not have or a session half done. */
-export function markUnsent(unsent: boolean): void {
+/** Marks that this phone keeps a patient's session, or anything else the clinic does not have yet. */
+export function markUnsent(what: 'session' | 'event', patientId: string): void {
   try {
-    if (unsent) localStorage.setItem(UNSENT, 'yes');
-    else localStorage.removeItem(UNSENT);
+    if (what === 'session' || localStorage.getItem(UNSENT) === null)
+      localStorage.setItem(UNSENT, `${what} ${patientId}`);
   } catch {
     // A window that keeps nothing has nothing to wake up for.
+  }
+}
+
+/** Clears the mark: everything is at the clinic, and no session is half done. */
+export function clearUnsent(): void {
+  try {
+    localStorage.removeItem(UNSENT);
+  } catch {
+    // As above.
+  }
+}
+
+/** A session of this patient was marked as kept here. Where none is found, the browser has cleared it. */
+export function isSessionMarked(patientId: string): boolean {
+  try {
+    return localStorage.getItem(UNSENT) === `session ${patientId}`;
+  } catch {
+    return false;
   }
 }
 

@@ -2,7 +2,7 @@ import { lineTarget, shareDone } from '@/core/adherence';
 import type { SessionEventBody } from '@/core/adherence';
 import type { PackDay, PatientPack } from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
-import { markUnsent } from './awake';
+import { clearUnsent, isSessionMarked } from './awake';
 import { askToPersist, keepForOffline } from './offline';
 import { type Delivery, deliver } from './outbox';
 import { flushPending } from './recorder';
@@ -21,20 +21,28 @@ export type DeviceState = {
   readonly full: boolean;
   /** A stop that the clinic does not know yet. */
   readonly stopped: boolean;
+  /** The browser has cleared what was kept here: something may not have reached the clinic. */
+  readonly cleared: boolean;
 };
+
+/** Told for as long as the page is open, once it was seen. */
+let cleared = false;
 
 /** Sends what waits, and says how things stand on a date. */
 export async function deviceState(patientId: string, date: LocalDate): Promise<DeviceState> {
   const store = await deviceStore();
-  const kept = (await store.sessionsOf(patientId)).filter((one) => one.date === date);
+  const sessions = await store.sessionsOf(patientId);
+  cleared ||= store.lasts && sessions.length === 0 && isSessionMarked(patientId);
+  const kept = sessions.filter((one) => one.date === date);
   const delivery = await deliver(patientId);
   const waiting = await store.waiting(patientId);
-  markUnsent(waiting.length > 0 || kept.some(({ over }) => !over));
+  if (waiting.length === 0 && kept.every(({ over }) => over)) clearUnsent();
   return {
     kept,
     delivery,
     lasts: store.lasts,
     full: store.full(),
+    cleared,
     stopped: waiting.some(({ event }) => isStopTold(event.body)),
   };
 }

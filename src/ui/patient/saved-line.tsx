@@ -8,11 +8,13 @@ export function SavedLine({
   delivery,
   lasts,
   full,
+  cleared,
   clinic,
 }: {
   delivery: Delivery | null;
   lasts: boolean;
   full: boolean;
+  cleared: boolean;
   clinic: string;
 }) {
   const say = useSay();
@@ -25,6 +27,7 @@ export function SavedLine({
       {delivery?.state === 'refused' && say('saved.refused')}
       {!lasts && ` ${say('saved.lost')}`}
       {full && ` ${say('saved.full')}`}
+      {cleared && ` ${say('saved.cleared', { clinic })}`}
     </p>
   );
 }

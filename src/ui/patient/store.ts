@@ -92,7 +92,7 @@ async function openStore(): Promise<DeviceStore> {
     lasts: true,
     full: () => overflowed,
     addEvents(events) {
-      markUnsent(true);
+      for (const { patientId } of events) markUnsent('event', patientId);
       return orOverflow(
         async () => {
           const tx = db.transaction('events', 'readwrite', { durability: 'strict' });
@@ -113,7 +113,7 @@ async function openStore(): Promise<DeviceStore> {
       if ((await overflow.held()) === 0) overflowed = false;
     },
     keepSession(session) {
-      markUnsent(true);
+      markUnsent('session', session.patientId);
       return orOverflow(
         () => db.put('sessions', session),
         () => overflow.keepSession(session),

@@ -11,17 +11,15 @@ import {
 } from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
 import { sayAwake } from './awake';
-import { BeginButton } from './begin-button';
-import { BigLantern } from './big-lantern';
-import type { DeviceState } from './device';
 import { localToday } from './local-today';
 import { useLocalReminders } from './local-reminders';
 import { setTextSize, textSize } from './preferences';
 import { SavedLine } from './saved-line';
 import { Words, useSay } from './say';
-import { Sessions } from './sessions';
 import { StopAdvice } from './stop-advice';
 import type { KeptSession } from './store';
+import { DayView, type Here } from './day-view';
+import { Link } from './link';
 
 const loadPlayer = () => import('./player');
 const loadDayEntry = () => import('./day-entry');
@@ -34,8 +32,6 @@ type Playing = {
   readonly end: 'least' | 'most';
   readonly kept: KeptSession | null;
 };
-
-type Here = DeviceState & { readonly shares: Readonly<Record<string, number>> };
 
 export type TodayProps = {
   readonly start: ShownPack;
@@ -198,6 +194,7 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
         delivery={here?.delivery ?? null}
         lasts={here?.lasts ?? true}
         full={here?.full ?? false}
+        cleared={here?.cleared ?? false}
         clinic={pack.clinic.name}
       />
       <StopAdvice pack={pack} />
@@ -219,92 +216,5 @@ function Later({
     <Words words={pack.texts as CompiledWords} language={language}>
       <Suspense fallback={<p className="p-6">…</p>}>{children}</Suspense>
     </Words>
-  );
-}
-
-function Link({ href, children }: { href: string; children: string }) {
-  return (
-    <a href={href} className="inline-block min-h-11 py-2 text-action underline">
-      {children}
-    </a>
-  );
-}
-
-function DayView({
-  pack,
-  day,
-  here,
-  onPlay,
-}: {
-  pack: ShownPack;
-  day: PackDay;
-  here: Here | null;
-  onPlay: (session: PackSession, end: 'least' | 'most', kept: KeptSession | null) => void;
-}) {
-  const say = useSay();
-  const kept = here?.kept ?? [];
-  const left = kept.find((one) => !one.over && one.version === day.programme?.version);
-  const leftOff =
-    left && day.sessions.concat(day.extra ?? []).find((session) => session.key === left.key);
-  const isToday = day.date === pack.days[0].date;
-  const due = [
-    ...new Set([...day.sessions, ...(day.extra ? [day.extra] : [])].flatMap((s) => s.lines)),
-  ]
-    .sort((a, b) => a - b)
-    .flatMap((index) => pack.lines[index] ?? []);
-  return (
-    <>
-      {day.paused !== 'no' && <Paused pack={pack} paused={day.paused} />}
-      {pack.asksHealth && <Link href="/health">{say('today.link')}</Link>}
-      {due.length > 0 && day.paused === 'no' && (
-        <BigLantern
-          ribs={due.map((line) => ({
-            id: line.lineage,
-            name: line.name,
-            words: line.words,
-            picture: line.picture,
-            share: Math.max(isToday ? line.share : 0, here?.shares[line.lineage] ?? 0),
-          }))}
-        />
-      )}
-      {day.sessions.length === 0 && day.paused === 'no' && (
-        <p className="text-lg">{day.restText}</p>
-      )}
-      {left && leftOff && (
-        <section className="grid gap-2 rounded border-2 border-lit p-4">
-          <p>{say('today.leftOff', { session: leftOff.label })}</p>
-          <BeginButton onClick={() => onPlay(leftOff, left.end, left)}>
-            {say('today.goOn')}
-          </BeginButton>
-        </section>
-      )}
-      <Sessions day={day} kept={kept} onBegin={(session, end) => onPlay(session, end, null)} />
-    </>
-  );
-}
-
-function Paused({ pack, paused }: { pack: ShownPack; paused: Exclude<PackDay['paused'], 'no'> }) {
-  const say = useSay();
-  const about = {
-    'after a stop': 'paused.stop',
-    'by the clinic': 'paused.clinic',
-    'by you': 'paused.you',
-  } as const;
-  return (
-    <section
-      className={`grid gap-2 rounded border-2 p-4 ${paused === 'by you' ? 'border-hair' : 'border-stop'}`}
-    >
-      <h2 className="text-xl">{say('paused.title')}</h2>
-      <p>{say(about[paused])}</p>
-      <p dir="auto">
-        {pack.clinic.name}:{' '}
-        <a
-          href={`tel:${pack.clinic.phone.replace(/[^+\d]/g, '')}`}
-          className="inline-block py-2 text-action underline"
-        >
-          {pack.clinic.phone}
-        </a>
-      </p>
-    </section>
   );
 }

@@ -1,5 +1,5 @@
 import { ProposalDecisionDraft } from '@/core/records';
-import { decideProposal } from '@/server/follow/proposals';
+import { decideProposal } from '@/server/follow/decide';
 import { handler } from '@/server/handler';
 
 export const POST = handler({

@@ -1,5 +1,5 @@
 import { ProposalsSend } from '@/core/records';
-import { sendAccepted } from '@/server/follow/proposals';
+import { sendAccepted } from '@/server/follow/decide';
 import { handler } from '@/server/handler';
 
 export const POST = handler({

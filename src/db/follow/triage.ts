@@ -1,61 +1,9 @@
-import { and, asc, desc, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
-import { type Statement, builder, read } from './door';
-import {
-  alert,
-  auditEvent,
-  episode,
-  outcomeLetter,
-  patient,
-  patientLink,
-  proposalDecision,
-  screening,
-  fileEntry,
-  teachBack,
-  triageMark,
-  triageRow,
-} from './schema';
+import { and, asc, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from '../door';
+import { alert, auditEvent, patient, triageMark, triageRow } from '../schema';
 
-export type ProposalDecisionRow = typeof proposalDecision.$inferSelect;
 export type TriageRow = typeof triageRow.$inferSelect;
 export type TriageMarkRow = typeof triageMark.$inferSelect;
-export type OutcomeLetterRow = typeof outcomeLetter.$inferSelect;
-
-/** What was decided about a patient's proposals, newest first. */
-export function proposalDecisionsOf(
-  clinicId: string,
-  patientIds: readonly string[],
-  limit = 400,
-): Promise<ProposalDecisionRow[]> {
-  return read((db) =>
-    db
-      .select()
-      .from(proposalDecision)
-      .where(
-        and(
-          eq(proposalDecision.clinicId, clinicId),
-          inArray(proposalDecision.patientId, [...patientIds]),
-        ),
-      )
-      .orderBy(desc(proposalDecision.createdAt), desc(sql`rowid`))
-      .limit(limit),
-  );
-}
-
-/** The clinic's newest decisions about proposals. */
-export function newestProposalDecisions(clinicId: string, limit: number) {
-  return read((db) =>
-    db
-      .select()
-      .from(proposalDecision)
-      .where(eq(proposalDecision.clinicId, clinicId))
-      .orderBy(desc(proposalDecision.createdAt))
-      .limit(limit),
-  );
-}
-
-export function insertProposalDecision(row: ProposalDecisionRow): Statement {
-  return builder().insert(proposalDecision).values(row);
-}
 
 /** The most patients whose rows are reckoned at once. */
 export const TRIAGE_CHUNK = 200;
@@ -217,90 +165,6 @@ export function insertTriageMark(row: TriageMarkRow): Statement {
   return builder().insert(triageMark).values(row);
 }
 
-/** The newest confirmed screening of each of these patients. */
-export async function newestConfirmedOf(clinicId: string, patientIds: readonly string[]) {
-  const rows = await read((db) =>
-    db
-      .select({
-        patientId: screening.patientId,
-        localDate: screening.localDate,
-        precautions: screening.precautions,
-      })
-      .from(screening)
-      .where(
-        and(
-          eq(screening.clinicId, clinicId),
-          inArray(screening.patientId, [...patientIds]),
-          sql`${screening.confirmedBy} IS NOT NULL`,
-        ),
-      )
-      .orderBy(asc(screening.createdAt), asc(sql`rowid`))
-      .limit(20_000),
-  );
-  return new Map(rows.map((row) => [row.patientId, row]));
-}
-
-/** The home that counts of each of these patients, as JSON. */
-export async function homesOf(clinicId: string, patientIds: readonly string[]) {
-  const rows = await read((db) =>
-    db
-      .select({ patientId: fileEntry.patientId, body: fileEntry.body })
-      .from(fileEntry)
-      .where(
-        and(
-          eq(fileEntry.clinicId, clinicId),
-          inArray(fileEntry.patientId, [...patientIds]),
-          eq(fileEntry.kind, 'home'),
-          sql`${fileEntry.body} IS NOT NULL`,
-        ),
-      )
-      .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
-      .limit(20_000),
-  );
-  return new Map(rows.map((row) => [row.patientId, row.body ?? '{}']));
-}
-
-/** The newest teaching of each of these patients, as JSON. */
-export async function newestTeachingsOf(clinicId: string, patientIds: readonly string[]) {
-  const rows = await read((db) =>
-    db
-      .select({ patientId: teachBack.patientId, body: teachBack.body })
-      .from(teachBack)
-      .where(and(eq(teachBack.clinicId, clinicId), inArray(teachBack.patientId, [...patientIds])))
-      .orderBy(asc(teachBack.createdAt))
-      .limit(20_000),
-  );
-  return new Map(rows.map((row) => [row.patientId, row.body]));
-}
-
-/** The newest link of each of these patients. */
-export async function newestLinksOf(clinicId: string, patientIds: readonly string[]) {
-  const rows = await read((db) =>
-    db
-      .select()
-      .from(patientLink)
-      .where(
-        and(eq(patientLink.clinicId, clinicId), inArray(patientLink.patientId, [...patientIds])),
-      )
-      .orderBy(asc(patientLink.createdAt))
-      .limit(20_000),
-  );
-  return new Map(rows.map((row) => [row.patientId, row]));
-}
-
-/** Each of these patients' newest episode. */
-export async function newestEpisodesOf(clinicId: string, patientIds: readonly string[]) {
-  const rows = await read((db) =>
-    db
-      .select()
-      .from(episode)
-      .where(and(eq(episode.clinicId, clinicId), inArray(episode.patientId, [...patientIds])))
-      .orderBy(asc(episode.openedOn), asc(sql`rowid`))
-      .limit(20_000),
-  );
-  return new Map(rows.map((row) => [row.patientId, row]));
-}
-
 /** Marks every alert of the clinic that has been open since before an instant as the lead's. */
 export function escalateAlerts(clinicId: string, openSince: number, at: number): Statement {
   return builder()
@@ -336,48 +200,4 @@ export function alertsToEscalate(
       .orderBy(asc(alert.createdAt))
       .limit(500),
   );
-}
-
-/** A patient's letters, newest first. */
-export function outcomeLettersOf(clinicId: string, patientId: string): Promise<OutcomeLetterRow[]> {
-  return read((db) =>
-    db
-      .select()
-      .from(outcomeLetter)
-      .where(and(eq(outcomeLetter.clinicId, clinicId), eq(outcomeLetter.patientId, patientId)))
-      .orderBy(desc(outcomeLetter.createdAt))
-      .limit(50),
-  );
-}
-
-export async function outcomeLetterById(
-  clinicId: string,
-  id: string,
-): Promise<OutcomeLetterRow | null> {
-  const rows = await read((db) =>
-    db
-      .select()
-      .from(outcomeLetter)
-      .where(and(eq(outcomeLetter.clinicId, clinicId), eq(outcomeLetter.id, id)))
-      .limit(1),
-  );
-  return rows[0] ?? null;
-}
-
-export function insertOutcomeLetter(row: OutcomeLetterRow): Statement {
-  return builder().insert(outcomeLetter).values(row);
-}
-
-/** Closes the patient's open episode of care. */
-export function closeEpisodes(clinicId: string, patientId: string, on: string): Statement {
-  return builder()
-    .update(episode)
-    .set({ closedOn: on })
-    .where(
-      and(
-        eq(episode.clinicId, clinicId),
-        eq(episode.patientId, patientId),
-        isNull(episode.closedOn),
-      ),
-    );
 }

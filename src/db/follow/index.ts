@@ -1,0 +1,4 @@
+export * from './letters';
+export * from './newest';
+export * from './proposals';
+export * from './triage';

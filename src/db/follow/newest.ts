@@ -1,0 +1,87 @@
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { read } from '../door';
+import { episode, patientLink, screening, fileEntry, teachBack } from '../schema';
+
+/** The newest confirmed screening of each of these patients. */
+export async function newestConfirmedOf(clinicId: string, patientIds: readonly string[]) {
+  const rows = await read((db) =>
+    db
+      .select({
+        patientId: screening.patientId,
+        localDate: screening.localDate,
+        precautions: screening.precautions,
+      })
+      .from(screening)
+      .where(
+        and(
+          eq(screening.clinicId, clinicId),
+          inArray(screening.patientId, [...patientIds]),
+          sql`${screening.confirmedBy} IS NOT NULL`,
+        ),
+      )
+      .orderBy(asc(screening.createdAt), asc(sql`rowid`))
+      .limit(20_000),
+  );
+  return new Map(rows.map((row) => [row.patientId, row]));
+}
+
+/** The home that counts of each of these patients, as JSON. */
+export async function homesOf(clinicId: string, patientIds: readonly string[]) {
+  const rows = await read((db) =>
+    db
+      .select({ patientId: fileEntry.patientId, body: fileEntry.body })
+      .from(fileEntry)
+      .where(
+        and(
+          eq(fileEntry.clinicId, clinicId),
+          inArray(fileEntry.patientId, [...patientIds]),
+          eq(fileEntry.kind, 'home'),
+          sql`${fileEntry.body} IS NOT NULL`,
+        ),
+      )
+      .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
+      .limit(20_000),
+  );
+  return new Map(rows.map((row) => [row.patientId, row.body ?? '{}']));
+}
+
+/** The newest teaching of each of these patients, as JSON. */
+export async function newestTeachingsOf(clinicId: string, patientIds: readonly string[]) {
+  const rows = await read((db) =>
+    db
+      .select({ patientId: teachBack.patientId, body: teachBack.body })
+      .from(teachBack)
+      .where(and(eq(teachBack.clinicId, clinicId), inArray(teachBack.patientId, [...patientIds])))
+      .orderBy(asc(teachBack.createdAt))
+      .limit(20_000),
+  );
+  return new Map(rows.map((row) => [row.patientId, row.body]));
+}
+
+/** The newest link of each of these patients. */
+export async function newestLinksOf(clinicId: string, patientIds: readonly string[]) {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(patientLink)
+      .where(
+        and(eq(patientLink.clinicId, clinicId), inArray(patientLink.patientId, [...patientIds])),
+      )
+      .orderBy(asc(patientLink.createdAt))
+      .limit(20_000),
+  );
+  return new Map(rows.map((row) => [row.patientId, row]));
+}
+
+/** Each of these patients' newest episode. */
+export async function newestEpisodesOf(clinicId: string, patientIds: readonly string[]) {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(episode)
+      .where(and(eq(episode.clinicId, clinicId), inArray(episode.patientId, [...patientIds])))
+      .orderBy(asc(episode.openedOn), asc(sql`rowid`))
+      .limit(20_000),
+  );
+  return new Map(rows.map((row) => [row.patientId, row]));
+}

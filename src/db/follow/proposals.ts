@@ -1,0 +1,42 @@
+import { and, desc, eq, inArray, sql } from 'drizzle-orm';
+import { type Statement, builder, read } from '../door';
+import { proposalDecision } from '../schema';
+
+export type ProposalDecisionRow = typeof proposalDecision.$inferSelect;
+
+/** What was decided about a patient's proposals, newest first. */
+export function proposalDecisionsOf(
+  clinicId: string,
+  patientIds: readonly string[],
+  limit = 400,
+): Promise<ProposalDecisionRow[]> {
+  return read((db) =>
+    db
+      .select()
+      .from(proposalDecision)
+      .where(
+        and(
+          eq(proposalDecision.clinicId, clinicId),
+          inArray(proposalDecision.patientId, [...patientIds]),
+        ),
+      )
+      .orderBy(desc(proposalDecision.createdAt), desc(sql`rowid`))
+      .limit(limit),
+  );
+}
+
+/** The clinic's newest decisions about proposals. */
+export function newestProposalDecisions(clinicId: string, limit: number) {
+  return read((db) =>
+    db
+      .select()
+      .from(proposalDecision)
+      .where(eq(proposalDecision.clinicId, clinicId))
+      .orderBy(desc(proposalDecision.createdAt))
+      .limit(limit),
+  );
+}
+
+export function insertProposalDecision(row: ProposalDecisionRow): Statement {
+  return builder().insert(proposalDecision).values(row);
+}

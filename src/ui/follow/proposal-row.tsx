@@ -1,0 +1,151 @@
+'use client';
+
+import { type RefObject, useState } from 'react';
+import { toast } from 'sonner';
+import type { Decision } from '@/core/records';
+import { type Answer } from '../forms/post';
+import { Button } from '../primitives/button';
+import { Field } from '../primitives/field';
+
+export type ShownProposal = {
+  readonly key: string;
+  readonly lineage: string;
+  readonly move: string;
+  readonly name: string;
+  readonly becomes: string | null;
+  readonly from: string;
+  readonly to: string | null;
+  readonly why: string;
+  readonly source: string;
+  /** Growth that would go beyond the patient's minutes. */
+  readonly beyond: boolean;
+};
+
+/** Sends an answer; null when it was taken. */
+export type Send = (
+  proposal: ShownProposal,
+  decision: Exclude<Decision, 'taken back'>,
+  more?: { readonly dose?: string; readonly reason?: string },
+) => Promise<Extract<Answer<unknown>, { ok: false }> | null>;
+
+/** One proposal, with its reason and the ways to answer it. */
+export function ProposalRow({
+  proposal,
+  decide,
+  mayDecide,
+  accept,
+}: {
+  proposal: ShownProposal;
+  decide: Send;
+  mayDecide: boolean;
+  /** Where its accepting button is put, so that one key can press it. */
+  accept: RefObject<HTMLButtonElement | null> | undefined;
+}) {
+  const [asking, setAsking] = useState<'edit' | 'decline' | null>(null);
+  const [dose, setDose] = useState(proposal.to ?? proposal.from);
+  const [reason, setReason] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [refusal, setRefusal] = useState<{ say: string; at: string } | null>(null);
+  const { name, move, from, to, becomes, why, source, beyond } = proposal;
+  const grows = move.startsWith('advance');
+
+  async function send(...given: Parameters<Send> extends [unknown, ...infer R] ? R : never) {
+    setBusy(true);
+    const refused = await decide(proposal, ...given);
+    setBusy(false);
+    if (refused) {
+      setRefusal({ say: refused.say, at: String(refused.at[0] ?? '') });
+      if (refused.at.length === 0) toast.error(refused.say);
+    }
+  }
+  const errorAt = (field: string) => (refusal?.at === field ? refusal.say : '');
+
+  return (
+    <li className="grid gap-1 py-2">
+      <div className="flex flex-wrap items-baseline gap-x-3">
+        <span
+          className={`rounded border px-1.5 text-[0.87em] ${grows ? 'border-action text-action' : 'border-stop text-stop'}`}
+        >
+          {move}
+        </span>
+        <span className="font-semibold">{name}</span>
+        <span className="figures">
+          {from} → {becomes ? `${becomes}, ` : ''}
+          {to ?? (move === 'stop' ? 'left out' : 'next session left out')}
+        </span>
+      </div>
+      <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
+        <p className="min-w-72 flex-1">
+          {why} <span className="text-[0.87em] text-soft">{source}</span>
+        </p>
+        {mayDecide && (
+          <span className="ml-auto flex gap-2">
+            <Button
+              look="main"
+              ref={accept}
+              aria-keyshortcuts={accept ? 'a' : undefined}
+              disabled={busy}
+              onClick={() => void send('accepted')}
+              aria-label={`Accept: ${name}`}
+            >
+              Accept
+            </Button>
+            {to !== null && (
+              <Button
+                aria-expanded={asking === 'edit'}
+                onClick={() => setAsking(asking === 'edit' ? null : 'edit')}
+                aria-label={`Edit: ${name}`}
+              >
+                Edit
+              </Button>
+            )}
+            <Button
+              aria-expanded={asking === 'decline'}
+              onClick={() => setAsking(asking === 'decline' ? null : 'decline')}
+              aria-label={`Decline: ${name}`}
+            >
+              Decline
+            </Button>
+          </span>
+        )}
+      </div>
+      {beyond && (
+        <p className="text-[0.93em] font-medium">
+          Together with the others it would go beyond the patient’s minutes.
+        </p>
+      )}
+      {asking !== null && (
+        <form
+          className="flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (asking === 'edit') void send('edited', { dose, reason });
+            else void send('declined', { reason });
+          }}
+          noValidate
+        >
+          {asking === 'edit' && (
+            <Field
+              label="Dose line instead"
+              name="dose"
+              value={dose}
+              className="figures min-w-72"
+              onChange={(event) => setDose(event.target.value)}
+              error={errorAt('dose')}
+            />
+          )}
+          <Field
+            label={asking === 'edit' ? 'Why (if you like)' : 'Why not'}
+            name="reason"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+            error={errorAt('reason')}
+          />
+          <Button type="submit" disabled={busy}>
+            {asking === 'edit' ? 'Take this line' : 'Decline it'}
+          </Button>
+        </form>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import { useState } from 'react';
+import { type Strip, stripTable } from '@/core/follow';
+
+/** Drawn only once it is opened: a year has thousands of cells. */
+export function StripTable({
+  shown,
+  rows,
+}: {
+  shown: readonly Strip[];
+  rows: () => ReturnType<typeof stripTable>;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="py-1 text-action">The same as a table</summary>
+      {open && (
+        <div
+          className="relative max-h-96 overflow-auto"
+          tabIndex={0}
+          role="region"
+          aria-label="Every day as a table"
+        >
+          <table className="w-full">
+            <thead className="sticky top-0 bg-paper text-left">
+              <tr>
+                {['Day', ...shown.map(({ name }) => name)].map((name) => (
+                  <th key={name} scope="col" className="py-1 pr-4 font-semibold">
+                    {name}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody className="figures">
+              {rows().map(({ date, cells }) => (
+                <tr key={date} className="border-t border-hair">
+                  <th scope="row" className="py-1 pr-4 text-left font-normal whitespace-nowrap">
+                    {date}
+                  </th>
+                  {cells.map((cell, index) => (
+                    <td key={shown[index]?.id} className="pr-4" dir="auto">
+                      {cell}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,93 @@
+'use client';
+
+import { type PackDay, type PackSession, type ShownPack } from '@/core/exchange';
+import { BeginButton } from './begin-button';
+import { BigLantern } from './big-lantern';
+import type { DeviceState } from './device';
+import { useSay } from './say';
+import { Sessions } from './sessions';
+import type { KeptSession } from './store';
+import { Link } from './link';
+
+/** What this phone knows of the day: its own sessions, and what they add to each line's share. */
+export type Here = DeviceState & { readonly shares: Readonly<Record<string, number>> };
+
+/** The day itself: its lantern, a session left half done, and the sessions to begin. */
+export function DayView({
+  pack,
+  day,
+  here,
+  onPlay,
+}: {
+  pack: ShownPack;
+  day: PackDay;
+  here: Here | null;
+  onPlay: (session: PackSession, end: 'least' | 'most', kept: KeptSession | null) => void;
+}) {
+  const say = useSay();
+  const kept = here?.kept ?? [];
+  const left = kept.find((one) => !one.over && one.version === day.programme?.version);
+  const leftOff =
+    left && day.sessions.concat(day.extra ?? []).find((session) => session.key === left.key);
+  const isToday = day.date === pack.days[0].date;
+  const due = [
+    ...new Set([...day.sessions, ...(day.extra ? [day.extra] : [])].flatMap((s) => s.lines)),
+  ]
+    .sort((a, b) => a - b)
+    .flatMap((index) => pack.lines[index] ?? []);
+  return (
+    <>
+      {day.paused !== 'no' && <Paused pack={pack} paused={day.paused} />}
+      {pack.asksHealth && <Link href="/health">{say('today.link')}</Link>}
+      {due.length > 0 && day.paused === 'no' && (
+        <BigLantern
+          ribs={due.map((line) => ({
+            id: line.lineage,
+            name: line.name,
+            words: line.words,
+            picture: line.picture,
+            share: Math.max(isToday ? line.share : 0, here?.shares[line.lineage] ?? 0),
+          }))}
+        />
+      )}
+      {day.sessions.length === 0 && day.paused === 'no' && (
+        <p className="text-lg">{day.restText}</p>
+      )}
+      {left && leftOff && (
+        <section className="grid gap-2 rounded border-2 border-lit p-4">
+          <p>{say('today.leftOff', { session: leftOff.label })}</p>
+          <BeginButton onClick={() => onPlay(leftOff, left.end, left)}>
+            {say('today.goOn')}
+          </BeginButton>
+        </section>
+      )}
+      <Sessions day={day} kept={kept} onBegin={(session, end) => onPlay(session, end, null)} />
+    </>
+  );
+}
+
+function Paused({ pack, paused }: { pack: ShownPack; paused: Exclude<PackDay['paused'], 'no'> }) {
+  const say = useSay();
+  const about = {
+    'after a stop': 'paused.stop',
+    'by the clinic': 'paused.clinic',
+    'by you': 'paused.you',
+  } as const;
+  return (
+    <section
+      className={`grid gap-2 rounded border-2 p-4 ${paused === 'by you' ? 'border-hair' : 'border-stop'}`}
+    >
+      <h2 className="text-xl">{say('paused.title')}</h2>
+      <p>{say(about[paused])}</p>
+      <p dir="auto">
+        {pack.clinic.name}:{' '}
+        <a
+          href={`tel:${pack.clinic.phone.replace(/[^+\d]/g, '')}`}
+          className="inline-block py-2 text-action underline"
+        >
+          {pack.clinic.phone}
+        </a>
+      </p>
+    </section>
+  );
+}
