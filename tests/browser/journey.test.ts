@@ -9,6 +9,7 @@ import {
   says,
   signInAs,
   textOf,
+  twiceAsFast,
 } from '../support/browser';
 import { makeClinic, useDatabase } from '../support/clinic';
 import { eventually, repsTold, toldToday } from '../support/record';
@@ -84,6 +85,7 @@ it('prescribes two exercises by keyboard, opens the link on a phone, does the se
   expect(link).toMatch(new RegExp(`^${server.origin}/open#[\\w-]{40,}$`));
 
   const phone = await freshPage(browser, PHONE);
+  await twiceAsFast(phone);
   const addresses: string[] = [];
   phone.on('request', (request) => addresses.push(request.url()));
   await phone.goto(link, { waitUntil: 'networkidle0' });

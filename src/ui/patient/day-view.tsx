@@ -35,10 +35,25 @@ export function DayView({
   ]
     .sort((a, b) => a - b)
     .flatMap((index) => pack.lines[index] ?? []);
+  const sessions = {
+    day,
+    kept,
+    onBegin: (session: PackSession, end: 'least' | 'most') => onPlay(session, end, null),
+  };
   return (
     <>
+      {/* What is next stands first: it must be found without looking for it. */}
       {day.paused !== 'no' && <Paused pack={pack} paused={day.paused} />}
       {pack.asksHealth && <Link href="/health">{say('today.link')}</Link>}
+      {left && leftOff && (
+        <section className="grid gap-2 rounded border-2 border-lit p-4">
+          <p>{say('today.leftOff', { session: leftOff.label })}</p>
+          <BeginButton onClick={() => onPlay(leftOff, left.end, left)}>
+            {say('today.goOn')}
+          </BeginButton>
+        </section>
+      )}
+      <Sessions show="next" {...sessions} />
       {due.length > 0 && day.paused === 'no' && (
         <BigLantern
           ribs={due.map((line) => ({
@@ -53,15 +68,7 @@ export function DayView({
       {day.sessions.length === 0 && day.paused === 'no' && (
         <p className="text-lg">{day.restText}</p>
       )}
-      {left && leftOff && (
-        <section className="grid gap-2 rounded border-2 border-lit p-4">
-          <p>{say('today.leftOff', { session: leftOff.label })}</p>
-          <BeginButton onClick={() => onPlay(leftOff, left.end, left)}>
-            {say('today.goOn')}
-          </BeginButton>
-        </section>
-      )}
-      <Sessions day={day} kept={kept} onBegin={(session, end) => onPlay(session, end, null)} />
+      <Sessions show="others" {...sessions} />
     </>
   );
 }

@@ -6,12 +6,17 @@ import { BeginButton } from './begin-button';
 import { type Say, useSay } from './say';
 import type { KeptSession } from './store';
 
-/** The day's sessions, each with its time; the next one has the big button. */
+/**
+ * The day's sessions, each with its time: the next one, which has the big button and stands first on
+ * the page, or all the others.
+ */
 export function Sessions({
+  show,
   day,
   kept,
   onBegin,
 }: {
+  show: 'next' | 'others';
   day: PackDay;
   kept: readonly KeptSession[];
   onBegin: (session: PackSession, end: 'least' | 'most') => void;
@@ -20,9 +25,11 @@ export function Sessions({
   const over = new Set(kept.filter((session) => session.over).map((session) => session.key));
   const all = day.extra ? [...day.sessions, day.extra] : day.sessions;
   const next = day.sessions.find((session) => !session.done && !over.has(session.key));
+  const shown = all.filter((session) => (session === next) === (show === 'next'));
+  if (shown.length === 0) return null;
   return (
     <ul className="grid gap-3">
-      {all.map((session) => {
+      {shown.map((session) => {
         const done = session.key !== 'as-needed' && (session.done || over.has(session.key));
         return (
           <li key={session.key} className="grid gap-2 border-t border-hair pt-3">
