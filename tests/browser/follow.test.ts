@@ -159,12 +159,22 @@ it('sorts the morning list, lets a row wait with a reason, and takes it back', a
   await says(page, 'Write why it can wait.');
   await page.type('form input:not([type=search])', 'called, no answer');
   await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
-  await says(page, 'called, no answer');
+  // A stop is first taken by somebody.
+  await says(page, 'Say first that you have seen it');
+  await page.keyboard.press('Escape');
+  await press(page, 'I have seen it');
+  await page.waitForFunction(
+    () => !document.querySelector('main')?.textContent?.includes('Stopped: something felt wrong'),
+  );
+  await says(page, 'No programme yet.');
+  await page.click('button[aria-label="Let it wait: Quill Aldersea"]');
+  await page.waitForSelector('form input:not([type=search])', { visible: true });
+  await page.type('[role=dialog] input', 'called, no answer');
+  await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
   await says(page, 'Put aside');
+  await says(page, 'called, no answer');
   await press(page, 'Take back');
   await page.waitForSelector('button[aria-label="Done for today: Quill Aldersea"]');
-  await press(page, 'I have seen it');
-  await says(page, 'No programme yet.');
   expect(page.problems).toEqual([]);
 });
 

@@ -1,10 +1,10 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
-import { closeDatabase } from '@/db';
-import { PHONE, freshPage, launchBrowser, press, says, textOf } from '../support/browser';
-import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
-import { ROOT, type TestServer, startTestServer, temporaryFolder } from '../support/server';
+import type { Page } from 'puppeteer-core';
+import { PHONE, freshPage, press, says, textOf } from '../support/browser';
+import { device, makePatient, prescribe } from '../support/clinic';
+import { ROOT, temporaryFolder } from '../support/server';
+import { browserStage } from '../support/stage';
 
 /**
  * A second language is a file in a folder, and no code. The one used here is English in brackets, so
@@ -17,28 +17,11 @@ const BRACKETED = Object.fromEntries(
   Object.entries(ENGLISH).map(([key, text]) => [key, `⟦${text}⟧`]),
 );
 
-let server: TestServer;
-let browser: Browser;
-let practitioner: Awaited<ReturnType<typeof member>>;
-
-beforeAll(async () => {
-  const folder = temporaryFolder('languages');
-  mkdirSync(folder, { recursive: true });
-  writeFileSync(join(folder, 'pt.json'), JSON.stringify(BRACKETED));
-  writeFileSync(join(folder, 'fr.json'), 'no table');
-  [server, browser] = await Promise.all([
-    startTestServer({ LANGUAGES_DIR: folder }),
-    launchBrowser(),
-  ]);
-  await useDatabase(server.data);
-  practitioner = await member((await makeClinic('harbour')).emails.practitioner);
-}, 900_000);
-
-afterAll(async () => {
-  closeDatabase();
-  await browser?.close();
-  await server?.close();
-});
+const folder = temporaryFolder('languages');
+writeFileSync(join(folder, 'pt.json'), JSON.stringify(BRACKETED));
+writeFileSync(join(folder, 'fr.json'), 'no table');
+const stage = browserStage({ LANGUAGES_DIR: folder });
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 /** Words on the page outside brackets, but for what the clinic or the catalogue of exercises wrote. */
 function unbracketed(page: Page): Promise<string[]> {
@@ -53,7 +36,7 @@ function unbracketed(page: Page): Promise<string[]> {
 }
 
 async function choose(phone: Page, tag: string): Promise<void> {
-  await phone.goto(`${server.origin}/today/settings`, { waitUntil: 'networkidle0' });
+  await phone.goto(`${stage.server.origin}/today/settings`, { waitUntil: 'networkidle0' });
   await phone.select(`select:has(option[value="${tag}"])`, tag);
   await Promise.all([
     phone.waitForNavigation({ waitUntil: 'networkidle0' }),
@@ -86,14 +69,14 @@ function othersWords(page: Page): Promise<string[]> {
 
 describe('the patient’s language', () => {
   it('is chosen in the settings, and then every page speaks it', async () => {
-    const patientId = await makePatient(practitioner, 'Q Z');
-    await prescribe(practitioner, patientId, [
+    const patientId = await makePatient(stage.practitioner, 'Q Z');
+    await prescribe(stage.practitioner, patientId, [
       { exerciseId: 'neck-warm-up', dose: '3x4 gap 2s rest 20s 2/day' },
       { exerciseId: 'sciatic-slider', dose: 'x10 move 2s each side' },
     ]);
-    const { link } = await device(practitioner, patientId);
-    const phone = await freshPage(browser, PHONE);
-    await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+    const { link } = await device(stage.practitioner, patientId);
+    const phone = await freshPage(stage.browser, PHONE);
+    await phone.goto(`${stage.server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
     await says(phone, 'Begin');
     await choose(phone, 'pt');
     const others = new Set((await othersWords(phone)).flatMap(wordsIn));
@@ -103,7 +86,7 @@ describe('the patient’s language', () => {
     expect(await strange()).toEqual(['English']);
     expect(await phone.$eval('main', (main) => main.lang)).toBe('pt');
     for (const path of ['/today/progress', '/today/pause', '/health', '/today']) {
-      await phone.goto(`${server.origin}${path}`, { waitUntil: 'networkidle0' });
+      await phone.goto(`${stage.server.origin}${path}`, { waitUntil: 'networkidle0' });
       expect([path, await strange()]).toEqual([path, []]);
     }
     expect(await textOf(phone)).toContain('⟦⟦4⟧ times in a row; do that ⟦3⟧ times over⟧');
@@ -111,7 +94,7 @@ describe('the patient’s language', () => {
     await press(phone, '⟦A short word about today⟧');
     await says(phone, '⟦Your worst pain today, 0 to 10⟧');
     expect(await strange()).toEqual([]);
-    await phone.goto(`${server.origin}/today`, { waitUntil: 'networkidle0' });
+    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
     await press(phone, '⟦Begin⟧');
     await says(phone, '⟦Before your first session⟧');
     expect(await strange()).toEqual([]);
@@ -130,16 +113,16 @@ describe('the patient’s language', () => {
   }, 600_000);
 
   it('is what the browser asks for while the link is not open', async () => {
-    const phone = await freshPage(browser, PHONE);
+    const phone = await freshPage(stage.browser, PHONE);
     await phone.setExtraHTTPHeaders({ 'Accept-Language': 'pt-BR,pt;q=0.9,en;q=0.8' });
-    await phone.goto(`${server.origin}/today`, { waitUntil: 'networkidle0' });
+    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
     expect(await textOf(phone)).toContain('⟦Open your personal link⟧');
     expect(await unbracketed(phone)).toEqual([]);
     await phone.close();
   }, 300_000);
 
   it('is not offered from a file that is no table of texts, and the log says so', async () => {
-    expect(server.log()).toContain('fr.json could not be read as a language');
-    expect(server.log()).not.toContain('pt.json');
+    expect(stage.server.log()).toContain('fr.json could not be read as a language');
+    expect(stage.server.log()).not.toContain('pt.json');
   });
 });

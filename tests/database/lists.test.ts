@@ -105,6 +105,17 @@ describe('the morning list', () => {
     ]);
     const row = async () => (await listed()).groups[0]?.rows[0];
     expect(await row()).toMatchObject({ alerts: [{ escalated: true }] });
+    // An alert nobody has taken is not put aside.
+    await expect(
+      markTriage(practitioner, {
+        id: randomUUID(),
+        patientId: alerted,
+        kind: 'snoozed',
+        rule: 'alert',
+        days: 3,
+        reason: 'later',
+      }),
+    ).rejects.toMatchObject({ status: 409 });
     expect((await row())?.reason).toContain('the lead’s');
     const said = (await auditOf(practitioner.clinicId, practitioner.clinicId)).filter(({ verb }) =>
       verb.startsWith('escalated'),

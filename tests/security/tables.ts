@@ -129,10 +129,11 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     body: () => ({
       id: randomUUID(),
       patientId: world.patientId,
-      kind: 'snoozed',
+      // An open alert cannot be put aside, but a mark can always be taken back.
+      kind: 'back',
       rule: 'x',
-      days: 3,
-      reason: 'x',
+      days: 0,
+      reason: '',
     }),
   },
   'triage/limits': { may: LEAD, ownClinicOnly: true, body: () => TRIAGE_LIMITS },

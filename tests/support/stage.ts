@@ -51,8 +51,12 @@ export type BrowserStage = Stage & {
   ) => Promise<Page & { problems: string[] }>;
 };
 
-/** The built application, a browser, and a practitioner signed in. */
-export function browserStage(): BrowserStage {
+/**
+ * The built application, a browser, and a practitioner signed in.
+ *
+ * @param environment what the server is started with besides
+ */
+export function browserStage(environment: Record<string, string> = {}): BrowserStage {
   const stage = {
     async open(path, viewport = DESK) {
       const page = await freshPage(stage.browser, viewport);
@@ -62,7 +66,10 @@ export function browserStage(): BrowserStage {
     },
   } as BrowserStage;
   beforeAll(async () => {
-    [stage.server, stage.browser] = await Promise.all([startTestServer(), launchBrowser()]);
+    [stage.server, stage.browser] = await Promise.all([
+      startTestServer(environment),
+      launchBrowser(),
+    ]);
     await fill(stage, stage.server.data);
   }, 900_000);
   afterAll(async () => {

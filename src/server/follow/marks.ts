@@ -1,9 +1,10 @@
 import type { TriageLimitsDraft, TriageMarkDraft } from '@/core/records';
 import type { TriageLimits } from '@/core/triage';
 import { addDays } from '@/core/units';
-import { clinicById, insertTriageMark, newestMarksOf, updateClinic } from '@/db';
+import { clinicById, insertTriageMark, newestMarksOf, openAlertsOf, updateClinic } from '@/db';
 import type { SignedIn } from '../access';
 import { patientFor } from '../people';
+import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { limitsOf } from './outlook';
 import { writeAs } from '../visit/write-as';
@@ -11,6 +12,12 @@ import { writeAs } from '../visit/write-as';
 /** Puts a row of the morning list aside, for today or some days, or takes it back. */
 export async function markTriage(member: SignedIn, draft: TriageMarkDraft): Promise<void> {
   const patient = await patientFor(member, draft.patientId);
+  // A stop is put aside by whoever has taken it, never by a mark.
+  if (draft.kind !== 'back' && (await openAlertsOf(member.clinicId, [patient.id])).length > 0)
+    throw new Problem(
+      409,
+      'There is an alert nobody has taken. Say first that you have seen it; then the row can be put aside.',
+    );
   const days = draft.kind === 'snoozed' ? draft.days : 0;
   await writeAs(member, 'practitioner', {
     verb: { done: 'put aside for today', snoozed: 'snoozed', back: 'took back' }[draft.kind],
