@@ -9,3 +9,4 @@ export * from './next-step';
 export * from './readiness';
 export * from './session-log';
 export * from './proposals';
+export * from './shown-proposals';

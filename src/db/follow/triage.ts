@@ -8,22 +8,25 @@ export type TriageMarkRow = typeof triageMark.$inferSelect;
 /** The most patients whose rows are reckoned at once. */
 export const TRIAGE_CHUNK = 200;
 
+/** A patient beside their row of the morning list. */
+const OWN_ROW = and(eq(triageRow.clinicId, patient.clinicId), eq(triageRow.patientId, patient.id));
+
+/** Of the clinic, and without a row that still holds. */
+function hasNoRow(clinicId: string, at: number) {
+  return and(
+    eq(patient.clinicId, clinicId),
+    or(isNull(triageRow.patientId), lt(triageRow.staleAt, at + 1)),
+  );
+}
+
 /** Patients of the clinic without a row that still holds, at most so many. */
 export async function patientsWithoutTriage(clinicId: string, at: number, most = TRIAGE_CHUNK) {
   const rows = await read((db) =>
     db
       .select({ patient })
       .from(patient)
-      .leftJoin(
-        triageRow,
-        and(eq(triageRow.clinicId, patient.clinicId), eq(triageRow.patientId, patient.id)),
-      )
-      .where(
-        and(
-          eq(patient.clinicId, clinicId),
-          or(isNull(triageRow.patientId), lt(triageRow.staleAt, at + 1)),
-        ),
-      )
+      .leftJoin(triageRow, OWN_ROW)
+      .where(hasNoRow(clinicId, at))
       .limit(most),
   );
   return rows.map((row) => row.patient);
@@ -52,16 +55,8 @@ export async function countWithoutTriage(clinicId: string, at: number): Promise<
     db
       .select({ n: sql<number>`count(*)` })
       .from(patient)
-      .leftJoin(
-        triageRow,
-        and(eq(triageRow.clinicId, patient.clinicId), eq(triageRow.patientId, patient.id)),
-      )
-      .where(
-        and(
-          eq(patient.clinicId, clinicId),
-          or(isNull(triageRow.patientId), lt(triageRow.staleAt, at + 1)),
-        ),
-      ),
+      .leftJoin(triageRow, OWN_ROW)
+      .where(hasNoRow(clinicId, at)),
   );
   return rows[0]?.n ?? 0;
 }

@@ -1,5 +1,11 @@
 import { type Dose, parseDose } from '@/core/dose';
-import { type LineOutlook, type Proposal, type Weighed, weighProposals } from '@/core/progression';
+import {
+  type LineOutlook,
+  type Proposal,
+  type ShownProposals,
+  type Weighed,
+  weighProposals,
+} from '@/core/progression';
 import { fullestDay, plannedLine, versionDifference } from '@/core/programme';
 import { type LocalDate, type Seconds, addDays, formatSeconds, seconds } from '@/core/units';
 import { type Patient, type ProposalDecisionRow, clinicById } from '@/db';
@@ -32,28 +38,6 @@ export type ProposalsView = {
   readonly names: ReadonlyMap<string, string>;
   /** What the next version would change, in words. */
   readonly difference: readonly string[];
-};
-
-export type ShownProposals = {
-  readonly version: number;
-  readonly earliest: LocalDate;
-  readonly open: readonly {
-    readonly key: string;
-    readonly lineage: string;
-    readonly move: string;
-    readonly name: string;
-    readonly becomes: string | null;
-    readonly from: string;
-    readonly to: string | null;
-    readonly why: string;
-    readonly source: string;
-    readonly beyond: boolean;
-  }[];
-  readonly stays: ProposalsView['stays'];
-  /** Accepted and not written yet. */
-  readonly waiting: readonly { readonly key: string; readonly name: string }[];
-  readonly difference: readonly string[];
-  readonly minutes: { readonly now: string; readonly all: string; readonly has: string | null };
 };
 
 /** The record progression reads, of one patient. */

@@ -2,24 +2,11 @@
 
 import { type RefObject, useState } from 'react';
 import { toast } from 'sonner';
+import type { ShownProposal } from '@/core/progression';
 import type { Decision } from '@/core/records';
 import { type Answer } from '../forms/post';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
-
-export type ShownProposal = {
-  readonly key: string;
-  readonly lineage: string;
-  readonly move: string;
-  readonly name: string;
-  readonly becomes: string | null;
-  readonly from: string;
-  readonly to: string | null;
-  readonly why: string;
-  readonly source: string;
-  /** Growth that would go beyond the patient's minutes. */
-  readonly beyond: boolean;
-};
 
 /** Sends an answer; null when it was taken. */
 export type Send = (

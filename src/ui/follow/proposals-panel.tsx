@@ -2,29 +2,14 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
+import type { ShownProposals } from '@/core/progression';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { isTyping } from '../forms/is-typing';
 import { post } from '../forms/post';
 import { Button } from '../primitives/button';
 import { INPUT_CLASS } from '../primitives/field';
-import { ProposalRow, type Send, type ShownProposal } from './proposal-row';
-
-export type ShownProposals = {
-  readonly version: number;
-  readonly earliest: string;
-  readonly open: readonly ShownProposal[];
-  readonly stays: readonly {
-    readonly lineage: string;
-    readonly name: string;
-    readonly why: string;
-  }[];
-  readonly difference: readonly string[];
-  /** Accepted and not written yet. */
-  readonly waiting: readonly { readonly key: string; readonly name: string }[];
-  /** The day's least time in words: now, with all, and what the patient has. */
-  readonly minutes: { readonly now: string; readonly all: string; readonly has: string | null };
-};
+import { ProposalRow, type Send } from './proposal-row';
 
 /** What the logs propose for each line: accept, edit as a dose line, or decline with a reason. */
 export function ProposalsPanel({
