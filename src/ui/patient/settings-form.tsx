@@ -223,7 +223,7 @@ function TextSizes() {
               setSize(one);
               setTextSize(one);
             }}
-            className="size-5 accent-action"
+            className="size-5 shrink-0 accent-action"
           />
           {say(`settings.text.${one}`)}
         </label>
@@ -302,7 +302,7 @@ function Check({
         type="checkbox"
         checked={on}
         onChange={(event) => onChange(event.target.checked)}
-        className="size-5 accent-action"
+        className="size-5 shrink-0 accent-action"
       />
       {children}
     </label>
