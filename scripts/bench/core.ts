@@ -1,3 +1,4 @@
+import { outlook } from '@/core/outlook';
 import { createClient } from '@libsql/client';
 import { writeFileSync } from 'node:fs';
 import rrule from 'rrule';
@@ -8,13 +9,7 @@ import { addDays, dateRange, localDate } from '@/core/units';
 import { resolve, sessionTimeline, totalSeconds } from '@/core/timeline';
 import { judgeAll } from '@/core/follow';
 import { closeDatabase, databaseUrl, migrateDatabase, patientById } from '@/db';
-import {
-  OUTLOOK_DAYS,
-  clinicContext,
-  followRecords,
-  limitsOf,
-  outlook,
-} from '@/server/follow/outlook';
+import { OUTLOOK_DAYS, clinicContext, followRecords, limitsOf } from '@/server/follow/outlook';
 import { followOf } from '@/server/follow/strips';
 import { refreshTriage } from '@/server/follow/refresh';
 import { todayOf } from '@/server/programme-facts';

@@ -105,7 +105,7 @@ async function records(facts: string): Promise<void> {
   const clinicId = crypto.randomUUID();
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await write(() => [
-    insertClinic({ ...CLINIC, id: clinicId, createdAt: 1 }),
+    insertClinic({ ...CLINIC, id: clinicId, createdAt: 1 as Instant }),
     insertMember({
       clinicId,
       id: crypto.randomUUID(),
@@ -113,7 +113,7 @@ async function records(facts: string): Promise<void> {
       email: EMAIL,
       role: 'lead',
       passwordHash,
-      createdAt: 1,
+      createdAt: 1 as Instant,
     }),
   ]);
   let patientToken = '';

@@ -1,3 +1,5 @@
+import { DAY_KEY } from '@/core/history';
+import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
 import type { RepDone, SessionEventBody } from '@/core/adherence';
 import { advance, startAt } from '@/core/player';
 import type { DeviceEvent } from '@/core/records';
@@ -7,8 +9,8 @@ import { type LocalDate, seconds } from '@/core/units';
 import { pausesOf, versionsOf } from '@/db';
 import type { PatientHere } from '@/server/access';
 import { now } from '@/server/clock';
-import { type SentLine, type SentVersion, sentVersion, wakingOf } from '@/server/programme-facts';
-import { DAY_KEY, takeIn } from '@/server/take-in';
+import { wakingOf } from '@/server/programme-facts';
+import { takeIn } from '@/server/take-in';
 import { VISITS } from './visits';
 import { DAYS, type Story, type StoryDay } from './world';
 import type { Chance } from './chance';

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { dateIn, type Instant, type Zone } from '@/core/schedule';
+import { type Instant, type Zone, dateIn } from '@/core/schedule';
 import { addDays, dateRange } from '@/core/units';
 import { closeDatabase, insertClinic, insertMember, migrateDatabase, write } from '@/db';
 import { setClock } from '@/server/clock';
@@ -14,7 +14,7 @@ async function seed(facts: string): Promise<void> {
   await migrateDatabase();
   const today = dateIn(CLINIC.zone as Zone, Date.now() as Instant);
   const dates = dateRange(addDays(today, 1 - DAYS), today);
-  const createdAt = Date.parse(`${dates[0]}T06:00:00Z`);
+  const createdAt = Date.parse(`${dates[0]}T06:00:00Z`) as Instant;
   const clinicId = crypto.randomUUID();
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await write(() => [

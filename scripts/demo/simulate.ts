@@ -63,8 +63,8 @@ export async function live(
     name: story.name,
     complaint: story.complaint,
     zone: CLINIC.zone,
-    wakeMinute: story.wake,
-    sleepMinute: story.sleep,
+    wakeMinute: story.wake as WallMinute,
+    sleepMinute: story.sleep as WallMinute,
     minutesADay: story.minutesADay,
   });
   if (story.home)

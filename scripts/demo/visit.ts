@@ -174,9 +174,6 @@ async function confirmFindings(member: SignedIn, patientId: string): Promise<voi
       decision: 'confirmed',
       proposed: finding.say,
       say: finding.say,
-      towards: finding.towards,
-      source: finding.source,
-      cue: finding.cue,
       reason: '',
     });
 }

@@ -1,7 +1,7 @@
 import type { SchoolId } from '@/core/exercise';
 import type { HomeBody } from '@/core/records';
 import type { BodyPart } from '@/core/symptoms';
-import type { SessionName } from '@/core/schedule';
+import type { SessionName, Zone } from '@/core/schedule';
 
 /** The demo's made-up tidal island: its clinic, its people, and each patient's story. */
 
@@ -9,7 +9,7 @@ export const CLINIC = {
   name: 'Ebbholm Harbour Clinic',
   phone: '+000 555 0142',
   emergencyText: 'Ring the harbour bell or call the island emergency number, 000.',
-  zone: 'Europe/Lisbon',
+  zone: 'Europe/Lisbon' as Zone,
 } as const;
 
 /** The password of every demo sign-in; it exists in demo data only. */

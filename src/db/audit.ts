@@ -1,3 +1,4 @@
+import type { Instant } from '@/core/schedule';
 import { type Statement, builder, read } from './door';
 import { and, desc, eq } from 'drizzle-orm';
 import { auditEvent } from './schema';
@@ -10,7 +11,7 @@ export type Actor =
 /** What is written of an action: ids and verbs, never words or numbers of a patient. */
 export type AuditEntry = {
   readonly clinicId: string;
-  readonly at: number;
+  readonly at: Instant;
   readonly actor: Actor;
   readonly verb: string;
   readonly subject: { readonly kind: string; readonly id: string };

@@ -1,3 +1,4 @@
+import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, ne, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from './door';
 import { clinicExercise, deskDraft, member, programmeTemplate } from './schema';
@@ -33,7 +34,7 @@ export function putClinicExercise(row: Omit<ClinicExerciseRow, 'retiredAt'>): St
     });
 }
 
-export function retireClinicExercise(clinicId: string, id: string, at: number): Statement {
+export function retireClinicExercise(clinicId: string, id: string, at: Instant): Statement {
   return builder()
     .update(clinicExercise)
     .set({ retiredAt: at })
@@ -62,7 +63,7 @@ export function insertTemplate(row: typeof programmeTemplate.$inferInsert): Stat
   return builder().insert(programmeTemplate).values(row);
 }
 
-export function retireTemplate(clinicId: string, id: string, at: number): Statement {
+export function retireTemplate(clinicId: string, id: string, at: Instant): Statement {
   return builder()
     .update(programmeTemplate)
     .set({ retiredAt: at })
@@ -94,7 +95,12 @@ export async function deskDraftOf(clinicId: string, patientId: string, memberId:
 }
 
 /** Who else has written at this patient's desk since then. */
-export function othersAtDesk(clinicId: string, patientId: string, memberId: string, since: number) {
+export function othersAtDesk(
+  clinicId: string,
+  patientId: string,
+  memberId: string,
+  since: Instant,
+) {
   return read((db) =>
     db
       .select({ name: member.name, updatedAt: deskDraft.updatedAt })

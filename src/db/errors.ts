@@ -1,3 +1,7 @@
+import { Unreadable } from './unreadable';
+
+export { Unreadable };
+
 /**
  * The database's failures, stripped of statements and parameters: a patient's words must not reach
  * a log through an error's text.
@@ -57,7 +61,8 @@ export function cleanError(error: unknown): Error {
   if (
     error instanceof DatabaseFailure ||
     error instanceof GuardRefused ||
-    error instanceof AlreadyThere
+    error instanceof AlreadyThere ||
+    error instanceof Unreadable
   ) {
     return error;
   }

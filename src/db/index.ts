@@ -1,7 +1,15 @@
 export * from './audit';
 export * from './clinics';
 export * from './desk';
-export { closeDatabase, databaseUrl, guard, migrateDatabase, type Statement, write } from './door';
+export {
+  closeDatabase,
+  databaseUrl,
+  guard,
+  migrateDatabase,
+  optimizeDatabase,
+  type Statement,
+  write,
+} from './door';
 export * from './errors';
 export * from './links';
 export * from './members';

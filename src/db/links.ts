@@ -1,3 +1,4 @@
+import type { Instant } from '@/core/schedule';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from './door';
 import { patient, patientDevice, patientLink } from './schema';
@@ -36,7 +37,7 @@ export function insertLink(row: typeof patientLink.$inferInsert): Statement {
   return builder().insert(patientLink).values(row);
 }
 
-export function revokeLinksOf(clinicId: string, patientId: string, at: number): Statement {
+export function revokeLinksOf(clinicId: string, patientId: string, at: Instant): Statement {
   return builder()
     .update(patientLink)
     .set({ revokedAt: at })
@@ -49,7 +50,7 @@ export function revokeLinksOf(clinicId: string, patientId: string, at: number): 
     );
 }
 
-export function markOpened(clinicId: string, linkId: string, at: number): Statement {
+export function markOpened(clinicId: string, linkId: string, at: Instant): Statement {
   return builder()
     .update(patientLink)
     .set({ openedAt: at })

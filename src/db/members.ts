@@ -1,3 +1,4 @@
+import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
 import { type Statement, builder, read } from './door';
@@ -59,7 +60,7 @@ export function insertMemberSession(row: typeof memberSession.$inferInsert): Sta
 export const SESSION_LIFE = { idle: 30 * 60_000, whole: 12 * 3_600_000 } as const;
 
 /** The member behind a session cookie's hash; null when it is unknown, ended, idle or too old. */
-export async function memberBySession(tokenHash: string, now: number) {
+export async function memberBySession(tokenHash: string, now: Instant) {
   const rows = await read((db) =>
     db
       .select({ ...PUBLIC, lastSeenAt: memberSession.lastSeenAt })
@@ -73,8 +74,8 @@ export async function memberBySession(tokenHash: string, now: number) {
           eq(memberSession.tokenHash, tokenHash),
           isNull(memberSession.endedAt),
           eq(member.active, true),
-          gt(memberSession.lastSeenAt, now - SESSION_LIFE.idle),
-          gt(memberSession.createdAt, now - SESSION_LIFE.whole),
+          gt(memberSession.lastSeenAt, (now - SESSION_LIFE.idle) as Instant),
+          gt(memberSession.createdAt, (now - SESSION_LIFE.whole) as Instant),
         ),
       )
       .limit(1),
@@ -82,21 +83,21 @@ export async function memberBySession(tokenHash: string, now: number) {
   return rows[0] ?? null;
 }
 
-export function touchMemberSession(tokenHash: string, now: number): Statement {
+export function touchMemberSession(tokenHash: string, now: Instant): Statement {
   return builder()
     .update(memberSession)
     .set({ lastSeenAt: now })
     .where(and(eq(memberSession.tokenHash, tokenHash), lt(memberSession.lastSeenAt, now)));
 }
 
-export function endMemberSession(tokenHash: string, now: number): Statement {
+export function endMemberSession(tokenHash: string, now: Instant): Statement {
   return builder()
     .update(memberSession)
     .set({ endedAt: now })
     .where(eq(memberSession.tokenHash, tokenHash));
 }
 
-export function endAllSessionsOf(clinicId: string, memberId: string, now: number): Statement {
+export function endAllSessionsOf(clinicId: string, memberId: string, now: Instant): Statement {
   return builder()
     .update(memberSession)
     .set({ endedAt: now })
@@ -121,19 +122,19 @@ export function memberMay(tokenHash: string, clinicId: string, roles: readonly R
       AND ${member.clinicId} = ${clinicId} AND ${member.active} = 1 AND ${member.role} IN (${list})`;
 }
 
-export function insertFailedAttempt(what: string, at: number): Statement {
+export function insertFailedAttempt(what: string, at: Instant): Statement {
   return builder().insert(failedAttempt).values({ what, at });
 }
 
 /** Forgets attempts older than `before`, and all at `what` when it succeeded. */
-export function forgetAttempts(before: number, what?: string): Statement[] {
+export function forgetAttempts(before: Instant, what?: string): Statement[] {
   const old = builder().delete(failedAttempt).where(lt(failedAttempt.at, before));
   return what === undefined
     ? [old]
     : [old, builder().delete(failedAttempt).where(eq(failedAttempt.what, what))];
 }
 
-export async function countAttempts(what: string, since: number): Promise<number> {
+export async function countAttempts(what: string, since: Instant): Promise<number> {
   const rows = await read((db) =>
     db
       .select({ n: sql<number>`count(*)` })

@@ -1,3 +1,4 @@
+import type { Instant } from '@/core/schedule';
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { type Statement, builder, read } from './door';
 import { alert, episode, patient } from './schema';
@@ -72,7 +73,7 @@ export function openAlertsOf(clinicId: string, patientIds: readonly string[]) {
   );
 }
 
-export function acknowledgeAlert(clinicId: string, id: string, by: string, at: number): Statement {
+export function acknowledgeAlert(clinicId: string, id: string, by: string, at: Instant): Statement {
   return builder()
     .update(alert)
     .set({ acknowledgedBy: by, acknowledgedAt: at })

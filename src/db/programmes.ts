@@ -1,5 +1,8 @@
+import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { LocalDate } from '@/core/units';
 import { type Statement, builder, read } from './door';
+import { type Placed, episodeOf, placed } from './visit/place';
 import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
 
 export type VersionRow = typeof programmeVersion.$inferSelect;
@@ -19,18 +22,15 @@ export async function versionsOf(
     db
       .select({ version: programmeVersion, line: programmeLine })
       .from(programmeVersion)
-      .innerJoin(
-        programmeLine,
-        and(
-          eq(programmeLine.clinicId, programmeVersion.clinicId),
-          eq(programmeLine.programmeId, programmeVersion.programmeId),
-          eq(programmeLine.number, programmeVersion.number),
-        ),
-      )
+      // A cross join keeps the written order: a plain one may begin with every line of the clinic.
+      .crossJoin(programmeLine)
       .where(
         and(
           eq(programmeVersion.clinicId, clinicId),
           inArray(programmeVersion.patientId, [...patientIds]),
+          eq(programmeLine.clinicId, programmeVersion.clinicId),
+          eq(programmeLine.programmeId, programmeVersion.programmeId),
+          eq(programmeLine.number, programmeVersion.number),
         ),
       )
       .orderBy(
@@ -67,9 +67,18 @@ export function insertProgramme(row: typeof programme.$inferInsert): Statement {
   return builder().insert(programme).values(row);
 }
 
-export function insertVersion(version: VersionRow, lines: readonly LineRow[]): Statement[] {
+/** @param on the patient's day it was written on, which need not be the day it begins */
+export function insertVersion(
+  version: Placed<VersionRow>,
+  lines: readonly LineRow[],
+  on: LocalDate,
+): Statement[] {
   return [
-    builder().insert(programmeVersion).values(version),
+    ...placed(version, on, (columns) =>
+      builder()
+        .insert(programmeVersion)
+        .values({ ...version, ...columns }),
+    ),
     builder()
       .insert(programmeLine)
       .values([...lines]),
@@ -83,7 +92,7 @@ export function newestVersionIs(clinicId: string, patientId: string, number: num
 }
 
 /** A guard's condition: nothing was logged for this day. */
-export function nothingLoggedOn(clinicId: string, patientId: string, date: string) {
+export function nothingLoggedOn(clinicId: string, patientId: string, date: LocalDate) {
   return sql`SELECT count(*) = 0 FROM ${sessionEvent} WHERE ${sessionEvent.clinicId} = ${clinicId}
     AND ${sessionEvent.patientId} = ${patientId} AND ${sessionEvent.localDate} = ${date}`;
 }
@@ -91,7 +100,7 @@ export function nothingLoggedOn(clinicId: string, patientId: string, date: strin
 export async function hasLogOn(
   clinicId: string,
   patientId: string,
-  date: string,
+  date: LocalDate,
 ): Promise<boolean> {
   const rows = await read((db) =>
     db
@@ -123,16 +132,19 @@ export function pausesOf(clinicId: string, patientIds: readonly string[]) {
 
 /** A pause that is there already stays as it is: what caused it may be told twice. */
 export function insertPause(row: typeof pause.$inferInsert): Statement {
-  return builder().insert(pause).values(row).onConflictDoNothing();
+  return builder()
+    .insert(pause)
+    .values({ ...row, episodeId: episodeOf(row) })
+    .onConflictDoNothing();
 }
 
 /** Ends a patient's open pauses; `lastDay` is the last paused day. */
 export function endPausesOf(
   clinicId: string,
   patientId: string,
-  lastDay: string,
+  lastDay: LocalDate,
   by: string,
-  at: number,
+  at: Instant,
 ): Statement {
   return builder()
     .update(pause)

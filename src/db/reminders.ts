@@ -1,14 +1,17 @@
+import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, isNotNull, isNull, lte, sql } from 'drizzle-orm';
+import { readBody } from './visit/entries';
 import { type Statement, builder, read } from './door';
 import { calendarLink, fileEntry, message, patient } from './schema';
 
 export type MessageRow = typeof message.$inferSelect;
 
 /** Patients who want to be reminded, with what they want; a batch at a time, by id. */
-export function remindedPatients(after: string, limit: number) {
-  return read((db) =>
+/** Patients who asked to be reminded, with what they asked for, by id after this one. */
+export async function remindedPatients(after: string, limit: number) {
+  const rows = await read((db) =>
     db
-      .select({ patient, body: fileEntry.body })
+      .select({ patient, id: fileEntry.id, body: fileEntry.body })
       .from(fileEntry)
       .innerJoin(
         patient,
@@ -26,6 +29,10 @@ export function remindedPatients(after: string, limit: number) {
       .orderBy(asc(patient.id))
       .limit(limit),
   );
+  return rows.map(({ patient: whose, id, body }) => ({
+    patient: whose,
+    settings: readBody('reminders', body ?? '', id),
+  }));
 }
 
 /** A message that is there already stays as it is. */
@@ -34,7 +41,7 @@ export function insertMessage(row: MessageRow): Statement {
 }
 
 /** What is to be sent by now, the oldest first. */
-export function dueMessages(at: number, limit: number): Promise<MessageRow[]> {
+export function dueMessages(at: Instant, limit: number): Promise<MessageRow[]> {
   return read((db) =>
     db
       .select()
@@ -46,7 +53,7 @@ export function dueMessages(at: number, limit: number): Promise<MessageRow[]> {
 }
 
 /** Claims a message for one attempt: only one process gets it. */
-export function claimMessage(row: MessageRow, nextAt: number): Statement {
+export function claimMessage(row: MessageRow, nextAt: Instant): Statement {
   return builder()
     .update(message)
     .set({ attempts: row.attempts + 1, dueAt: nextAt })
@@ -56,7 +63,7 @@ export function claimMessage(row: MessageRow, nextAt: number): Statement {
 export function closeMessage(
   row: Pick<MessageRow, 'clinicId' | 'id'>,
   state: MessageRow['state'],
-  sentAt: number | null,
+  sentAt: Instant | null,
 ): Statement {
   return builder().update(message).set({ state, sentAt }).where(isMessage(row));
 }
@@ -91,7 +98,7 @@ export function insertCalendarLink(row: typeof calendarLink.$inferInsert): State
   return builder().insert(calendarLink).values(row);
 }
 
-export function revokeCalendarLinks(clinicId: string, patientId: string, at: number): Statement {
+export function revokeCalendarLinks(clinicId: string, patientId: string, at: Instant): Statement {
   return builder()
     .update(calendarLink)
     .set({ revokedAt: at })

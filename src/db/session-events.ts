@@ -1,8 +1,10 @@
 import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import type { LocalDate } from '@/core/units';
 import { type Statement, builder, read } from './door';
+import { episodeOf } from './visit/place';
 import { alert, dayDone, logConflict, sessionEvent } from './schema';
 
-export type SessionEventRow = typeof sessionEvent.$inferSelect;
+export type SessionEventRow = Omit<typeof sessionEvent.$inferSelect, 'episodeId'>;
 export type DayDoneRow = typeof dayDone.$inferSelect;
 
 /** The most events of one day that are read; far beyond what a person can do. */
@@ -11,7 +13,7 @@ const MOST_EVENTS_A_DAY = 5000;
 export function eventsOfDay(
   clinicId: string,
   patientId: string,
-  date: string,
+  date: LocalDate,
 ): Promise<SessionEventRow[]> {
   return read((db) =>
     db
@@ -69,7 +71,7 @@ export function eventsById(clinicId: string, patientId: string, ids: readonly st
 export function insertEvents(rows: readonly SessionEventRow[]): Statement {
   return builder()
     .insert(sessionEvent)
-    .values([...rows])
+    .values(rows.map((row) => ({ ...row, episodeId: episodeOf(row) })))
     .onConflictDoNothing();
 }
 
@@ -78,11 +80,19 @@ export function insertConflict(row: typeof logConflict.$inferInsert): Statement 
 }
 
 export function insertAlert(row: typeof alert.$inferInsert): Statement {
-  return builder().insert(alert).values(row).onConflictDoNothing();
+  return builder()
+    .insert(alert)
+    .values({ ...row, episodeId: episodeOf(row) })
+    .onConflictDoNothing();
 }
 
 /** A guard's condition: exactly so many events of the day are stored. */
-export function eventsOnDayAre(clinicId: string, patientId: string, date: string, count: number) {
+export function eventsOnDayAre(
+  clinicId: string,
+  patientId: string,
+  date: LocalDate,
+  count: number,
+) {
   return sql`SELECT count(*) = ${count} FROM ${sessionEvent} WHERE ${sessionEvent.clinicId} = ${clinicId}
     AND ${sessionEvent.patientId} = ${patientId} AND ${sessionEvent.localDate} = ${date}`;
 }
@@ -102,8 +112,8 @@ export function putDayDone(row: DayDoneRow): Statement {
 export function daysDone(
   clinicId: string,
   patientIds: readonly string[],
-  from: string,
-  to: string,
+  from: LocalDate,
+  to: LocalDate,
 ) {
   return read((db) =>
     db

@@ -1,4 +1,4 @@
-import { LEVELS, type Level } from '@/core/triage';
+import { LEVELS, type Level, type MorningRow } from '@/core/triage';
 import {
   TRIAGE_PAGE,
   type TriageQuery,
@@ -10,11 +10,9 @@ import {
 import type { SignedIn } from './access';
 import { escalate } from './follow/escalation';
 import { refreshTriage } from './follow/refresh';
-import type { TriageBody } from './follow/triage';
 
-export { LANTERN_DAYS, type OpenAlert } from './follow/triage';
-
-export type MorningRow = TriageBody & {
+/** A row with whose it is. */
+export type PatientRow = MorningRow & {
   readonly patientId: string;
   readonly name: string;
   readonly practitioner: string;
@@ -24,7 +22,7 @@ export type MorningGroup = {
   /** Null for those put aside. */
   readonly level: Level | null;
   readonly total: number;
-  readonly rows: readonly MorningRow[];
+  readonly rows: readonly PatientRow[];
 };
 
 export type MorningList = {
@@ -53,7 +51,7 @@ export type MorningAsked = {
 };
 
 /** Nobody waits longer than this for the list, in milliseconds. */
-const LOOK = { chunk: 100, milliseconds: 2_500 };
+const LOOK = { chunk: 25, milliseconds: 2_500 };
 
 /** Steady patients need no look: only so many are shown before somebody asks for them. */
 const STEADY_SHOWN = 12;
@@ -82,7 +80,7 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
         level: one === 'aside' ? null : one,
         total: totals[index] ?? 0,
         rows: rows.slice(0, few ? STEADY_SHOWN : rows.length).map((row) => ({
-          ...(JSON.parse(row.body) as TriageBody),
+          ...row.body,
           patientId: row.patientId,
           name: row.name,
           practitioner: names.get(row.practitionerId) ?? '',

@@ -1,3 +1,4 @@
+import type { SentLine, SentVersion } from '@/core/programme';
 import {
   ENGLISH,
   type Language,
@@ -31,13 +32,7 @@ import { type DayLayout, layoutOf, momentsOf } from './patient/day-moments';
 import { packPicture } from './patient/figure-file';
 import { slotText } from './patient/slot-text';
 import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
-import {
-  type PatientFacts,
-  type SentLine,
-  type SentVersion,
-  factsOf,
-  todayOf,
-} from './programme-facts';
+import { type PatientFacts, factsOf, todayOf } from './programme-facts';
 import { ownCues } from './visit/teaching';
 
 /** What a patient sees of their clinic. */

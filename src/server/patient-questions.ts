@@ -1,9 +1,9 @@
 import type { PackQuestions } from '@/core/exchange';
-import { type DayReport, NO_REPORT, worstPain } from '@/core/history';
+import { NO_REPORT, worstPain } from '@/core/history';
 import type { GoalBody, HistoryBody } from '@/core/records';
 import { type Complaint, type SymptomBaseline, furthestReach, isRegion } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
-import type { DayDoneRow, Patient } from '@/db';
+import type { Patient } from '@/db';
 import type { PatientFacts } from './programme-facts';
 import { fileOf } from './visit/entries';
 import { type Measure, latestMeasures } from './visit/measuring';
@@ -34,17 +34,13 @@ export async function askedOf(patient: Patient): Promise<Asked> {
   };
 }
 
-export function readReport(row: DayDoneRow | undefined): DayReport {
-  return { ...NO_REPORT, ...(JSON.parse(row?.report ?? '{}') as Partial<DayReport>) };
-}
-
 /** What is usual for this patient, and what the phone asks today. Nothing is asked that is not used. */
 export function questionsFor(
   facts: PatientFacts,
   { measures, history, goals, photo }: Asked,
   today: LocalDate,
 ): { baseline: SymptomBaseline; questions: PackQuestions } {
-  const reports = new Map(facts.doneRows.map((row) => [row.localDate, readReport(row)]));
+  const reports = new Map(facts.doneRows.map((row) => [row.localDate, row.report]));
   const yesterday = facts.done.get(addDays(today, -1));
   const todays = reports.get(today) ?? NO_REPORT;
   const reach = regionsOf(measures);

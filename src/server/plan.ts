@@ -1,5 +1,4 @@
-import { versionDifference } from '@/core/programme';
-import type { DayPlanBody, HomeBody } from '@/core/records';
+import { type SentVersion, sentVersion, versionDifference } from '@/core/programme';
 import { irritability } from '@/core/symptoms';
 import { type Patient, membersOf, versionsOf } from '@/db';
 import type { SignedIn } from './access';
@@ -8,7 +7,7 @@ import { bandsOf } from './desk/bands';
 import { keptDraft, othersWriting } from './desk/drafts';
 import { ownExercises } from './desk/exercises';
 import { templateList } from './desk/templates';
-import { type SentVersion, sentVersion, todayOf, wakingOf } from './programme-facts';
+import { todayOf, wakingOf } from './programme-facts';
 import { earliestStart } from './save-programme';
 import { newestEntry, newestHistory } from './visit/entries';
 import { findingList } from './visit/findings';
@@ -64,7 +63,7 @@ export async function planOf(patient: Patient) {
 
 /** Home, weights and the day as they were last recorded; null while nobody has asked. */
 export function homeOf(patient: Patient) {
-  return newestEntry<HomeBody>(patient, 'home');
+  return newestEntry(patient, 'home');
 }
 
 /** Everything the desk reckons with beside the programme itself. */
@@ -90,7 +89,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     detectableChangesOf(clinicId),
     newestHistory(patient),
     homeOf(patient),
-    newestEntry<DayPlanBody>(patient, 'day-plan'),
+    newestEntry(patient, 'day-plan'),
     ownExercises(clinicId),
     bandsOf(clinicId),
     templateList(clinicId),

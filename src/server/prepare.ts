@@ -1,6 +1,7 @@
-import { migrateDatabase } from '@/db';
+import { migrateDatabase, optimizeDatabase } from '@/db';
 import { firstRunCode } from './first-run';
 import { logFailure } from './problem';
+import { keepOldFacts } from './visit/old-findings';
 
 /**
  * Migrates, and prints the one-time code of a server without a clinic. A database that cannot be
@@ -9,6 +10,8 @@ import { logFailure } from './problem';
 export async function prepareServer(): Promise<void> {
   try {
     await migrateDatabase();
+    await keepOldFacts();
+    await optimizeDatabase();
     const code = await firstRunCode();
     if (code !== null) {
       console.log(

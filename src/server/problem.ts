@@ -1,5 +1,5 @@
 import { ENGLISH } from '@/catalogue';
-import { AlreadyThere, DatabaseFailure, GuardRefused } from '@/db';
+import { AlreadyThere, DatabaseFailure, GuardRefused, Unreadable } from '@/db';
 
 /** Why something was not done, in a sentence for the person, and where in the form. */
 export class Problem extends Error {
@@ -60,9 +60,15 @@ export function asProblem(error: unknown): Problem {
     }
   }
   if (error instanceof AlreadyThere) return new Problem(409, 'This is there already.');
+  if (error instanceof Unreadable) return new Problem(409, error.say);
   if (error instanceof DatabaseFailure)
     return new Problem(503, error.kind === 'busy' ? BUSY : BROKEN);
   return new Problem(500, 'Something went wrong on our side. Nothing was saved; try again.');
+}
+
+/** What to say of a record that cannot be read; null for every other failure. */
+export function unreadableIn(error: unknown): string | null {
+  return error instanceof Unreadable ? error.say : null;
 }
 
 /** One line for the log: the kind of failure and where in the code, never its words or values. */

@@ -1,3 +1,4 @@
+import { type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
 import type { Catalogue } from '@/catalogue';
 import { GRAMMAR, formatDose, parseDose, untimed } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
@@ -28,7 +29,7 @@ import { now } from './clock';
 import { catalogueFor } from './desk/exercises';
 import { patientFor } from './people';
 import { Problem } from './problem';
-import { type SentVersion, sentVersion, snapshotOf, todayOf } from './programme-facts';
+import { todayOf } from './programme-facts';
 import { screeningState } from './visit/screening';
 
 export type SavedVersion = { readonly number: number; readonly effectiveFrom: LocalDate };
@@ -111,6 +112,7 @@ export async function saveProgramme(
         createdAt: at,
       },
       rows,
+      todayOf(patient),
     ),
     forgetDeskDraft(clinicId, patient.id, member.id),
     audit({
@@ -210,11 +212,11 @@ function lineRows(
       lineage,
       anchor: continues?.anchor ?? draft.effectiveFrom,
       exerciseId: line.exerciseId,
-      exercise: JSON.stringify(wordingOf(catalogue, line.exerciseId)),
+      exercise: wordingOf(catalogue, line.exerciseId),
       dose: texts[place] ?? '',
-      school: line.school ? JSON.stringify(line.school) : null,
+      school: line.school ?? null,
       session: line.session ?? null,
-      overrides: JSON.stringify(line.overrides ?? []),
+      overrides: line.overrides ?? [],
     };
   });
 }

@@ -1,3 +1,4 @@
+import { later } from '@/core/schedule';
 import {
   audit,
   countAttempts,
@@ -20,7 +21,7 @@ const OVERALL = 'all';
 
 /** Counts attempts at a secret and refuses when there were too many. */
 export async function checkRate(what: string): Promise<void> {
-  const since = now() - RATE.windowMs;
+  const since = later(now(), -RATE.windowMs);
   const tooMany =
     (await countAttempts(what, since)) >= RATE.perName ||
     (await countAttempts(OVERALL, since)) >= RATE.overall;
@@ -31,7 +32,7 @@ export async function checkRate(what: string): Promise<void> {
 export async function recordFailure(what: string): Promise<void> {
   const at = now();
   await write(() => [
-    ...forgetAttempts(at - RATE.windowMs),
+    ...forgetAttempts(later(at, -RATE.windowMs)),
     insertFailedAttempt(what, at),
     insertFailedAttempt(OVERALL, at),
   ]);
@@ -58,7 +59,7 @@ export async function signIn(email: string, password: string): Promise<string> {
       createdAt: at,
       lastSeenAt: at,
     }),
-    ...forgetAttempts(at - RATE.windowMs, what),
+    ...forgetAttempts(later(at, -RATE.windowMs), what),
     audit({
       clinicId,
       at,

@@ -1,18 +1,8 @@
 import { createHash } from 'node:crypto';
-import { type SessionEventBody, foldSession } from '@/core/adherence';
-import {
-  type DayDone,
-  type DayReport,
-  type PlayedSession,
-  RECALLED_AFTER_HOURS,
-  dayOfEvent,
-  foldDay,
-  foldReport,
-  sessionsDone,
-} from '@/core/history';
+import { isStop } from '@/core/adherence';
+import { foldEvents, keptUnder, sessionBegan, sessionsDone } from '@/core/history';
 import type { DeviceEvent, EventsPosted } from '@/core/records';
-import { type Instant, type WallMinute, dateIn, instantAt, minuteIn } from '@/core/schedule';
-import { isStop } from '@/core/symptoms';
+import { type Instant, dateIn } from '@/core/schedule';
 import { type LocalDate, addDays } from '@/core/units';
 import {
   GuardRefused,
@@ -35,10 +25,8 @@ import {
 } from '@/db';
 import { type PatientHere, actorOf, stillHolds } from './access';
 import { now } from './clock';
-import { type SentVersion, sentVersion, wakingOf, zoneOf } from './programme-facts';
-
-/** The key of what is told of a day rather than of a session. */
-export const DAY_KEY = 'day';
+import { sentVersion } from '@/core/programme';
+import { wakingOf, zoneOf } from './programme-facts';
 
 export type TakenIn = {
   /** Ids that are stored now, whether by this post or an earlier one. */
@@ -88,7 +76,8 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
       const there = known.get(event.id);
       if (there === undefined) {
         known.set(event.id, payloadHash);
-        fresh.push(rowOf(here, event, payloadHash, posted.sentAt, receivedAt, dates));
+        const happenedOn = dates.get(event.sessionId) ?? dateIn(zoneOf(here.patient), receivedAt);
+        fresh.push(rowOf(here, event, payloadHash, posted.sentAt, receivedAt, happenedOn));
       } else if (there !== payloadHash) {
         conflicts.push(event.id);
         aside.push(...setAside(here, event, payloadHash, receivedAt));
@@ -131,32 +120,21 @@ function canonical(value: unknown): string {
   return JSON.stringify(value) ?? 'null';
 }
 
-/** Further off than this a device's clock is not believed at all, in milliseconds. */
-const OLDEST_MS = 60 * 86_400_000;
-const NEWEST_MS = 120_000;
-
-/**
- * The local date of each session. The device's clock may be wrong: the difference to ours at
- * sending is taken off, and the session's start is reckoned back from its newest event by a clock
- * nobody can set. Once taken in, a session keeps its date.
- */
+/** The local date of each session. Once taken in, a session keeps its date. */
 async function datesOf(
   here: PatientHere,
   posted: EventsPosted,
   receivedAt: Instant,
-): Promise<Map<string, string>> {
+): Promise<Map<string, LocalDate>> {
   const sessionIds = [...new Set(posted.events.map((event) => event.sessionId))];
   const dates = await datesOfSessions(here.clinicId, here.id, sessionIds);
-  const skew = receivedAt - posted.sentAt;
   for (const sessionId of sessionIds) {
     if (dates.has(sessionId)) continue;
     const newest = posted.events
       .filter((event) => event.sessionId === sessionId)
       .reduce((a, b) => (b.offsetMs > a.offsetMs ? b : a));
-    const told = newest.deviceAt - newest.offsetMs + skew;
-    const believable = told > receivedAt - OLDEST_MS && told < receivedAt + NEWEST_MS;
-    const startedAt = believable ? told : receivedAt - newest.offsetMs;
-    dates.set(sessionId, dateIn(zoneOf(here.patient), startedAt as Instant));
+    const began = sessionBegan(newest, posted.sentAt, receivedAt);
+    dates.set(sessionId, dateIn(zoneOf(here.patient), began));
   }
   return dates;
 }
@@ -166,8 +144,8 @@ function rowOf(
   event: DeviceEvent,
   payloadHash: string,
   sentAt: number,
-  receivedAt: number,
-  dates: ReadonlyMap<string, string>,
+  receivedAt: Instant,
+  happenedOn: LocalDate,
 ): SessionEventRow {
   const { id, sessionId, sessionKey, programmeId, version, deviceAt, offsetMs, body } = event;
   return {
@@ -178,8 +156,8 @@ function rowOf(
     sessionKey,
     programmeId,
     version,
-    localDate: dayOf(body, dates.get(sessionId) ?? ''),
-    body: JSON.stringify(body),
+    localDate: keptUnder(body, happenedOn),
+    body,
     payloadHash,
     deviceAt,
     skewMs: receivedAt - sentAt,
@@ -188,20 +166,11 @@ function rowOf(
   };
 }
 
-/** A day's entry may be about a day before; further back than this it is put where it was made. */
-const OLDEST_ENTRY_DAYS = 14;
-
-function dayOf(body: DeviceEvent['body'], happenedOn: string): string {
-  const date = dayOfEvent(body, happenedOn as LocalDate);
-  const oldest = addDays(happenedOn as LocalDate, -OLDEST_ENTRY_DAYS);
-  return date > happenedOn || date < oldest ? happenedOn : date;
-}
-
 function setAside(
   here: PatientHere,
   event: DeviceEvent,
   payloadHash: string,
-  at: number,
+  at: Instant,
 ): Statement[] {
   const { clinicId, id: patientId } = here;
   return [
@@ -228,20 +197,14 @@ function setAside(
 async function stopRule(
   here: PatientHere,
   fresh: readonly SessionEventRow[],
-  at: number,
+  at: Instant,
 ): Promise<Statement[]> {
   const { clinicId, id: patientId } = here;
-  const stop = fresh.find((row) => {
-    const body = JSON.parse(row.body) as SessionEventBody;
-    return (
-      (body.type === 'stopped' && body.because === 'symptom') ||
-      (body.type === 'report' && isStop(body.advice))
-    );
-  });
+  const stop = fresh.find(({ body }) => isStop(body));
   if (!stop) return [];
   const open = (await pausesOf(clinicId, [patientId])).some((pause) => pause.toDate === null);
   // The day it happened on still counts for what was due; the pause begins on the next.
-  const fromDate = addDays(stop.localDate as LocalDate, 1);
+  const fromDate = addDays(stop.localDate, 1);
   return [
     insertAlert({
       clinicId,
@@ -276,74 +239,23 @@ async function folds(here: PatientHere, fresh: readonly SessionEventRow[]): Prom
   for (const date of new Set(fresh.map((row) => row.localDate))) {
     const before = await eventsOfDay(clinicId, patientId, date);
     const rows = [...before, ...fresh.filter((row) => row.localDate === date)];
-    const { done, pain, report } = foldRows(here, date as LocalDate, rows, versions);
+    const { done, pain, report } = foldEvents(date, rows, versions, {
+      zone: zoneOf(here.patient),
+      waking: wakingOf(here.patient),
+    });
     statements.push(
       guard('day', eventsOnDayAre(clinicId, patientId, date, rows.length)),
       putDayDone({
         clinicId,
         patientId,
         localDate: date,
-        done: JSON.stringify(done),
+        done,
         sessionsDone: sessionsDone(done),
         pain,
-        report: JSON.stringify(report),
+        report,
         events: rows.length,
       }),
     );
   }
   return statements;
-}
-
-/** Folds a day's stored events: what was done, and the pain after the last session. */
-export function foldRows(
-  here: Pick<PatientHere, 'patient'>,
-  date: LocalDate,
-  rows: readonly SessionEventRow[],
-  versions: readonly SentVersion[],
-): { done: DayDone; pain: number | null; report: DayReport } {
-  const bySession = new Map<string, SessionEventRow[]>();
-  for (const row of rows.filter(({ sessionKey }) => sessionKey !== DAY_KEY))
-    bySession.set(row.sessionId, [...(bySession.get(row.sessionId) ?? []), row]);
-  const sessions: (PlayedSession & { at: number })[] = [];
-  for (const [sessionId, events] of bySession) {
-    const first = events[0];
-    const version = versions.find((candidate) => candidate.number === first?.version);
-    if (!first || !version) continue;
-    const bodies = events.map((event) => JSON.parse(event.body) as SessionEventBody);
-    const at = Math.max(...events.map((event) => event.deviceAt + event.skewMs));
-    const began = Math.min(
-      ...events.map(({ deviceAt, skewMs, offsetMs }) => deviceAt + skewMs - offsetMs),
-    );
-    sessions.push({
-      summary: foldSession(sessionId, date, bodies),
-      key: first.sessionKey,
-      version,
-      minute: minuteIn(zoneOf(here.patient), began as Instant),
-      at,
-    });
-  }
-  sessions.sort((a, b) => a.at - b.at || (a.summary.sessionId < b.summary.sessionId ? -1 : 1));
-  const pains = sessions.map((session) => session.summary.pain).filter((pain) => pain !== null);
-  return {
-    done: foldDay(date, sessions, wakingOf(here.patient)),
-    pain: pains.at(-1) ?? null,
-    report: foldReport(told(here, date, rows)),
-  };
-}
-
-/** Events in the order they happened, each with whether it was entered long after its day. */
-function told(
-  here: Pick<PatientHere, 'patient'>,
-  date: LocalDate,
-  rows: readonly SessionEventRow[],
-) {
-  const midnight = instantAt(zoneOf(here.patient), addDays(date, 1), 0 as WallMinute);
-  const late = midnight + RECALLED_AFTER_HOURS * 3_600_000;
-  const happened = (row: SessionEventRow) => row.deviceAt + row.skewMs;
-  return [...rows]
-    .sort((a, b) => happened(a) - happened(b) || a.offsetMs - b.offsetMs)
-    .map((row) => ({
-      body: JSON.parse(row.body) as SessionEventBody,
-      recalled: happened(row) > late,
-    }));
 }

@@ -7,6 +7,7 @@ import { referralsOf } from '@/server/visit/referral';
 import { DESK, PHONE, freshPage, launchBrowser, press, says, signInAs } from '../support/browser';
 import {
   device,
+  instant,
   makeClinic,
   makePatient,
   member,
@@ -55,7 +56,7 @@ beforeAll(async () => {
       id: 'a',
       patientId,
       kind: 'stopped for a symptom',
-      createdAt: 1,
+      createdAt: instant(1),
     }),
   ]);
   link = (await device(practitioner, patientId)).link;

@@ -1,10 +1,10 @@
+import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { versionsOf } from '@/db';
-import { sentVersion } from '@/server/programme-facts';
 import { decideFinding, findingList } from '@/server/visit/findings';
 import { saveMeasurements } from '@/server/visit/measuring';
 import { saveScreening } from '@/server/visit/screening';
@@ -81,7 +81,7 @@ it('suggests from a confirmed finding, and adds what was accepted by one key', a
     ],
   });
   const { proposed } = await findingList(await patientOf(stage, patientId));
-  for (const { key, say, towards, source } of proposed)
+  for (const { key, say } of proposed)
     await decideFinding(practitioner, {
       id: randomUUID(),
       patientId,
@@ -89,9 +89,6 @@ it('suggests from a confirmed finding, and adds what was accepted by one key', a
       decision: 'confirmed',
       proposed: say,
       say,
-      towards,
-      source,
-      cue: null,
       reason: '',
     });
   const page = await stage.open(`/patients/${patientId}/plan`);

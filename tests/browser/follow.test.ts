@@ -1,10 +1,10 @@
+import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
 import { insertAlert, versionsOf, write } from '@/db';
 import { setClock } from '@/server/clock';
-import { sentVersion } from '@/server/programme-facts';
 import { takeIn } from '@/server/take-in';
 import { press, says, textOf } from '../support/browser';
-import { device, makePatient, prescribe, today } from '../support/clinic';
+import { device, instant, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { eventually } from '../support/record';
 import { browserStage } from '../support/stage';
@@ -149,7 +149,7 @@ it('sorts the morning list, lets a row wait with a reason, and takes it back', a
       id: `stop ${patientId}`,
       patientId,
       kind: 'stopped for a symptom',
-      createdAt: Date.now(),
+      createdAt: instant(Date.now()),
     }),
   ]);
   const page = await stage.open('/?name=Quill');

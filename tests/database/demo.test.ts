@@ -1,11 +1,11 @@
+import { wakingOf, zoneOf } from '@/server/programme-facts';
+import { foldEvents } from '@/core/history';
+import { sentVersion } from '@/core/programme';
 import { rmSync } from 'node:fs';
 import { addDays, dateRange } from '@/core/units';
 import { closeDatabase, daysDone, openAlertsOf, pausesOf, versionsOf } from '@/db';
 import { morningList } from '@/server/morning-list';
-import { foldRows } from '@/server/take-in';
 import { eventsOfDay, patientById } from '@/db';
-import { sentVersion } from '@/server/programme-facts';
-import type { LocalDate } from '@/core/units';
 import { chance } from '../../scripts/demo/chance';
 import { live } from '../../scripts/demo/simulate';
 import { DAYS, STORIES } from '../../scripts/demo/world';
@@ -28,7 +28,7 @@ async function lived(name: string, seed = 7) {
   const story = STORIES.find((one) => one.name.startsWith(name));
   if (!story) throw new Error(`no story of ${name}`);
   const { patientId } = await live(story, seed, dates(), () => member(clinic.emails.practitioner));
-  const days = await daysDone(clinic.id, [patientId], dates()[0] ?? '', today());
+  const days = await daysDone(clinic.id, [patientId], dates()[0] ?? today(), today());
   return {
     clinic,
     patientId,
@@ -58,12 +58,11 @@ it('writes through the same code as real use: every kept fold equals its events 
   expect(versions).toHaveLength(2);
   for (const row of days) {
     const events = await eventsOfDay(clinic.id, patientId, row.localDate);
-    const anew = foldRows({ patient }, row.localDate as LocalDate, events, versions);
-    expect([row.localDate, JSON.parse(row.done), JSON.parse(row.report)]).toEqual([
-      row.localDate,
-      anew.done,
-      anew.report,
-    ]);
+    const anew = foldEvents(row.localDate, events, versions, {
+      zone: zoneOf(patient),
+      waking: wakingOf(patient),
+    });
+    expect([row.localDate, row.done, row.report]).toEqual([row.localDate, anew.done, anew.report]);
     expect(row).toMatchObject({ pain: anew.pain, events: events.length });
   }
 }, 240_000);

@@ -1,3 +1,4 @@
+import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { EXERCISES } from '@/catalogue';
@@ -18,7 +19,6 @@ import {
 import { stairsOf } from '@/server/desk/stairs';
 import { removeTemplate, saveTemplate, templateList } from '@/server/desk/templates';
 import { deskOf } from '@/server/plan';
-import { sentVersion } from '@/server/programme-facts';
 import { saveEntry } from '@/server/visit/entries';
 import { saveScreening } from '@/server/visit/screening';
 import {

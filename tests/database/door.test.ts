@@ -14,7 +14,7 @@ import {
 } from '@/db';
 import { read } from '@/db/door';
 import { failedAttempt } from '@/db/schema';
-import { makeClinic, member, useDatabase } from '../support/clinic';
+import { ZONE, instant, makeClinic, member, useDatabase } from '../support/clinic';
 import { ROOT, temporaryFolder } from '../support/server';
 
 let folder: string;
@@ -86,17 +86,19 @@ describe('a write that cannot be carried out', () => {
     const other = createClient({ url: databaseUrl(), timeout: 100 });
     const tx = await other.transaction('write');
     await tx.execute('SELECT 1');
-    const failing = write((db) => [db.insert(failedAttempt).values({ what: 'refused', at: 1 })]);
+    const failing = write((db) => [
+      db.insert(failedAttempt).values({ what: 'refused', at: instant(1) }),
+    ]);
     await expect(failing).rejects.toEqual(new DatabaseFailure('busy', 'SQLITE_BUSY'));
     await tx.rollback();
     other.close();
-    await write((db) => [db.insert(failedAttempt).values({ what: 'accepted', at: 2 })]);
+    await write((db) => [db.insert(failedAttempt).values({ what: 'accepted', at: instant(2) })]);
     expect(await stored()).toEqual(new Set(['accepted']));
   }, 80_000);
 
   it('stores nothing of a batch whose guard no longer holds', async () => {
     const refused = write((db) => [
-      db.insert(failedAttempt).values({ what: 'before the guard', at: 1 }),
+      db.insert(failedAttempt).values({ what: 'before the guard', at: instant(1) }),
       guard('version', sql`SELECT 1 = 2`),
     ]);
     await expect(refused).rejects.toBeInstanceOf(GuardRefused);
@@ -133,7 +135,7 @@ describe('one process', () => {
   it('lets many writes at once through, one after the other', async () => {
     await Promise.all(
       Array.from({ length: 200 }, (_, index) =>
-        write((db) => [db.insert(failedAttempt).values({ what: `w${index}`, at: index })]),
+        write((db) => [db.insert(failedAttempt).values({ what: `w${index}`, at: instant(index) })]),
       ),
     );
     expect((await stored()).size).toBe(200);
@@ -145,7 +147,7 @@ describe('one process', () => {
     const { signOut } = await import('@/server/sign-in');
     const { changeClinic } = await import('@/server/people');
     await signOut(lead);
-    const draft = { name: 'New', phone: '1', emergencyText: 'x', zone: 'UTC' };
+    const draft = { name: 'New', phone: '1', emergencyText: 'x', zone: ZONE };
     await expect(changeClinic(lead, draft)).rejects.toMatchObject({ guard: 'access' });
   });
 });

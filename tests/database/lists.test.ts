@@ -15,6 +15,7 @@ import { acknowledge } from '@/server/people';
 import { setPaused } from '@/server/save-programme';
 import {
   device,
+  instant,
   makeClinic,
   makePatient,
   member,
@@ -82,7 +83,7 @@ describe('the morning list', () => {
         id: 'stop',
         patientId: alerted,
         kind: 'stopped for a symptom',
-        createdAt: Date.now(),
+        createdAt: instant(Date.now()),
       }),
     ]);
     expect(await namesIn()).toEqual(['Zoe Last', 'Aaron First']);
@@ -100,7 +101,7 @@ describe('the morning list', () => {
         id: 'old',
         patientId: alerted,
         kind: 'new weakness',
-        createdAt: Date.now() - 25 * 3_600_000,
+        createdAt: instant(Date.now() - 25 * 3_600_000),
       }),
     ]);
     const row = async () => (await listed()).groups[0]?.rows[0];

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody } from '@/core/adherence';
 import type { DeviceEvent, PatientSettings } from '@/core/records';
-import type { Instant } from '@/core/schedule';
+import { type Instant, later } from '@/core/schedule';
 import type { LocalDate } from '@/core/units';
 import {
   auditOf,
@@ -24,7 +24,7 @@ import { pauseMyself, saveSettings, settingsOf } from '@/server/patient/settings
 import { saveEntry } from '@/server/visit/entries';
 import { addPatient } from '@/server/people';
 import { takeIn } from '@/server/take-in';
-import { ZONE, device, makePatient, prescribe, today } from '../support/clinic';
+import { ZONE, device, instant, makePatient, minute, prescribe, today } from '../support/clinic';
 import { databaseStage } from '../support/stage';
 
 const stage = databaseStage('patient-day');
@@ -64,7 +64,7 @@ async function tell(
 
 const reportOn = async (here: PatientHere, date = today()) => {
   const [row] = await daysDone(here.clinicId, [here.id], date, date);
-  return JSON.parse(row?.report ?? 'null') as Record<string, unknown> | null;
+  return row?.report ?? null;
 };
 const daily = (change: Partial<Extract<SessionEventBody, { type: 'daily' }>> = {}) =>
   ({
@@ -84,7 +84,7 @@ describe('what a phone tells of a day', () => {
     expect(await reportOn(here)).toMatchObject({ worst: 4, arm: 4, leg: -1, notes: ['windy'] });
     const [row] = await daysDone(here.clinicId, [here.id], today(), today());
     expect(row?.sessionsDone).toBe(0);
-    expect(JSON.parse(row?.done ?? '{}')).toMatchObject({ sessions: [] });
+    expect(row?.done).toMatchObject({ sessions: [] });
   });
 
   it('belongs to the day it is about; more than 48 h later it is marked as recalled', async () => {
@@ -184,9 +184,9 @@ describe('the pack of a phone', () => {
 
 const SETTINGS = {
   minutesADay: 15,
-  wakeMinute: 400,
+  wakeMinute: minute(400),
   language: 'en',
-  sleepMinute: 1300,
+  sleepMinute: minute(1300),
   props: ['soft ball'],
   reminders: {
     sessions: true,
@@ -211,7 +211,11 @@ describe('a patient’s own settings', () => {
     });
     await saveSettings(here, settings());
     const patient = await patientById(here.clinicId, here.id);
-    expect(patient).toMatchObject({ minutesADay: 15, wakeMinute: 400, sleepMinute: 1300 });
+    expect(patient).toMatchObject({
+      minutesADay: 15,
+      wakeMinute: minute(400),
+      sleepMinute: minute(1300),
+    });
     expect(await settingsOf({ ...here, patient: patient ?? here.patient })).toMatchObject({
       props: ['soft ball'],
       reminders: { sessions: true, address: '+000 1' },
@@ -248,7 +252,7 @@ describe('a patient’s own settings', () => {
 describe('reminders through the simulated outbox', () => {
   async function reminded() {
     const here = await patientHere();
-    await saveSettings(here, { ...settings(), wakeMinute: 420, sleepMinute: 1320 });
+    await saveSettings(here, { ...settings(), wakeMinute: minute(420), sleepMinute: minute(1320) });
     return here;
   }
   const mine = async (here: PatientHere) =>
@@ -282,7 +286,7 @@ describe('reminders through the simulated outbox', () => {
 
   it('are tried again when sending fails, and given up after the last try', async () => {
     const here = await reminded();
-    const morning = Date.parse(`${today()}T08:20:00Z`);
+    const morning = instant(Date.parse(`${today()}T08:20:00Z`));
     for (let minute = 0; minute < 180; minute += 10) {
       setClock(() => morning + minute * 60_000);
       await planReminders();
@@ -297,7 +301,7 @@ describe('reminders through the simulated outbox', () => {
     const states = (await mine(here)).map(({ message }) => [message.state, message.attempts]);
     expect(states.every(([state, attempts]) => state === 'given up' && attempts === 4)).toBe(true);
     expect(tries).toBeGreaterThanOrEqual(4);
-    expect(await dueMessages(morning + 12 * 3_600_000, 500)).toEqual([]);
+    expect(await dueMessages(later(morning, 12 * 3_600_000), 500)).toEqual([]);
   });
 
   it('stop for what is done, on paused days, and when nothing is wanted', async () => {
@@ -319,8 +323,8 @@ describe('a found phone', () => {
       name: 'Wrasse',
       complaint: 'Neck',
       zone: ZONE,
-      wakeMinute: 420,
-      sleepMinute: 1320,
+      wakeMinute: minute(420),
+      sleepMinute: minute(1320),
       minutesADay: null,
       birthDate: '1980-02-29' as LocalDate,
     });

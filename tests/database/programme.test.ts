@@ -1,9 +1,9 @@
+import { sentVersion } from '@/core/programme';
 import { rmSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { addDays } from '@/core/units';
 import { auditOf, closeDatabase, versionsOf } from '@/db';
 import { setPaused } from '@/server/save-programme';
-import { sentVersion } from '@/server/programme-facts';
 import { takeIn } from '@/server/take-in';
 import {
   device,

@@ -1,3 +1,6 @@
+import { DAY_KEY } from '@/core/history';
+import { judgedVersion, logsOf, outlook } from '@/core/outlook';
+import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody, Soreness } from '@/core/adherence';
 import type { LineDraft, OutcomeLetterDraft } from '@/core/records';
@@ -5,7 +8,7 @@ import { addDays } from '@/core/units';
 import { auditOf, versionsOf } from '@/db';
 import { setClock } from '@/server/clock';
 import { faredOf } from '@/server/follow/fared';
-import { outlook, limitsOf, logsOf, judgedVersion } from '@/server/follow/outlook';
+import { limitsOf } from '@/server/follow/outlook';
 import { decideProposal, sendAccepted } from '@/server/follow/decide';
 import { pastDecisions } from '@/server/follow/decided';
 import { proposalsOf, recordOf } from '@/server/follow/proposals';
@@ -13,8 +16,7 @@ import { letterById, reviewOf, signLetter, writeKeepGoing } from '@/server/follo
 import { saveEntry } from '@/server/visit/entries';
 import { catalogueFor } from '@/server/desk/exercises';
 import { setPaused } from '@/server/save-programme';
-import { DAY_KEY, takeIn } from '@/server/take-in';
-import { sentVersion } from '@/server/programme-facts';
+import { takeIn } from '@/server/take-in';
 import { device, makePatient, prescribe, today } from '../support/clinic';
 import { databaseStage, patientOf } from '../support/stage';
 

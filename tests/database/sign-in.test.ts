@@ -1,16 +1,25 @@
+import { later } from '@/core/schedule';
 import { rmSync } from 'node:fs';
 import { SESSION_LIFE, closeDatabase, memberBySession, touchMemberSession, write } from '@/db';
-import { setClock } from '@/server/clock';
+import { now, setClock } from '@/server/clock';
 import { firstRunCode, setUpClinic } from '@/server/first-run';
 import { openLink, revokeLink } from '@/server/links';
 import { hashPassword, passwordFits } from '@/server/passwords';
 import { hashToken, readableCode, sameSecret } from '@/server/secrets';
 import { signIn, signOut } from '@/server/sign-in';
-import { device, makeClinic, makePatient, member, useDatabase } from '../support/clinic';
+import {
+  ZONE,
+  device,
+  instant,
+  makeClinic,
+  makePatient,
+  member,
+  useDatabase,
+} from '../support/clinic';
 import { temporaryFolder } from '../support/server';
 
 let folder: string;
-const START = Date.parse('2026-11-23T08:00:00Z');
+const START = instant(Date.parse('2026-11-23T08:00:00Z'));
 
 beforeEach(async () => {
   folder = temporaryFolder('sign-in');
@@ -27,7 +36,7 @@ describe('a member’s session', () => {
   it('ends after half an hour of nothing, and lives on while used', async () => {
     setClock(() => START);
     const { tokenHash } = await member((await makeClinic('one')).emails.lead);
-    const at = (minutes: number) => START + minutes * 60_000;
+    const at = (minutes: number) => later(START, minutes * 60_000);
     expect(await memberBySession(tokenHash, at(29))).not.toBeNull();
     await write(() => [touchMemberSession(tokenHash, at(29))]);
     expect(await memberBySession(tokenHash, at(58))).not.toBeNull();
@@ -37,9 +46,9 @@ describe('a member’s session', () => {
   it('ends after twelve hours however much it is used', async () => {
     setClock(() => START);
     const { tokenHash } = await member((await makeClinic('one')).emails.lead);
-    const late = START + SESSION_LIFE.whole;
-    await write(() => [touchMemberSession(tokenHash, late - 1000)]);
-    expect(await memberBySession(tokenHash, late - 500)).not.toBeNull();
+    const late = later(START, SESSION_LIFE.whole);
+    await write(() => [touchMemberSession(tokenHash, later(late, -1000))]);
+    expect(await memberBySession(tokenHash, later(late, -500))).not.toBeNull();
     expect(await memberBySession(tokenHash, late)).toBeNull();
   });
 
@@ -47,8 +56,8 @@ describe('a member’s session', () => {
     const { emails } = await makeClinic('one');
     const [first, second] = [await member(emails.lead), await member(emails.lead)];
     await signOut(first);
-    expect(await memberBySession(first.tokenHash, Date.now())).toBeNull();
-    expect(await memberBySession(second.tokenHash, Date.now())).not.toBeNull();
+    expect(await memberBySession(first.tokenHash, now())).toBeNull();
+    expect(await memberBySession(second.tokenHash, now())).not.toBeNull();
   });
 
   it('opens again after the quarter of an hour that wrong passwords closed it for', async () => {
@@ -103,7 +112,7 @@ describe('a personal link', () => {
 describe('the first run', () => {
   const draft = (code: string) => ({
     code,
-    clinic: { name: 'New Quay', phone: '1', emergencyText: 'x', zone: 'UTC' },
+    clinic: { name: 'New Quay', phone: '1', emergencyText: 'x', zone: ZONE },
     lead: {
       id: crypto.randomUUID(),
       name: 'Lead',

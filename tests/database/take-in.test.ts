@@ -1,14 +1,16 @@
+import { wakingOf, zoneOf } from '@/server/programme-facts';
+import { foldEvents } from '@/core/history';
+import { sentVersion } from '@/core/programme';
 import { rmSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import type { RepDone, SessionEventBody } from '@/core/adherence';
 import type { DeviceEvent } from '@/core/records';
-import { addDays } from '@/core/units';
+import { addDays, localDate } from '@/core/units';
 import { closeDatabase, daysDone, eventsOfDay, openAlertsOf, pausesOf, versionsOf } from '@/db';
 import { read } from '@/db/door';
 import { logConflict } from '@/db/schema';
 import { setClock } from '@/server/clock';
-import { foldRows, takeIn } from '@/server/take-in';
-import { sentVersion } from '@/server/programme-facts';
+import { takeIn } from '@/server/take-in';
 import { revokeLink } from '@/server/links';
 import {
   device,
@@ -114,12 +116,11 @@ async function bothFolds(date = today()) {
   const versions = ((await versionsOf(here.clinicId, [here.id])).get(here.id) ?? []).map(
     sentVersion,
   );
-  const anew = foldRows(here, date, await stored(date), versions);
-  const kept = row && {
-    done: JSON.parse(row.done) as unknown,
-    pain: row.pain,
-    report: JSON.parse(row.report) as unknown,
-  };
+  const anew = foldEvents(date, await stored(date), versions, {
+    zone: zoneOf(here.patient),
+    waking: wakingOf(here.patient),
+  });
+  const kept = row && { done: row.done, pain: row.pain, report: row.report };
   return { kept, anew };
 }
 
@@ -209,7 +210,9 @@ describe('the day of a session', () => {
     setClock(() => began + 9 * 3_600_000);
     const events = await wholeSession(began);
     await post(events, began + 9 * 3_600_000);
-    expect(await eventsOfDay(here.clinicId, here.id, '2026-06-10')).toHaveLength(events.length);
+    expect(await eventsOfDay(here.clinicId, here.id, localDate('2026-06-10'))).toHaveLength(
+      events.length,
+    );
   });
 
   it('stays what it was when a later event arrives with another clock', async () => {

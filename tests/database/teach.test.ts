@@ -87,9 +87,12 @@ describe('a teaching', () => {
     const write = (await import('@/db/door')).write;
     const { builder } = await import('@/db/door');
     await expect(write(() => [builder().delete(teachBack)])).rejects.toThrow();
-    await expect(write(() => [builder().update(teachBack).set({ body: '{}' })])).rejects.toThrow();
+    const emptied = { lines: [], closing: CLOSING };
+    await expect(
+      write(() => [builder().update(teachBack).set({ body: emptied })]),
+    ).rejects.toThrow();
     const rows = await read((db) => db.select().from(teachBack));
-    expect(rows.some((row) => row.id === draft.id && row.body !== '{}')).toBe(true);
+    expect(rows.some((row) => row.id === draft.id && row.body.lines.length > 0)).toBe(true);
   });
 
   it('of a version that is no longer the newest is refused with a sentence; the draft stays', async () => {

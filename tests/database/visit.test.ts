@@ -336,9 +336,6 @@ describe('findings', () => {
         decision,
         proposed: proposal.say,
         say: 'Deep neck flexors tire early',
-        towards: proposal.towards,
-        source: proposal.source,
-        cue: null,
         reason,
       });
     await expect(decide('dismissed')).rejects.toMatchObject({ at: ['reason'] });

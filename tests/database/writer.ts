@@ -1,3 +1,4 @@
+import type { Instant } from '@/core/schedule';
 import { failedAttempt } from '@/db/schema';
 import { createClient } from '@libsql/client';
 import { closeDatabase, databaseUrl, migrateDatabase, write } from '@/db';
@@ -11,7 +12,7 @@ async function writeRows(name: string, count: number): Promise<void> {
   await migrateDatabase();
   for (let index = 0; index < count; index += 1) {
     const what = `${name}-${index}`;
-    await write((db) => [db.insert(failedAttempt).values({ what, at: index })]);
+    await write((db) => [db.insert(failedAttempt).values({ what, at: index as Instant })]);
     process.stdout.write(`${what}\n`);
   }
   closeDatabase();

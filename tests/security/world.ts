@@ -19,6 +19,7 @@ import { saveScreening } from '@/server/visit/screening';
 import {
   aTemplate,
   device,
+  instant,
   makeClinic,
   makePatient,
   member,
@@ -101,7 +102,7 @@ export async function makeWorld(folder: string): Promise<void> {
       id: 'alert-1',
       patientId: world.patientId,
       kind: 'conflicting log',
-      createdAt: 1,
+      createdAt: instant(1),
     }),
   ]);
   world.letterId = randomUUID();

@@ -6,7 +6,7 @@ import {
   type TemplateDraft,
   exerciseDraft,
 } from '@/core/records';
-import type { Zone } from '@/core/schedule';
+import type { Instant, WallMinute, Zone } from '@/core/schedule';
 import { type LocalDate, addDays } from '@/core/units';
 import {
   closeDatabase,
@@ -28,7 +28,13 @@ import { signIn } from '@/server/sign-in';
 import { dateIn } from '@/core/schedule';
 
 export const PASSWORD = 'a long enough password';
-export const ZONE = 'Europe/Lisbon';
+export const ZONE = 'Europe/Lisbon' as Zone;
+
+/** An instant, milliseconds since 1970. */
+export const instant = (value: number) => value as Instant;
+
+/** A wall clock's minute of the day. */
+export const minute = (value: number) => value as WallMinute;
 
 /** Points this process at a database in the folder, migrated. */
 export async function useDatabase(folder: string): Promise<void> {
@@ -102,8 +108,8 @@ export async function makePatient(by: SignedIn, name = 'Test Patient'): Promise<
     name,
     complaint: 'Neck',
     zone: ZONE,
-    wakeMinute: 420,
-    sleepMinute: 1320,
+    wakeMinute: minute(420),
+    sleepMinute: minute(1320),
     minutesADay: 10,
   });
   return id;
@@ -131,7 +137,7 @@ export async function device(
 }
 
 export function today(days = 0): LocalDate {
-  return addDays(dateIn(ZONE as Zone, now()), days);
+  return addDays(dateIn(ZONE, now()), days);
 }
 
 type LineInput = Omit<ProgrammeDraft['lines'][number], 'lineage'> & {

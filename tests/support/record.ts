@@ -7,7 +7,7 @@ export async function toldToday(clinicId: string, patientId: string): Promise<Se
   const rows = await eventsOfDay(clinicId, patientId, today());
   return rows
     .sort((a, b) => a.deviceAt - b.deviceAt || a.offsetMs - b.offsetMs)
-    .map((row) => JSON.parse(row.body) as SessionEventBody);
+    .map(({ body }) => body);
 }
 
 /** Every repetition told, of all lines. */

@@ -1,14 +1,13 @@
+import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { z } from 'zod';
 import { LEVELS, type Level } from '@/core/triage';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
 import {
-  LANTERN_DAYS,
   type MorningGroup,
   type MorningList,
-  type MorningRow,
+  type PatientRow as Row,
   morningList,
 } from '@/server/morning-list';
 import { AlertLine } from '@/ui/forms/alert-line';
@@ -16,7 +15,9 @@ import { Lantern } from '@/ui/lantern/lantern';
 import { describeDays, ribOfDay } from '@/ui/lantern/rib';
 import { buttonClass } from '@/ui/primitives/button';
 import { INPUT_CLASS } from '@/ui/primitives/field';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { PutAside } from '@/ui/triage/put-aside';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Morning list' };
 
@@ -31,7 +32,9 @@ const Query = z.object({
 });
 type Query = z.infer<typeof Query>;
 
-export default async function MorningPage({ searchParams }: PageProps<'/'>) {
+export default legible(MorningPage);
+
+async function MorningPage({ searchParams }: PageProps<'/'>) {
   const member = await currentMember();
   if (!member) return null;
   const query = Query.parse(await searchParams);
@@ -65,18 +68,18 @@ export default async function MorningPage({ searchParams }: PageProps<'/'>) {
           </button>
         </form>
         {mayAct && (
-          <Link href="/patients/new" className={buttonClass('main')}>
+          <QuietLink href="/patients/new" className={buttonClass('main')}>
             New patient
-          </Link>
+          </QuietLink>
         )}
       </div>
       <Whose list={list} query={query} />
       {list.waiting > 0 && (
         <p role="status" className="border-l-2 border-lit py-1 pl-3">
           {list.waiting} patients are still being reckoned; theirs are of before or missing.{' '}
-          <Link href={address(query, {})} className="text-action underline">
+          <QuietLink href={address(query, {})} className="text-action underline">
             Look again
-          </Link>
+          </QuietLink>
         </p>
       )}
       {list.total === 0 ? (
@@ -113,15 +116,15 @@ function Whose({ list, query }: { list: MorningList; query: Query }) {
   if (list.counts.length === 0) return null;
   return (
     <nav aria-label="Whose patients" className="flex flex-wrap gap-x-5 gap-y-1 py-2 text-[0.93em]">
-      <Link
+      <QuietLink
         href={address(query, { whose: null })}
         aria-current={query.whose === null ? 'page' : undefined}
         className={query.whose === null ? 'font-semibold' : 'text-action hover:underline'}
       >
         Everybody’s
-      </Link>
+      </QuietLink>
       {list.counts.map(({ id, name, call, decide, steady }) => (
-        <Link
+        <QuietLink
           key={id}
           href={address(query, { whose: id })}
           aria-current={query.whose === id ? 'page' : undefined}
@@ -131,7 +134,7 @@ function Whose({ list, query }: { list: MorningList; query: Query }) {
           <span className="figures text-soft">
             {call} to call, {decide} to decide, {steady} steady
           </span>
-        </Link>
+        </QuietLink>
       ))}
     </nav>
   );
@@ -154,12 +157,12 @@ function Group({ group, query, mayAct }: { group: MorningGroup; query: Query; ma
         <span aria-hidden className={`h-4 w-1.5 self-center rounded-sm ${mark}`} />
         {title} <span className="figures text-soft">{total}</span>
         {rows.length < total && query.group === null && (
-          <Link
+          <QuietLink
             href={address(query, { group: level ?? 'aside' })}
             className="ml-auto text-[0.87em] text-action hover:underline"
           >
             Show all {total}
-          </Link>
+          </QuietLink>
         )}
       </h2>
       {rows.length === 0 ? (
@@ -175,7 +178,7 @@ function Group({ group, query, mayAct }: { group: MorningGroup; query: Query; ma
   );
 }
 
-function PatientRow({ row, mayAct }: { row: MorningRow; mayAct: boolean }) {
+function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
   const { patientId, name, lastPain, lastSession, alerts, also, aside } = row;
   return (
     <li className="grid grid-cols-[2.6rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[2.6rem_minmax(0,1.2fr)_minmax(0,1.9fr)_7.5rem_minmax(0,1.6fr)]">
@@ -185,13 +188,13 @@ function PatientRow({ row, mayAct }: { row: MorningRow; mayAct: boolean }) {
         height={58}
       />
       <div className="min-w-0">
-        <Link
+        <QuietLink
           href={`/patients/${patientId}/follow`}
           className="font-semibold text-action hover:underline"
           dir="auto"
         >
           {name}
-        </Link>
+        </QuietLink>
         <p className="truncate text-soft" dir="auto" title={row.complaint}>
           {row.complaint}
         </p>
@@ -224,13 +227,13 @@ function PatientRow({ row, mayAct }: { row: MorningRow; mayAct: boolean }) {
         </span>
       </p>
       <div className="col-start-2 flex flex-wrap items-center gap-3 md:col-start-auto md:justify-end">
-        <Link
+        <QuietLink
           href={`/patients/${patientId}/${row.step}`}
           className="py-1 text-action hover:underline"
           aria-label={`${row.next}: ${name}`}
         >
           {row.rule === null ? 'Open' : row.next}
-        </Link>
+        </QuietLink>
         {mayAct && (row.rule !== null || aside) && (
           <PutAside
             patientId={patientId}
@@ -252,25 +255,25 @@ function Pages({ list, query }: { list: MorningList; query: Query }) {
         {list.pages > 1 && `, page ${list.page} of ${list.pages}`}
       </span>
       {query.group !== null && (
-        <Link href={address(query, { group: null })} className="text-action hover:underline">
+        <QuietLink href={address(query, { group: null })} className="text-action hover:underline">
           All groups
-        </Link>
+        </QuietLink>
       )}
       {list.page > 1 && (
-        <Link
+        <QuietLink
           href={address(query, { page: list.page - 1 })}
           className="text-action hover:underline"
         >
           Before
-        </Link>
+        </QuietLink>
       )}
       {list.page < list.pages && (
-        <Link
+        <QuietLink
           href={address(query, { page: list.page + 1 })}
           className="text-action hover:underline"
         >
           Next
-        </Link>
+        </QuietLink>
       )}
     </nav>
   );

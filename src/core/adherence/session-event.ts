@@ -1,5 +1,6 @@
-import type { Advice, RegionId, SymptomReport } from '../symptoms';
 import type { LocalDate } from '../units';
+import type { SessionEventBody } from '../records';
+import { isStopAdvice } from '../symptoms';
 
 /** Why a line was not done. */
 export const SKIP_REASONS = [
@@ -12,65 +13,27 @@ export const SKIP_REASONS = [
 ] as const;
 export type SkipReason = (typeof SKIP_REASONS)[number];
 
-/** One repetition or bout as it was done on the device. Counts are 1-based. */
-export type RepDone = {
-  readonly round: number;
-  readonly side: 'left' | 'right' | null;
-  readonly direction: number;
-  readonly station: number;
-  readonly set: number;
-  readonly rep: number;
-  /** Seconds held, really. */
-  readonly held: number;
-  /** Seconds of prescribed movement, really. */
-  readonly moved: number;
-};
+/** What the device tells of a session, or of a day rather than a session; the record's own type. */
+export type { SessionEventBody };
 
-/** What the device tells of a session, in the order it happened. */
-export type SessionEventBody =
-  | { readonly type: 'started' }
-  | {
-      readonly type: 'line';
-      readonly lineage: string;
-      readonly reps: readonly RepDone[];
-      readonly skipped: SkipReason | null;
-    }
-  | { readonly type: 'stopped'; readonly because: 'enough' | 'symptom' }
-  | { readonly type: 'ended' }
-  | {
-      readonly type: 'check-in';
-      readonly pain: number | null;
-      /** How hard it felt, 0–10. */
-      readonly effort?: number | null;
-      readonly word: string;
-    }
-  | DayEventBody;
+type Told<Type extends SessionEventBody['type']> = Extract<SessionEventBody, { type: Type }>;
 
-/** What the device tells of a day rather than a session; `date` is the day it is about. */
-export type DayEventBody =
-  | {
-      readonly type: 'report';
-      readonly lineage: string | null;
-      readonly report: SymptomReport;
-      /** What the patient was told. */
-      readonly advice: Advice;
-    }
-  | { readonly type: 'morning'; readonly date: LocalDate; readonly soreness: Soreness }
-  | {
-      readonly type: 'daily';
-      readonly date: LocalDate;
-      readonly worst: number | null;
-      /** Places of the drawn body. */
-      readonly where: readonly RegionId[];
-      readonly headache: boolean | null;
-      readonly note: string;
-    }
-  | {
-      readonly type: 'weekly';
-      readonly date: LocalDate;
-      /** Activities the patient wants back, 0 cannot … 10 as before. */
-      readonly activities: readonly { readonly activity: string; readonly score: number }[];
-    };
+/** What the device tells of a day; `date` is the day it is about. */
+export type DayEventBody = Told<'report' | 'morning' | 'daily' | 'weekly'>;
+
+/** One repetition or bout as it was done on the device. Counts are 1-based, times in seconds. */
+export type RepDone = Told<'line'>['reps'][number];
+
+/**
+ * True for what pauses the programme until the clinic lets it go on: a session stopped for a symptom,
+ * or a report whose advice is to stop and call. The phone and the clinic read the same rule.
+ */
+export function isStop(event: SessionEventBody): boolean {
+  return (
+    (event.type === 'stopped' && event.because === 'symptom') ||
+    (event.type === 'report' && isStopAdvice(event.advice))
+  );
+}
 
 /** Whether yesterday's soreness has settled by the next morning. */
 export const SORENESS = ['none', 'settled', 'still sore', 'flare'] as const;

@@ -1,12 +1,21 @@
 import { EXERCISES, SHIPPED } from '@/catalogue';
 import { propStates } from '../exercise';
-import { FINDING_RULES, type FindingFacts, type LatestMeasure } from '../findings';
+import {
+  ABOUT_NOTHING,
+  FINDING_RULES,
+  type FindingAbout,
+  type FindingFacts,
+  HELD_BY,
+  type LatestMeasure,
+  OWN_FINDING,
+} from '../findings';
 import { doseOf } from '../progression';
 import type { PrecautionId } from '../screen';
 import {
   CHOICE_RULES,
   type Circumstances,
   closedBecause,
+  familiesFor,
   inSessionOrder,
   nextRungIn,
   orderHints,
@@ -38,7 +47,11 @@ const facts = (measures: readonly LatestMeasure[] = []): FindingFacts => ({
   detectable: {},
 });
 const home: Circumstances = { props: null, cannot: [], precautions: [] };
-const finding = (key: string, say = key, towards = '') => ({ key, say, towards });
+const finding = (rule: string, about: Partial<FindingAbout> = {}, say = rule) => ({
+  key: rule,
+  about: { ...ABOUT_NOTHING, rule, ...about },
+  say,
+});
 const names = (found: ReturnType<typeof suggest>) => found.map(({ exercise: { id } }) => id);
 
 describe('suggestions from confirmed findings', () => {
@@ -89,27 +102,69 @@ describe('suggestions from confirmed findings', () => {
     ]);
     expect(
       names(
-        suggest([finding('nerve-tension: median nerve tension left')], EXERCISES, facts(), home),
+        suggest(
+          [finding('nerve-tension', { part: 'median nerve tension', side: 'left' })],
+          EXERCISES,
+          facts(),
+          home,
+        ),
       ),
     ).toEqual(['median-slider']);
     expect(
-      names(suggest([finding('directional-preference: press-up lying')], EXERCISES, facts(), home)),
+      names(
+        suggest(
+          [finding('directional-preference', { direction: 'press-up lying' })],
+          EXERCISES,
+          facts(),
+          home,
+        ),
+      ),
     ).toEqual(['face-down-lying']);
   });
 
-  it('takes the side from the finding', () => {
-    const [first] = suggest(
-      [
-        finding(
-          'side-difference: neck-turn',
-          'Left neck turn 12° less than right, beyond error (10°).',
-        ),
-      ],
-      EXERCISES,
-      facts(),
-      home,
+  it('takes the side from the finding’s data, whatever its words say', () => {
+    const side = (about: Partial<FindingAbout>, say: string) =>
+      suggest([finding('side-difference', about, say)], EXERCISES, facts(), home)[0];
+    const turn = { measure: 'neck-turn', side: 'left' } as const;
+    expect(side(turn, 'Left neck turn 12° less than right.')).toMatchObject({
+      exercise: { id: 'side-neck-stretch' },
+      side: 'left',
+    });
+    const bend = { measure: 'neck-side-bend', side: 'right' } as const;
+    expect(side(bend, 'Left-handed sailmaker: right neck side-bend less')?.side).toBe('right');
+    expect(side({ measure: 'neck-turn' }, 'Left neck turn less')?.side).toBeNull();
+  });
+
+  it('gives a side only where the finding’s side is the one to exercise', () => {
+    const sideFor = (rule: string) =>
+      suggest([finding(rule, { side: 'left' })], EXERCISES, facts(), home)[0]?.side;
+    expect(
+      ['side-difference', 'range-below-norm', 'weak-side', 'chin-jut', 'pain-at-end'].map(sideFor),
+    ).toEqual(['left', 'left', 'left', null, null]);
+  });
+
+  it('lets rules of one finding apart by measure, part and direction, never by words', () => {
+    const families = (rule: string, about: Partial<FindingAbout>, say: string) =>
+      familiesFor(finding(rule, about, say));
+    expect(families('held-from-below', { part: HELD_BY.trunk }, 'neck strength leads')).toEqual([
+      'Upper back',
+      'Shoulder blade',
+      'Posture and breathing',
+    ]);
+    expect(families('held-from-below', { part: HELD_BY.neck }, 'blade work lead')).toEqual([
+      'Tuck, upright',
+      'Neck hold',
+    ]);
+    expect(families('held-from-below', {}, 'neck strength leads')).toEqual([]);
+    expect(families('short-or-stiff', { measure: 'chest-muscle' }, 'upper-back')).toEqual([
+      'Stretch',
+    ]);
+    expect(families('directional-preference', { direction: 'bend forward lying' }, 'tuck')).toEqual(
+      ['Bending forward'],
     );
-    expect(first).toMatchObject({ exercise: { id: 'side-neck-stretch' }, side: 'left' });
+    expect(families('nerve-tension', { part: 'slump sitting' }, 'median nerve')).toEqual([
+      'Sciatic nerve',
+    ]);
   });
 
   it('goes round what is closed, and says why', () => {
@@ -130,7 +185,13 @@ describe('suggestions from confirmed findings', () => {
   });
 
   it('puts what answers more findings first, and never more than twelve', () => {
-    const all = CHOICE_RULES.map((rule) => finding(rule.finding, rule.finding, 'work lead'));
+    const all = CHOICE_RULES.map(({ finding: rule, only }) =>
+      finding(rule, {
+        measure: only?.measure?.[0] ?? null,
+        direction: only?.direction?.[0] ?? null,
+        part: only?.part?.[0] ?? null,
+      }),
+    );
     expect(suggest(all, EXERCISES, facts(), home).length).toBeLessThanOrEqual(12);
     const [first] = suggest(
       [finding('nod-test'), finding('deep-flexors'), finding('wall-gap')],
@@ -144,11 +205,11 @@ describe('suggestions from confirmed findings', () => {
   it('says which findings nothing answers; one of the clinician’s own is not judged', () => {
     const open = [
       finding('deep-flexors'),
-      finding('weak-side: strength-side'),
-      finding('added: sleeps badly'),
+      finding('weak-side', { measure: 'strength-side', side: 'left' }),
+      finding(OWN_FINDING),
     ];
     expect(uncoveredFindings(open, [exercise('tuck-lying')]).map(({ key }) => key)).toEqual([
-      'weak-side: strength-side',
+      'weak-side',
     ]);
   });
 });

@@ -1,13 +1,18 @@
 import type { Family } from '../exercise';
-import type { FindingFacts } from '../findings';
-import { latestValue } from '../findings';
+import { type FindingFacts, HELD_BY, latestValue } from '../findings';
+import type { MeasureKindId } from '../measures';
+import type { RepeatedMovement, TensionTest } from '../symptoms';
 
 /** Which families a finding asks for, in the order they help; empty where care comes first. */
 export type ChoiceRule = {
-  /** The rule of `findings` whose sentence it was. */
+  /** The rule of `findings` that found it. */
   readonly finding: string;
-  /** Told apart within one rule, by its part or by what it points to. */
-  readonly only?: RegExp;
+  /** Only findings about one of these; whatever the rule found where it is left out. */
+  readonly only?: {
+    readonly measure?: readonly MeasureKindId[];
+    readonly direction?: readonly RepeatedMovement[];
+    readonly part?: readonly (TensionTest | (typeof HELD_BY)[keyof typeof HELD_BY])[];
+  };
   readonly families: readonly Family[];
   readonly because: string;
   /** Steps above the first on which to start, from the measures; 0 the easiest. */
@@ -76,14 +81,14 @@ export const CHOICE_RULES: readonly ChoiceRule[] = [
   },
   {
     finding: 'held-from-below',
-    only: /work lead/,
+    only: { part: [HELD_BY.trunk] },
     families: ['Upper back', 'Shoulder blade', 'Posture and breathing'],
     because: 'The head comes back when the trunk does: upper back and blades lead.',
     start: () => ({ above: 1, because: 'Blades together and the upper back open, by oneself.' }),
   },
   {
     finding: 'held-from-below',
-    only: /neck strength leads/,
+    only: { part: [HELD_BY.neck] },
     families: ['Tuck, upright', 'Neck hold'],
     because: 'The head stays forward whatever the trunk does: neck strength leads.',
     start: byExtensorHold,
@@ -114,21 +119,21 @@ export const CHOICE_RULES: readonly ChoiceRule[] = [
   },
   {
     finding: 'short-or-stiff',
-    only: /upper-back/,
+    only: { measure: ['upper-back'] },
     families: ['Upper back'],
     because: 'Stiff upper back: extension over a support.',
     start: () => ({ above: 3, because: 'Opening over a block.' }),
   },
   {
     finding: 'short-or-stiff',
-    only: /chest-muscle/,
+    only: { measure: ['chest-muscle'] },
     families: ['Stretch'],
     because: 'Short pectorals: a held chest stretch.',
     start: () => ({ above: 2, because: 'The chest stretch.' }),
   },
   {
     finding: 'short-or-stiff',
-    only: /upper-neck-turn/,
+    only: { measure: ['upper-neck-turn'] },
     families: ['Neck mobility'],
     because: 'Stiff upper neck: rotation with a cloth, high on the neck.',
     start: () => ({ above: 3, because: 'The cloth-assisted turn.' }),
@@ -183,35 +188,41 @@ export const CHOICE_RULES: readonly ChoiceRule[] = [
   },
   {
     finding: 'directional-preference',
-    only: /back-bend|press-up/,
+    only: { direction: ['back-bend standing', 'press-up lying'] },
     families: ['Bending back'],
     because: 'Bending back draws symptoms in: only that direction.',
     start: first,
   },
   {
     finding: 'directional-preference',
-    only: /bend forward/,
+    only: { direction: ['bend forward lying', 'bend forward standing'] },
     families: ['Bending forward'],
     because: 'Bending forward draws symptoms in: only that direction.',
     start: first,
   },
   {
     finding: 'directional-preference',
-    only: /tuck/,
+    only: { direction: ['tuck', 'look up with tuck'] },
     families: ['Tuck, upright'],
     because: 'Tucking draws symptoms in: only that direction.',
     start: first,
   },
-  ...(['Median nerve', 'Ulnar nerve', 'Radial nerve'] as const).map((family) => ({
+  ...(
+    [
+      ['Median nerve', 'median nerve tension'],
+      ['Ulnar nerve', 'ulnar nerve tension'],
+      ['Radial nerve', 'radial nerve tension'],
+    ] as const
+  ).map(([family, test]) => ({
     finding: 'nerve-tension',
-    only: new RegExp(family.toLowerCase()),
+    only: { part: [test] },
     families: [family],
     because: 'A sensitive nerve: sliders first, tensioners only later.',
     start: first,
   })),
   {
     finding: 'nerve-tension',
-    only: /straight leg raise|slump/,
+    only: { part: ['straight leg raise', 'slump sitting'] },
     families: ['Sciatic nerve'],
     because: 'A sensitive nerve: sliders first, tensioners only later.',
     start: first,

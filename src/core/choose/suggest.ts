@@ -1,14 +1,14 @@
 import { type Exercise, type Family, type Position, propStates } from '../exercise';
-import type { FindingFacts } from '../findings';
+import type { BodySide, FindingAbout, FindingFacts } from '../findings';
 import { type PrecautionId, type Trait, TRAITS, flagsOn } from '../screen';
 import { CHOICE_RULES, type ChoiceRule } from './rules';
 
 /** A finding the clinician confirmed, as far as choosing needs it. */
 export type ConfirmedFinding = {
-  /** Rule and part, or "added: …" for one of the clinician's own. */
   readonly key: string;
+  readonly about: FindingAbout;
+  /** Its sentence, for people. */
   readonly say: string;
-  readonly towards: string;
 };
 
 /** What the patient's home and body allow. */
@@ -42,25 +42,29 @@ export type Suggestion = {
   /** Why this step of the stairs. */
   readonly rungBecause: string;
   /** The short or weak side where its finding names one. */
-  readonly side: 'left' | 'right' | null;
+  readonly side: BodySide | null;
   /** Props replaced, with what that costs. */
   readonly instead: readonly string[];
 };
 
-/** Rules whose sentence begins with the side that is short or weak. */
+/** Rules whose side is the one that is short or weak, and that an exercise is given for. */
 const SIDED_RULES = ['side-difference', 'weak-side', 'range-below-norm', 'short-or-stiff'];
 
-function sideOf({ key, say }: ConfirmedFinding): 'left' | 'right' | null {
-  if (!SIDED_RULES.some((rule) => key.startsWith(rule))) return null;
-  const side = /^(left|right)\b/i.exec(say)?.[1]?.toLowerCase();
-  return side === 'left' || side === 'right' ? side : null;
+function sideOf({ about }: ConfirmedFinding): BodySide | null {
+  return SIDED_RULES.includes(about.rule) ? about.side : null;
 }
 
-function rulesOf({ key, towards }: ConfirmedFinding): ChoiceRule[] {
-  return CHOICE_RULES.filter(
-    ({ finding, only }) =>
-      (key === finding || key.startsWith(`${finding}: `)) &&
-      (only === undefined || only.test(`${key} ${towards}`.toLowerCase())),
+function rulesOf({ about }: ConfirmedFinding): ChoiceRule[] {
+  return CHOICE_RULES.filter(({ finding, only }) => about.rule === finding && isAbout(about, only));
+}
+
+/** True where every field that a rule names is one of those it names. */
+function isAbout(about: FindingAbout, only: ChoiceRule['only']): boolean {
+  const { measure, direction, part } = only ?? {};
+  const names = (asked: readonly string[] | undefined, value: string | null) =>
+    asked === undefined || (value !== null && asked.includes(value));
+  return (
+    names(measure, about.measure) && names(direction, about.direction) && names(part, about.part)
   );
 }
 

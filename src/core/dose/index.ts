@@ -13,7 +13,7 @@ export {
 export * from './model';
 export { LONGEST_LINE, parseDose } from './parse';
 export { PART_WORDS } from './parts';
-export { type BoutMode, type Phrase, readDose } from './reading';
+export { BOUT_MODES, type BoutMode, type Phrase, readDose } from './reading';
 export {
   barriersOf,
   blocksOf,

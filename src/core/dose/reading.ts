@@ -11,7 +11,8 @@ export type Phrase = {
 };
 
 /** What a bout of a written length is: held still, moved through, or lain. */
-export type BoutMode = 'held' | 'moved' | 'lain';
+export const BOUT_MODES = ['held', 'moved', 'lain'] as const;
+export type BoutMode = (typeof BOUT_MODES)[number];
 
 function phrase(key: string, values: Phrase['values'] = {}): Phrase {
   return { key, values };

@@ -1,7 +1,6 @@
 import type { DetectableChanges, MeasureKindId, MeasurementBody, Retest } from '../measures';
 import type { Irritability } from '../symptoms';
-
-export type BodySide = 'left' | 'right';
+import type { BodySide, FindingAbout } from './about';
 
 /** The newest measurement of a kind and side, as the rules read it. */
 export type LatestMeasure = {
@@ -26,13 +25,13 @@ export type FindingFacts = {
 
 /** What the table says of the measures; the clinician confirms, edits or dismisses it. */
 export type ProposedFinding = {
-  /** Stable from visit to visit: rule and side. */
+  /** Stable from visit to visit: names the finding, and is never read back. */
   readonly key: string;
-  readonly rule: string;
-  /** One sentence with its numbers. */
+  readonly about: FindingAbout;
+  /** One sentence with its numbers, for people. */
   readonly say: string;
   readonly source: string;
-  /** Which families of exercises it asks for; empty where it asks for care instead. */
+  /** What it asks for, in words; empty where it asks for care instead. */
   readonly towards: string;
   /** A cue that worked at the re-test, to go into the programme. */
   readonly cue: string | null;

@@ -1,6 +1,17 @@
 import type { MeasureKindId, MeasurementBody } from '../measures';
 import { irritability } from '../symptoms';
-import { FINDING_RULES, type FindingFacts, type LatestMeasure, proposeFindings } from '.';
+import {
+  ABOUT_NOTHING,
+  FINDING_RULES,
+  type FindingAbout,
+  type FindingFacts,
+  HELD_BY,
+  type LatestMeasure,
+  OWN_FINDING,
+  proposeFindings,
+  readOldFinding,
+  sameFacts,
+} from '.';
 
 const NOTHING: FindingFacts = { measures: [], irritability: null, detectable: {} };
 
@@ -169,7 +180,7 @@ it('keeps the cue that worked for the programme, and calls it control', () => {
     retest: { cue: 'slide the ear back', trials: [68, 70, 72] },
   });
   const found = proposeFindings({ ...NOTHING, measures: [turn] });
-  const works = found.find((finding) => finding.rule === 'cue-works');
+  const works = found.find((finding) => finding.about.rule === 'cue-works');
   expect(works?.say).toContain('Left neck turn gains 15° at once with “slide the ear back”');
   expect(works?.cue).toBe('slide the ear back');
   expect(found.map((finding) => finding.key)).toContain('chin-jut: neck-turn left');
@@ -184,7 +195,7 @@ it('uses the clinic’s own detectable change', () => {
     ],
     detectable: { 'neck-turn': { margin: { by: 3 }, source: 'our own' } },
   } as const;
-  expect(proposeFindings(facts).map((finding) => finding.rule)).toContain('side-difference');
+  expect(proposeFindings(facts).map((finding) => finding.about.rule)).toContain('side-difference');
 });
 
 it('names a key once, and a source for every finding', () => {
@@ -206,4 +217,104 @@ it('names a key once, and a source for every finding', () => {
   expect(new Set(found.map((finding) => finding.key)).size).toBe(found.length);
   expect(found.every((finding) => finding.source.length > 3)).toBe(true);
   expect(new Set(FINDING_RULES.map((rule) => rule.id)).size).toBe(FINDING_RULES.length);
+});
+
+describe('what a finding is about', () => {
+  const about = (...measures: LatestMeasure[]) =>
+    proposeFindings({ ...NOTHING, measures }).map((finding) => finding.about);
+
+  it('names the lesser side of a difference as data, with its numbers', () => {
+    const bends = (left: number, right: number) =>
+      about(
+        measure('neck-side-bend', left, { side: 'left' }),
+        measure('neck-side-bend', right, { side: 'right' }),
+      )[0];
+    expect(bends(45, 34)).toEqual({
+      rule: 'side-difference',
+      measure: 'neck-side-bend',
+      side: 'right',
+      direction: null,
+      part: null,
+      numbers: { difference: 11, error: 10 },
+    });
+    expect(bends(34, 45)?.side).toBe('left');
+  });
+
+  it('keeps what leads, which nerve and which direction', () => {
+    const held = form('held-from-below', { form: 'offsets', relaxed: 50, tall: 30, chest: 15 });
+    expect(about(held)).toMatchObject([{ part: HELD_BY.trunk, numbers: { share: 70 } }]);
+    const nerve = form('nerve-examination', {
+      form: 'nerve',
+      levels: [],
+      tension: [{ test: 'median nerve tension', side: 'right', positive: true }],
+    });
+    expect(about(nerve)).toMatchObject([{ part: 'median nerve tension', side: 'right' }]);
+    const movements = [{ movement: 'press-up lying', effect: 'drawing in' }] as const;
+    const limb = form('limb-symptoms', { form: 'body', regions: [], movements });
+    expect(about(limb)).toMatchObject([{ direction: 'press-up lying' }]);
+  });
+
+  it('is the same only on the same facts; numbers that were not kept are never the same', () => {
+    const one = { ...ABOUT_NOTHING, rule: 'deep-flexors', numbers: { value: 14 } };
+    expect(sameFacts(one, { ...one, numbers: { value: 14 } })).toBe(true);
+    const others: Partial<FindingAbout>[] = [
+      { rule: 'nod-test' },
+      { measure: 'neck-turn' },
+      { side: 'left' },
+      { direction: 'tuck' },
+      { part: 'C7' },
+      { numbers: { value: 15 } },
+      { numbers: { value: 14, error: 2 } },
+      { numbers: { other: 14 } },
+      { numbers: null },
+    ];
+    for (const other of others) {
+      expect(sameFacts(one, { ...one, ...other })).toBe(false);
+      expect(sameFacts({ ...one, ...other }, one)).toBe(false);
+    }
+    expect(sameFacts({ ...one, numbers: null }, { ...one, numbers: null })).toBe(false);
+  });
+});
+
+describe('a finding from before its facts were kept', () => {
+  const old = (key: string, proposed: string | null = null, towards = '') =>
+    readOldFinding({ key, proposed, towards });
+
+  it('is read from its key and the table’s own words, never from the clinician’s', () => {
+    expect(old('side-difference: neck-turn', 'Right neck turn 12° less than left.')).toEqual({
+      ...ABOUT_NOTHING,
+      rule: 'side-difference',
+      measure: 'neck-turn',
+      side: 'right',
+      numbers: null,
+    });
+    expect(old('weak-side: strength-side', 'Left strength …')).toMatchObject({ side: 'left' });
+    expect(old('nerve-levels: C7 right')).toMatchObject({ part: 'C7', side: 'right' });
+    expect(old('nerve-tension: slump sitting left')).toMatchObject({
+      part: 'slump sitting',
+      side: 'left',
+    });
+    expect(old('range-below-norm: neck-turn left')).toMatchObject({ side: 'left' });
+    expect(old('range-below-norm: neck-extension')).toMatchObject({ side: null });
+    expect(old('directional-preference: tuck')).toMatchObject({ direction: 'tuck' });
+    expect(old('index-band: back')).toMatchObject({ measure: 'back-index' });
+    expect(old('held-from-below', null, 'neck strength leads')).toMatchObject({
+      part: HELD_BY.neck,
+    });
+    expect(old('added: 7c1e')).toMatchObject({ rule: OWN_FINDING, measure: null });
+  });
+
+  it.each([
+    ['side-difference: neck-turn', 'Bilateral turn less'],
+    ['side-difference: neck-turn', null],
+    ['side-difference: no-such-kind', 'Left …'],
+    ['range-below-norm: neck-turn leftwards', null],
+    ['range-below-norm: neck-turn left again', null],
+    ['nerve-levels: C7', null],
+    ['directional-preference: cartwheel', null],
+    ['held-from-below', 'Forward head'],
+    ['no-such-rule: x', null],
+  ])('%s cannot be told: the clinician is asked', (key, proposed) => {
+    expect(old(key, proposed)).toBeNull();
+  });
 });

@@ -1,2 +1,4 @@
+export * from './about';
 export * from './facts';
+export * from './read-old';
 export * from './rules';

@@ -1,10 +1,17 @@
-import { type MeasureKindId, formatMeasure, kindOf, summariseTrials } from '../measures';
+import {
+  type MeasureKindId,
+  formatMeasure,
+  kindOf,
+  roundMeasure,
+  summariseTrials,
+} from '../measures';
 import { type FindingFacts, type LatestMeasure, latestValue } from './facts';
 import {
   type FindingRule,
   type Found,
   RANGES,
   TRADE,
+  aboutMeasure,
   capital,
   errorOf,
   sidesOf,
@@ -18,11 +25,15 @@ function belowNorm(facts: FindingFacts, one: LatestMeasure): Found[] {
   if (one.value >= norm.value - error) return [];
   return [
     {
-      part: `${one.kind} ${one.side ?? ''}`.trim(),
+      ...aboutMeasure(one),
       say: `${capital(words(one.kind, one.side))} ${formatMeasure(one.kind, one.value)}, below ${formatMeasure(one.kind, norm.value)} by more than error (${formatMeasure(one.kind, error)}).`,
       source: norm.source,
     },
   ];
+}
+
+function aboutAngle(angle: number) {
+  return { measure: 'controlled-looking-up' as const, numbers: { value: Math.round(angle) } };
 }
 
 /** What a cue did at once: the same movement before and after it. */
@@ -61,7 +72,12 @@ export const MOVEMENT_RULES: readonly FindingRule[] = [
       const angle = latestValue(facts, 'controlled-looking-up');
       return angle === null || angle >= 30
         ? []
-        : [{ say: `Looks up under control to ${Math.round(angle)}°, short of 30°.` }];
+        : [
+            {
+              ...aboutAngle(angle),
+              say: `Looks up under control to ${Math.round(angle)}°, short of 30°.`,
+            },
+          ];
     },
   },
   {
@@ -72,7 +88,8 @@ export const MOVEMENT_RULES: readonly FindingRule[] = [
       facts.measures
         .filter((one) => RANGES.includes(one.kind) && (one.painAtEnd ?? 0) >= 3)
         .map((one) => ({
-          part: `${one.kind} ${one.side ?? ''}`.trim(),
+          ...aboutMeasure(one),
+          numbers: { pain: one.painAtEnd ?? 0 },
           say: `${capital(words(one.kind, one.side))} hurts at its end, ${one.painAtEnd} of 10.`,
         })),
   },
@@ -85,7 +102,8 @@ export const MOVEMENT_RULES: readonly FindingRule[] = [
         const cue = one.retest?.cue ?? null;
         const said = `${capital(words(one.kind, one.side))}: the chin juts at the end`;
         return {
-          part: `${one.kind} ${one.side ?? ''}`.trim(),
+          ...aboutMeasure(one),
+          numbers: {},
           say: cue === null ? `${said}.` : `${said}; it was cued with “${cue}”.`,
           cue,
         };
@@ -101,7 +119,8 @@ export const MOVEMENT_RULES: readonly FindingRule[] = [
         return after?.worked
           ? [
               {
-                part: `${one.kind} ${one.side ?? ''}`.trim(),
+                ...aboutMeasure(one),
+                numbers: { gain: roundMeasure(one.kind, after.gain) },
                 say: `${capital(words(one.kind, one.side))} gains ${formatMeasure(one.kind, after.gain)} at once with “${after.cue}”, beyond error: a matter of control.`,
                 cue: after.cue,
               },
@@ -126,7 +145,7 @@ export const MOVEMENT_RULES: readonly FindingRule[] = [
         return towards && (option === 'short' || option === 'stiff')
           ? [
               {
-                part: `${one.kind} ${one.side ?? ''}`.trim(),
+                ...aboutMeasure(one),
                 say: `${capital(words(one.kind, one.side))}: ${option}.`,
                 towards,
               },

@@ -4,8 +4,10 @@ import {
   formatMeasure,
   heldFromBelow,
   padThickness,
+  roundMeasure,
   wedgeFit,
 } from '../measures';
+import { HELD_BY } from './about';
 import { latest, latestValue } from './facts';
 import { type FindingRule, TRADE } from './rule';
 
@@ -19,9 +21,18 @@ export const POSTURE_RULES: readonly FindingRule[] = [
       const angle = latestValue(facts, 'craniovertebral-angle');
       if (angle === null || angle >= FORWARD_HEAD_BELOW.perhaps) return [];
       const shown = formatMeasure('craniovertebral-angle', angle);
+      const about = {
+        measure: 'craniovertebral-angle' as const,
+        numbers: { value: roundMeasure('craniovertebral-angle', angle) },
+      };
       return angle < FORWARD_HEAD_BELOW.surely
-        ? [{ say: `Forward head: craniovertebral angle ${shown}, under 48°.` }]
-        : [{ say: `Perhaps a forward head: craniovertebral angle ${shown}, between 48° and 50°.` }];
+        ? [{ ...about, say: `Forward head: craniovertebral angle ${shown}, under 48°.` }]
+        : [
+            {
+              ...about,
+              say: `Perhaps a forward head: craniovertebral angle ${shown}, between 48° and 50°.`,
+            },
+          ];
     },
   },
   {
@@ -34,15 +45,20 @@ export const POSTURE_RULES: readonly FindingRule[] = [
       const held = heldFromBelow(body);
       if (held.kind === 'within error') return [];
       const share = Math.round(held.total);
+      const about = { measure: 'held-from-below' as const, numbers: { share } };
       return held.total >= TRUNK_LEADS_FROM
         ? [
             {
+              ...about,
+              part: HELD_BY.trunk,
               say: `Forward head comes mostly from the trunk: ${share} % goes by sitting tall and lifting the chest.`,
               towards: 'upper-back extension and shoulder-blade work lead',
             },
           ]
         : [
             {
+              ...about,
+              part: HELD_BY.neck,
               say: `Forward head stays mostly in the neck: only ${share} % goes by sitting tall and lifting the chest.`,
               towards: 'neck strength leads',
             },
@@ -59,6 +75,8 @@ export const POSTURE_RULES: readonly FindingRule[] = [
         ? []
         : [
             {
+              measure: 'wall-gap',
+              numbers: { value: Math.round(gap), pad: padThickness(gap) },
               say: `Head ${Math.round(gap)} mm off the wall in its own neutral: pad for wall presses ${padThickness(gap)} mm, no thicker.`,
             },
           ];
@@ -73,9 +91,18 @@ export const POSTURE_RULES: readonly FindingRule[] = [
       if (body?.form !== 'wedge') return [];
       const fit = wedgeFit(body);
       return fit.under === 'nothing'
-        ? [{ say: 'On the wedge ear and shoulder are level without anything under the trunk.' }]
+        ? [
+            {
+              measure: 'wedge-fit',
+              numbers: { thickness: 0 },
+              say: 'On the wedge ear and shoulder are level without anything under the trunk.',
+            },
+          ]
         : [
             {
+              measure: 'wedge-fit',
+              part: fit.under,
+              numbers: { thickness: Math.round(fit.thickness) },
               say: `On the wedge ear and shoulder are level with ${Math.round(fit.thickness)} mm under the ${fit.under}.`,
             },
           ];
@@ -88,7 +115,12 @@ export const POSTURE_RULES: readonly FindingRule[] = [
     read: (facts) => {
       const body = latest(facts, 'step-feel')?.body;
       return body?.form === 'choice' && body.option === 'slides away'
-        ? [{ say: 'The step at the base of the neck slides away on looking up.' }]
+        ? [
+            {
+              measure: 'step-feel',
+              say: 'The step at the base of the neck slides away on looking up.',
+            },
+          ]
         : [];
     },
   },

@@ -5,14 +5,17 @@ import {
   formatMeasure,
   kindOf,
   marginAt,
+  roundMeasure,
   sideDifference,
 } from '../measures';
-import { type BodySide, type FindingFacts, type ProposedFinding, latestValue } from './facts';
+import type { BodySide, FindingAbout } from './about';
+import { type FindingFacts, type LatestMeasure, type ProposedFinding, latestValue } from './facts';
 
 export type Found = Pick<ProposedFinding, 'say'> &
-  Partial<Pick<ProposedFinding, 'source' | 'towards' | 'cue'>> & {
-    /** Told apart within one rule, such as a side. */
-    readonly part?: string;
+  Partial<Pick<ProposedFinding, 'source' | 'towards' | 'cue'>> &
+  Partial<Omit<FindingAbout, 'rule'>> & {
+    /** What tells it apart within its rule, in the finding's key; nothing where a rule finds one thing. */
+    readonly apart?: string;
   };
 
 export type FindingRule = {
@@ -38,6 +41,16 @@ export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
+/** A finding about one measure of one side, with its value. */
+export function aboutMeasure({ kind, side, value }: LatestMeasure): Omit<Found, 'say'> {
+  return {
+    apart: `${kind} ${side ?? ''}`.trim(),
+    measure: kind,
+    side,
+    numbers: value === null ? {} : { value: roundMeasure(kind, value) },
+  };
+}
+
 /** The margin of a kind at a value; null where none is known. */
 export function errorOf(facts: FindingFacts, kind: MeasureKindId, value: number): number | null {
   const { margin } = detectableOf(kind, facts.detectable);
@@ -52,7 +65,14 @@ export function sidesOf(facts: FindingFacts, kind: MeasureKindId): Found[] {
   const other = found.less === 'left' ? 'right' : 'left';
   return [
     {
-      part: kind,
+      // One finding for a kind, whichever side is the lesser: it asks again when it changes sides.
+      apart: kind,
+      measure: kind,
+      side: found.less,
+      numbers: {
+        difference: roundMeasure(kind, Math.abs(found.difference)),
+        error: roundMeasure(kind, found.needed),
+      },
       say: `${capital(words(kind, found.less))} ${formatMeasure(kind, Math.abs(found.difference))} less than ${other}, beyond error (${formatMeasure(kind, found.needed)}).`,
     },
   ];

@@ -1,3 +1,4 @@
+import { ABOUT_NOTHING } from './about';
 import type { FindingFacts, ProposedFinding } from './facts';
 import { MOVEMENT_RULES } from './movement-rules';
 import { POSTURE_RULES } from './posture-rules';
@@ -19,9 +20,9 @@ export const FINDING_RULES: readonly FindingRule[] = [
  */
 export function proposeFindings(facts: FindingFacts): ProposedFinding[] {
   return FINDING_RULES.flatMap((rule) =>
-    rule.read(facts).map(({ part, say, source, towards, cue }) => ({
-      key: part === undefined ? rule.id : `${rule.id}: ${part}`,
-      rule: rule.id,
+    rule.read(facts).map(({ apart, say, source, towards, cue, ...about }) => ({
+      key: apart === undefined ? rule.id : `${rule.id}: ${apart}`,
+      about: { ...ABOUT_NOTHING, ...about, rule: rule.id },
       say,
       source: source ?? rule.source,
       towards: towards ?? rule.towards,

@@ -4,6 +4,7 @@ import {
   type MeasureKindId,
   TRUNK_RATIO_SOURCE,
   formatMeasure,
+  roundMeasure,
   trunkRatios,
 } from '../measures';
 import { latest, latestValue } from './facts';
@@ -24,6 +25,8 @@ export const STRENGTH_RULES: readonly FindingRule[] = [
       const shown = formatMeasure('deep-flexor-hold', value);
       return [
         {
+          measure: 'deep-flexor-hold',
+          numbers: { value: roundMeasure('deep-flexor-hold', value) },
           say:
             value < withNeckPain
               ? `Deep neck flexors: ${shown}, below the reference (${women}–${men} s), and below people with neck pain (${withNeckPain} s).`
@@ -43,6 +46,8 @@ export const STRENGTH_RULES: readonly FindingRule[] = [
       if (body?.form !== 'cuff' || (body.target >= 26 && body.holds >= CUFF_HOLDS)) return [];
       return [
         {
+          measure: 'nod-test',
+          numbers: { target: body.target, holds: body.holds },
           say: `Graded nod: ${body.holds} of ${CUFF_HOLDS} holds at ${body.target} mmHg, index ${(body.target - 20) * body.holds} of 100.`,
         },
       ];
@@ -61,7 +66,9 @@ export const STRENGTH_RULES: readonly FindingRule[] = [
       })
         .filter((row) => row.unusual)
         .map((row) => ({
+          apart: row.name,
           part: row.name,
+          numbers: { ratio: Number(row.ratio.toFixed(2)) },
           say: `Trunk endurance, ${row.name.toLowerCase()}: ${row.ratio.toFixed(2)} (healthy adults ${row.limit}).`,
         })),
   },

@@ -1,7 +1,9 @@
 import { ACTIVITY_CHANGE, backIndexBand, neckIndexBand } from '../measures';
 import { PRESSURE_BLOCK, PRESSURE_CAUTION } from '../screen';
 import {
+  FEELINGS,
   NERVE_LEVELS,
+  REFLEXES,
   directionalPreference,
   furthestReach,
   isRegion,
@@ -28,7 +30,20 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
         ].filter((part) => part !== '');
         return parts.length === 0
           ? []
-          : [{ part: `${level} ${side}`, say: `${level} ${side}: ${parts.join(', ')}.` }];
+          : [
+              {
+                apart: `${level} ${side}`,
+                measure: 'nerve-examination' as const,
+                part: level,
+                side,
+                numbers: {
+                  ...(strength === null ? {} : { strength }),
+                  ...(feeling === null ? {} : { feeling: FEELINGS.indexOf(feeling) }),
+                  ...(reflex === null ? {} : { reflex: REFLEXES.indexOf(reflex) }),
+                },
+                say: `${level} ${side}: ${parts.join(', ')}.`,
+              },
+            ];
       });
     },
   },
@@ -40,7 +55,13 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
       const body = latest(facts, 'nerve-examination')?.body;
       return body?.form !== 'nerve'
         ? []
-        : positiveTension(body).map((test) => ({ part: test, say: `${capital(test)}: positive.` }));
+        : positiveTension(body).map(({ test, side }) => ({
+            apart: `${test} ${side}`,
+            measure: 'nerve-examination',
+            part: test,
+            side,
+            say: `${capital(test)} ${side}: positive.`,
+          }));
     },
   },
   {
@@ -54,7 +75,10 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
         : furthestReach(body.regions.filter(isRegion))
             .filter((reach) => reach.order > 1)
             .map((reach) => ({
+              apart: reach.chain,
+              measure: 'limb-symptoms',
               part: reach.chain,
+              numbers: { order: reach.order },
               say: `Felt down the ${reach.chain} as far as the ${reach.part}.`,
             }));
     },
@@ -68,7 +92,9 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
       return body?.form !== 'body'
         ? []
         : directionalPreference(body.movements).map((movement) => ({
-            part: movement,
+            apart: movement,
+            measure: 'limb-symptoms',
+            direction: movement,
             say: `Repeated “${movement}” draws the symptoms in.`,
           }));
     },
@@ -80,7 +106,12 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
     read: (facts) => {
       const body = latest(facts, 'wall-press-headache')?.body;
       return body?.form === 'choice' && body.option === 'eases'
-        ? [{ say: 'A wall press eases the headache: it points to tension.' }]
+        ? [
+            {
+              measure: 'wall-press-headache',
+              say: 'A wall press eases the headache: it points to tension.',
+            },
+          ]
         : [];
     },
   },
@@ -93,7 +124,14 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
       if (body?.form !== 'activities') return [];
       const worst = [...body.activities].sort((a, b) => a.score - b.score)[0];
       return worst && worst.score < 8
-        ? [{ say: `Cannot yet as before: ${worst.name}, ${worst.score} of 10.` }]
+        ? [
+            {
+              measure: 'specific-activities',
+              part: worst.name,
+              numbers: { score: worst.score },
+              say: `Cannot yet as before: ${worst.name}, ${worst.score} of 10.`,
+            },
+          ]
         : [];
     },
   },
@@ -106,10 +144,24 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
       const back = latestValue(facts, 'back-index');
       return [
         ...(neck !== null && neck >= 15
-          ? [{ part: 'neck', say: `Neck index ${Math.round(neck)} of 50: ${neckIndexBand(neck)}.` }]
+          ? [
+              {
+                apart: 'neck',
+                measure: 'neck-index' as const,
+                numbers: { value: Math.round(neck) },
+                say: `Neck index ${Math.round(neck)} of 50: ${neckIndexBand(neck)}.`,
+              },
+            ]
           : []),
         ...(back !== null && back > 20
-          ? [{ part: 'back', say: `Low-back index ${Math.round(back)} %: ${backIndexBand(back)}.` }]
+          ? [
+              {
+                apart: 'back',
+                measure: 'back-index' as const,
+                numbers: { value: Math.round(back) },
+                say: `Low-back index ${Math.round(back)} %: ${backIndexBand(back)}.`,
+              },
+            ]
           : []),
       ];
     },
@@ -120,7 +172,12 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
     towards: 'start low: fewer, shorter, well short of pain',
     read: ({ irritability }) =>
       irritability && irritability.level === 'high'
-        ? [{ say: `Highly irritable: ${irritability.reasons.join(', ')}.` }]
+        ? [
+            {
+              numbers: { points: irritability.points },
+              say: `Highly irritable: ${irritability.reasons.join(', ')}.`,
+            },
+          ]
         : [],
   },
   {
@@ -131,17 +188,23 @@ export const SYMPTOM_RULES: readonly FindingRule[] = [
       const body = latest(facts, 'blood-pressure')?.body;
       if (body?.form !== 'pressure') return [];
       const shown = `${body.systolic}/${body.diastolic}`;
+      const about = {
+        measure: 'blood-pressure' as const,
+        numbers: { systolic: body.systolic, diastolic: body.diastolic },
+      };
       const over = ([systolic, diastolic]: readonly [number, number]) =>
         body.systolic > systolic || body.diastolic > diastolic;
       if (over(PRESSURE_BLOCK))
         return [
           {
+            ...about,
             say: `Blood pressure ${shown}, above ${PRESSURE_BLOCK.join('/')}: a medical opinion first; screen again with it.`,
           },
         ];
       return body.systolic >= PRESSURE_CAUTION[0] || body.diastolic >= PRESSURE_CAUTION[1]
         ? [
             {
+              ...about,
               say: `Blood pressure ${shown}, from ${PRESSURE_CAUTION.join('/')}: no long or hard holds.`,
             },
           ]

@@ -1,4 +1,5 @@
 export * from './history';
+export * from './day-fold';
 export * from './day-report';
 export * from './progress';
 export * from './line-log';

@@ -50,10 +50,19 @@ export function impossible(kind: MeasureKindId, value: number): string | null {
     : `${name} is between ${least} and ${most}${unit === '°' ? '°' : ` ${unit}`}; ${value} is not possible.`;
 }
 
+/**
+ * A value rounded as the trade reads it: scores of ten and seconds to a tenth, all else whole.
+ *
+ * @example roundMeasure('neck-turn', 71.6) // 72
+ */
+export function roundMeasure(kind: MeasureKindId, value: number): number {
+  const { unit } = kindOf(kind);
+  return Number(value.toFixed(unit === 'of 10' || unit === 's' ? 1 : 0));
+}
+
 /** A value with its unit, rounded as the trade reads it. */
 export function formatMeasure(kind: MeasureKindId, value: number): string {
   const { unit } = kindOf(kind);
-  const digits = unit === 'of 10' || unit === 's' ? 1 : 0;
-  const number = String(Number(value.toFixed(digits)));
+  const number = String(roundMeasure(kind, value));
   return unit === '' ? number : unit === '°' ? `${number}°` : `${number} ${unit}`;
 }

@@ -5,3 +5,4 @@ export * from './day-time';
 export * from './difference';
 export * from './look-ahead';
 export * from './planned-line';
+export * from './sent';

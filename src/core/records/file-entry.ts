@@ -133,6 +133,19 @@ export type RemindersBody = z.infer<typeof RemindersBody>;
 export const PhotoRequestBody = z.object({ note: text('What to look out for', 200) });
 export type PhotoRequestBody = z.infer<typeof PhotoRequestBody>;
 
+/** What an entry of each kind holds. */
+export const FILE_BODIES = {
+  history: HistoryBody,
+  consent: ConsentBody,
+  goal: GoalBody,
+  care: CareBody,
+  home: HomeBody,
+  'day-plan': DayPlanBody,
+  reminders: RemindersBody,
+  'photo-request': PhotoRequestBody,
+} as const;
+export type FileBodies = { readonly [Kind in FileEntryKind]: z.output<(typeof FILE_BODIES)[Kind]> };
+
 const common = {
   id: recordId,
   patientId: recordId,
@@ -153,7 +166,7 @@ export const FileEntryDraft = z.discriminatedUnion('kind', [
   z.object({ ...common, kind: z.literal('photo-request'), body: PhotoRequestBody }),
 ]);
 export type FileEntryDraft = z.infer<typeof FileEntryDraft>;
-export type FileEntryKind = FileEntryDraft['kind'];
+export type FileEntryKind = keyof typeof FILE_BODIES;
 
 /** Takes an entry out; it stays in the record. */
 export const WithdrawDraft = z.object({ id: recordId, patientId: recordId, supersedes: recordId });

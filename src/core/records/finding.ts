@@ -1,19 +1,22 @@
 import { z } from 'zod';
 import { recordId, words } from './words';
 
-/** What a clinician says to a finding. */
+export const FINDING_DECISIONS = ['confirmed', 'dismissed', 'added'] as const;
+export type FindingDecision = (typeof FINDING_DECISIONS)[number];
+
+/**
+ * What a clinician says to a finding. What it is about is never sent: the server knows it from the
+ * measures, or from what was decided before, so that other words never change what it means.
+ */
 export const FindingDraft = z.object({
   id: recordId,
   patientId: recordId,
-  /** Rule and part, or "added: …" for one of the clinician's own. */
+  /** The finding's key; of the clinician's own a new one, made of its id. */
   key: z.string().min(1).max(200),
-  decision: z.enum(['confirmed', 'dismissed', 'added']),
-  /** What the rule table said; null for the clinician's own. */
+  decision: z.enum(FINDING_DECISIONS),
+  /** What the table said when it was decided on, so that other numbers ask again; null for an own one. */
   proposed: words('The proposal', 400).nullable(),
   say: words('The finding', 400),
-  towards: words('What it points to', 300, 0),
-  source: words('The source', 300, 0),
-  cue: words('The cue', 200).nullable(),
   reason: words('The reason', 400, 0),
 });
 export type FindingDraft = z.infer<typeof FindingDraft>;

@@ -69,19 +69,29 @@ const limit = (name: string, least: number, most: number) =>
 
 /** The clinic's own limits of triage. */
 export const TriageLimitsDraft = z.object({
+  /** Pain over this, 0–10, counts … */
   painOver: limit('Pain over', 0, 10),
+  /** … so many times in the last `painDays` days. */
   painTimes: limit('Pain, days', 1, 14),
   painDays: limit('Days looked at', 1, 28),
+  /** Next-morning flares in the last `painDays` days. */
   flares: limit('Flares', 1, 14),
   spreadingDays: limit('Spreading, days', 1, 14),
+  /** Days without a word while something was due. */
   silentDays: limit('Silent, days', 1, 60),
+  /** Adherence fell by so many percent points from the fortnight before. */
   fallPercent: limit('Adherence falls by', 5, 100),
+  /** Weeks without clear change at good adherence. */
   plateauWeeks: limit('Plateau, weeks', 2, 26),
+  /** Days after which an unopened link is asked about. */
   unopenedDays: limit('Unopened, days', 1, 60),
+  /** Hours after which an alert nobody has taken goes to the lead. */
   escalateHours: limit('Escalation, hours', 1, 336),
+  /** Good sessions in a row before anything grows. */
   goodSessions: limit('Good sessions', 1, 20),
 });
 export type TriageLimitsDraft = z.infer<typeof TriageLimitsDraft>;
+export type TriageLimits = Readonly<TriageLimitsDraft>;
 
 /** A letter after a review, or at discharge. */
 export const OutcomeLetterDraft = z.object({

@@ -13,3 +13,4 @@ export * from './session-events';
 export * from './teach';
 export { recordId } from './words';
 export * from './follow';
+export * from './stored';

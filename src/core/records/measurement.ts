@@ -38,7 +38,7 @@ const score = (least: number, most: number) =>
     .max(most, `A score is ${least} to ${most}.`);
 
 /** Everything a form can hold, but for photos, whose values only the server reckons. */
-const Body = z.discriminatedUnion('form', [
+export const MeasurementFields = z.discriminatedUnion('form', [
   z.object({ form: z.literal('choice'), option: z.string().max(60) }),
   z.object({
     form: z.literal('offsets'),
@@ -113,7 +113,7 @@ export const MeasurementDraft = z
     position: z.enum(POSITIONS),
     instrument: z.enum(INSTRUMENTS),
     trials: z.array(finite).max(10, 'At most ten trials.'),
-    body: Body.nullable(),
+    body: MeasurementFields.nullable(),
     note: words('The note', 300, 0),
     painAtEnd: score(0, 10).nullable(),
     chinJut: z.boolean(),
@@ -185,3 +185,9 @@ export const DetectableDraft = z.object({
   own: z.object({ margin, source: words('The source', 200) }).nullable(),
 });
 export type DetectableDraft = z.infer<typeof DetectableDraft>;
+
+/** The clinic's own detectable changes, by kind. */
+export const StoredDetectable = z.partialRecord(
+  DetectableDraft.shape.kind,
+  z.object({ margin, source: z.string() }),
+);

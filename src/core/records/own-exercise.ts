@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { LONGEST_LINE, formatDose, parseDose } from '../dose';
+import { BOUT_MODES, LONGEST_LINE, formatDose, parseDose } from '../dose';
 import { type Exercise, FAMILIES, POSITIONS, PURPOSES, REGIONS } from '../exercise';
 import { TRAITS, type Trait } from '../screen';
+import type { Frozen } from '../units';
 import { recordId, words } from './words';
 
 const list = (name: string, least = 1) =>
@@ -24,7 +25,7 @@ export const OwnExerciseDraft = z.object({
   position: z.enum(POSITIONS, { error: `The position is one of: ${POSITIONS.join(', ')}.` }),
   region: z.enum(REGIONS, { error: `The region is one of: ${REGIONS.join(', ')}.` }),
   purpose: z.enum(PURPOSES, { error: `The purpose is one of: ${PURPOSES.join(', ')}.` }),
-  mode: z.enum(['held', 'moved', 'lain'], { error: 'It is held, moved or lain.' }),
+  mode: z.enum(BOUT_MODES, { error: 'It is held, moved or lain.' }),
   sided: z.boolean(),
   effort: z.boolean(),
   muscles: list('A muscle', 0),
@@ -69,7 +70,7 @@ export const OwnExerciseSave = z.object({ id: recordId, exercise: OwnExerciseDra
 export type OwnExerciseSave = z.infer<typeof OwnExerciseSave>;
 
 /** An own exercise as the catalogue holds it. */
-export function ownExercise(id: string, draft: OwnExerciseDraft): Exercise {
+export function ownExercise(id: string, draft: Frozen<OwnExerciseDraft>): Exercise {
   const { sided, effort, faults, ...same } = draft;
   return {
     ...same,

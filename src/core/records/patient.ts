@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { parseZone } from '../schedule';
+import type { WallMinute } from '../schedule';
 import { dateText } from './programme';
 import { RemindersBody } from './file-entry';
+import { zoneName } from './people';
 import { recordId, words } from './words';
 
 /** Minutes a day a person says they have. */
@@ -16,7 +17,8 @@ const minuteOfDay = z
   .number({ error: 'Write a time of day, such as 07:00.' })
   .int()
   .min(0)
-  .max(1439, 'A day has 24 hours.');
+  .max(1439, 'A day has 24 hours.')
+  .transform((minute) => minute as WallMinute);
 
 /** A new patient, as the form sends it. */
 export const PatientDraft = z.object({
@@ -24,7 +26,7 @@ export const PatientDraft = z.object({
   id: recordId,
   name: words('The name', 200),
   complaint: words('The complaint', 200),
-  zone: z.string().refine((name) => parseZone(name) !== null, 'This time zone is not known.'),
+  zone: zoneName,
   wakeMinute: minuteOfDay,
   sleepMinute: minuteOfDay,
   minutesADay: minutes,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { parseZone } from '../schedule';
+import { type Zone, parseZone } from '../schedule';
 import { recordId, words } from './words';
 
 export const ROLES = ['lead', 'practitioner', 'assistant'] as const;
@@ -31,11 +31,17 @@ export const MemberDraft = z.object({
 });
 export type MemberDraft = z.infer<typeof MemberDraft>;
 
+/** An IANA time zone that this runtime knows. */
+export const zoneName = z
+  .string()
+  .refine((name) => parseZone(name) !== null, 'This time zone is not known.')
+  .transform((name) => name as Zone);
+
 export const ClinicDraft = z.object({
   name: words('The clinic’s name', 200),
   phone: words('The phone number', 40),
   emergencyText: words('The emergency text', 400),
-  zone: z.string().refine((name) => parseZone(name) !== null, 'This time zone is not known.'),
+  zone: zoneName,
   screeningDays: z
     .number({ error: 'Write after how many days a screening is redone.' })
     .int('Whole days, please.')

@@ -3,7 +3,7 @@ import { LONGEST_LINE } from '../dose';
 import { SCHOOL_IDS } from '../exercise';
 import { SESSION_NAMES } from '../schedule';
 import { PRECAUTIONS, type PrecautionId, TRAITS, type Trait } from '../screen';
-import { type LocalDate, parseLocalDate } from '../units';
+import { type Frozen, type LocalDate, parseLocalDate } from '../units';
 import { recordId, words } from './words';
 
 export const dateText = z
@@ -29,11 +29,15 @@ export type FlagOverride = z.infer<typeof FlagOverride>;
 export const SchoolDraft = z.object({
   id: z.enum(SCHOOL_IDS),
   settings: z.object({
+    /** Lengthening: the holds to climb through, seconds, rising; empty for the school's own. */
     holds: z.array(z.number().positive().max(3600)).max(8).readonly(),
+    /** Loads: what can be lifted ten times, in `unit`; null while not measured. */
     tenRepMaximum: z.number().positive().max(500).nullable(),
     unit: z.enum(['kg', 'lb']),
   }),
 });
+
+export type SchoolChoice = Frozen<z.output<typeof SchoolDraft>>;
 
 export const LineDraft = z.object({
   /** The line this one continues; null for a new one. */
@@ -70,6 +74,34 @@ export const TemplateDraft = z.object({
   lines: z.array(templateLine).min(1, 'A template has at least one exercise.').max(MOST_LINES),
 });
 export type TemplateDraft = z.infer<typeof TemplateDraft>;
+
+/** What a template keeps beside its name. */
+export const TemplateBody = TemplateDraft.pick({ rounds: true, lines: true });
+
+/** A line on the desk, as typed: nothing of it need be right yet. */
+const DeskLineState = z.object({
+  /** Of this desk only. */
+  uid: z.string(),
+  /** The line it continues; null for a new one. */
+  lineage: z.string().nullable(),
+  anchor: dateText.nullable(),
+  exerciseId: z.string(),
+  dose: z.string(),
+  school: SchoolDraft.nullable(),
+  session: z.enum(SESSION_NAMES).nullable(),
+  overrides: z.array(FlagOverride.extend({ reason: z.string() })),
+});
+export type DeskLine = Frozen<z.output<typeof DeskLineState>>;
+
+/** The Plan desk as it is kept unsaved for its author. */
+export const DeskState = z.object({
+  lines: z.array(DeskLineState),
+  rounds: z.number(),
+  effectiveFrom: z.string(),
+  reviewOn: z.string(),
+  reason: z.string(),
+});
+export type Desk = Frozen<z.output<typeof DeskState>>;
 
 /** The longest unsaved desk that is kept, characters. */
 export const LONGEST_DESK = 400_000;

@@ -10,6 +10,7 @@ import {
   type RegionId,
   isRegion,
 } from '../symptoms';
+import type { Frozen } from '../units';
 import { dateText } from './programme';
 import { recordId, words } from './words';
 
@@ -17,6 +18,7 @@ const count = z.number().int().min(0).max(10_000);
 const scale = z.number().int().min(0, 'It is 0 to 10.').max(10, 'It is 0 to 10.');
 const instant = z.number().int().min(0).max(8_640_000_000_000_000);
 
+/** One repetition or bout as it was done on the device. Counts are 1-based. */
 const RepDone = z.object({
   round: count,
   side: z.enum(['left', 'right']).nullable(),
@@ -24,11 +26,13 @@ const RepDone = z.object({
   station: count,
   set: count,
   rep: count,
+  /** Seconds held, really. */
   held: z.number().min(0).max(86_400),
+  /** Seconds of prescribed movement, really. */
   moved: z.number().min(0).max(86_400),
 });
 
-const Body = z.discriminatedUnion('type', [
+export const SessionEventRecord = z.discriminatedUnion('type', [
   z.object({ type: z.literal('started') }),
   z.object({
     type: z.literal('line'),
@@ -41,6 +45,7 @@ const Body = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('check-in'),
     pain: z.number().int().min(0, 'Pain is 0 to 10.').max(10, 'Pain is 0 to 10.').nullable(),
+    /** How hard it felt, 0–10. */
     effort: scale.nullable().optional(),
     word: words('The note', 200, 0),
   }),
@@ -73,6 +78,9 @@ const Body = z.discriminatedUnion('type', [
   }),
 ]);
 
+/** What the device tells of a session or of a day, in the order it happened. */
+export type SessionEventBody = Frozen<z.output<typeof SessionEventRecord>>;
+
 /** One event as the patient's device sends it. */
 export const DeviceEvent = z.object({
   id: recordId,
@@ -84,7 +92,7 @@ export const DeviceEvent = z.object({
   deviceAt: instant,
   /** Milliseconds since the session began, by a clock nobody can set. */
   offsetMs: z.number().int().min(0).max(604_800_000),
-  body: Body,
+  body: SessionEventRecord,
 });
 export type DeviceEvent = z.infer<typeof DeviceEvent>;
 

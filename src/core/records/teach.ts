@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { isRegion } from '../symptoms';
 import type { RegionId } from '../symptoms';
 import { SAID_PARTS } from '../teach';
+import type { Frozen } from '../units';
 import { recordId, words } from './words';
 
 const yesNo = z.enum(['yes', 'no'], { error: 'Yes, no, or not asked.' }).nullable();
@@ -19,14 +20,19 @@ export const TaughtLineDraft = z.object({
       }),
     )
     .max(40),
+  /** Asked and answered; null while nobody has asked. */
   comfortable: yesNo,
   breathing: yesNo,
   faults: z
     .array(z.object({ fault: words('The fault', 200), fix: words('The fix', 200, 0) }))
     .max(12, 'At most twelve faults for one exercise.'),
+  /** This patient's own reminder, carried to handout and phone; empty when there is none. */
   cue: words('The reminder', 200, 0),
+  /** Questions asked and answered; null while nobody has asked for them. */
   questions: words('The questions', 600, 0).nullable(),
 });
+
+export type TaughtLine = Frozen<z.output<typeof TaughtLineDraft>>;
 
 /** A signed teaching: what was said, shown and checked. It is never changed. */
 export const TeachBackDraft = z.object({
@@ -41,6 +47,10 @@ export const TeachBackDraft = z.object({
   closing: z.object({ doseSaidAgain: z.boolean(), dayToComeBack: z.boolean() }),
 });
 export type TeachBackDraft = z.infer<typeof TeachBackDraft>;
+export type Closing = Frozen<TeachBackDraft['closing']>;
+
+/** What a signed teaching keeps beside whose and when it was. */
+export const TaughtRecord = TeachBackDraft.pick({ lines: true, closing: true });
 
 /** Text of several lines: unlike a field of one line it keeps its line breaks. */
 const notePartLines = (name: string) =>
@@ -71,6 +81,14 @@ export const VisitNoteDraft = z
     path: ['subjective'],
   });
 export type VisitNoteDraft = z.infer<typeof VisitNoteDraft>;
+
+/** The four parts of a signed note. */
+export const NoteRecord = z.object({
+  subjective: z.string(),
+  objective: z.string(),
+  assessment: z.string(),
+  plan: z.string(),
+});
 
 export const VISIT_DRAFT_KINDS = ['teach', 'note'] as const;
 

@@ -10,6 +10,11 @@ export type Instant = number & { readonly __unit: 'instant' };
 /** The minute of the wall clock, 0–1439; a day that ends after midnight goes on past 1440. */
 export type WallMinute = number & { readonly __unit: 'wall minute' };
 
+/** The instant `milliseconds` later (earlier when negative). */
+export function later(instant: Instant, milliseconds: number): Instant {
+  return (instant + milliseconds) as Instant;
+}
+
 /** Reads a time-zone name; null when it is unknown. */
 export function parseZone(name: string): Zone | null {
   try {

@@ -10,9 +10,24 @@ export const OUTCOME_NAMES: Readonly<Record<Outcome, string>> = {
   go: 'Go ahead',
 };
 
-/** True for the outcomes that block prescribing until a practitioner records what was done. */
-export function blocksPrescribing(outcome: Outcome): boolean {
-  return OUTCOMES.indexOf(outcome) <= OUTCOMES.indexOf('refer');
+/** What is kept of a screening: its outcome, or that it is not finished. */
+export const SCREENING_OUTCOMES = [...OUTCOMES, 'unfinished'] as const;
+export type ScreeningOutcome = (typeof SCREENING_OUTCOMES)[number];
+
+/** The outcomes that block prescribing until a practitioner records what was done. */
+export const BLOCKING_OUTCOMES = ['emergency', 'same day', 'refer'] as const satisfies Outcome[];
+
+/** The outcomes that somebody has to act on today, and that a patient is told of at once. */
+export const URGENT_OUTCOMES = ['emergency', 'same day'] as const satisfies Outcome[];
+export type Urgency = (typeof URGENT_OUTCOMES)[number];
+
+export function blocksPrescribing(outcome: ScreeningOutcome): boolean {
+  return (BLOCKING_OUTCOMES as readonly ScreeningOutcome[]).includes(outcome);
+}
+
+/** The outcome where it is urgent, else null. */
+export function urgencyOf(outcome: ScreeningOutcome): Urgency | null {
+  return URGENT_OUTCOMES.find((urgent) => urgent === outcome) ?? null;
 }
 
 /** The worst of some outcomes; "go" when there is none. */

@@ -106,9 +106,14 @@ export function nerveChange(before: NerveExamination | null, now: NerveExaminati
   return change;
 }
 
-/** Positive tension tests of a kind of limb, as "median nerve tension right". */
-export function positiveTension({ tension }: NerveExamination): string[] {
+/** Tests that are positive when they ease, so that they ask for nothing. */
+const EASING: readonly TensionTest[] = ['hand on head eases', 'neck traction eases'];
+
+/** Positive provocation tests with their side; those that ease are left out. */
+export function positiveTension({
+  tension,
+}: NerveExamination): { readonly test: TensionTest; readonly side: 'left' | 'right' }[] {
   return tension
-    .filter(({ positive, test }) => positive && !test.endsWith('eases'))
-    .map(({ test, side }) => `${test} ${side}`);
+    .filter(({ positive, test }) => positive && !EASING.includes(test))
+    .map(({ test, side }) => ({ test, side }));
 }

@@ -10,7 +10,7 @@ import {
   type SymptomReport,
   adviseOn,
   isFurther,
-  isStop,
+  isStopAdvice,
 } from '.';
 
 const report = (change: Partial<SymptomReport>): SymptomReport => ({
@@ -42,7 +42,7 @@ describe('what a patient is told who says something is wrong', () => {
     for (const baseline of [NO_BASELINE, TINGLING]) {
       expect(advice({ complaint: 'sight', severity: 0 }, baseline)).toBe('emergency');
       expect(advice({ complaint: 'weakness', severity: 1 }, baseline)).toBe('stop and call');
-      expect(isStop(advice({ severity: 8 }, baseline))).toBe(true);
+      expect(isStopAdvice(advice({ severity: 8 }, baseline))).toBe(true);
     }
     expect(advice({ complaint: 'headache', severity: 9, compared: 'new' })).toBe('emergency');
   });

@@ -51,7 +51,7 @@ export const ADVICE = [
 export type Advice = (typeof ADVICE)[number];
 
 /** These pause the programme and tell the clinic. */
-export function isStop(advice: Advice): boolean {
+export function isStopAdvice(advice: Advice): boolean {
   return advice === 'stop and call' || advice === 'emergency';
 }
 

@@ -90,6 +90,6 @@ describe('nerve examination', () => {
     expect(nerveDeficits(exam(5, 'normal'))).toBe(0);
   });
   it('names positive tension tests, not easing ones', () => {
-    expect(positiveTension(exam(5))).toEqual(['median nerve tension right']);
+    expect(positiveTension(exam(5))).toEqual([{ test: 'median nerve tension', side: 'right' }]);
   });
 });

@@ -1,33 +1,16 @@
-import type { RegionId } from '../symptoms';
+import type { Closing, TaughtLine } from '../records';
 
 /** What is said to the patient for each exercise, in this order (common practice, no source). */
 export const SAID_PARTS = ['kind', 'muscle', 'why', 'risk', 'numbers', 'stop'] as const;
 export type SaidPart = (typeof SAID_PARTS)[number];
 
-export type YesNo = 'yes' | 'no';
+/** What happened in the room for one exercise, and what closes a teaching; the records' own types. */
+export type { Closing, TaughtLine };
+
+export type YesNo = NonNullable<TaughtLine['comfortable']>;
 
 /** A fault that was seen, and what put it right on the spot. */
-export type SeenFault = { readonly fault: string; readonly fix: string };
-
-/** What happened in the room for one exercise. */
-export type TaughtLine = {
-  readonly lineage: string;
-  readonly said: readonly SaidPart[];
-  readonly demonstrated: boolean;
-  readonly watched: boolean;
-  readonly felt: readonly RegionId[];
-  /** Asked and answered; null while nobody has asked. */
-  readonly comfortable: YesNo | null;
-  readonly breathing: YesNo | null;
-  readonly faults: readonly SeenFault[];
-  /** This patient's own reminder, carried to handout and phone; empty when there is none. */
-  readonly cue: string;
-  /** Questions asked and answered; null while nobody has asked for them. */
-  readonly questions: string | null;
-};
-
-/** What closes a teaching, for the whole programme. */
-export type Closing = { readonly doseSaidAgain: boolean; readonly dayToComeBack: boolean };
+export type SeenFault = TaughtLine['faults'][number];
 
 export function untaught(lineage: string): TaughtLine {
   return {

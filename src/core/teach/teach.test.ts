@@ -1,3 +1,4 @@
+import { ABOUT_NOTHING } from '../findings';
 import {
   type NoteFacts,
   type TaughtLine,
@@ -122,6 +123,7 @@ const LINE = {
   overridden: [],
 };
 const WEAK = {
+  about: { ...ABOUT_NOTHING, rule: 'deep-flexors' },
   key: 'deep-flexors',
   say: 'Deep neck flexors: 14 s, below the reference.',
   towards: '',

@@ -1,2 +1,3 @@
 export * from './limits';
+export * from './morning-row';
 export * from './rules';

@@ -45,13 +45,17 @@ export type TriageFacts = {
   readonly unopenedDays: number | null;
 };
 
+/** Steps of the patient's file that a row leads to. */
+export const STEPS = ['follow', 'plan', 'screen', 'review'] as const;
+export type Step = (typeof STEPS)[number];
+
 export type TriageRule = {
   readonly id: string;
   readonly level: Exclude<Level, 'steady'>;
   /** What to do next, in a few words. */
   readonly next: string;
   /** Where that is done: a step of the patient's file. */
-  readonly step: 'follow' | 'plan' | 'screen' | 'review';
+  readonly step: Step;
   readonly source: string;
   /** One sentence with its numbers where it holds, else null. */
   readonly say: (facts: TriageFacts, limits: TriageLimits) => string | null;
@@ -225,7 +229,7 @@ export type Triage = {
   readonly rule: string | null;
   readonly reason: string;
   readonly next: string;
-  readonly step: TriageRule['step'];
+  readonly step: Step;
   /** What holds beside the reason. */
   readonly also: readonly string[];
   /** Rows of one level stand in this order. */

@@ -3,3 +3,4 @@ export * from './measure-units';
 export * from './range';
 export * from './result';
 export * from './seconds';
+export * from './frozen';

@@ -1,6 +1,8 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
+import type { LocalDate } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { episode, outcomeLetter } from '../schema';
+import { type Placed, placed } from '../visit/place';
 
 export type OutcomeLetterRow = typeof outcomeLetter.$inferSelect;
 
@@ -30,12 +32,16 @@ export async function outcomeLetterById(
   return rows[0] ?? null;
 }
 
-export function insertOutcomeLetter(row: OutcomeLetterRow): Statement {
-  return builder().insert(outcomeLetter).values(row);
+export function insertOutcomeLetter(row: Placed<OutcomeLetterRow>): Statement[] {
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(outcomeLetter)
+      .values({ ...row, ...columns }),
+  );
 }
 
 /** Closes the patient's open episode of care. */
-export function closeEpisodes(clinicId: string, patientId: string, on: string): Statement {
+export function closeEpisodes(clinicId: string, patientId: string, on: LocalDate): Statement {
   return builder()
     .update(episode)
     .set({ closedOn: on })

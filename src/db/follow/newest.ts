@@ -1,5 +1,7 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import type { HomeBody } from '@/core/records';
 import { read } from '../door';
+import { readBody } from '../visit/entries';
 import { episode, patientLink, screening, fileEntry, teachBack } from '../schema';
 
 /** The newest confirmed screening of each of these patients. */
@@ -25,11 +27,14 @@ export async function newestConfirmedOf(clinicId: string, patientIds: readonly s
   return new Map(rows.map((row) => [row.patientId, row]));
 }
 
-/** The home that counts of each of these patients, as JSON. */
-export async function homesOf(clinicId: string, patientIds: readonly string[]) {
+/** The home that counts of each of these patients. */
+export async function homesOf(
+  clinicId: string,
+  patientIds: readonly string[],
+): Promise<Map<string, HomeBody>> {
   const rows = await read((db) =>
     db
-      .select({ patientId: fileEntry.patientId, body: fileEntry.body })
+      .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
       .from(fileEntry)
       .where(
         and(
@@ -42,10 +47,13 @@ export async function homesOf(clinicId: string, patientIds: readonly string[]) {
       .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
       .limit(20_000),
   );
-  return new Map(rows.map((row) => [row.patientId, row.body ?? '{}']));
+  const newest = new Map(rows.map((row) => [row.patientId, row]));
+  return new Map(
+    [...newest].map(([patientId, { id, body }]) => [patientId, readBody('home', body ?? '', id)]),
+  );
 }
 
-/** The newest teaching of each of these patients, as JSON. */
+/** The newest teaching of each of these patients. */
 export async function newestTeachingsOf(clinicId: string, patientIds: readonly string[]) {
   const rows = await read((db) =>
     db

@@ -1,6 +1,7 @@
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from '../door';
 import { proposalDecision } from '../schema';
+import { type Placed, placed } from '../visit/place';
 
 export type ProposalDecisionRow = typeof proposalDecision.$inferSelect;
 
@@ -37,6 +38,10 @@ export function newestProposalDecisions(clinicId: string, limit: number) {
   );
 }
 
-export function insertProposalDecision(row: ProposalDecisionRow): Statement {
-  return builder().insert(proposalDecision).values(row);
+export function insertProposalDecision(row: Placed<ProposalDecisionRow>): Statement[] {
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(proposalDecision)
+      .values({ ...row, ...columns }),
+  );
 }

@@ -1,4 +1,5 @@
-import { and, asc, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
+import type { Instant } from '@/core/schedule';
+import { and, asc, eq, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from '../door';
 import { alert, auditEvent, patient, triageMark, triageRow } from '../schema';
 
@@ -8,28 +9,47 @@ export type TriageMarkRow = typeof triageMark.$inferSelect;
 /** The most patients whose rows are reckoned at once. */
 export const TRIAGE_CHUNK = 200;
 
-/** A patient beside their row of the morning list. */
-const OWN_ROW = and(eq(triageRow.clinicId, patient.clinicId), eq(triageRow.patientId, patient.id));
+/**
+ * Ids of the clinic's patients without a row that still holds: those whose row is past its time, by
+ * the index of times, and those that have none, by the two tables' keys alone.
+ */
+async function idsWithoutTriage(clinicId: string, at: Instant, most: number): Promise<string[]> {
+  const stale = await read((db) =>
+    db
+      .select({ id: triageRow.patientId })
+      .from(triageRow)
+      .where(and(eq(triageRow.clinicId, clinicId), lte(triageRow.staleAt, at)))
+      .limit(most),
+  );
+  if (stale.length === most) return stale.map(({ id }) => id);
+  const missing = await read((db) =>
+    db
+      .select({ id: patient.id })
+      .from(patient)
+      .where(hasNoRow(clinicId))
+      .limit(most - stale.length),
+  );
+  return [...stale, ...missing].map(({ id }) => id);
+}
 
-/** Of the clinic, and without a row that still holds. */
-function hasNoRow(clinicId: string, at: number) {
+function hasNoRow(clinicId: string) {
   return and(
     eq(patient.clinicId, clinicId),
-    or(isNull(triageRow.patientId), lt(triageRow.staleAt, at + 1)),
+    sql`NOT EXISTS (SELECT 1 FROM ${triageRow} WHERE ${triageRow.clinicId} = ${patient.clinicId}
+      AND ${triageRow.patientId} = ${patient.id})`,
   );
 }
 
 /** Patients of the clinic without a row that still holds, at most so many. */
-export async function patientsWithoutTriage(clinicId: string, at: number, most = TRIAGE_CHUNK) {
-  const rows = await read((db) =>
+export async function patientsWithoutTriage(clinicId: string, at: Instant, most = TRIAGE_CHUNK) {
+  const ids = await idsWithoutTriage(clinicId, at, most);
+  if (ids.length === 0) return [];
+  return read((db) =>
     db
-      .select({ patient })
+      .select()
       .from(patient)
-      .leftJoin(triageRow, OWN_ROW)
-      .where(hasNoRow(clinicId, at))
-      .limit(most),
+      .where(and(eq(patient.clinicId, clinicId), inArray(patient.id, ids))),
   );
-  return rows.map((row) => row.patient);
 }
 
 /** The newest thing written of a clinic, by anybody. */
@@ -50,15 +70,22 @@ export function nothingWrittenSince(clinicId: string, audit: number) {
 }
 
 /** How many of the clinic's patients have no row that still holds. */
-export async function countWithoutTriage(clinicId: string, at: number): Promise<number> {
-  const rows = await read((db) =>
-    db
-      .select({ n: sql<number>`count(*)` })
-      .from(patient)
-      .leftJoin(triageRow, OWN_ROW)
-      .where(hasNoRow(clinicId, at)),
-  );
-  return rows[0]?.n ?? 0;
+export async function countWithoutTriage(clinicId: string, at: Instant): Promise<number> {
+  const [stale, missing] = await Promise.all([
+    read((db) =>
+      db
+        .select({ n: sql<number>`count(*)` })
+        .from(triageRow)
+        .where(and(eq(triageRow.clinicId, clinicId), lte(triageRow.staleAt, at))),
+    ),
+    read((db) =>
+      db
+        .select({ n: sql<number>`count(*)` })
+        .from(patient)
+        .where(hasNoRow(clinicId)),
+    ),
+  ]);
+  return (stale[0]?.n ?? 0) + (missing[0]?.n ?? 0);
 }
 
 export function putTriageRows(rows: readonly TriageRow[]): Statement {
@@ -161,7 +188,7 @@ export function insertTriageMark(row: TriageMarkRow): Statement {
 }
 
 /** Marks every alert of the clinic that has been open since before an instant as the lead's. */
-export function escalateAlerts(clinicId: string, openSince: number, at: number): Statement {
+export function escalateAlerts(clinicId: string, openSince: Instant, at: Instant): Statement {
   return builder()
     .update(alert)
     .set({ escalatedAt: at })
@@ -178,7 +205,7 @@ export function escalateAlerts(clinicId: string, openSince: number, at: number):
 /** Alerts that have been open since before an instant and are not the lead's yet, the oldest first. */
 export function alertsToEscalate(
   clinicId: string,
-  openSince: number,
+  openSince: Instant,
 ): Promise<{ id: string; patientId: string }[]> {
   return read((db) =>
     db

@@ -1,4 +1,6 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { OwnExerciseDraft, TemplateBody } from '@/core/records';
+import { instant, json } from './columns';
 import { clinic, member, patient } from './people';
 
 /** An exercise of the clinic's own. Versions keep their copy, so that editing it alters nothing sent. */
@@ -9,12 +11,11 @@ export const clinicExercise = sqliteTable(
       .notNull()
       .references(() => clinic.id),
     id: text('id').notNull(),
-    /** The record, as JSON. */
-    body: text('body').notNull(),
+    body: json('body', 'an exercise of the clinic’s own', OwnExerciseDraft).notNull(),
     authorId: text('author_id').notNull(),
-    updatedAt: integer('updated_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
     /** Not offered any more. */
-    retiredAt: integer('retired_at'),
+    retiredAt: instant('retired_at'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -32,11 +33,10 @@ export const programmeTemplate = sqliteTable(
       .references(() => clinic.id),
     id: text('id').notNull(),
     name: text('name').notNull(),
-    /** Rounds and lines, as JSON. */
-    body: text('body').notNull(),
+    body: json('body', 'a programme template', TemplateBody).notNull(),
     authorId: text('author_id').notNull(),
-    createdAt: integer('created_at').notNull(),
-    retiredAt: integer('retired_at'),
+    createdAt: instant('created_at').notNull(),
+    retiredAt: instant('retired_at'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -54,9 +54,9 @@ export const deskDraft = sqliteTable(
     memberId: text('member_id').notNull(),
     /** The newest version it began from. */
     basedOn: integer('based_on').notNull(),
-    /** The desk, as JSON. */
+    /** The desk as the page keeps it, JSON: read by the page alone. */
     body: text('body').notNull(),
-    updatedAt: integer('updated_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.patientId, t.memberId] }),

@@ -1,12 +1,14 @@
-import { DECISIONS } from '@/core/records';
+import { MOVES } from '@/core/progression';
+import { DECISIONS, StoredLetter, StoredMorningRow } from '@/core/records';
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { atVisit, date, instant, json } from './columns';
 import { patient } from './people';
 
 const record = () => ({
   clinicId: text('clinic_id').notNull(),
   id: text('id').notNull(),
   patientId: text('patient_id').notNull(),
-  createdAt: integer('created_at').notNull(),
+  createdAt: instant('created_at').notNull(),
   authorId: text('author_id').notNull(),
 });
 
@@ -15,12 +17,13 @@ export const proposalDecision = sqliteTable(
   'proposal_decision',
   {
     ...record(),
+    ...atVisit(),
     /** The proposal's own key: the same as long as it proposes the same. */
     key: text('key').notNull(),
     lineage: text('lineage').notNull(),
     /** The newest version when it was decided; a later one holds what was accepted. */
     version: integer('version').notNull(),
-    move: text('move').notNull(),
+    move: text('move', { enum: MOVES }).notNull(),
     exerciseId: text('exercise_id').notNull(),
     fromDose: text('from_dose').notNull(),
     decision: text('decision', { enum: DECISIONS }).notNull(),
@@ -31,7 +34,7 @@ export const proposalDecision = sqliteTable(
     why: text('why').notNull(),
     /** Why it was edited or declined. */
     reason: text('reason').notNull(),
-    localDate: text('local_date').notNull(),
+    localDate: date('local_date').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -54,9 +57,9 @@ export const triageRow = sqliteTable(
     clinicId: text('clinic_id').notNull(),
     patientId: text('patient_id').notNull(),
     /** The patient's day it holds for. */
-    forDate: text('for_date').notNull(),
+    forDate: date('for_date').notNull(),
     /** Milliseconds at which it has to be reckoned anew: the patient's next midnight, or an escalation. */
-    staleAt: integer('stale_at').notNull(),
+    staleAt: instant('stale_at').notNull(),
     /** 0 call today, 1 decide, 2 steady. */
     level: integer('level').notNull(),
     urgency: integer('urgency').notNull(),
@@ -64,8 +67,7 @@ export const triageRow = sqliteTable(
     aside: integer('aside', { mode: 'boolean' }).notNull(),
     practitionerId: text('practitioner_id').notNull(),
     name: text('name').notNull(),
-    /** The row as JSON. */
-    body: text('body').notNull(),
+    body: json('body', 'a row of the morning list', StoredMorningRow).notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.patientId] }),
@@ -75,6 +77,7 @@ export const triageRow = sqliteTable(
     }),
     index('triage_row_order').on(t.clinicId, t.aside, t.level, t.urgency, t.name),
     index('triage_row_stale').on(t.clinicId, t.staleAt),
+    index('triage_row_counts').on(t.clinicId, t.practitionerId, t.level, t.aside),
   ],
 );
 
@@ -87,7 +90,7 @@ export const triageMark = sqliteTable(
     /** The rule it was put aside for; another rule brings the row back. */
     rule: text('rule').notNull(),
     /** Last day aside, in the patient's zone. */
-    until: text('until').notNull(),
+    until: date('until').notNull(),
     reason: text('reason').notNull(),
   },
   (t) => [
@@ -105,10 +108,11 @@ export const outcomeLetter = sqliteTable(
   'outcome_letter',
   {
     ...record(),
+    ...atVisit(),
     kind: text('kind', { enum: ['review', 'discharge'] }).notNull(),
-    /** The letter as JSON: every number in it comes from the record at the time. */
-    body: text('body').notNull(),
-    localDate: text('local_date').notNull(),
+    /** Every number in it comes from the record at the time. */
+    body: json('body', 'a letter', StoredLetter).notNull(),
+    localDate: date('local_date').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),

@@ -7,6 +7,10 @@ import {
   sqliteTable,
   text,
 } from 'drizzle-orm/sqlite-core';
+import { sql } from 'drizzle-orm';
+import { SessionEventRecord, StoredDone, StoredReport } from '@/core/records';
+import { ALERT_KINDS } from '@/core/triage';
+import { date, inEpisode, instant, json } from './columns';
 import { clinic, patient } from './people';
 
 /**
@@ -25,9 +29,8 @@ export const sessionEvent = sqliteTable(
     programmeId: text('programme_id').notNull(),
     version: integer('version').notNull(),
     /** The day in the patient's zone, fixed when the session's first event was taken in. */
-    localDate: text('local_date').notNull(),
-    /** A session event's body, as JSON. */
-    body: text('body').notNull(),
+    localDate: date('local_date').notNull(),
+    body: json('body', 'an event of a session', SessionEventRecord).notNull(),
     payloadHash: text('payload_hash').notNull(),
     /** The device's own clock when it happened. */
     deviceAt: integer('device_at').notNull(),
@@ -35,7 +38,8 @@ export const sessionEvent = sqliteTable(
     skewMs: integer('skew_ms').notNull(),
     /** Milliseconds since the session began, by a clock nobody can set. */
     offsetMs: integer('offset_ms').notNull(),
-    receivedAt: integer('received_at').notNull(),
+    receivedAt: instant('received_at').notNull(),
+    ...inEpisode(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.patientId, t.id] }),
@@ -57,7 +61,7 @@ export const logConflict = sqliteTable(
     id: text('id').notNull(),
     payloadHash: text('payload_hash').notNull(),
     payload: text('payload').notNull(),
-    receivedAt: integer('received_at').notNull(),
+    receivedAt: instant('received_at').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.patientId, t.id, t.payloadHash] }),
@@ -77,15 +81,17 @@ export const dayDone = sqliteTable(
   {
     clinicId: text('clinic_id').notNull(),
     patientId: text('patient_id').notNull(),
-    localDate: text('local_date').notNull(),
-    /** Shares by lineage and session, as JSON (`DayDone`). */
-    done: text('done').notNull(),
+    localDate: date('local_date').notNull(),
+    /** Shares by lineage and session. */
+    done: json('done', 'what was done on a day', StoredDone).notNull(),
     /** Sessions that count as done. */
     sessionsDone: integer('sessions_done').notNull(),
     /** Pain after the day's last session, 0–10. */
     pain: real('pain'),
-    /** What was told of the day, as JSON (`DayReport`). */
-    report: text('report').notNull().default('{}'),
+    /** What was told of the day. */
+    report: json('report', 'what was told of a day', StoredReport)
+      .notNull()
+      .default(sql`'{}'`),
     /** How many events it is folded from. */
     events: integer('events').notNull(),
   },
@@ -105,13 +111,14 @@ export const alert = sqliteTable(
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
     kind: text('kind', {
-      enum: ['stopped for a symptom', 'conflicting log', 'new weakness', 'health answers'],
+      enum: ALERT_KINDS,
     }).notNull(),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
     acknowledgedBy: text('acknowledged_by'),
-    acknowledgedAt: integer('acknowledged_at'),
+    acknowledgedAt: instant('acknowledged_at'),
     /** When nobody had taken it for the clinic's time, and it went to the lead. */
-    escalatedAt: integer('escalated_at'),
+    escalatedAt: instant('escalated_at'),
+    ...inEpisode(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -131,7 +138,7 @@ export const auditEvent = sqliteTable(
     clinicId: text('clinic_id')
       .notNull()
       .references(() => clinic.id),
-    at: integer('at').notNull(),
+    at: instant('at').notNull(),
     actorKind: text('actor_kind', { enum: ['member', 'patient', 'system'] }).notNull(),
     actorId: text('actor_id').notNull(),
     verb: text('verb').notNull(),

@@ -7,6 +7,8 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
+import { BandsDraft, ROLES, StoredDetectable, TriageLimitsDraft } from '@/core/records';
+import { date, instant, json, wallMinute, zone } from './columns';
 
 export const clinic = sqliteTable('clinic', {
   id: text('id').primaryKey(),
@@ -15,16 +17,24 @@ export const clinic = sqliteTable('clinic', {
   phone: text('phone').notNull(),
   /** The clinic's own words for an emergency, with the local number. */
   emergencyText: text('emergency_text').notNull(),
-  zone: text('zone').notNull(),
+  zone: zone('zone').notNull(),
   /** Days after which a screening asks to be redone. */
   screeningDays: integer('screening_days').notNull().default(90),
-  /** The clinic's own detectable changes by kind of measurement, as JSON. */
-  detectableChanges: text('detectable_changes').notNull().default('{}'),
-  /** The clinic's bands with the forces it measured, as JSON. */
-  bands: text('bands').notNull().default('[]'),
-  /** The clinic's own limits of triage, as JSON; what is left out is the default. */
-  triageLimits: text('triage_limits').notNull().default('{}'),
-  createdAt: integer('created_at').notNull(),
+  /** The clinic's own detectable changes by kind of measurement. */
+  detectableChanges: json(
+    'detectable_changes',
+    'the clinic’s own detectable changes',
+    StoredDetectable,
+  )
+    .notNull()
+    .default({}),
+  /** The clinic's bands with the forces it measured. */
+  bands: json('bands', 'the clinic’s bands', BandsDraft.shape.bands).notNull().default([]),
+  /** The clinic's own limits of triage; what is left out is the default. */
+  triageLimits: json('triage_limits', 'the clinic’s limits', TriageLimitsDraft.partial())
+    .notNull()
+    .default({}),
+  createdAt: instant('created_at').notNull(),
 });
 
 export const member = sqliteTable(
@@ -37,10 +47,10 @@ export const member = sqliteTable(
     name: text('name').notNull(),
     /** Lower case; the sign-in name. */
     email: text('email').notNull(),
-    role: text('role', { enum: ['lead', 'practitioner', 'assistant'] }).notNull(),
+    role: text('role', { enum: ROLES }).notNull(),
     passwordHash: text('password_hash').notNull(),
     active: integer('active', { mode: 'boolean' }).notNull().default(true),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
   },
   (t) => [primaryKey({ columns: [t.clinicId, t.id] }), uniqueIndex('member_email').on(t.email)],
 );
@@ -52,9 +62,9 @@ export const memberSession = sqliteTable(
     tokenHash: text('token_hash').primaryKey(),
     clinicId: text('clinic_id').notNull(),
     memberId: text('member_id').notNull(),
-    createdAt: integer('created_at').notNull(),
-    lastSeenAt: integer('last_seen_at').notNull(),
-    endedAt: integer('ended_at'),
+    createdAt: instant('created_at').notNull(),
+    lastSeenAt: instant('last_seen_at').notNull(),
+    endedAt: instant('ended_at'),
   },
   (t) => [
     foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
@@ -68,7 +78,7 @@ export const failedAttempt = sqliteTable(
   {
     id: integer('id').primaryKey({ autoIncrement: true }),
     what: text('what').notNull(),
-    at: integer('at').notNull(),
+    at: instant('at').notNull(),
   },
   (t) => [index('failed_attempt_what').on(t.what, t.at), index('failed_attempt_at').on(t.at)],
 );
@@ -81,18 +91,18 @@ export const patient = sqliteTable(
       .references(() => clinic.id),
     id: text('id').notNull(),
     name: text('name').notNull(),
-    zone: text('zone').notNull(),
+    zone: zone('zone').notNull(),
     /** Minutes of the wall clock. */
-    wakeMinute: integer('wake_minute').notNull(),
-    sleepMinute: integer('sleep_minute').notNull(),
+    wakeMinute: wallMinute('wake_minute').notNull(),
+    sleepMinute: wallMinute('sleep_minute').notNull(),
     /** Minutes a day the patient says they have; null when not asked. */
     minutesADay: integer('minutes_a_day'),
     practitionerId: text('practitioner_id').notNull(),
     /** Asked for before a patient's history is shown on a phone; null where the clinic keeps none. */
-    birthDate: text('birth_date'),
+    birthDate: date('birth_date'),
     /** The language of the patient's screens and reminders, a BCP 47 tag. */
     language: text('language').notNull().default('en'),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -112,8 +122,8 @@ export const episode = sqliteTable(
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
     complaint: text('complaint').notNull(),
-    openedOn: text('opened_on').notNull(),
-    closedOn: text('closed_on'),
+    openedOn: date('opened_on').notNull(),
+    closedOn: date('closed_on'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -125,6 +135,35 @@ export const episode = sqliteTable(
   ],
 );
 
+/**
+ * What was done with a patient on one day of an episode: every record of that day names it. Made by
+ * the first of them.
+ */
+export const visit = sqliteTable(
+  'visit',
+  {
+    clinicId: text('clinic_id').notNull(),
+    id: text('id').notNull(),
+    patientId: text('patient_id').notNull(),
+    episodeId: text('episode_id').notNull(),
+    localDate: date('local_date').notNull(),
+    createdAt: instant('created_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({
+      columns: [t.clinicId, t.episodeId],
+      foreignColumns: [episode.clinicId, episode.id],
+    }),
+    uniqueIndex('visit_day').on(t.clinicId, t.episodeId, t.localDate),
+    index('visit_patient').on(t.clinicId, t.patientId, t.localDate),
+  ],
+);
+
 /** A patient's personal link; only the hash of its token is kept. */
 export const patientLink = sqliteTable(
   'patient_link',
@@ -133,9 +172,9 @@ export const patientLink = sqliteTable(
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
     tokenHash: text('token_hash').notNull(),
-    createdAt: integer('created_at').notNull(),
-    openedAt: integer('opened_at'),
-    revokedAt: integer('revoked_at'),
+    createdAt: instant('created_at').notNull(),
+    openedAt: instant('opened_at'),
+    revokedAt: instant('revoked_at'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -156,7 +195,7 @@ export const patientDevice = sqliteTable(
     clinicId: text('clinic_id').notNull(),
     patientId: text('patient_id').notNull(),
     linkId: text('link_id').notNull(),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
   },
   (t) => [
     foreignKey({

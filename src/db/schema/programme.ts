@@ -1,5 +1,8 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { z } from 'zod';
+import { FlagOverride, SchoolDraft, StoredExercise } from '@/core/records';
 import { SESSION_NAMES } from '@/core/schedule';
+import { atVisit, date, inEpisode, instant, json } from './columns';
 import { episode, member, patient } from './people';
 
 export const programme = sqliteTable(
@@ -33,15 +36,16 @@ export const programmeVersion = sqliteTable(
     /** 1, 2, 3 … */
     number: integer('number').notNull(),
     patientId: text('patient_id').notNull(),
-    effectiveFrom: text('effective_from').notNull(),
-    reviewOn: text('review_on'),
+    effectiveFrom: date('effective_from').notNull(),
+    reviewOn: date('review_on'),
     /** How often the session's lines are gone through. */
     rounds: integer('rounds').notNull(),
     authorId: text('author_id').notNull(),
     reason: text('reason').notNull(),
     /** The grammar its dose lines are written in. */
     grammar: integer('grammar').notNull(),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
+    ...atVisit(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.programmeId, t.number] }),
@@ -70,18 +74,20 @@ export const programmeLine = sqliteTable(
     /** The same through all versions of the programme. */
     lineage: text('lineage').notNull(),
     /** Day 1 of the line, kept through all versions. */
-    anchor: text('anchor').notNull(),
+    anchor: date('anchor').notNull(),
     exerciseId: text('exercise_id').notNull(),
-    /** The exercise's wording at the time, as JSON. */
-    exercise: text('exercise').notNull(),
+    /** The exercise's wording at the time. */
+    exercise: json('exercise', 'an exercise as it was sent', StoredExercise).notNull(),
     /** Canonical dose line. */
     dose: text('dose').notNull(),
-    /** School and its parameters, as JSON; null where none was chosen. */
-    school: text('school'),
+    /** School and its parameters; null where none was chosen. */
+    school: json('school', 'a line’s school', SchoolDraft),
     /** The part of the day a line done once belongs to. */
     session: text('session', { enum: SESSION_NAMES }),
-    /** Why flags were gone against, as JSON. */
-    overrides: text('overrides').notNull().default('[]'),
+    /** Why flags were gone against. */
+    overrides: json('overrides', 'why a flag was gone against', z.array(FlagOverride))
+      .notNull()
+      .default([]),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.programmeId, t.number, t.place] }),
@@ -103,15 +109,16 @@ export const pause = sqliteTable(
     clinicId: text('clinic_id').notNull(),
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
-    fromDate: text('from_date').notNull(),
+    fromDate: date('from_date').notNull(),
     /** Last paused day, included. */
-    toDate: text('to_date'),
+    toDate: date('to_date'),
     cause: text('cause', { enum: ['clinician', 'stop', 'patient'] }).notNull(),
     /** The patient's own reason; empty where the clinic or a stop paused. */
     reason: text('reason').notNull().default(''),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
     endedBy: text('ended_by'),
-    endedAt: integer('ended_at'),
+    endedAt: instant('ended_at'),
+    ...inEpisode(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),

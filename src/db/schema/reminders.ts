@@ -7,6 +7,7 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
+import { instant } from './columns';
 import { patient } from './people';
 
 /** The address of a patient's calendar; only the hash of its token is kept. */
@@ -17,8 +18,8 @@ export const calendarLink = sqliteTable(
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
     tokenHash: text('token_hash').notNull(),
-    createdAt: integer('created_at').notNull(),
-    revokedAt: integer('revoked_at'),
+    createdAt: instant('created_at').notNull(),
+    revokedAt: instant('revoked_at'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -46,9 +47,9 @@ export const message = sqliteTable(
     state: text('state', { enum: ['waiting', 'sent', 'given up', 'not needed'] }).notNull(),
     attempts: integer('attempts').notNull(),
     /** When it is tried (again). */
-    dueAt: integer('due_at').notNull(),
-    sentAt: integer('sent_at'),
-    createdAt: integer('created_at').notNull(),
+    dueAt: instant('due_at').notNull(),
+    sentAt: instant('sent_at'),
+    createdAt: instant('created_at').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),

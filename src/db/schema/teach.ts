@@ -1,4 +1,6 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { NoteRecord, TaughtRecord } from '@/core/records';
+import { atVisit, date, instant, json } from './columns';
 import { member, patient } from './people';
 import { programmeVersion } from './programme';
 
@@ -11,12 +13,12 @@ export const teachBack = sqliteTable(
     patientId: text('patient_id').notNull(),
     programmeId: text('programme_id').notNull(),
     version: integer('version').notNull(),
-    localDate: text('local_date').notNull(),
-    /** Lines and closing, as JSON. */
-    body: text('body').notNull(),
+    localDate: date('local_date').notNull(),
+    body: json('body', 'a teaching', TaughtRecord).notNull(),
     /** Who signed. */
     authorId: text('author_id').notNull(),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
+    ...atVisit(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -44,11 +46,12 @@ export const visitNote = sqliteTable(
     clinicId: text('clinic_id').notNull(),
     id: text('id').notNull(),
     patientId: text('patient_id').notNull(),
-    localDate: text('local_date').notNull(),
-    /** The four parts, as JSON. */
-    body: text('body').notNull(),
+    localDate: date('local_date').notNull(),
+    /** The four parts. */
+    body: json('body', 'a visit note', NoteRecord).notNull(),
     authorId: text('author_id').notNull(),
-    createdAt: integer('created_at').notNull(),
+    createdAt: instant('created_at').notNull(),
+    ...atVisit(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -70,7 +73,7 @@ export const visitDraft = sqliteTable(
     memberId: text('member_id').notNull(),
     kind: text('kind', { enum: ['teach', 'note'] }).notNull(),
     body: text('body').notNull(),
-    updatedAt: integer('updated_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.patientId, t.memberId, t.kind] }),

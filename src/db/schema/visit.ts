@@ -9,6 +9,20 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
+import { z } from 'zod';
+import type { MeasureKindId } from '@/core/measures';
+import {
+  FILE_BODIES,
+  FINDING_DECISIONS,
+  type FileEntryKind,
+  MarkingDraft,
+  StoredAnswers,
+  StoredDetails,
+  StoredPrecautions,
+} from '@/core/records';
+import { SCREENING_OUTCOMES } from '@/core/screen';
+import { REPEATED_MOVEMENTS } from '@/core/symptoms';
+import { atVisit, date, instant, json } from './columns';
 import { patient } from './people';
 
 /** Every table of a visit: its clinic, its own id, its patient. Rows are never changed. */
@@ -16,9 +30,10 @@ const record = () => ({
   clinicId: text('clinic_id').notNull(),
   id: text('id').notNull(),
   patientId: text('patient_id').notNull(),
-  createdAt: integer('created_at').notNull(),
+  createdAt: instant('created_at').notNull(),
   /** A member, or the patient where `byPatient` says so. */
   authorId: text('author_id').notNull(),
+  ...atVisit(),
 });
 
 const ofPatient = (t: { clinicId: never; patientId: never }) =>
@@ -35,15 +50,14 @@ export const screening = sqliteTable(
     byPatient: integer('by_patient', { mode: 'boolean' }).notNull(),
     /** The patient's own answers that this one confirms. */
     fromId: text('from_id'),
-    localDate: text('local_date').notNull(),
-    /** ScreeningAnswers, as JSON. */
-    answers: text('answers').notNull(),
+    localDate: date('local_date').notNull(),
+    answers: json('answers', 'the answers of a screening', StoredAnswers).notNull(),
     rulesVersion: integer('rules_version').notNull(),
     outcome: text('outcome', {
-      enum: ['emergency', 'same day', 'refer', 'precautions', 'go', 'unfinished'],
+      enum: SCREENING_OUTCOMES,
     }).notNull(),
-    /** Ids of the precautions it names, as JSON. */
-    precautions: text('precautions').notNull(),
+    /** The precautions it names. */
+    precautions: json('precautions', 'the precautions of a screening', StoredPrecautions).notNull(),
     /** Set when a practitioner stands behind it. */
     confirmedBy: text('confirmed_by'),
   },
@@ -83,7 +97,7 @@ export const referral = sqliteTable(
     screeningId: text('screening_id').notNull(),
     to: text('to').notNull(),
     text: text('text').notNull(),
-    localDate: text('local_date').notNull(),
+    localDate: date('local_date').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -101,7 +115,7 @@ export const referralAnswer = sqliteTable(
   {
     ...record(),
     referralId: text('referral_id').notNull(),
-    answeredOn: text('answered_on').notNull(),
+    answeredOn: date('answered_on').notNull(),
     text: text('text').notNull(),
   },
   (t) => [
@@ -120,19 +134,10 @@ export const fileEntry = sqliteTable(
   {
     ...record(),
     kind: text('kind', {
-      enum: [
-        'history',
-        'consent',
-        'goal',
-        'care',
-        'home',
-        'day-plan',
-        'reminders',
-        'photo-request',
-      ],
+      enum: Object.keys(FILE_BODIES) as [FileEntryKind, ...FileEntryKind[]],
     }).notNull(),
-    localDate: text('local_date').notNull(),
-    /** The kind's body, as JSON; null when this row takes the superseded one out. */
+    localDate: date('local_date').notNull(),
+    /** The kind's body, JSON read by `db/visit/entries`; null where this row takes one out. */
     body: text('body'),
     supersedes: text('supersedes'),
   },
@@ -154,13 +159,12 @@ export const measurement = sqliteTable(
     position: text('position').notNull(),
     instrument: text('instrument').notNull(),
     unit: text('unit').notNull(),
-    /** Numbers, as JSON. */
-    trials: text('trials').notNull(),
+    trials: json('trials', 'the trials of a measurement', z.array(z.number())).notNull(),
     /** What it comes to; null for a choice. */
     value: real('value'),
-    /** Body, note, pain at end, chin jut and re-test, as JSON; null when this row takes one out. */
-    details: text('details'),
-    localDate: text('local_date').notNull(),
+    /** Body, note, pain at end, chin jut and re-test; null when this row takes one out. */
+    details: json('details', 'a measurement', StoredDetails),
+    localDate: date('local_date').notNull(),
     supersedes: text('supersedes'),
   },
   (t) => [
@@ -176,12 +180,12 @@ export const photo = sqliteTable(
   'photo',
   {
     ...record(),
-    takenOn: text('taken_on').notNull(),
+    takenOn: date('taken_on').notNull(),
     width: integer('width').notNull(),
     height: integer('height').notNull(),
     /** A tombstone: the measured angles stay. */
     deletedBy: text('deleted_by'),
-    deletedAt: integer('deleted_at'),
+    deletedAt: instant('deleted_at'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -208,8 +212,7 @@ export const photoMarking = sqliteTable(
   {
     ...record(),
     photoId: text('photo_id').notNull(),
-    /** PhotoMarks, as JSON. */
-    marks: text('marks').notNull(),
+    marks: json('marks', 'the marks of a photo', MarkingDraft.shape.marks).notNull(),
     craniovertebralAngle: real('craniovertebral_angle').notNull(),
   },
   (t) => [
@@ -226,15 +229,26 @@ export const finding = sqliteTable(
   {
     ...record(),
     key: text('key').notNull(),
-    decision: text('decision', { enum: ['confirmed', 'dismissed', 'added'] }).notNull(),
+    decision: text('decision', { enum: FINDING_DECISIONS }).notNull(),
     /** What the table said at the time, so that other numbers ask again; null for an added one. */
     proposed: text('proposed'),
+    /**
+     * What it is about, as data; the rule is null in rows from before that was kept, and everything
+     * then is. See docs/decisions/0026.
+     */
+    rule: text('rule'),
+    measure: text('measure').$type<MeasureKindId>(),
+    side: text('side', { enum: ['left', 'right'] }),
+    direction: text('direction', { enum: REPEATED_MOVEMENTS }),
+    part: text('part'),
+    numbers: json('numbers', 'the numbers of a finding', z.record(z.string(), z.number())),
+    /** Its words, for people; a clinician may edit them. */
     say: text('say').notNull(),
     towards: text('towards').notNull(),
     source: text('source').notNull(),
     cue: text('cue'),
     reason: text('reason').notNull(),
-    localDate: text('local_date').notNull(),
+    localDate: date('local_date').notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),

@@ -1,21 +1,61 @@
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { FILE_BODIES, type FileBodies, type FileEntryKind } from '@/core/records';
 import { type Statement, builder, read } from '../door';
 import { fileEntry } from '../schema';
+import { Unreadable } from '../unreadable';
+import { type Placed, placed } from './place';
 
-export type FileEntryRow = typeof fileEntry.$inferSelect;
+type Stored = typeof fileEntry.$inferSelect;
+
+/** An entry of one kind; the body is null where it takes an earlier one out. */
+type EntryOf<Kind extends FileEntryKind> = Omit<Stored, 'kind' | 'body'> & {
+  readonly kind: Kind;
+  readonly body: FileBodies[Kind] | null;
+};
+/** An entry of the file, told apart by its kind. */
+export type FileEntryRow = { readonly [Kind in FileEntryKind]: EntryOf<Kind> }[FileEntryKind];
+
+/**
+ * The body of an entry, as its kind promises.
+ *
+ * @throws Unreadable when it is not
+ */
+export function readBody<Kind extends FileEntryKind>(
+  kind: Kind,
+  body: string,
+  id: string | null,
+): FileBodies[Kind] {
+  const read = FILE_BODIES[kind].safeParse(parsed(body));
+  if (!read.success) throw new Unreadable(`an entry of the file (${kind})`, id);
+  // Checked by the schema of this very kind, which the compiler cannot follow.
+  return read.data as FileBodies[Kind];
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return undefined;
+  }
+}
+
+function rowOf(row: Stored): FileEntryRow {
+  const body = row.body === null ? null : readBody(row.kind, row.body, row.id);
+  return { ...row, body } as FileEntryRow;
+}
 
 /** Named by hand: an inner select's columns lose their table otherwise. */
 const notSuperseded = sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
   WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`;
 
 /** A patient's entries of these kinds that count now, newest first. */
-export function entriesOf(
+export async function entriesOf<Kind extends FileEntryKind>(
   clinicId: string,
   patientId: string,
-  kinds: readonly FileEntryRow['kind'][],
+  kinds: readonly Kind[],
   limit = 200,
-): Promise<FileEntryRow[]> {
-  return read((db) =>
+): Promise<Extract<FileEntryRow, { kind: Kind }>[]> {
+  const rows = await read((db) =>
     db
       .select()
       .from(fileEntry)
@@ -31,6 +71,7 @@ export function entriesOf(
       .orderBy(desc(fileEntry.localDate), desc(fileEntry.createdAt), desc(sql`rowid`))
       .limit(limit),
   );
+  return rows.map((row) => rowOf(row) as Extract<FileEntryRow, { kind: Kind }>);
 }
 
 export async function entryById(clinicId: string, id: string): Promise<FileEntryRow | null> {
@@ -41,11 +82,16 @@ export async function entryById(clinicId: string, id: string): Promise<FileEntry
       .where(and(eq(fileEntry.clinicId, clinicId), eq(fileEntry.id, id)))
       .limit(1),
   );
-  return rows[0] ?? null;
+  return rows[0] ? rowOf(rows[0]) : null;
 }
 
-export function insertEntry(row: FileEntryRow): Statement {
-  return builder().insert(fileEntry).values(row);
+export function insertEntry(row: Placed<FileEntryRow>): Statement[] {
+  const body = row.body === null ? null : JSON.stringify(row.body);
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(fileEntry)
+      .values({ ...row, body, ...columns }),
+  );
 }
 
 /** A guard's condition: the newest consent that counts allows photos. */

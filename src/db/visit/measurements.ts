@@ -1,6 +1,7 @@
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { type Statement, builder, read } from '../door';
 import { measurement } from '../schema';
+import { type Placed, placed } from './place';
 
 export type MeasurementRow = typeof measurement.$inferSelect;
 
@@ -66,6 +67,10 @@ export async function measurementById(
   return rows[0] ?? null;
 }
 
-export function insertMeasurement(row: MeasurementRow): Statement {
-  return builder().insert(measurement).values(row);
+export function insertMeasurement(row: Placed<MeasurementRow>): Statement[] {
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(measurement)
+      .values({ ...row, ...columns }),
+  );
 }

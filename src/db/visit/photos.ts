@@ -1,6 +1,9 @@
+import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { LocalDate } from '@/core/units';
 import { type Statement, builder, checkpoint, read } from '../door';
 import { photo, photoBytes, photoMarking } from '../schema';
+import { type Placed, placed } from './place';
 
 export type PhotoRow = typeof photo.$inferSelect;
 export type MarkingRow = typeof photoMarking.$inferSelect;
@@ -43,9 +46,13 @@ export async function photoBytesOf(clinicId: string, photoId: string): Promise<B
   return rows[0]?.bytes ?? null;
 }
 
-export function insertPhoto(row: PhotoRow, bytes: Buffer): Statement[] {
+export function insertPhoto(row: Placed<PhotoRow>, bytes: Buffer): Statement[] {
   return [
-    builder().insert(photo).values(row),
+    ...placed(row, row.takenOn, (columns) =>
+      builder()
+        .insert(photo)
+        .values({ ...row, ...columns }),
+    ),
     builder().insert(photoBytes).values({ clinicId: row.clinicId, photoId: row.id, bytes }),
   ];
 }
@@ -54,7 +61,7 @@ export function insertPhoto(row: PhotoRow, bytes: Buffer): Statement[] {
  * Deletes a picture for good and leaves a tombstone. The bytes are overwritten with zeros before
  * the row goes, because a deleted row's pages keep their content until they are used again.
  */
-export function deletePhoto(clinicId: string, id: string, by: string, at: number): Statement[] {
+export function deletePhoto(clinicId: string, id: string, by: string, at: Instant): Statement[] {
   const its = and(eq(photoBytes.clinicId, clinicId), eq(photoBytes.photoId, id));
   return [
     builder()
@@ -72,8 +79,12 @@ export function deletePhoto(clinicId: string, id: string, by: string, at: number
 /** After a deletion: the journal still holds the picture until it is folded in and cut. */
 export const forgetDeleted = checkpoint;
 
-export function insertMarking(row: MarkingRow): Statement {
-  return builder().insert(photoMarking).values(row);
+export function insertMarking(row: Placed<MarkingRow>, on: LocalDate): Statement[] {
+  return placed(row, on, (columns) =>
+    builder()
+      .insert(photoMarking)
+      .values({ ...row, ...columns }),
+  );
 }
 
 /** The markings of these photos, oldest first. */

@@ -1,6 +1,10 @@
+import { rollup } from 'd3';
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { BLOCKING_OUTCOMES } from '@/core/screen';
+import type { LocalDate } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { referral, referralAnswer, screening, screeningDecision } from '../schema';
+import { type Placed, placed } from './place';
 
 export type ScreeningRow = typeof screening.$inferSelect;
 export type ScreeningDecisionRow = typeof screeningDecision.$inferSelect;
@@ -63,8 +67,12 @@ export function decisionsOf(clinicId: string, patientId: string): Promise<Screen
  * decision about it lets prescribing go on.
  */
 export function screeningAllows(clinicId: string, patientId: string) {
+  const blocking = sql.join(
+    BLOCKING_OUTCOMES.map((outcome) => sql`${outcome}`),
+    sql`, `,
+  );
   return sql`SELECT coalesce((
-    SELECT s.outcome NOT IN ('emergency', 'same day', 'refer') OR coalesce((
+    SELECT s.outcome NOT IN (${blocking}) OR coalesce((
       SELECT d.may_prescribe FROM screening_decision AS d
       WHERE d.clinic_id = s.clinic_id AND d.screening_id = s.id
       ORDER BY d.created_at DESC, d.rowid DESC LIMIT 1), 0)
@@ -73,30 +81,46 @@ export function screeningAllows(clinicId: string, patientId: string) {
     ORDER BY s.created_at DESC, s.rowid DESC LIMIT 1), 1)`;
 }
 
-export function insertScreening(row: ScreeningRow): Statement {
-  return builder().insert(screening).values(row);
+export function insertScreening(row: Placed<ScreeningRow>): Statement[] {
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(screening)
+      .values({ ...row, ...columns }),
+  );
 }
 
-export function insertDecision(row: ScreeningDecisionRow): Statement {
-  return builder().insert(screeningDecision).values(row);
+export function insertDecision(row: Placed<ScreeningDecisionRow>, on: LocalDate): Statement[] {
+  return placed(row, on, (columns) =>
+    builder()
+      .insert(screeningDecision)
+      .values({ ...row, ...columns }),
+  );
 }
 
-export function insertReferral(row: ReferralRow): Statement {
-  return builder().insert(referral).values(row);
+export function insertReferral(row: Placed<ReferralRow>): Statement[] {
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(referral)
+      .values({ ...row, ...columns }),
+  );
 }
 
-export function insertReferralAnswer(row: ReferralAnswerRow): Statement {
-  return builder().insert(referralAnswer).values(row);
+export function insertReferralAnswer(row: Placed<ReferralAnswerRow>, on: LocalDate): Statement[] {
+  return placed(row, on, (columns) =>
+    builder()
+      .insert(referralAnswer)
+      .values({ ...row, ...columns }),
+  );
 }
 
-/** Which of these patients have a referral without an answer. */
-export async function patientsAwaitingAnswer(
+/** The referrals of these patients that have no answer, by patient. */
+export async function openReferralsOf(
   clinicId: string,
   patientIds: readonly string[],
-): Promise<ReadonlySet<string>> {
+): Promise<ReadonlyMap<string, readonly string[]>> {
   const rows = await read((db) =>
     db
-      .selectDistinct({ patientId: referral.patientId })
+      .select({ patientId: referral.patientId, id: referral.id })
       .from(referral)
       .where(
         and(
@@ -107,7 +131,11 @@ export async function patientsAwaitingAnswer(
         ),
       ),
   );
-  return new Set(rows.map((row) => row.patientId));
+  return rollup(
+    rows,
+    (own) => own.map(({ id }) => id),
+    ({ patientId }) => patientId,
+  );
 }
 
 /** A patient's referrals with their answers, newest first. */

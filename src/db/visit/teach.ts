@@ -1,6 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm';
 import { type Statement, builder, read } from '../door';
 import { teachBack, visitDraft, visitNote } from '../schema';
+import { type Placed, placed } from './place';
 
 export type TeachBackRow = typeof teachBack.$inferSelect;
 export type VisitNoteRow = typeof visitNote.$inferSelect;
@@ -22,8 +23,12 @@ export function teachBacksOf(
   );
 }
 
-export function insertTeachBack(row: TeachBackRow): Statement {
-  return builder().insert(teachBack).values(row);
+export function insertTeachBack(row: Placed<TeachBackRow>): Statement[] {
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(teachBack)
+      .values({ ...row, ...columns }),
+  );
 }
 
 /** A patient's signed notes, newest first. */
@@ -42,8 +47,12 @@ export function visitNotesOf(
   );
 }
 
-export function insertVisitNote(row: VisitNoteRow): Statement {
-  return builder().insert(visitNote).values(row);
+export function insertVisitNote(row: Placed<VisitNoteRow>): Statement[] {
+  return placed(row, row.localDate, (columns) =>
+    builder()
+      .insert(visitNote)
+      .values({ ...row, ...columns }),
+  );
 }
 
 type DraftKey = {

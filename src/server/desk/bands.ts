@@ -5,15 +5,15 @@ import type { SignedIn } from '../access';
 import { writeAs } from '../visit/write-as';
 
 /** The clinic's bands with the forces it measured. */
-export async function bandsOf(clinicId: string): Promise<BandCurve[]> {
+export async function bandsOf(clinicId: string): Promise<readonly BandCurve[]> {
   const clinic = await clinicById(clinicId);
-  return JSON.parse(clinic?.bands ?? '[]') as BandCurve[];
+  return clinic?.bands ?? [];
 }
 
 export function saveBands(member: SignedIn, { bands }: BandsDraft): Promise<void> {
   return writeAs(member, 'lead', {
     verb: 'changed the bands of',
     subject: { kind: 'clinic', id: member.clinicId },
-    statements: () => [updateClinic(member.clinicId, { bands: JSON.stringify(bands) })],
+    statements: () => [updateClinic(member.clinicId, { bands })],
   });
 }

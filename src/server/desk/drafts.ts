@@ -1,4 +1,5 @@
-import type { DeskDraft } from '@/core/records';
+import { type Desk, type DeskDraft, DeskState } from '@/core/records';
+import { later } from '@/core/schedule';
 import { deskDraftOf, forgetDeskDraft, othersAtDesk, putDeskDraft, write } from '@/db';
 import { type SignedIn, stillMay } from '../access';
 import { now } from '../clock';
@@ -12,7 +13,7 @@ export type OtherAtDesk = { readonly name: string; readonly minutesAgo: number }
 /** Who else is writing this patient's programme. */
 export async function othersWriting(member: SignedIn, patientId: string): Promise<OtherAtDesk[]> {
   const at = now();
-  const rows = await othersAtDesk(member.clinicId, patientId, member.id, at - PRESENT_MS);
+  const rows = await othersAtDesk(member.clinicId, patientId, member.id, later(at, -PRESENT_MS));
   return rows.map(({ name, updatedAt }) => ({
     name,
     minutesAgo: Math.floor((at - updatedAt) / 60_000),
@@ -42,10 +43,21 @@ export async function keepDraft(member: SignedIn, draft: DeskDraft): Promise<Oth
   return othersWriting(member, patient.id);
 }
 
-export type KeptDraft = { readonly desk: string; readonly basedOn: number };
+/** `desk` is null where what was kept is not a desk any more. */
+export type KeptDraft = { readonly desk: Desk | null; readonly basedOn: number };
 
 /** The member's own unsaved desk, and the version it began from; null when there is none. */
 export async function keptDraft(member: SignedIn, patientId: string): Promise<KeptDraft | null> {
   const row = await deskDraftOf(member.clinicId, patientId, member.id);
-  return row && { desk: row.body, basedOn: row.basedOn };
+  return row && { desk: deskIn(row.body), basedOn: row.basedOn };
+}
+
+/** An unsaved desk is nobody's record: one that cannot be read is left aside, and its author is told. */
+function deskIn(body: string): Desk | null {
+  try {
+    const read = DeskState.safeParse(JSON.parse(body));
+    return read.success ? read.data : null;
+  } catch {
+    return null;
+  }
 }

@@ -2,12 +2,7 @@ import Papa from 'papaparse';
 import { type Catalogue, catalogueOf } from '@/catalogue';
 import { EXERCISE_COLUMNS, type RowProblem, exerciseRow, readExercises } from '@/core/exchange';
 import type { Exercise } from '@/core/exercise';
-import {
-  type OwnExerciseDraft,
-  type OwnExerciseSave,
-  exerciseDraft,
-  ownExercise,
-} from '@/core/records';
+import { type OwnExerciseSave, exerciseDraft, ownExercise } from '@/core/records';
 import {
   audit,
   clinicExercises,
@@ -25,7 +20,7 @@ import { writeAs } from '../visit/write-as';
 /** The clinic's own exercises, by family and step. */
 export async function ownExercises(clinicId: string): Promise<Exercise[]> {
   const rows = await clinicExercises(clinicId);
-  return rows.map(({ id, body }) => ownExercise(id, JSON.parse(body) as OwnExerciseDraft));
+  return rows.map(({ id, body }) => ownExercise(id, body));
 }
 
 /** What this clinic chooses from: the exercises that ship and its own. */
@@ -50,7 +45,7 @@ export async function saveExercise(member: SignedIn, { id, exercise }: OwnExerci
       putClinicExercise({
         clinicId,
         id,
-        body: JSON.stringify(exercise),
+        body: exercise,
         authorId: member.id,
         updatedAt: at,
       }),
@@ -104,7 +99,7 @@ export async function importExercises(
       putClinicExercise({
         clinicId,
         id: known.get(draft.name.toLowerCase())?.id ?? crypto.randomUUID(),
-        body: JSON.stringify(draft),
+        body: draft,
         authorId: member.id,
         updatedAt: at,
       }),

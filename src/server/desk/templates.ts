@@ -1,3 +1,5 @@
+import type { Frozen } from '@/core/units';
+import { isDeepStrictEqual } from 'node:util';
 import type { TemplateDraft } from '@/core/records';
 import { guard, insertTemplate, offersTemplate, retireTemplate, templatesOf } from '@/db';
 import type { SignedIn } from '../access';
@@ -5,21 +7,20 @@ import { NOT_FOUND, Problem } from '../problem';
 import { writeAs } from '../visit/write-as';
 import { catalogueFor } from './exercises';
 
+/** A template as the desk is offered it. */
+export type Template = Frozen<TemplateDraft>;
+
 /** The clinic's templates by name. */
-export async function templateList(clinicId: string): Promise<TemplateDraft[]> {
+export async function templateList(clinicId: string): Promise<Template[]> {
   const rows = await templatesOf(clinicId);
-  return rows.map(({ id, name, body }) => ({
-    ...(JSON.parse(body) as Pick<TemplateDraft, 'rounds' | 'lines'>),
-    id,
-    name,
-  }));
+  return rows.map(({ id, name, body }) => ({ ...body, id, name }));
 }
 
 /** Keeps a programme without its patient. */
 export async function saveTemplate(member: SignedIn, draft: TemplateDraft): Promise<void> {
   const { clinicId } = member;
   const { id, name, rounds, lines } = draft;
-  const body = JSON.stringify({ rounds, lines });
+  const body = { rounds, lines };
   const there = await templatesOf(clinicId);
   if (there.some((one) => one.id !== id && one.name.toLowerCase() === name.toLowerCase()))
     throw new Problem(409, 'A template has this name already: choose another.', ['name']);
@@ -34,7 +35,9 @@ export async function saveTemplate(member: SignedIn, draft: TemplateDraft): Prom
       insertTemplate({ clinicId, id, name, body, authorId: member.id, createdAt: at }),
     ],
     isThere: async () =>
-      (await templatesOf(clinicId)).some((one) => one.id === id && one.body === body),
+      (await templatesOf(clinicId)).some(
+        (one) => one.id === id && isDeepStrictEqual(one.body, body),
+      ),
   });
 }
 

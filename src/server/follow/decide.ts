@@ -1,3 +1,4 @@
+import { waitingIn } from '@/core/outlook';
 import { formatDose, parseDose, untimed } from '@/core/dose';
 import type { LineDraft, ProposalDecisionDraft, ProposalsSend } from '@/core/records';
 import { insertProposalDecision, proposalDecisionsOf } from '@/db';
@@ -8,7 +9,6 @@ import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { saveProgramme } from '../save-programme';
 import { writeAs } from '../visit/write-as';
-import { waitingIn } from './outlook';
 import { type ProposalsView, differenceOf, proposalsOf, recordOf } from './proposals';
 
 /** Keeps what a practitioner says to a proposal that the record still makes. */
@@ -34,7 +34,7 @@ export async function decideProposal(
         ? 'took back a decision of'
         : `${draft.decision} a proposal of`,
     subject: { kind: 'patient', id: patient.id },
-    statements: (at) => [
+    statements: (at) =>
       insertProposalDecision({
         ...subject,
         clinicId: member.clinicId,
@@ -46,7 +46,6 @@ export async function decideProposal(
         reason: draft.reason,
         localDate: todayOf(patient),
       }),
-    ],
   });
 }
 

@@ -1,9 +1,9 @@
+import type { PatientRecord } from './outlook';
 import { type NonOverlap, nonOverlap } from '@/core/statistics';
 import { worstPain } from '@/core/history';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, type ProposalDecisionRow, membersOf, proposalDecisionsOf } from '@/db';
 import { catalogueFor } from '../desk/exercises';
-import { type FollowRecord } from './outlook';
 
 /** A decision as pages show it, with what happened after. */
 export type PastDecision = {
@@ -21,7 +21,7 @@ const LEAST_DAYS_A_SIDE = 4;
 /** Every decision about a patient's proposals, with what the pain did after it. It claims no cause. */
 export async function pastDecisions(
   patient: Patient,
-  record: FollowRecord,
+  record: PatientRecord,
 ): Promise<PastDecision[]> {
   const [rows, members, catalogue] = await Promise.all([
     proposalDecisionsOf(patient.clinicId, [patient.id], 60),
@@ -40,9 +40,9 @@ export async function pastDecisions(
 /** Worst pain in the fortnight after a decision against the one before; null with too few days. */
 export function afterDecision(
   { localDate }: Pick<ProposalDecisionRow, 'localDate'>,
-  { reports }: FollowRecord,
+  { reports }: PatientRecord,
 ): NonOverlap | null {
-  const on = localDate as LocalDate;
+  const on = localDate;
   const within = (from: LocalDate, to: LocalDate) =>
     [...reports].flatMap(([date, report]) =>
       date >= from && date <= to ? (worstPain(report) ?? []) : [],

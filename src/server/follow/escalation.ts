@@ -1,3 +1,4 @@
+import { later } from '@/core/schedule';
 import {
   alertsToEscalate,
   audit,
@@ -21,7 +22,7 @@ export async function escalate(clinicId: string): Promise<void> {
   if (!clinic) return;
   const at = now();
   const hours = limitsOf(clinic).escalateHours;
-  const since = at - hours * HOUR_MS;
+  const since = later(at, -hours * HOUR_MS);
   const waiting = await alertsToEscalate(clinicId, since);
   if (waiting.length === 0) return;
   const leads = (await membersOf(clinicId)).filter(({ role, active }) => role === 'lead' && active);

@@ -1,10 +1,11 @@
+import type { OpenAlert } from '@/core/triage';
+import { LANTERN_DAYS } from '@/core/morning';
 import type { DayAdherence } from '@/core/adherence';
 import { adherenceHistory } from '@/core/history';
 import { addDays } from '@/core/units';
 import { type Patient, newestLinkOf, openAlertsOf, pausesOf } from '@/db';
 import type { SignedIn } from '../access';
 import { factsOf, todayOf } from '../programme-facts';
-import { LANTERN_DAYS, type OpenAlert } from './triage';
 
 /** What the header of a patient's file shows on every step. */
 export type FileHeader = {

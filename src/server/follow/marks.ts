@@ -50,6 +50,6 @@ export function saveTriageLimits(lead: SignedIn, limits: TriageLimitsDraft): Pro
   return writeAs(lead, 'lead', {
     verb: 'set the limits of triage in',
     subject: { kind: 'clinic', id: lead.clinicId },
-    statements: () => [updateClinic(lead.clinicId, { triageLimits: JSON.stringify(limits) })],
+    statements: () => [updateClinic(lead.clinicId, { triageLimits: limits })],
   });
 }

@@ -1,3 +1,4 @@
+import { openProposals, outlook, waitingIn } from '@/core/outlook';
 import { type Dose, parseDose } from '@/core/dose';
 import {
   type LineOutlook,
@@ -6,21 +7,13 @@ import {
   type Weighed,
   weighProposals,
 } from '@/core/progression';
-import { fullestDay, plannedLine, versionDifference } from '@/core/programme';
+import { type SentVersion, fullestDay, plannedLine, versionDifference } from '@/core/programme';
 import { type LocalDate, type Seconds, addDays, formatSeconds, seconds } from '@/core/units';
 import { type Patient, type ProposalDecisionRow, clinicById } from '@/db';
 import { catalogueFor } from '../desk/exercises';
-import { type SentVersion, todayOf } from '../programme-facts';
+import { todayOf } from '../programme-facts';
 import { earliestStart } from '../save-programme';
-import {
-  type FollowRecord,
-  OUTLOOK_DAYS,
-  followRecords,
-  limitsOf,
-  openProposals,
-  waitingIn,
-  outlook,
-} from './outlook';
+import { OUTLOOK_DAYS, type PatientRecord, followRecords, limitsOf } from './outlook';
 
 export type ProposalsView = {
   readonly version: number;
@@ -41,7 +34,7 @@ export type ProposalsView = {
 };
 
 /** The record progression reads, of one patient. */
-export async function recordOf(patient: Patient): Promise<FollowRecord> {
+export async function recordOf(patient: Patient): Promise<PatientRecord> {
   const today = todayOf(patient);
   const [record] = await followRecords(
     patient.clinicId,
@@ -133,7 +126,7 @@ type ById = Awaited<ReturnType<typeof catalogueFor>>['byId'];
 
 /** Least seconds on the fullest day of the newest version with some proposals accepted. */
 function secondsWith(
-  { facts }: FollowRecord,
+  { facts }: PatientRecord,
   version: SentVersion,
   byId: ById,
   accepted: readonly Proposal[],

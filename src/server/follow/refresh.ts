@@ -1,18 +1,23 @@
+import { later } from '@/core/schedule';
 import {
   GuardRefused,
+  type Patient,
+  type TriageRow,
   clinicIds,
   countWithoutTriage,
   guard,
   newestAudit,
   nothingWrittenSince,
+  optimizeDatabase,
   patientsWithoutTriage,
   putTriageRows,
   write,
 } from '@/db';
+import { breather } from '../breathe';
 import { now } from '../clock';
-import { logFailure } from '../problem';
+import { logFailure, unreadableIn } from '../problem';
 import { escalate } from './escalation';
-import { triageRows } from './triage';
+import { triageRows, unreadableRow } from './triage';
 
 /** A busy clinic writes while its rows are reckoned; after so many tries they hold for a minute only. */
 const TRIES = 4;
@@ -20,7 +25,7 @@ const MINUTE_MS = 60_000;
 
 /** How much is reckoned at once, and for how long; what is left is said, and done in the background. */
 export type RefreshBounds = { readonly chunk: number; readonly milliseconds: number };
-const ALL: RefreshBounds = { chunk: 200, milliseconds: Infinity };
+const ALL: RefreshBounds = { chunk: 50, milliseconds: Infinity };
 
 /**
  * Reckons the rows of the clinic that do not hold any more, a chunk at a time.
@@ -29,19 +34,21 @@ const ALL: RefreshBounds = { chunk: 200, milliseconds: Infinity };
  */
 export async function refreshTriage(clinicId: string, bounds = ALL): Promise<number> {
   const until = performance.now() + bounds.milliseconds;
+  const breathe = breather();
   let refused = 0;
   for (;;) {
+    await breathe();
     const seen = await newestAudit(clinicId);
     const patients = await patientsWithoutTriage(clinicId, now(), bounds.chunk);
     if (patients.length === 0) return 0;
     if (performance.now() > until) return countWithoutTriage(clinicId, now());
-    const rows = await triageRows(clinicId, patients);
+    const rows = await rowsOf(clinicId, patients);
     try {
       // Derived from the record alone, so it needs no audit: anyone's next look makes the same.
       await write(() =>
         refused < TRIES
           ? [guard('triage', nothingWrittenSince(clinicId, seen)), putTriageRows(rows)]
-          : [putTriageRows(rows.map((row) => ({ ...row, staleAt: now() + MINUTE_MS })))],
+          : [putTriageRows(rows.map((row) => ({ ...row, staleAt: later(now(), MINUTE_MS) })))],
       );
       refused = 0;
     } catch (error) {
@@ -52,8 +59,27 @@ export async function refreshTriage(clinicId: string, bounds = ALL): Promise<num
   }
 }
 
-/** The background works in small bites, so that a phone never waits for it. */
-const BITE: RefreshBounds = { chunk: 20, milliseconds: 30_000 };
+/** The rows of these patients; one whose record cannot be read keeps nobody else from theirs. */
+async function rowsOf(clinicId: string, patients: readonly Patient[]): Promise<TriageRow[]> {
+  try {
+    return await triageRows(clinicId, patients);
+  } catch (error) {
+    const say = unreadableIn(error);
+    if (say === null) throw error;
+    const [only, ...others] = patients;
+    if (!only) return [];
+    if (others.length === 0) return [unreadableRow(only, say)];
+    const rows: TriageRow[] = [];
+    for (const patient of patients) rows.push(...(await rowsOf(clinicId, [patient])));
+    return rows;
+  }
+}
+
+/**
+ * The background reckons few patients at once and lets everybody in between them, so that a phone
+ * never waits longer than for one patient's row.
+ */
+const BITE: RefreshBounds = { chunk: 10, milliseconds: 30_000 };
 const EVERY_MS = 60_000;
 const KEY = Symbol.for('dry-lantern.triage');
 
@@ -68,6 +94,7 @@ export function startTriage(): void {
         await escalate(clinicId);
         await refreshTriage(clinicId, BITE);
       }
+      await optimizeDatabase();
     } catch (error) {
       logFailure('triage', error);
     }

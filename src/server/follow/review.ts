@@ -153,14 +153,14 @@ export async function signLetter(
     verb: draft.kind === 'discharge' ? 'discharged' : 'signed a letter about',
     subject: { kind: 'patient', id: patient.id },
     statements: (at) => [
-      insertOutcomeLetter({
+      ...insertOutcomeLetter({
         clinicId,
         id: draft.id,
         patientId: patient.id,
         createdAt: at,
         authorId: member.id,
         kind: draft.kind,
-        body: JSON.stringify(letter),
+        body: letter,
         localDate: review.today,
       }),
       ...(draft.kind === 'discharge' ? [closeEpisodes(clinicId, patient.id, review.today)] : []),
@@ -218,9 +218,7 @@ export async function letterById(
   id: string,
 ): Promise<{ letter: OutcomeLetter; row: OutcomeLetterRow } | null> {
   const row = await outcomeLetterById(patient.clinicId, id);
-  return row && row.patientId === patient.id
-    ? { letter: JSON.parse(row.body) as OutcomeLetter, row }
-    : null;
+  return row && row.patientId === patient.id ? { letter: row.body, row } : null;
 }
 
 /** Writes the keep-going programme: every line once a day, every other day, without an end. */

@@ -1,3 +1,6 @@
+import { limbsOf, stripsOf } from '@/core/outlook';
+import { LANTERN_DAYS } from '@/core/morning';
+import type { CareBody } from '@/core/records';
 import { ENGLISH } from '@/catalogue';
 import { type AdherenceSummary, type DayAdherence, summarise } from '@/core/adherence';
 import {
@@ -20,19 +23,16 @@ import {
   sessionKeysOn,
 } from '@/core/history';
 import { detectableOf, kindOf, marginAt } from '@/core/measures';
-import type { CareBody } from '@/core/records';
 import { isDueOn, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
-import { fullestDay, plannedLine } from '@/core/programme';
+import { type SentVersion, fullestDay, plannedLine } from '@/core/programme';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, entriesOf, membersOf, outcomeLettersOf } from '@/db';
 import type { SignedIn } from '../access';
 import { catalogueFor } from '../desk/exercises';
 import { slotText } from '../patient/slot-text';
-import { type PatientFacts, type SentVersion, todayOf } from '../programme-facts';
+import { type PatientFacts, todayOf } from '../programme-facts';
 import { type Measure, detectableChangesOf, measuresOf } from '../visit/measuring';
-import { type FollowRecord, followRecords, limbsOf } from './outlook';
-import { stripsOf } from './strip-series';
-import { LANTERN_DAYS } from './triage';
+import { type PatientRecord, followRecords } from './outlook';
 
 /** The most days the strips show; older ones stay in the record. */
 const MOST_DAYS = 366;
@@ -67,7 +67,7 @@ export type Follow = {
   readonly obstacles: readonly ObstacleFound[];
   readonly versions: readonly SentVersion[];
   readonly paused: boolean;
-  readonly record: FollowRecord;
+  readonly record: PatientRecord;
 };
 
 /** Everything the Follow page shows, from the first day of the programme to today. */
@@ -108,7 +108,7 @@ export async function followOf(member: SignedIn, patient: Patient): Promise<Foll
       author: names.get(version.authorId) ?? '',
     })),
     reviews: [
-      ...letters.map(({ localDate }) => localDate as LocalDate),
+      ...letters.map(({ localDate }) => localDate),
       ...(newest?.reviewOn ? [newest.reviewOn] : []),
     ],
     limbs: limbsOf(record),
@@ -161,7 +161,7 @@ function slotNames({ versions, waking, today }: PatientFacts): Readonly<Record<s
   );
 }
 
-function doingDays({ facts, reports }: FollowRecord, days: readonly DayAdherence[]): DoingDay[] {
+function doingDays({ facts, reports }: PatientRecord, days: readonly DayAdherence[]): DoingDay[] {
   return days.map((adherence) => {
     const { date } = adherence;
     const version = versionOn(facts.versions, date);
@@ -183,14 +183,14 @@ function doingDays({ facts, reports }: FollowRecord, days: readonly DayAdherence
 
 /** New weakness, or less feeling, from the last examination but one to the last. */
 function besideIn(
-  care: Awaited<ReturnType<typeof entriesOf>>,
+  care: readonly { readonly localDate: LocalDate; readonly body: CareBody | null }[],
   { pauses }: PatientFacts,
   from: LocalDate,
 ): Beside[] {
   const events = care.flatMap(({ localDate, body }): Beside[] => {
     if (body === null || localDate < from) return [];
-    const { kind, what } = JSON.parse(body) as CareBody;
-    return [{ date: localDate as LocalDate, say: `${kind}: ${what}` }];
+    const { kind, what } = body;
+    return [{ date: localDate, say: `${kind}: ${what}` }];
   });
   const paused = pauses
     .filter((pause) => pause.to === null || pause.to >= from)

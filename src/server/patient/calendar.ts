@@ -1,3 +1,4 @@
+import { type Instant, later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
 import ICAL from 'ical.js';
 import { type WallMinute, instantAt } from '@/core/schedule';
@@ -82,11 +83,11 @@ export async function calendarOf(patient: Patient): Promise<string> {
     ]) {
       const event = new ICAL.Component('vevent');
       const start = instantAt(zone, date, moment.at as WallMinute);
-      const time = (at: number) => ICAL.Time.fromJSDate(new Date(at), true);
+      const time = (at: Instant) => ICAL.Time.fromJSDate(new Date(at), true);
       event.updatePropertyWithValue('uid', `${patient.id}.${date}.${moment.key}@dry-lantern`);
       event.updatePropertyWithValue('dtstamp', stamp);
       event.updatePropertyWithValue('dtstart', time(start));
-      event.updatePropertyWithValue('dtend', time(start + moment.minutes * 60_000));
+      event.updatePropertyWithValue('dtend', time(later(start, moment.minutes * 60_000)));
       event.updatePropertyWithValue('sequence', sequence);
       event.updatePropertyWithValue(
         'summary',

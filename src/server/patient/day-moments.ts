@@ -1,6 +1,6 @@
 import { SESSION_DONE_FROM } from '@/core/adherence';
 import { isPausedOn } from '@/core/history';
-import type { DayPlanBody, HomeBody } from '@/core/records';
+import type { HomeBody } from '@/core/records';
 import type { Remindable } from '@/core/reminders';
 import { type RibbonSession, layRibbon, sessionsOn, versionOn } from '@/core/schedule';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
@@ -22,8 +22,8 @@ export type DayLayout = {
 /** Where the patient's sessions were dragged to, and what takes up their day. */
 export async function layoutOf(patient: Patient): Promise<DayLayout> {
   const [plan, home] = await Promise.all([
-    newestEntry<DayPlanBody>(patient, 'day-plan'),
-    newestEntry<HomeBody>(patient, 'home'),
+    newestEntry(patient, 'day-plan'),
+    newestEntry(patient, 'home'),
   ]);
   return { plan: plan?.body.at ?? {}, busy: home?.body.busy ?? [] };
 }

@@ -1,3 +1,4 @@
+import { type Instant, later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
 import { type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
 import { type WallMinute, instantAt } from '@/core/schedule';
@@ -64,8 +65,7 @@ const TOO_LATE_MS = 45 * 60_000;
 export async function planReminders(at = now()): Promise<void> {
   for (let after = ''; ;) {
     const rows = await remindedPatients(after, BATCH);
-    for (const { patient, body } of rows) {
-      const settings = JSON.parse(body ?? '{}') as ReminderSettings;
+    for (const { patient, settings } of rows) {
       if (settings.sessions || settings.posture) await planFor(patient, settings, at);
     }
     const last = rows.at(-1);
@@ -74,7 +74,7 @@ export async function planReminders(at = now()): Promise<void> {
   }
 }
 
-async function planFor(patient: Patient, settings: ReminderSettings, at: number): Promise<void> {
+async function planFor(patient: Patient, settings: ReminderSettings, at: Instant): Promise<void> {
   const today = todayOf(patient);
   const [facts] = await factsOf(patient.clinicId, [patient], addDays(today, -14), today);
   const clinic = await clinicById(patient.clinicId);
@@ -132,7 +132,7 @@ const dayNumber = (date: LocalDate) => Math.floor(Date.parse(`${date}T00:00:00Z`
 export async function sendDue(send: Sender, at = now()): Promise<void> {
   for (const row of await dueMessages(at, BATCH)) {
     const wait = retryAfter(row.attempts + 1);
-    await write(() => [claimMessage(row, at + (wait ?? 0) * 60_000)]);
+    await write(() => [claimMessage(row, later(at, (wait ?? 0) * 60_000))]);
     const claimed = await messageById(row.clinicId, row.id);
     if (claimed?.state !== 'waiting' || claimed.attempts !== row.attempts + 1) continue;
     const { id, channel, address, text } = row;

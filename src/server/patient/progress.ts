@@ -1,7 +1,6 @@
 import { NO_PROGRESS, PROGRESS_DAYS, type Progress, progressOver } from '@/core/history';
-import { addDays, type LocalDate } from '@/core/units';
+import { addDays } from '@/core/units';
 import type { PatientHere } from '../access';
-import { readReport } from '../patient-questions';
 import { factsOf, todayOf } from '../programme-facts';
 
 /** How it is going for the patient who asks. */
@@ -9,6 +8,6 @@ export async function progressOf({ patient, clinicId }: PatientHere): Promise<Pr
   const today = todayOf(patient);
   const [facts] = await factsOf(clinicId, [patient], addDays(today, -PROGRESS_DAYS), today);
   if (!facts) return NO_PROGRESS;
-  const told = facts.doneRows.map((row) => [row.localDate as LocalDate, readReport(row)] as const);
+  const told = facts.doneRows.map((row) => [row.localDate, row.report] as const);
   return progressOver(facts, new Map(told));
 }

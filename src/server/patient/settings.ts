@@ -22,8 +22,8 @@ const NO_REMINDERS: RemindersBody = {
 /** What a patient may set, as it is now. */
 export async function settingsOf({ patient }: PatientHere) {
   const [home, reminders] = await Promise.all([
-    newestEntry<HomeBody>(patient, 'home'),
-    newestEntry<RemindersBody>(patient, 'reminders'),
+    newestEntry(patient, 'home'),
+    newestEntry(patient, 'reminders'),
   ]);
   return {
     minutesADay: patient.minutesADay,
@@ -41,8 +41,8 @@ export async function settingsOf({ patient }: PatientHere) {
 export async function saveSettings(here: PatientHere, draft: PatientSettings): Promise<void> {
   const { patient, clinicId, id: patientId } = here;
   const [home, reminders] = await Promise.all([
-    newestEntry<HomeBody>(patient, 'home'),
-    newestEntry<RemindersBody>(patient, 'reminders'),
+    newestEntry(patient, 'home'),
+    newestEntry(patient, 'reminders'),
   ]);
   const { minutesADay, wakeMinute, sleepMinute } = draft;
   const language = isOffered(draft.language) ? draft.language : patient.language;
@@ -54,28 +54,30 @@ export async function saveSettings(here: PatientHere, draft: PatientSettings): P
     ...(home?.body.props ?? []).filter((prop) => !known.has(prop)),
   ];
   const base: HomeBody = home?.body ?? { props: [], weights: [], unit: 'kg', cannot: [], busy: [] };
-  const entry = (
-    kind: 'home' | 'reminders',
-    id: string,
-    body: unknown,
-    supersedes: string | null,
-  ) =>
-    insertEntry({
-      clinicId,
-      id,
-      patientId,
-      createdAt: at,
-      authorId: patientId,
-      kind,
-      localDate: todayOf(patient),
-      body: JSON.stringify(body),
-      supersedes,
-    });
+  const common = {
+    clinicId,
+    patientId,
+    createdAt: at,
+    authorId: patientId,
+    localDate: todayOf(patient),
+  };
   await write(() => [
     stillHolds(here),
     setPatientDay(clinicId, patientId, { minutesADay, wakeMinute, sleepMinute, language }),
-    entry('home', draft.id, { ...base, props }, home?.id ?? null),
-    entry('reminders', crypto.randomUUID(), draft.reminders, reminders?.id ?? null),
+    ...insertEntry({
+      ...common,
+      id: draft.id,
+      kind: 'home',
+      body: { ...base, props },
+      supersedes: home?.id ?? null,
+    }),
+    ...insertEntry({
+      ...common,
+      id: crypto.randomUUID(),
+      kind: 'reminders',
+      body: draft.reminders,
+      supersedes: reminders?.id ?? null,
+    }),
     audit({
       clinicId,
       at,

@@ -1,9 +1,9 @@
+import { isDeepStrictEqual } from 'node:util';
 import type {
-  CareBody,
   ConsentBody,
+  FileBodies,
   FileEntryDraft,
   FileEntryKind,
-  GoalBody,
   HistoryBody,
   WithdrawDraft,
 } from '@/core/records';
@@ -11,6 +11,7 @@ import type { LocalDate } from '@/core/units';
 import {
   type FileEntryRow,
   type Patient,
+  type Placed,
   entriesOf,
   entryById,
   insertEntry,
@@ -20,7 +21,6 @@ import type { SignedIn } from '../access';
 import { patientFor } from '../people';
 import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
-import { answersOf } from './screening';
 import { writeAs } from './write-as';
 
 export type Entry<T> = {
@@ -39,12 +39,12 @@ export async function saveEntry(member: SignedIn, draft: FileEntryDraft): Promis
   if (draft.on > todayOf(patient))
     throw new Problem(400, 'An entry cannot be of a day to come.', ['on']);
   if (draft.kind === 'consent') await checkGuardian(patient, draft.body);
-  await supersede(member, patient, draft.kind, draft, JSON.stringify(draft.body));
+  await supersede(member, patient, draft, draft);
 }
 
 async function checkGuardian(patient: Patient, consent: ConsentBody): Promise<void> {
   const screening = await newestConfirmed(patient.clinicId, patient.id);
-  const age = screening && answersOf(screening).age;
+  const age = screening && screening.answers.age;
   if (age !== null && age < ADULT_FROM && !consent.minor)
     throw new Problem(
       400,
@@ -58,15 +58,22 @@ export async function withdrawEntry(member: SignedIn, draft: WithdrawDraft): Pro
   const patient = await patientFor(member, draft.patientId);
   const old = await entryById(member.clinicId, draft.supersedes);
   if (!old || old.patientId !== patient.id) throw new Problem(404, NOT_FOUND);
-  await supersede(member, patient, old.kind, { ...draft, on: old.localDate as LocalDate }, null);
+  await supersede(
+    member,
+    patient,
+    { kind: old.kind, body: null },
+    {
+      ...draft,
+      on: old.localDate,
+    },
+  );
 }
 
 async function supersede(
   member: SignedIn,
   patient: Patient,
-  kind: FileEntryKind,
+  { kind, body }: Pick<FileEntryRow, 'kind' | 'body'>,
   draft: { id: string; supersedes: string | null; on: LocalDate },
-  body: string | null,
 ): Promise<void> {
   const { clinicId } = member;
   const { id, supersedes, on } = draft;
@@ -79,51 +86,58 @@ async function supersede(
     verb: body === null ? 'took out' : supersedes === null ? 'added' : 'superseded',
     subject: { kind, id: supersedes ?? id },
     statements: (at) => [
-      insertEntry({
+      ...insertEntry({
         clinicId,
         id,
         patientId: patient.id,
         createdAt: at,
         authorId: member.id,
         kind,
-        localDate: on,
         body,
+        localDate: on,
         supersedes,
-      }),
+        // Kind and body belong together: the schema that read the draft tells them apart.
+      } as Placed<FileEntryRow>),
     ],
     isThere: async () => {
       const there = await entryById(clinicId, id);
-      return there?.patientId === patient.id && there.body === body;
+      return there?.patientId === patient.id && isDeepStrictEqual(there.body, body);
     },
   });
 }
 
-function readEntry<T>(row: FileEntryRow): Entry<T> {
-  return {
-    id: row.id,
-    on: row.localDate as LocalDate,
-    authorId: row.authorId,
-    body: JSON.parse(row.body ?? 'null') as T,
-  };
+function entryOf<Body>(row: {
+  readonly id: string;
+  readonly localDate: LocalDate;
+  readonly authorId: string;
+  readonly body: Body | null;
+}): Entry<Body> | null {
+  const { id, localDate: on, authorId, body } = row;
+  return body === null ? null : { id, on, authorId, body };
 }
 
 /** The newest history; null when none was taken. */
 export async function newestHistory(patient: Patient): Promise<HistoryBody | null> {
-  return (await newestEntry<HistoryBody>(patient, 'history'))?.body ?? null;
+  return (await newestEntry(patient, 'history'))?.body ?? null;
 }
 
 /** The newest entry of a kind of which only one counts; null when there is none. */
-export async function newestEntry<T>(
+export async function newestEntry<Kind extends FileEntryKind>(
   patient: Patient,
-  kind: FileEntryKind,
-): Promise<Entry<T> | null> {
+  kind: Kind,
+): Promise<Entry<FileBodies[Kind]> | null> {
   const [row] = await entriesOf(patient.clinicId, patient.id, [kind], 1);
-  return row ? readEntry<T>(row) : null;
+  return row ? entryOf(row as EntryRow<Kind>) : null;
 }
+
+/** A row of a kind, as its kind promises its body. */
+type EntryRow<Kind extends FileEntryKind> = Omit<FileEntryRow, 'body'> & {
+  readonly body: FileBodies[Kind] | null;
+};
 
 /** The newest consent; null when none was asked. */
 export function newestConsent(patient: Patient): Promise<Entry<ConsentBody> | null> {
-  return newestEntry<ConsentBody>(patient, 'consent');
+  return newestEntry(patient, 'consent');
 }
 
 /** History, consent, goals and other care, as the page shows them. */
@@ -134,12 +148,12 @@ export async function fileOf(patient: Patient) {
     'goal',
     'care',
   ]);
-  const of = <T>(kind: FileEntryKind) =>
-    rows.filter((row) => row.kind === kind).map((row) => readEntry<T>(row));
+  const of = <Kind extends FileEntryKind>(kind: Kind) =>
+    rows.flatMap((row) => (row.kind === kind ? (entryOf(row as EntryRow<Kind>) ?? []) : []));
   return {
-    history: of<HistoryBody>('history')[0] ?? null,
-    consent: of<ConsentBody>('consent')[0] ?? null,
-    goals: of<GoalBody>('goal'),
-    care: of<CareBody>('care'),
+    history: of('history')[0] ?? null,
+    consent: of('consent')[0] ?? null,
+    goals: of('goal'),
+    care: of('care'),
   };
 }

@@ -1,3 +1,5 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { Instant } from '@/core/schedule';
 import type { BodySide, LatestMeasure } from '@/core/findings';
 import {
   type Change,
@@ -5,7 +7,6 @@ import {
   KIND_IDS,
   type MeasureKindId,
   type MeasurementBody,
-  type Retest,
   changeBetween,
   detectableOf,
   kindOf,
@@ -13,6 +14,7 @@ import {
 } from '@/core/measures';
 import type {
   DetectableDraft,
+  MeasurementDetails,
   MeasurementDraft,
   MeasurementsDraft,
   WithdrawDraft,
@@ -22,6 +24,7 @@ import type { LocalDate } from '@/core/units';
 import {
   type MeasurementRow,
   type Patient,
+  type Placed,
   type Statement,
   clinicById,
   insertAlert,
@@ -36,34 +39,34 @@ import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { writeAs } from './write-as';
 
-type Details = {
-  readonly body: MeasurementBody | null;
-  readonly note: string;
-  readonly painAtEnd: number | null;
-  readonly chinJut: boolean;
-  readonly retest: Retest | null;
-};
-
 /** A stored measurement as pages and rules read it. */
 export type Measure = LatestMeasure & {
   readonly id: string;
   readonly on: LocalDate;
-  readonly at: number;
+  readonly at: Instant;
   readonly position: string;
   readonly instrument: string;
   readonly authorId: string;
 };
 
+/** What a row that takes a measurement out holds. */
+const NO_DETAILS: MeasurementDetails = {
+  body: null,
+  note: '',
+  painAtEnd: null,
+  chinJut: false,
+  retest: null,
+};
+
 function readMeasure(row: MeasurementRow): Measure {
-  const details = JSON.parse(row.details ?? '{}') as Details;
   return {
-    ...details,
+    ...(row.details ?? NO_DETAILS),
     id: row.id,
     kind: row.kind as MeasureKindId,
     side: row.side,
     value: row.value,
-    trials: JSON.parse(row.trials) as number[],
-    on: row.localDate as LocalDate,
+    trials: row.trials,
+    on: row.localDate,
     at: row.createdAt,
     position: row.position,
     instrument: row.instrument,
@@ -143,7 +146,7 @@ export function seriesOf(
 /** The clinic's own detectable changes. */
 export async function detectableChangesOf(clinicId: string): Promise<DetectableChanges> {
   const clinic = await clinicById(clinicId);
-  return JSON.parse(clinic?.detectableChanges ?? '{}') as DetectableChanges;
+  return clinic?.detectableChanges ?? {};
 }
 
 /** Everything the measuring sheet shows; `own` are the looker's own detectable changes. */
@@ -160,9 +163,9 @@ export function measurementRow(
   patient: Patient,
   member: SignedIn,
   draft: Omit<MeasurementDraft, 'body'> & { readonly body: MeasurementBody | null },
-  at: number,
-): MeasurementRow {
-  const details: Details = {
+  at: Instant,
+): Placed<MeasurementRow> {
+  const details: MeasurementDetails = {
     body: draft.body,
     note: draft.note,
     painAtEnd: draft.painAtEnd,
@@ -180,9 +183,9 @@ export function measurementRow(
     position: draft.position,
     instrument: draft.instrument,
     unit: kindOf(draft.kind).unit,
-    trials: JSON.stringify(draft.trials),
+    trials: [...draft.trials],
     value: measuredValue(draft.kind, draft.trials, draft.body),
-    details: JSON.stringify(details),
+    details,
     localDate: todayOf(patient),
     supersedes: draft.supersedes,
   };
@@ -211,14 +214,14 @@ export async function saveMeasurements(member: SignedIn, draft: MeasurementsDraf
     verb: `measured ${draft.measurements.length} of`,
     subject: { kind: 'patient', id: patient.id },
     statements: (at) => [
-      ...draft.measurements.map((one) =>
+      ...draft.measurements.flatMap((one) =>
         insertMeasurement(measurementRow(patient, member, one, at)),
       ),
       ...draft.measurements.flatMap((one) => weaknessAlert(patient, stored, one, at)),
     ],
     isThere: async () => {
       const there = first && (await measurementById(clinicId, first.id));
-      return there?.patientId === patient.id && there.trials === JSON.stringify(first?.trials);
+      return there?.patientId === patient.id && isDeepStrictEqual(there.trials, first?.trials);
     },
   });
 }
@@ -231,7 +234,7 @@ function weaknessAlert(
   patient: Patient,
   stored: readonly Measure[],
   draft: MeasurementDraft,
-  at: number,
+  at: Instant,
 ): Statement[] {
   if (draft.body?.form !== 'nerve') return [];
   const before = stored.find((one) => one.kind === draft.kind && one.id !== draft.supersedes)?.body;
@@ -258,7 +261,7 @@ export async function withdrawMeasurement(member: SignedIn, draft: WithdrawDraft
   await writeAs(member, 'assistant', {
     verb: 'took out',
     subject: { kind: 'measurement', id: old.id },
-    statements: (at) => [
+    statements: (at) =>
       insertMeasurement({
         ...old,
         id: draft.id,
@@ -266,10 +269,9 @@ export async function withdrawMeasurement(member: SignedIn, draft: WithdrawDraft
         authorId: member.id,
         details: null,
         value: null,
-        trials: '[]',
+        trials: [],
         supersedes: old.id,
       }),
-    ],
     isThere: async () => (await measurementById(clinicId, draft.id))?.supersedes === old.id,
   });
 }

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { bodyInWords, formatMeasure, kindOf, wordsOf } from '@/core/measures';
 import type { VisitNoteDraft } from '@/core/records';
 import { OUTCOME_NAMES, findingsOf as screeningFindings } from '@/core/screen';
@@ -19,8 +20,8 @@ import { todayOf } from '../programme-facts';
 import { fileOf } from './entries';
 import { findingList } from './findings';
 import { type Measure, latestMeasures } from './measuring';
-import { answersOf, screeningState } from './screening';
-import { newestVersion, taughtBody } from './teaching';
+import { screeningState } from './screening';
+import { newestVersion } from './teaching';
 import { keptVisitDraft } from './visit-drafts';
 import { writeAs } from './write-as';
 
@@ -69,7 +70,7 @@ export async function draftNote(patient: Patient, complaint: string): Promise<No
     screening: screening.current
       ? [
           `${screening.outcome ? OUTCOME_NAMES[screening.outcome] : 'Not finished'}, ${screening.current.localDate}`,
-          ...screeningFindings(answersOf(screening.current)),
+          ...screeningFindings(screening.current.answers),
         ]
       : ['Not screened.'],
     measures: measures.filter(({ on }) => on === today).map(measureInWords),
@@ -82,7 +83,7 @@ export async function draftNote(patient: Patient, complaint: string): Promise<No
       )}.`,
     },
     teaching: taught
-      ? taughtBody(taught).lines.map((line) => taughtInWords(names.get(line.lineage) ?? '', line))
+      ? taught.body.lines.map((line) => taughtInWords(names.get(line.lineage) ?? '', line))
       : [],
     review: version?.reviewOn ? `Review on ${version.reviewOn}.` : null,
   });
@@ -107,9 +108,9 @@ export async function noteStep(member: SignedIn, patient: Patient, complaint: st
     draft,
     kept,
     signed: rows.map((row): SignedNote => ({
-      ...(JSON.parse(row.body) as NoteText),
+      ...row.body,
       id: row.id,
-      on: row.localDate as LocalDate,
+      on: row.localDate,
       by: names.get(row.authorId) ?? '',
     })),
   };
@@ -120,12 +121,12 @@ export async function signNote(member: SignedIn, draft: VisitNoteDraft): Promise
   const patient = await patientFor(member, draft.patientId);
   const { clinicId } = member;
   const { subjective, objective, assessment, plan } = draft;
-  const body = JSON.stringify({ subjective, objective, assessment, plan });
+  const body = { subjective, objective, assessment, plan };
   await writeAs(member, 'practitioner', {
     verb: 'signed',
     subject: { kind: 'visit-note', id: draft.id },
     statements: (at) => [
-      insertVisitNote({
+      ...insertVisitNote({
         clinicId,
         id: draft.id,
         patientId: patient.id,
@@ -138,7 +139,7 @@ export async function signNote(member: SignedIn, draft: VisitNoteDraft): Promise
     ],
     isThere: async () =>
       (await visitNotesOf(clinicId, patient.id)).some(
-        (row) => row.id === draft.id && row.body === body,
+        (row) => row.id === draft.id && isDeepStrictEqual(row.body, body),
       ),
   });
 }

@@ -9,10 +9,9 @@ import {
   minimalDetectableChange,
   operatorError,
 } from '@/core/measures';
-import type { MarkingDraft, PhotoFacts, PhotoRequestBody } from '@/core/records';
+import type { MarkingDraft, PhotoFacts } from '@/core/records';
 import type { LocalDate } from '@/core/units';
 import {
-  type MarkingRow,
   type Patient,
   type PhotoRow,
   deletePhoto,
@@ -76,7 +75,7 @@ export async function takePhoto(member: SignedIn, facts: PhotoFacts, upload: Buf
 
 /** The clinic's open wish for a photo from home; null when there is none. */
 export function photoRequest(patient: Patient) {
-  return newestEntry<PhotoRequestBody>(patient, 'photo-request');
+  return newestEntry(patient, 'photo-request');
 }
 
 /**
@@ -114,7 +113,7 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
         },
         bytes,
       ),
-      insertEntry({
+      ...insertEntry({
         clinicId,
         id: crypto.randomUUID(),
         patientId: patient.id,
@@ -191,22 +190,25 @@ export async function saveMarking(member: SignedIn, draft: MarkingDraft): Promis
     markingsOf(clinicId, [photo.id]),
     measuresOf(patient),
   ]);
-  const earlier = markings.filter((row) => row.id !== draft.id).map(readMarks);
+  const earlier = markings.filter((row) => row.id !== draft.id).map(({ marks }) => marks);
   const all = [...earlier, draft.marks].map(valuesOf);
   await writeAs(member, 'assistant', {
     verb: 'marked',
     subject: { kind: 'photo', id: photo.id },
     statements: (at) => [
-      insertMarking({
-        clinicId,
-        id: draft.id,
-        patientId: patient.id,
-        createdAt: at,
-        authorId: member.id,
-        photoId: photo.id,
-        marks: JSON.stringify(draft.marks),
-        craniovertebralAngle: measurePhoto(draft.marks).craniovertebralAngle,
-      }),
+      ...insertMarking(
+        {
+          clinicId,
+          id: draft.id,
+          patientId: patient.id,
+          createdAt: at,
+          authorId: member.id,
+          photoId: photo.id,
+          marks: draft.marks,
+          craniovertebralAngle: measurePhoto(draft.marks).craniovertebralAngle,
+        },
+        todayOf(patient),
+      ),
       ...MEASURED.flatMap((kind) => {
         const given = all.map((one) => one[kind]).filter((one): one is number => one !== null);
         if (given.length === 0) return [];
@@ -233,15 +235,11 @@ export async function saveMarking(member: SignedIn, draft: MarkingDraft): Promis
           },
           at,
         );
-        return [insertMeasurement({ ...row, localDate: photo.takenOn })];
+        return insertMeasurement({ ...row, localDate: photo.takenOn });
       }),
     ],
     isThere: async () => markings.some((row) => row.id === draft.id),
   });
-}
-
-export function readMarks(row: MarkingRow): PhotoMarks {
-  return JSON.parse(row.marks) as PhotoMarks;
 }
 
 /** A photo with its markings, for the page that marks it. */
@@ -266,12 +264,12 @@ export async function markedPhotos(patient: Patient): Promise<MarkedPhoto[]> {
   );
   return photos.map(({ id, takenOn, width, height }) => ({
     id,
-    takenOn: takenOn as LocalDate,
+    takenOn,
     width,
     height,
     markings: markings
       .filter((row) => row.photoId === id)
-      .map((row) => ({ id: row.id, authorId: row.authorId, marks: readMarks(row) })),
+      .map((row) => ({ id: row.id, authorId: row.authorId, marks: row.marks })),
   }));
 }
 

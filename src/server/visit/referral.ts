@@ -17,7 +17,6 @@ import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { newestHistory } from './entries';
 import { latestMeasures } from './measuring';
-import { answersOf } from './screening';
 import { writeAs } from './write-as';
 
 /** A patient's referrals with their answers, newest first. */
@@ -54,7 +53,7 @@ export async function letterFor(
     date: todayOf(patient),
     to: '',
     prescribed: programme !== null,
-    screening: answersOf(screening),
+    screening: screening.answers,
     history: (said ?? [])
       .filter(([, text]) => text !== '')
       .map(([name, text]) => `${name}: ${text}`),
@@ -75,7 +74,7 @@ export async function saveReferral(member: SignedIn, draft: ReferralDraft): Prom
   await writeAs(member, 'practitioner', {
     verb: 'wrote',
     subject: { kind: 'referral', id: draft.id },
-    statements: (at) => [
+    statements: (at) =>
       insertReferral({
         ...draft,
         clinicId,
@@ -83,7 +82,6 @@ export async function saveReferral(member: SignedIn, draft: ReferralDraft): Prom
         createdAt: at,
         localDate: todayOf(patient),
       }),
-    ],
     isThere: async () =>
       (await referralRows(clinicId, patient.id)).some(
         ({ referral }) => referral.id === draft.id && referral.text === draft.text,
@@ -106,9 +104,11 @@ export async function answerReferral(member: SignedIn, draft: ReferralAnswerDraf
   await writeAs(member, 'practitioner', {
     verb: 'answered',
     subject: { kind: 'referral', id: draft.referralId },
-    statements: (at) => [
-      insertReferralAnswer({ ...draft, clinicId, authorId: member.id, createdAt: at }),
-    ],
+    statements: (at) =>
+      insertReferralAnswer(
+        { ...draft, clinicId, authorId: member.id, createdAt: at },
+        todayOf(patient),
+      ),
     isThere: async () => found.answers.some((one) => one.id === draft.id),
   });
 }

@@ -5,7 +5,7 @@ import { todayOf } from '../programme-facts';
 import { fileOf } from './entries';
 import { latestMeasures } from './measuring';
 import { letterFor, referralsOf } from './referral';
-import { answersOf, screeningState } from './screening';
+import { screeningState } from './screening';
 
 /** Everything the Screen step shows. */
 export async function screenStep(member: SignedIn, patient: Patient, complaint: string) {
@@ -27,10 +27,10 @@ export async function screenStep(member: SignedIn, patient: Patient, complaint: 
     today: todayOf(patient),
     /** A programme goes on at home while prescribing is blocked. */
     running: programme !== null && pauses.every((pause) => pause.toDate !== null),
-    answers: current && answersOf(current),
+    answers: current && current.answers,
     authorName: members.find(({ id }) => id === current?.confirmedBy)?.name ?? '',
     letter: current ? await letterFor(member, patient, complaint, current) : '',
-    waiting: state.waiting && answersOf(state.waiting),
+    waiting: state.waiting && state.waiting.answers,
     /** A pressure measured elsewhere need not be typed twice. */
     pressure: (pressure?.form === 'pressure'
       ? { systolic: pressure.systolic, diastolic: pressure.diastolic }

@@ -1,15 +1,18 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { PatientScreeningDraft, ScreeningDecisionDraft, ScreeningDraft } from '@/core/records';
 import {
   type Outcome,
   type PrecautionId,
   RULES_VERSION,
   type ScreeningAnswers,
+  type ScreeningOutcome,
+  type Urgency,
   blocksPrescribing,
   isScreeningOld,
   screen,
+  urgencyOf,
   withoutHidden,
 } from '@/core/screen';
-import type { LocalDate } from '@/core/units';
 import {
   type Patient,
   type ScreeningDecisionRow,
@@ -29,18 +32,13 @@ import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { writeAs, writeAsPatient } from './write-as';
 
-export type ScreeningOutcome = ScreeningRow['outcome'];
-
-/** The answers of a stored screening. */
-export function answersOf(row: ScreeningRow): ScreeningAnswers {
-  return JSON.parse(row.answers) as ScreeningAnswers;
-}
+type NewScreening = Omit<ScreeningRow, 'createdAt' | 'episodeId' | 'visitId'>;
 
 function rowOf(
   patient: Patient,
   facts: ScreeningAnswers,
   more: Pick<ScreeningRow, 'id' | 'authorId' | 'byPatient' | 'fromId' | 'confirmedBy'>,
-): Omit<ScreeningRow, 'createdAt'> {
+): NewScreening {
   const asked = withoutHidden(facts);
   const { outcome, precautions } = screen(asked);
   return {
@@ -48,16 +46,16 @@ function rowOf(
     clinicId: patient.clinicId,
     patientId: patient.id,
     localDate: todayOf(patient),
-    answers: JSON.stringify(asked),
+    answers: asked,
     rulesVersion: RULES_VERSION,
     outcome,
-    precautions: JSON.stringify(precautions),
+    precautions,
   };
 }
 
-async function isStored(row: Omit<ScreeningRow, 'createdAt'>): Promise<boolean> {
+async function isStored(row: NewScreening): Promise<boolean> {
   const stored = await screeningsOf(row.clinicId, row.patientId);
-  return stored.some((one) => one.id === row.id && one.answers === row.answers);
+  return stored.some((one) => one.id === row.id && isDeepStrictEqual(one.answers, row.answers));
 }
 
 /**
@@ -82,7 +80,7 @@ export async function saveScreening(
   await writeAs(member, confirmed ? 'practitioner' : 'assistant', {
     verb: confirmed ? 'confirmed' : 'kept',
     subject: { kind: 'screening', id: draft.id },
-    statements: (at) => [insertScreening({ ...row, createdAt: at })],
+    statements: (at) => insertScreening({ ...row, createdAt: at }),
     isThere: () => isStored(row),
   });
   return { outcome, confirmed };
@@ -92,7 +90,7 @@ export async function saveScreening(
 export async function saveOwnScreening(
   here: PatientHere,
   draft: PatientScreeningDraft,
-): Promise<{ urgency: 'emergency' | 'same day' | null }> {
+): Promise<{ urgency: Urgency | null }> {
   const facts = { answers: draft.answers, age: draft.age, pressure: null };
   const row = rowOf(here.patient, facts, {
     id: draft.id,
@@ -102,13 +100,12 @@ export async function saveOwnScreening(
     confirmedBy: null,
   });
   const { outcome } = row;
-  const urgency = outcome === 'emergency' || outcome === 'same day' ? outcome : null;
-  const worrying = outcome !== 'unfinished' && blocksPrescribing(outcome);
+  const worrying = blocksPrescribing(outcome);
   await writeAsPatient(here, {
     verb: 'answered',
     subject: { kind: 'screening', id: draft.id },
     statements: (at) => [
-      insertScreening({ ...row, createdAt: at }),
+      ...insertScreening({ ...row, createdAt: at }),
       ...(worrying
         ? [
             insertAlert({
@@ -123,7 +120,7 @@ export async function saveOwnScreening(
     ],
     isThere: () => isStored(row),
   });
-  return { urgency };
+  return { urgency: urgencyOf(outcome) };
 }
 
 /** Records what a practitioner did about a screening that blocks, and whether prescribing may go on. */
@@ -138,15 +135,17 @@ export async function decideScreening(
   await writeAs(member, 'practitioner', {
     verb: draft.mayPrescribe ? 'released' : 'decided on',
     subject: { kind: 'screening', id: draft.screeningId },
-    statements: (at) => [
-      insertDecision({
-        ...draft,
-        clinicId: member.clinicId,
-        patientId: patient.id,
-        authorId: member.id,
-        createdAt: at,
-      }),
-    ],
+    statements: (at) =>
+      insertDecision(
+        {
+          ...draft,
+          clinicId: member.clinicId,
+          patientId: patient.id,
+          authorId: member.id,
+          createdAt: at,
+        },
+        todayOf(patient),
+      ),
     isThere: async () =>
       (await decisionsOf(member.clinicId, patient.id)).some(
         (one) => one.id === draft.id && one.what === draft.what,
@@ -185,10 +184,9 @@ export async function screeningState(patient: Patient): Promise<ScreeningState> 
   return {
     current,
     outcome,
-    precautions: current ? (JSON.parse(current.precautions) as PrecautionId[]) : [],
+    precautions: current?.precautions ?? [],
     old:
-      current !== null &&
-      isScreeningOld(current.localDate as LocalDate, todayOf(patient), clinic.screeningDays),
+      current !== null && isScreeningOld(current.localDate, todayOf(patient), clinic.screeningDays),
     blocked: outcome !== null && blocksPrescribing(outcome) && decision?.mayPrescribe !== true,
     decision,
     waiting: newest && newest.confirmedBy === null ? newest : null,

@@ -1,3 +1,5 @@
+import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
+import { isDeepStrictEqual } from 'node:util';
 import { type Catalogue, sayPhrase, sayPhrases } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
 import { readDose, unwrittenParts } from '@/core/dose';
@@ -18,7 +20,6 @@ import {
 import type { LocalDate } from '@/core/units';
 import {
   type Patient,
-  type TeachBackRow,
   forgetVisitDraft,
   guard,
   insertTeachBack,
@@ -31,17 +32,13 @@ import { type SignedIn, roleSuffices } from '../access';
 import { catalogueFor } from '../desk/exercises';
 import { patientFor } from '../people';
 import { Problem } from '../problem';
-import { type SentLine, type SentVersion, sentVersion, todayOf } from '../programme-facts';
+import { todayOf } from '../programme-facts';
 import { newestConsent } from './entries';
 import { findingList } from './findings';
 import { keptVisitDraft } from './visit-drafts';
 import { writeAs } from './write-as';
 
 type TaughtBody = { readonly lines: readonly TaughtLine[]; readonly closing: Closing };
-
-export function taughtBody(row: TeachBackRow): TaughtBody {
-  return JSON.parse(row.body) as TaughtBody;
-}
 
 /** The newest version of a patient's programme; null before the first. */
 export async function newestVersion(patient: Patient): Promise<SentVersion | null> {
@@ -53,7 +50,7 @@ export async function newestVersion(patient: Patient): Promise<SentVersion | nul
 /** This patient's own reminders after all teachings, by line. */
 export async function ownCues(patient: Patient): Promise<ReadonlyMap<string, readonly string[]>> {
   const rows = await teachBacksOf(patient.clinicId, patient.id);
-  return cuesByLineage(rows.reverse().map((row) => taughtBody(row).lines));
+  return cuesByLineage(rows.reverse().map((row) => row.body.lines));
 }
 
 /** Unwritten parts of a dose in words: the missing, and what stands in for the rest. */
@@ -148,10 +145,10 @@ export async function teachStep(member: SignedIn, patient: Patient) {
     kept,
     signed: rows.map((row): SignedTeaching => ({
       id: row.id,
-      on: row.localDate as LocalDate,
+      on: row.localDate,
       version: row.version,
       by: names.get(row.authorId) ?? '',
-      lines: taughtBody(row).lines.map((line) =>
+      lines: row.body.lines.map((line) =>
         taughtInWords(nameOf.get(line.lineage) ?? 'An exercise no longer in the programme', line),
       ),
     })),
@@ -181,13 +178,13 @@ export async function signTeaching(
   const known = new Set(version.lines.map(({ lineage }) => lineage));
   if (!draft.lines.every(({ lineage }) => known.has(lineage)))
     throw new Problem(409, 'An exercise that was taught is not in this version. Load the page.');
-  const body = JSON.stringify({ lines: draft.lines, closing: draft.closing });
+  const body = { lines: draft.lines, closing: draft.closing };
   await writeAs(member, 'practitioner', {
     verb: 'signed',
     subject: { kind: 'teach-back', id: draft.id },
     statements: (at) => [
       guard('version', newestVersionIs(clinicId, patient.id, draft.version)),
-      insertTeachBack({
+      ...insertTeachBack({
         clinicId,
         id: draft.id,
         patientId: patient.id,
@@ -202,7 +199,7 @@ export async function signTeaching(
     ],
     isThere: async () =>
       (await teachBacksOf(clinicId, patient.id)).some(
-        (row) => row.id === draft.id && row.body === body,
+        (row) => row.id === draft.id && isDeepStrictEqual(row.body, body),
       ),
   });
   return { id: draft.id };

@@ -1,3 +1,4 @@
+import type { Instant } from '@/core/schedule';
 import type { Role } from '@/core/records';
 import { AlreadyThere, type Statement, audit, write } from '@/db';
 import { type PatientHere, type SignedIn, actorOf, stillHolds, stillMay } from '../access';
@@ -6,7 +7,7 @@ import { now } from '../clock';
 type Deed = {
   readonly verb: string;
   readonly subject: { readonly kind: string; readonly id: string };
-  readonly statements: (at: number) => readonly Statement[];
+  readonly statements: (at: Instant) => readonly Statement[];
   /**
    * Whether exactly this record stands there already, so that sending it twice changes nothing.
    * Left out where a repetition does no harm by itself.

@@ -43,12 +43,12 @@ export function FindingsPanel({
   const [busy, setBusy] = useState(false);
 
   async function decide(
-    finding: Omit<Decided, 'id' | 'localDate' | 'decision' | 'reason'>,
+    finding: Pick<Decided, 'key' | 'say' | 'proposed'>,
     decision: Decided['decision'],
     reason = '',
   ): Promise<boolean> {
     setBusy(true);
-    const { key, say, towards, cue, source, proposed: table } = finding;
+    const { key, say, proposed: table } = finding;
     const answer = await post('/api/v1/findings', {
       id: uuid(),
       patientId,
@@ -56,9 +56,6 @@ export function FindingsPanel({
       decision,
       proposed: table,
       say,
-      towards,
-      cue,
-      source,
       reason,
     });
     setBusy(false);
@@ -121,19 +118,7 @@ export function FindingsPanel({
       </ul>
       {mayDecide && (
         <AddFinding
-          onAdd={(say) =>
-            decide(
-              {
-                key: `added: ${uuid()}`,
-                say,
-                towards: '',
-                cue: null,
-                source: 'The clinician’s own.',
-                proposed: null,
-              },
-              'added',
-            )
-          }
+          onAdd={(say) => decide({ key: `added: ${uuid()}`, say, proposed: null }, 'added')}
         />
       )}
       {settled.length > 0 && (

@@ -1,5 +1,4 @@
-import { lineTarget, shareDone } from '@/core/adherence';
-import type { SessionEventBody } from '@/core/adherence';
+import { isStop, lineTarget, shareDone } from '@/core/adherence';
 import type { PackDay, PatientPack } from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
 import { clearUnsent, isSessionMarked } from './awake';
@@ -43,16 +42,8 @@ export async function deviceState(patientId: string, date: LocalDate): Promise<D
     lasts: store.lasts,
     full: store.full(),
     cleared,
-    stopped: waiting.some(({ event }) => isStopTold(event.body)),
+    stopped: waiting.some(({ event }) => isStop(event.body)),
   };
-}
-
-/** An event that pauses the programme, also while only this phone knows it. */
-function isStopTold(body: SessionEventBody): boolean {
-  return (
-    (body.type === 'stopped' && body.because === 'symptom') ||
-    (body.type === 'report' && (body.advice === 'stop and call' || body.advice === 'emergency'))
-  );
 }
 
 /** The newest pack: the clinic's, kept here at once; else the last this phone got. */

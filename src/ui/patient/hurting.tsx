@@ -13,7 +13,7 @@ import {
   type SymptomReport,
   adviseOn,
   furthestReach,
-  isStop,
+  isStopAdvice,
 } from '@/core/symptoms';
 import { BeginButton } from './begin-button';
 import { CheckIn } from './check-in';
@@ -70,12 +70,12 @@ export function Hurting({
         <h1
           ref={title}
           tabIndex={-1}
-          className={`text-2xl outline-none ${isStop(advice) ? 'text-stop' : ''}`}
+          className={`text-2xl outline-none ${isStopAdvice(advice) ? 'text-stop' : ''}`}
         >
           {say(`advice.${advice}`)}
         </h1>
         <p>{say(`advice.${advice}.about`)}</p>
-        {isStop(advice) && <StopWords pack={pack} />}
+        {isStopAdvice(advice) && <StopWords pack={pack} />}
         {advice === 'carry on easier' && (
           <>
             <BeginButton onClick={onGoOn}>{say('advice.easier')}</BeginButton>
@@ -87,7 +87,7 @@ export function Hurting({
         {advice === 'skip this one' && (
           <BeginButton onClick={onSkip}>{say('advice.leaveOut')}</BeginButton>
         )}
-        {(advice === 'stop today' || isStop(advice)) && (
+        {(advice === 'stop today' || isStopAdvice(advice)) && (
           <BeginButton onClick={() => setChecking(true)}>{say('hurt.next')}</BeginButton>
         )}
       </section>
@@ -99,7 +99,7 @@ export function Hurting({
     const told = adviseOn(report, pack.baseline).advice;
     onTold(report, told);
     if (told === 'stop today') void onStop('enough');
-    if (isStop(told)) void onStop('symptom');
+    if (isStopAdvice(told)) void onStop('symptom');
     setAdvice(told);
   }
 

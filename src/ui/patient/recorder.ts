@@ -1,3 +1,4 @@
+import { DAY_KEY } from '@/core/history';
 import { v4 as uuid } from 'uuid';
 import type { DayEventBody, RepDone, SessionEventBody, SkipReason } from '@/core/adherence';
 import type { PackDay, PackSession, PatientPack } from '@/core/exchange';
@@ -151,7 +152,6 @@ export async function flushPending(patientId: string): Promise<void> {
 }
 
 /** The key of what is told of a day rather than of a session. */
-const DAY_KEY = 'day';
 
 /** Tells of a day: kept on this device first, sent when possible. */
 export async function tellDay(pack: PatientPack, today: string, body: DayEventBody): Promise<void> {

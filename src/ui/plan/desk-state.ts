@@ -1,13 +1,8 @@
+import type { Desk } from '@/core/records';
 import type { LocalDate } from '@/core/units';
 import type { DeskLine } from './draft';
 
-export type Desk = {
-  readonly lines: readonly DeskLine[];
-  readonly rounds: number;
-  readonly effectiveFrom: string;
-  readonly reviewOn: string;
-  readonly reason: string;
-};
+export type { Desk };
 
 /** The desk with what it was before each step, for undo and redo. */
 export type DeskHistory = {

@@ -9,25 +9,11 @@ import {
 } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
 import { type PlannedLine, plannedLine } from '@/core/programme';
-import type { SchoolChoice } from '@/core/progression';
-import type { FlagOverride } from '@/core/records';
-import type { SessionName } from '@/core/schedule';
+import type { DeskLine } from '@/core/records';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import type { LocalDate, Range, Seconds } from '@/core/units';
 
-/** A line on the desk, as typed. */
-export type DeskLine = {
-  /** Of this desk only. */
-  readonly uid: string;
-  /** The line it continues; null for a new one. */
-  readonly lineage: string | null;
-  readonly anchor: LocalDate | null;
-  readonly exerciseId: string;
-  readonly dose: string;
-  readonly school: SchoolChoice | null;
-  readonly session: SessionName | null;
-  readonly overrides: readonly FlagOverride[];
-};
+export type { DeskLine };
 
 export function newLine(uid: string, exerciseId: string, dose: string): DeskLine {
   return {

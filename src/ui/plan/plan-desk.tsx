@@ -21,7 +21,7 @@ import { doseOf } from '@/core/progression';
 import { formatDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId } from '@/core/screen';
-import { type LocalDate, sumRanges } from '@/core/units';
+import { type Frozen, type LocalDate, sumRanges } from '@/core/units';
 import { type Answer, post } from '../forms/post';
 import { Button } from '../primitives/button';
 import { DeskDialogs } from './desk-dialogs';
@@ -45,7 +45,7 @@ import { doseFieldId } from './row/dose-field';
 import { fillMissing } from './row/row-actions';
 import { useDayPlan } from './use-day-plan';
 import { useDeskKeys } from './use-desk-keys';
-import { type KeptDesk, type OtherAtDesk, deskIn, useKeptDraft } from './use-kept-draft';
+import { type KeptDesk, type OtherAtDesk, useKeptDraft } from './use-kept-draft';
 import { useReckoning } from './use-reckoning';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
 
@@ -70,7 +70,7 @@ export type PlanDeskProps = {
   readonly dayPlanId: string | null;
   readonly own: readonly Exercise[];
   readonly bands: readonly BandCurve[];
-  readonly templates: readonly TemplateDraft[];
+  readonly templates: readonly Frozen<TemplateDraft>[];
   /** The member's unsaved desk. */
   readonly kept: KeptDesk | null;
   readonly others: readonly OtherAtDesk[];
@@ -81,7 +81,7 @@ export type PlanDeskProps = {
 export function PlanDesk(props: PlanDeskProps) {
   const { patientId, newest, start, earliest, findings, blocked, minutesADay } = props;
   const router = useRouter();
-  const restored = useMemo(() => deskIn(props.kept), [props.kept]);
+  const restored = props.kept?.desk ?? null;
   const [history, step] = useReducer(deskStep, restored ?? start, startHistory);
   const desk = history.now;
   const [newUid, setNewUid] = useState('');
@@ -226,6 +226,12 @@ export function PlanDesk(props: PlanDeskProps) {
                 .map(({ name, minutesAgo }) => `${name}, ${minutesAgo} min ago`)
                 .join('; ')}
               . Nothing is overwritten: whoever saves second is told first.
+            </p>
+          )}
+          {props.kept?.desk === null && (
+            <p className="border-l-2 border-stop pl-2" role="status">
+              The unsaved desk that was kept for you cannot be read any more and is left aside. What
+              was sent to the patient is whole: it stands below.
             </p>
           )}
           {restored && desk === restored && (

@@ -81,15 +81,5 @@ export function useKeptDraft(
   return { state, others, forget, discard };
 }
 
-export type KeptDesk = { readonly desk: string; readonly basedOn: number };
-
-/** The desk a kept draft holds; null for text that is none of ours. */
-export function deskIn(kept: KeptDesk | null): Desk | null {
-  if (kept === null) return null;
-  try {
-    const desk = JSON.parse(kept.desk) as Partial<Desk>;
-    return Array.isArray(desk.lines) && typeof desk.rounds === 'number' ? (desk as Desk) : null;
-  } catch {
-    return null;
-  }
-}
+/** What was kept of an unsaved desk: null where it cannot be read any more. */
+export type KeptDesk = { readonly desk: Desk | null; readonly basedOn: number };

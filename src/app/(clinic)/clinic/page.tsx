@@ -16,10 +16,13 @@ import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
 import { MemberForm } from '@/ui/forms/member-form';
 import { MemberSwitch } from '@/ui/forms/member-switch';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Clinic and members' };
 
-export default async function ClinicPage() {
+export default legible(ClinicPage);
+
+async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
   const [clinic, members, detectable, bands, limits, fared] = await Promise.all([

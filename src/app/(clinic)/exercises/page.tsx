@@ -9,10 +9,13 @@ import { ExerciseFiles } from '@/ui/exercises/exercise-files';
 import { ExerciseList } from '@/ui/exercises/exercise-list';
 import { RetireButton } from '@/ui/exercises/retire-button';
 import { buttonClass } from '@/ui/primitives/button';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Exercises' };
 
-export default async function ExercisesPage() {
+export default legible(ExercisesPage);
+
+async function ExercisesPage() {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const own = await ownExercises(member.clinicId);

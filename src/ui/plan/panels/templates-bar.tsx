@@ -1,5 +1,6 @@
 'use client';
 
+import type { Frozen } from '@/core/units';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -17,9 +18,9 @@ export function TemplatesBar({
   desk,
   onApply,
 }: {
-  templates: readonly TemplateDraft[];
+  templates: readonly Frozen<TemplateDraft>[];
   desk: Desk;
-  onApply: (template: TemplateDraft) => void;
+  onApply: (template: Frozen<TemplateDraft>) => void;
 }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { currentMember } from '@/server/current';
 import { outboxOf } from '@/server/patient/outbox';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Outbox' };
 
@@ -13,7 +14,9 @@ const STATES = {
 } as const;
 
 /** What the stand-in for text and mail was given: it delivers to nobody. */
-export default async function OutboxPage() {
+export default legible(OutboxPage);
+
+async function OutboxPage() {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const messages = await outboxOf(member.clinicId);

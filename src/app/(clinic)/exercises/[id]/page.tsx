@@ -6,10 +6,13 @@ import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
 import { ownExercises } from '@/server/desk/exercises';
 import { ExerciseForm } from '@/ui/exercises/exercise-form';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Edit exercise' };
 
-export default async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
+export default legible(EditExercisePage);
+
+async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');

@@ -5,11 +5,14 @@ import { figureOf } from '@/catalogue/figures';
 import { FAMILIES } from '@/core/exercise';
 import { currentMember } from '@/server/current';
 import { FigureSteps } from '@/ui/figure/figure-steps';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Drawings' };
 
 /** Every drawing of the catalogue on one sheet, for looking over. */
-export default async function PicturesPage() {
+export default legible(PicturesPage);
+
+async function PicturesPage() {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   return (

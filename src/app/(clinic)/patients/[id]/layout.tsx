@@ -1,10 +1,10 @@
+import { LANTERN_DAYS } from '@/core/morning';
 import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
 import { fileHeader } from '@/server/follow/file-header';
 import { openPatient } from '@/server/open-patient';
 import { screeningState } from '@/server/visit/screening';
-import { LANTERN_DAYS } from '@/server/morning-list';
 import { AlertLine } from '@/ui/forms/alert-line';
 import { PauseSwitch } from '@/ui/forms/pause-switch';
 import { Lantern } from '@/ui/lantern/lantern';
@@ -12,8 +12,11 @@ import { describeDays, ribOfDay } from '@/ui/lantern/rib';
 import { PatientLinkButton } from '@/ui/plan/patient-link';
 import { HeaderNotes } from '@/ui/screen/header-notes';
 import { VisitRail } from '@/ui/plan/visit-rail';
+import { legible } from '@/app/legible';
 
-export default async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>) {
+export default legible(PatientLayout);
+
+async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const opened = await openPatient(member, (await params).id);

@@ -1,3 +1,4 @@
+import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound, redirect } from 'next/navigation';
@@ -7,7 +8,6 @@ import { currentMember } from '@/server/current';
 import { pastDecisions } from '@/server/follow/decided';
 import { shownProposals } from '@/server/follow/proposals';
 import { type Follow, followOf } from '@/server/follow/strips';
-import { LANTERN_DAYS } from '@/server/morning-list';
 import { openPatient } from '@/server/open-patient';
 import { DoingPanel } from '@/ui/follow/doing-panel';
 import { HelpingPanel } from '@/ui/follow/helping-panel';
@@ -15,10 +15,13 @@ import { PastDecisions } from '@/ui/follow/past-decisions';
 import { ProposalsPanel } from '@/ui/follow/proposals-panel';
 import { StripBoard } from '@/ui/follow/strip-board';
 import { buttonClass } from '@/ui/primitives/button';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Follow' };
 
-export default async function FollowPage({ params }: PageProps<'/patients/[id]/follow'>) {
+export default legible(FollowPage);
+
+async function FollowPage({ params }: PageProps<'/patients/[id]/follow'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id } = await params;

@@ -7,10 +7,13 @@ import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { handoutAddress, handoutOf } from '@/server/visit/handout';
 import { HandoutDesk } from '@/ui/handout/handout-desk';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Handout' };
 
-export default async function HandoutPage({ params }: PageProps<'/patients/[id]/handout'>) {
+export default legible(HandoutPage);
+
+async function HandoutPage({ params }: PageProps<'/patients/[id]/handout'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id } = await params;

@@ -11,15 +11,15 @@ import { FindingsPanel } from '@/ui/measure/findings-panel';
 import type { KnownMeasures } from '@/ui/measure/known';
 import { MeasureDesk } from '@/ui/measure/measure-desk';
 import { changeInWords } from '@/ui/measure/sheet';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Measure' };
 
 const Query = z.object({ profile: z.enum(PROFILES).optional().catch(undefined) });
 
-export default async function MeasurePage({
-  params,
-  searchParams,
-}: PageProps<'/patients/[id]/measure'>) {
+export default legible(MeasurePage);
+
+async function MeasurePage({ params, searchParams }: PageProps<'/patients/[id]/measure'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id } = await params;

@@ -6,10 +6,13 @@ import { openPatient } from '@/server/open-patient';
 import { noteStep } from '@/server/visit/note';
 import { NoteForm } from '@/ui/teach/note-form';
 import { SignedNotes } from '@/ui/teach/signed-notes';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Visit note' };
 
-export default async function NotePage({ params }: PageProps<'/patients/[id]/note'>) {
+export default legible(NotePage);
+
+async function NotePage({ params }: PageProps<'/patients/[id]/note'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id } = await params;

@@ -10,10 +10,13 @@ import { screeningState } from '@/server/visit/screening';
 import { ProposalsPanel } from '@/ui/follow/proposals-panel';
 import { PlanDesk } from '@/ui/plan/plan-desk';
 import { PlanReading } from '@/ui/plan/plan-reading';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Plan' };
 
-export default async function PlanPage({ params }: PageProps<'/patients/[id]/plan'>) {
+export default legible(PlanPage);
+
+async function PlanPage({ params }: PageProps<'/patients/[id]/plan'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const opened = await openPatient(member, (await params).id);

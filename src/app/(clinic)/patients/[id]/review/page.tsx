@@ -9,10 +9,13 @@ import { openPatient } from '@/server/open-patient';
 import { CloseReview } from '@/ui/follow/close-review';
 import { ProposalsPanel } from '@/ui/follow/proposals-panel';
 import { buttonClass } from '@/ui/primitives/button';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Review' };
 
-export default async function ReviewPage({ params }: PageProps<'/patients/[id]/review'>) {
+export default legible(ReviewPage);
+
+async function ReviewPage({ params }: PageProps<'/patients/[id]/review'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id } = await params;

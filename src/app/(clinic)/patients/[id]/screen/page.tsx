@@ -15,10 +15,13 @@ import { HistoryForm } from '@/ui/screen/history-form';
 import { AnswerForm, LetterForm } from '@/ui/screen/referral-forms';
 import { ScreeningDesk } from '@/ui/screen/screening-desk';
 import { FiredRules, GuidedVerdicts, OutcomeName } from '@/ui/screen/screening-outcome';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Screen' };
 
-export default async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
+export default legible(ScreenPage);
+
+async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const opened = await openPatient(member, (await params).id);

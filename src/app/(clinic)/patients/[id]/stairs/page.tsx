@@ -5,10 +5,13 @@ import { currentMember } from '@/server/current';
 import { stairsOf } from '@/server/desk/stairs';
 import { openPatient } from '@/server/open-patient';
 import { Stairs } from '@/ui/stairs/stairs';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Stairs' };
 
-export default async function StairsPage({ params }: PageProps<'/patients/[id]/stairs'>) {
+export default legible(StairsPage);
+
+async function StairsPage({ params }: PageProps<'/patients/[id]/stairs'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const opened = await openPatient(member, (await params).id);

@@ -8,10 +8,13 @@ import { teachStep } from '@/server/visit/teaching';
 import { buttonClass } from '@/ui/primitives/button';
 import { SignedTeachings } from '@/ui/teach/signed-teachings';
 import { TeachDesk } from '@/ui/teach/teach-desk';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Teach' };
 
-export default async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
+export default legible(TeachPage);
+
+async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id } = await params;

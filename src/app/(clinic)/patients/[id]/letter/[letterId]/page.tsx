@@ -4,13 +4,14 @@ import { referralsOf } from '@/server/visit/referral';
 import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { PrintButton } from '@/ui/screen/print-button';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Letter' };
 
 /** A kept letter, on one page of paper. */
-export default async function LetterPage({
-  params,
-}: PageProps<'/patients/[id]/letter/[letterId]'>) {
+export default legible(LetterPage);
+
+async function LetterPage({ params }: PageProps<'/patients/[id]/letter/[letterId]'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id, letterId } = await params;

@@ -7,10 +7,13 @@ import { openPatient } from '@/server/open-patient';
 import { photoStep } from '@/server/visit/measure-step';
 import { PhotoAsk } from '@/ui/measure/photo/photo-ask';
 import { PhotoUpload } from '@/ui/measure/photo/photo-upload';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Side photos' };
 
-export default async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>) {
+export default legible(PhotosPage);
+
+async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id } = await params;

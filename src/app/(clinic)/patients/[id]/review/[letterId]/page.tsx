@@ -5,12 +5,13 @@ import { letterById } from '@/server/follow/review';
 import { openPatient } from '@/server/open-patient';
 import { LetterFile } from '@/ui/follow/letter-file';
 import { LetterSheet } from '@/ui/follow/letter-sheet';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Letter' };
 
-export default async function OutcomeLetterPage({
-  params,
-}: PageProps<'/patients/[id]/review/[letterId]'>) {
+export default legible(OutcomeLetterPage);
+
+async function OutcomeLetterPage({ params }: PageProps<'/patients/[id]/review/[letterId]'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id, letterId } = await params;

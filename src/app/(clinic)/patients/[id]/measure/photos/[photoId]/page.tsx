@@ -11,12 +11,13 @@ import { AngleLines, FRAME, PlacedPicture } from '@/ui/measure/photo/marked-phot
 import { PhotoMarking } from '@/ui/measure/photo/photo-marking';
 import { HeadLoad, PhotoNumbers } from '@/ui/measure/photo/photo-numbers';
 import { buttonClass } from '@/ui/primitives/button';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Side photo' };
 
-export default async function PhotoPage({
-  params,
-}: PageProps<'/patients/[id]/measure/photos/[photoId]'>) {
+export default legible(PhotoPage);
+
+async function PhotoPage({ params }: PageProps<'/patients/[id]/measure/photos/[photoId]'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id, photoId } = await params;

@@ -8,12 +8,15 @@ import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { photoStep } from '@/server/visit/measure-step';
 import { Comparison } from '@/ui/measure/photo/comparison';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Compare two photos' };
 
 const Query = z.object({ earlier: recordId, later: recordId });
 
-export default async function ComparePage({
+export default legible(ComparePage);
+
+async function ComparePage({
   params,
   searchParams,
 }: PageProps<'/patients/[id]/measure/photos/compare'>) {

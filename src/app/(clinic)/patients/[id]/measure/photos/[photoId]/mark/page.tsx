@@ -4,13 +4,14 @@ import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { photoStep } from '@/server/visit/measure-step';
 import { PhotoMarking } from '@/ui/measure/photo/photo-marking';
+import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Mark the photo' };
 
 /** Marking without the earlier marks in sight. */
-export default async function MarkPage({
-  params,
-}: PageProps<'/patients/[id]/measure/photos/[photoId]/mark'>) {
+export default legible(MarkPage);
+
+async function MarkPage({ params }: PageProps<'/patients/[id]/measure/photos/[photoId]/mark'>) {
   const member = await currentMember();
   if (!member) redirect('/sign-in');
   const { id, photoId } = await params;

@@ -1,20 +1,25 @@
-import { type DayAdherence } from '@/core/adherence';
-import type { Strip } from '@/core/follow';
-import { type DayReport, worstPain } from '@/core/history';
-import { kindOf } from '@/core/measures';
-import type { LocalDate } from '@/core/units';
-import type { PatientFacts } from '../programme-facts';
-import type { Measure } from '../visit/measuring';
-import { type FollowRecord, limbSeries } from './outlook';
+import type { DayAdherence } from '../adherence';
+import type { LatestMeasure } from '../findings';
+import type { Strip } from '../follow';
+import { type DayReport, worstPain } from '../history';
+import { kindOf } from '../measures';
+import type { LocalDate } from '../units';
+import { limbSeries } from './limbs';
+import type { FollowRecord, RecordFacts } from './record';
+
+/** A measurement as a strip shows it, with its day. */
+export type DatedMeasure = Pick<LatestMeasure, 'kind' | 'side' | 'value'> & {
+  readonly on: LocalDate;
+};
 
 /** Exercises with a strip of their own to choose; the board shows the first few. */
 const MOST_LINES = 12;
 
 /** Everything that happened over time, as strips; those that would be empty are left out. */
 export function stripsOf(
-  record: FollowRecord,
+  record: Pick<FollowRecord, 'facts' | 'reports'>,
   days: readonly DayAdherence[],
-  measures: readonly Measure[],
+  measures: readonly DatedMeasure[],
   from: LocalDate,
 ): Strip[] {
   const { facts, reports } = record;
@@ -91,7 +96,7 @@ function painsOf(told: readonly (readonly [LocalDate, DayReport])[]) {
 
 /** Held seconds, or repetitions, of the newest version's lines that were done most often. */
 function lineStrips(
-  facts: PatientFacts,
+  facts: RecordFacts,
   done: readonly (readonly [
     LocalDate,
     typeof facts.done extends ReadonlyMap<unknown, infer D> ? D : never,
@@ -140,7 +145,7 @@ function lineStrips(
 }
 
 /** The heaviest written weight of a line in the version a session was played from. */
-function loadIn({ versions }: PatientFacts, number: number, lineage: string): number | null {
+function loadIn({ versions }: RecordFacts, number: number, lineage: string): number | null {
   const load = versions
     .find((version) => version.number === number)
     ?.lines.find((line) => line.lineage === lineage)?.dose.load;
@@ -149,7 +154,7 @@ function loadIn({ versions }: PatientFacts, number: number, lineage: string): nu
 }
 
 /** Every measure that was taken more than once within the time shown. */
-function measureStrips(measures: readonly Measure[], from: LocalDate): Strip[] {
+function measureStrips(measures: readonly DatedMeasure[], from: LocalDate): Strip[] {
   const series = new Map<string, Strip & { kind: 'line' }>();
   for (const { kind, side, value, on } of [...measures].reverse()) {
     if (value === null || on < from) continue;

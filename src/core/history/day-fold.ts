@@ -1,0 +1,141 @@
+import { type SessionEventBody, foldSession } from '../adherence';
+import {
+  type Instant,
+  type WakingHours,
+  type WallMinute,
+  type Zone,
+  instantAt,
+  later,
+  minuteIn,
+} from '../schedule';
+import { type LocalDate, addDays } from '../units';
+import { type DayReport, RECALLED_AFTER_HOURS, dayOfEvent, foldReport } from './day-report';
+import { type DayDone, type PlayedSession, type ProgrammeVersion, foldDay } from './history';
+
+/** The session key of what is told of a day rather than of a session. */
+export const DAY_KEY = 'day';
+
+/** An event as it is kept: what it says, and by which clocks it happened. */
+export type KeptEvent = {
+  readonly sessionId: string;
+  readonly sessionKey: string;
+  /** The version it was played from. */
+  readonly version: number;
+  readonly body: SessionEventBody;
+  /** The device's own clock when it happened, milliseconds since 1970. */
+  readonly deviceAt: number;
+  /** Server's clock less device's clock when it was sent, milliseconds. */
+  readonly skewMs: number;
+  /** Milliseconds since the session began, by a clock nobody can set. */
+  readonly offsetMs: number;
+};
+
+/** Further back than this a device's clock is not believed at all, milliseconds. */
+const OLDEST_BELIEVED_MS = 60 * 86_400_000;
+/** Further ahead than this neither; clocks of a network differ by seconds. */
+const NEWEST_BELIEVED_MS = 120_000;
+
+/**
+ * When a session began. The device's clock may be wrong: its difference to ours at sending is taken
+ * off, and the beginning is reckoned back from the session's newest event by a clock nobody can set.
+ * A clock that then says more than two months ago, or a time to come, is not believed: the session
+ * is taken to have just ended.
+ *
+ * @param newest the session's newest event
+ * @param sentAt the device's clock when it sent
+ * @param receivedAt our clock when it arrived
+ */
+export function sessionBegan(
+  newest: Pick<KeptEvent, 'deviceAt' | 'offsetMs'>,
+  sentAt: number,
+  receivedAt: Instant,
+): Instant {
+  const told = later(receivedAt, newest.deviceAt - newest.offsetMs - sentAt);
+  const believable =
+    told > receivedAt - OLDEST_BELIEVED_MS && told < receivedAt + NEWEST_BELIEVED_MS;
+  return believable ? told : later(receivedAt, -newest.offsetMs);
+}
+
+/** A day's entry may be about a day before; further back than this it is put where it was made. */
+export const OLDEST_ENTRY_DAYS = 14;
+
+/**
+ * The day an event is kept under: the day it is about, where that is neither to come nor older than
+ * a fortnight; else the day it happened on.
+ */
+export function keptUnder(body: SessionEventBody, happenedOn: LocalDate): LocalDate {
+  const about = dayOfEvent(body, happenedOn);
+  return about > happenedOn || about < addDays(happenedOn, -OLDEST_ENTRY_DAYS) ? happenedOn : about;
+}
+
+/** What the fold of a day needs to know of its patient. */
+export type FoldContext = { readonly zone: Zone; readonly waking: WakingHours };
+
+/** A day's events, folded: what was done, the pain after its last session, and what was told. */
+export type FoldedDay = {
+  readonly done: DayDone;
+  readonly pain: number | null;
+  readonly report: DayReport;
+};
+
+/**
+ * Folds a day's events, in whatever order they arrived. A session of a version that is not known is
+ * left out of what was done; what was told of it stays.
+ */
+export function foldEvents(
+  date: LocalDate,
+  events: readonly KeptEvent[],
+  versions: readonly ProgrammeVersion[],
+  { zone, waking }: FoldContext,
+): FoldedDay {
+  const played = sessionsIn(date, events, versions, zone);
+  const pains = played.flatMap(({ summary }) => summary.pain ?? []);
+  return {
+    done: foldDay(date, played, waking),
+    pain: pains.at(-1) ?? null,
+    report: foldReport(toldOn(date, events, zone)),
+  };
+}
+
+const happenedAt = ({ deviceAt, skewMs }: KeptEvent) => (deviceAt + skewMs) as Instant;
+
+/** The day's sessions in the order they ended. */
+function sessionsIn(
+  date: LocalDate,
+  events: readonly KeptEvent[],
+  versions: readonly ProgrammeVersion[],
+  zone: Zone,
+): PlayedSession[] {
+  const bySession = new Map<string, KeptEvent[]>();
+  for (const event of events.filter(({ sessionKey }) => sessionKey !== DAY_KEY))
+    bySession.set(event.sessionId, [...(bySession.get(event.sessionId) ?? []), event]);
+  return [...bySession]
+    .flatMap(([sessionId, own]) => {
+      const [first] = own;
+      const version = versions.find(({ number }) => number === first?.version);
+      if (!first || !version) return [];
+      const began = Math.min(...own.map((event) => happenedAt(event) - event.offsetMs)) as Instant;
+      const session: PlayedSession = {
+        summary: foldSession(
+          sessionId,
+          date,
+          own.map(({ body }) => body),
+        ),
+        key: first.sessionKey,
+        version,
+        minute: minuteIn(zone, began),
+      };
+      return [{ session, sessionId, ended: Math.max(...own.map(happenedAt)) }];
+    })
+    .sort((a, b) => a.ended - b.ended || (a.sessionId < b.sessionId ? -1 : 1))
+    .map(({ session }) => session);
+}
+
+/** Events in the order they happened, each with whether it was entered long after its day. */
+function toldOn(date: LocalDate, events: readonly KeptEvent[], zone: Zone) {
+  const midnight = instantAt(zone, addDays(date, 1), 0 as WallMinute);
+  const late = later(midnight, RECALLED_AFTER_HOURS * 3_600_000);
+  return [...events]
+    .sort((a, b) => happenedAt(a) - happenedAt(b) || a.offsetMs - b.offsetMs)
+    .map((event) => ({ body: event.body, recalled: happenedAt(event) > late }));
+}

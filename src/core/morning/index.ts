@@ -1,0 +1,2 @@
+export * from './facts';
+export * from './row';

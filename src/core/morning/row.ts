@@ -1,0 +1,181 @@
+import { summarise } from '../adherence';
+import { PAIN_MATTERS, type Reading, daysSpreading, judgeCourse } from '../follow';
+import { adherenceHistory, firstDay, isPausedOn, worstPain } from '../history';
+import { type Choice, type FollowRecord, limbSeries, openProposals, outlook } from '../outlook';
+import { isGrowth } from '../progression';
+import { type Instant, type WallMinute, instantAt, later } from '../schedule';
+import {
+  ALERT_REASONS,
+  type MorningRow,
+  type OpenAlert,
+  type TriageFacts,
+  type TriageLimits,
+  triage,
+} from '../triage';
+import { type LocalDate, addDays, daysBetween } from '../units';
+import type { Alert, HandedLink, MorningFacts } from './facts';
+
+/** Ribs of a patient's small lantern: so many days, today the newest. */
+export const LANTERN_DAYS = 14;
+
+/**
+ * Worst pain up to this leaves nothing to improve: a course without change there is no plateau.
+ * 0–2 of 10 is called safe during exercise (Thomeé 1997, from memory).
+ */
+export const NOTHING_LEFT_PAIN = 2;
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/** What a row needs beside the patient. */
+export type MorningContext = {
+  readonly limits: TriageLimits;
+  /** Days after which a screening asks to be redone. */
+  readonly screeningDays: number;
+  readonly catalogue: Choice;
+  readonly now: Instant;
+};
+
+/** A patient's row of the morning list, from everything that is known of them. */
+export function morningRow(facts: MorningFacts, context: MorningContext): MorningRow {
+  const { today } = facts.record.facts;
+  const found = triage(triageFacts(facts, context), context.limits);
+  const { mark } = facts;
+  const stands = mark !== null && mark.rule === (found.rule ?? '') && mark.until >= today;
+  return {
+    ...found,
+    complaint: facts.complaint,
+    days: adherenceHistory(facts.record.facts, addDays(today, 1 - LANTERN_DAYS), today),
+    alerts: facts.alerts.map((alert) => openAlert(alert, context)),
+    lastSession: facts.lastSession,
+    lastPain: facts.lastPain,
+    aside:
+      stands && mark.kind !== 'back'
+        ? { kind: mark.kind, until: mark.until, reason: mark.reason }
+        : null,
+  };
+}
+
+/**
+ * Until when a row holds: the patient's next midnight, or the moment an alert goes to the lead.
+ */
+export function rowHoldsUntil(
+  { record: { facts }, alerts }: Pick<MorningFacts, 'record' | 'alerts'>,
+  context: Pick<MorningContext, 'limits' | 'now'>,
+): Instant {
+  const midnight = instantAt(facts.zone, addDays(facts.today, 1), 0 as WallMinute);
+  const escalations = alerts
+    .filter((alert) => !isEscalated(alert, context))
+    .map(({ createdAt }) => later(createdAt, context.limits.escalateHours * HOUR_MS + 1));
+  return Math.min(midnight, ...escalations) as Instant;
+}
+
+function isEscalated(
+  { escalatedAt, createdAt }: Alert,
+  { now, limits }: Pick<MorningContext, 'limits' | 'now'>,
+): boolean {
+  return escalatedAt !== null || now - createdAt > limits.escalateHours * HOUR_MS;
+}
+
+function openAlert(alert: Alert, context: MorningContext): OpenAlert {
+  const { id, kind, createdAt } = alert;
+  return { id, kind, createdAt, escalated: isEscalated(alert, context) };
+}
+
+/** What triage's rules read. */
+export function triageFacts(facts: MorningFacts, context: MorningContext): TriageFacts {
+  const { record, alerts, openReferrals, closed } = facts;
+  const { limits, now, screeningDays } = context;
+  const { today, pauses, versions } = record.facts;
+  const span = (from: number, to: number) =>
+    summarise(adherenceHistory(record.facts, addDays(today, from), addDays(today, to)));
+  const fortnight = span(1 - LANTERN_DAYS, 0);
+  const before = span(1 - 2 * LANTERN_DAYS, -LANTERN_DAYS);
+  const since = addDays(today, 1 - limits.painDays);
+  const lately = [...record.reports].filter(([date]) => date >= since).sort();
+  const proposals = openProposals(record, outlook(record, context.catalogue, limits));
+  const unopenedSince = unopened(facts.link);
+  const [alert] = alerts;
+  return {
+    today,
+    alert: alert
+      ? {
+          kind: alert.kind,
+          say:
+            ALERT_REASONS[alert.kind] +
+            (isEscalated(alert, context) ? ' Nobody has taken it in time: the lead’s.' : ''),
+          hoursOpen: Math.floor((now - alert.createdAt) / HOUR_MS),
+        }
+      : null,
+    awaitsAnswer: openReferrals.length > 0,
+    prescribed: versions.length > 0,
+    discharged: closed,
+    paused: isPausedOn(pauses, today) || pauses.some(({ to }) => to === null),
+    pains: lately.flatMap(([, report]) => worstPain(report) ?? []),
+    flares: lately.filter(([, { soreness }]) => soreness === 'flare').length,
+    spreading: spreadingIn(record),
+    ready: proposals.filter(isGrowth).length,
+    easier: proposals.filter((proposal) => !isGrowth(proposal)).length,
+    share: fortnight.share,
+    shareBefore: before.share,
+    sessionsDone: fortnight.sessionsDone,
+    sessionsDue: fortnight.sessionsDue,
+    silentDays: unopenedSince === null ? silentDays(record, facts.lastSession) : null,
+    plateauWeeks: plateauWeeks(record, fortnight.share, limits),
+    reviewOn: versions.at(-1)?.reviewOn ?? null,
+    screeningAge: record.screenedOn === null ? null : daysBetween(record.screenedOn, today),
+    screeningDays,
+    unopenedDays: unopenedSince === null ? null : Math.floor((now - unopenedSince) / DAY_MS),
+  };
+}
+
+/** Since when a link lies unopened; null where it was opened or revoked, or none was handed over. */
+function unopened(link: HandedLink | null): Instant | null {
+  return link && link.revokedAt === null && link.openedAt === null ? link.createdAt : null;
+}
+
+/** The limb that goes beyond its usual for the longest run of days up to the newest. */
+function spreadingIn({ reports }: FollowRecord): TriageFacts['spreading'] {
+  const worst = limbSeries(reports)
+    .map(({ limb, readings }) => ({
+      limb: `${limb.side} ${limb.chain}`,
+      days: daysSpreading(readings),
+    }))
+    .sort((a, b) => b.days - a.days)[0];
+  return worst && worst.days > 0 ? worst : null;
+}
+
+/**
+ * Whole days without a word while something was due; null before the programme begins. The first
+ * day of the programme counts as heard.
+ */
+export function silentDays(
+  { facts }: Pick<FollowRecord, 'facts'>,
+  lastHeard: LocalDate | null,
+): number | null {
+  const { today, versions } = facts;
+  const start = firstDay(versions);
+  if (start === null || start > today) return null;
+  const heard = lastHeard !== null && lastHeard > start ? lastHeard : addDays(start, -1);
+  const due = adherenceHistory(facts, addDays(heard, 1), addDays(today, -1)).some(
+    ({ kind }) => kind === 'due',
+  );
+  return due ? daysBetween(heard, today) - 1 : 0;
+}
+
+/** Weeks without clear change in pain that leaves something to improve; null where that is not so. */
+export function plateauWeeks(
+  { facts, reports }: Pick<FollowRecord, 'facts' | 'reports'>,
+  share: number | null,
+  { plateauWeeks: weeks }: Pick<TriageLimits, 'plateauWeeks'>,
+): number | null {
+  const start = firstDay(facts.versions);
+  const from = addDays(facts.today, -7 * weeks);
+  if (share === null || start === null || start > from) return null;
+  const readings = [...reports].flatMap(([date, report]): Reading[] => {
+    const value = worstPain(report);
+    return value === null || date < from ? [] : [{ date, value }];
+  });
+  const { course, to } = judgeCourse(readings, PAIN_MATTERS);
+  return course === 'no clear change' && (to ?? 0) > NOTHING_LEFT_PAIN ? weeks : null;
+}

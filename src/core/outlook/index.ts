@@ -1,0 +1,5 @@
+export * from './limbs';
+export * from './logs';
+export * from './outlook';
+export * from './record';
+export * from './strips';

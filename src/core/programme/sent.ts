@@ -1,0 +1,133 @@
+import { type BoutMode, type Dose, parseDose } from '../dose';
+import type { Exercise, Position, Purpose } from '../exercise';
+import { type ProgrammeLine, type ProgrammeVersion, withTarget } from '../history';
+import type { SchoolChoice } from '../progression';
+import type { FlagOverride } from '../records';
+import type { SessionName } from '../schedule';
+import { type LocalDate, localDate } from '../units';
+
+/** The exercise as it was worded when its version was sent. */
+export type ExerciseSnapshot = {
+  readonly name: string;
+  readonly position: Position;
+  readonly mode: BoutMode;
+  readonly steps: readonly string[];
+  readonly cues: readonly string[];
+  readonly props: readonly { readonly prop: string; readonly orElse: readonly string[] }[];
+  /** From here on, versions sent before they were kept lack them. */
+  readonly faults?: Readonly<Record<string, string>> | undefined;
+  readonly feel?: string | undefined;
+  readonly normal?: string | undefined;
+  readonly stop?: string | undefined;
+  readonly purpose?: Purpose | undefined;
+  readonly muscles?: readonly string[] | undefined;
+};
+
+/** What a version keeps of an exercise. */
+export function snapshotOf(exercise: Exercise): ExerciseSnapshot {
+  const { name, position, mode, steps, cues, faults, feel, normal, stop, purpose, muscles } =
+    exercise;
+  const props = exercise.props.map(({ prop, orElse }) => ({
+    prop,
+    orElse: orElse.map((other) => other.prop),
+  }));
+  return { name, position, mode, steps, cues, props, faults, feel, normal, stop, purpose, muscles };
+}
+
+export type SentLine = ProgrammeLine & {
+  readonly exerciseId: string;
+  readonly exercise: ExerciseSnapshot;
+  /** Canonical dose line. */
+  readonly text: string;
+  readonly school: SchoolChoice | null;
+  readonly session: SessionName | null;
+  readonly overrides: readonly FlagOverride[];
+};
+
+export type SentVersion = Omit<ProgrammeVersion, 'lines'> & {
+  readonly programmeId: string;
+  readonly reason: string;
+  readonly authorId: string;
+  /** Milliseconds since 1970. */
+  readonly createdAt: number;
+  readonly lines: readonly SentLine[];
+};
+
+/** A version and its lines as they are stored. */
+export type StoredVersion = {
+  readonly version: Omit<SentVersion, 'lines'>;
+  readonly lines: readonly {
+    readonly lineage: string;
+    readonly anchor: LocalDate;
+    readonly exerciseId: string;
+    readonly exercise: ExerciseSnapshot;
+    /** Canonical dose line. */
+    readonly dose: string;
+    readonly school: SchoolChoice | null;
+    readonly session: SessionName | null;
+    readonly overrides: readonly FlagOverride[];
+  }[];
+};
+
+/** Doses are immutable text, and many patients share the same ones; parsing each once is enough. */
+const parsedLines = new Map<string, ProgrammeLine['target'] & { dose: Dose }>();
+const MOST_PARSED = 5_000;
+const SOME_DAY = localDate('1970-01-01');
+
+function doseAndTarget(text: string, exercise: ExerciseSnapshot, rounds: number) {
+  const key = `${rounds} ${exercise.mode} ${exercise.position} ${text}`;
+  const known = parsedLines.get(key);
+  if (known) return known;
+  const parsed = parseDose(text);
+  if (!parsed.ok) throw new Error('a stored dose line cannot be read');
+  const { position, mode } = exercise;
+  const { target } = withTarget(
+    { lineage: '', anchor: SOME_DAY, dose: parsed.value, mode, position },
+    rounds,
+  );
+  const made = { ...target, dose: parsed.value };
+  if (parsedLines.size >= MOST_PARSED) parsedLines.clear();
+  parsedLines.set(key, made);
+  return made;
+}
+
+/**
+ * A stored version as the core reckons with it: every dose line parsed, with what one occurrence of
+ * it asks.
+ *
+ * @throws Error when a stored dose line cannot be read, which only another program could have written
+ */
+export function sentVersion({ version, lines }: StoredVersion): SentVersion {
+  const { number, programmeId, effectiveFrom, reviewOn, rounds } = version;
+  const { reason, authorId, createdAt } = version;
+  return {
+    number,
+    programmeId,
+    effectiveFrom,
+    reviewOn,
+    rounds,
+    reason,
+    authorId,
+    createdAt,
+    lines: lines.map((line) => {
+      const { lineage, anchor, exerciseId, exercise, school, session, overrides } = line;
+      const { dose, ...target } = doseAndTarget(line.dose, exercise, rounds);
+      const { mode, position } = exercise;
+      const text = line.dose;
+      return {
+        lineage,
+        anchor,
+        exerciseId,
+        exercise,
+        text,
+        school,
+        session,
+        overrides,
+        dose,
+        mode,
+        position,
+        target,
+      };
+    }),
+  };
+}

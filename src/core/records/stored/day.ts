@@ -1,0 +1,62 @@
+import { z } from 'zod';
+import { SKIP_REASONS, SORENESS } from '../../adherence';
+import type { DayDone, DayReport } from '../../history';
+import { NO_REPORT } from '../../history';
+import { ADVICE, COMPLAINTS, type RegionId, isRegion } from '../../symptoms';
+
+const LineLog = z.object({
+  lineage: z.string(),
+  share: z.number(),
+  reps: z.number(),
+  heldSeconds: z.number(),
+  hold: z.number().nullable(),
+  sets: z.array(z.number()),
+  skipped: z.enum(SKIP_REASONS).nullable(),
+});
+
+/** What was done on a day, as its fold is kept. */
+export const StoredDone = z.object({
+  lines: z.array(
+    z.object({ lineage: z.string(), shares: z.array(z.number()), beyondMost: z.number() }),
+  ),
+  sessions: z.array(
+    z.object({
+      id: z.string(),
+      key: z.string(),
+      share: z.number(),
+      state: z.enum(['open', 'ended', 'stopped', 'stopped for a symptom']),
+      version: z.number(),
+      minute: z.number(),
+      pain: z.number().nullable(),
+      effort: z.number().nullable(),
+      lines: z.array(LineLog),
+    }),
+  ),
+}) satisfies z.ZodType<DayDone>;
+
+const told = {
+  pains: z.array(z.number()),
+  effort: z.number().nullable(),
+  worst: z.number().nullable(),
+  arm: z.number().nullable(),
+  leg: z.number().nullable(),
+  where: z.array(z.custom<RegionId>((value) => typeof value === 'string' && isRegion(value))),
+  headache: z.boolean().nullable(),
+  soreness: z.enum(SORENESS).nullable(),
+  notes: z.array(z.string()),
+  activities: z.array(z.object({ activity: z.string(), score: z.number() })),
+  reports: z.array(
+    z.object({
+      complaint: z.enum(COMPLAINTS),
+      severity: z.number(),
+      advice: z.enum(ADVICE),
+    }),
+  ),
+  recalled: z.boolean(),
+};
+
+/** What was told of a day. Days folded before a part was kept lack it: then nothing was told of it. */
+export const StoredReport = z
+  .object(told)
+  .partial()
+  .transform((report): DayReport => ({ ...NO_REPORT, ...report }));

@@ -1,0 +1,6 @@
+export * from './day';
+export * from './letter';
+export * from './measurement';
+export * from './morning';
+export * from './programme';
+export * from './screening';

@@ -1,0 +1,22 @@
+import { z } from 'zod';
+import { BOUT_MODES } from '../../dose';
+import { POSITIONS, PURPOSES } from '../../exercise';
+import type { ExerciseSnapshot } from '../../programme';
+
+const texts = z.array(z.string());
+
+/** The exercise as a version keeps it. */
+export const StoredExercise = z.object({
+  name: z.string(),
+  position: z.enum(POSITIONS),
+  mode: z.enum(BOUT_MODES),
+  steps: texts,
+  cues: texts,
+  props: z.array(z.object({ prop: z.string(), orElse: texts })),
+  faults: z.record(z.string(), z.string()).optional(),
+  feel: z.string().optional(),
+  normal: z.string().optional(),
+  stop: z.string().optional(),
+  purpose: z.enum(PURPOSES).optional(),
+  muscles: texts.optional(),
+}) satisfies z.ZodType<ExerciseSnapshot>;
