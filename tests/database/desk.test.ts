@@ -183,14 +183,20 @@ describe('an unsaved desk', () => {
   it('is kept for its author, tells of others, and goes with the version it becomes', async () => {
     const { practitioner, lead } = stage;
     const patientId = await makePatient(practitioner);
-    const draft = { patientId, basedOn: 0, desk: '{"mine":1}' };
+    const desk = (reason: string) => ({
+      lines: [],
+      rounds: 1,
+      effectiveFrom: '',
+      reviewOn: '',
+      reason,
+    });
+    const draft = { patientId, basedOn: 0, desk: JSON.stringify(desk('mine')) };
     expect(await keepDraft(practitioner, draft)).toEqual([]);
-    expect(await keepDraft(lead, { ...draft, desk: '{"theirs":1}' })).toEqual([
+    expect(await keepDraft(lead, { ...draft, desk: JSON.stringify(desk('theirs')) })).toEqual([
       { name: practitioner.name, minutesAgo: 0 },
     ]);
-    const mine = { desk: '{"mine":1}', basedOn: 0 };
-    expect(await keptDraft(practitioner, patientId)).toEqual(mine);
-    expect(await keptDraft(lead, patientId)).toMatchObject({ desk: '{"theirs":1}' });
+    expect(await keptDraft(practitioner, patientId)).toEqual({ desk: desk('mine'), basedOn: 0 });
+    expect(await keptDraft(lead, patientId)).toMatchObject({ desk: desk('theirs') });
     await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
     expect(await keptDraft(practitioner, patientId)).toBeNull();
     // The other's desk stays, with the version it began from.
@@ -203,6 +209,16 @@ describe('an unsaved desk', () => {
     expect(await keptDraft(lead, patientId)).toBeNull();
   });
 });
+
+it.each(['', '{', '7', 'null', '{"lines":7}', '{"lines":[{"uid":1}],"rounds":1}'])(
+  'a kept desk that is none any more (%s) is left aside, and its author is told',
+  async (desk) => {
+    const { practitioner } = stage;
+    const patientId = await makePatient(practitioner);
+    await keepDraft(practitioner, { patientId, basedOn: 0, desk });
+    expect(await keptDraft(practitioner, patientId)).toEqual({ desk: null, basedOn: 0 });
+  },
+);
 
 describe('what a version keeps', () => {
   it('refuses a flagged line without a reason, and keeps the reason with school and session', async () => {

@@ -1,11 +1,11 @@
-import { copyFileSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { olderMigrations } from '../support/migrations';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { type Client, createClient } from '@libsql/client';
 import { closeDatabase, databaseUrl, migrateDatabase } from '@/db';
 import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
-import { ROOT, temporaryFolder } from '../support/server';
+import { temporaryFolder } from '../support/server';
 
-const MIGRATIONS = join(ROOT, 'src/db/migrations');
 let folder: string;
 let client: Client;
 
@@ -30,20 +30,6 @@ async function names(kind: 'table' | 'trigger'): Promise<string[]> {
   return rows.map((row) => row.name as string);
 }
 
-/** The migrations as they were after the first `count`. */
-function olderMigrations(count: number): string {
-  const older = join(folder, 'older');
-  mkdirSync(join(older, 'meta'), { recursive: true });
-  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
-    entries: { tag: string }[];
-  };
-  const entries = journal.entries.slice(0, count);
-  for (const { tag } of entries)
-    copyFileSync(join(MIGRATIONS, `${tag}.sql`), join(older, `${tag}.sql`));
-  writeFileSync(join(older, 'meta/_journal.json'), JSON.stringify({ ...journal, entries }));
-  return older;
-}
-
 describe('migrations', () => {
   it('make a whole schema from nothing, and change nothing when run again', async () => {
     await migrateDatabase();
@@ -55,7 +41,7 @@ describe('migrations', () => {
   });
 
   it('bring an older database up to date and keep what it holds', async () => {
-    await migrateDatabase(olderMigrations(1));
+    await migrateDatabase(olderMigrations(folder, 1));
     client = createClient({ url: databaseUrl() });
     expect(await names('trigger')).toEqual([]);
     await client.execute(
@@ -81,8 +67,9 @@ describe('what is never overwritten', () => {
       client = createClient({ url: databaseUrl() });
       if (table === 'session_event') {
         await client.execute({
-          sql: `INSERT INTO session_event VALUES (?, ?, 'e', 's', 'k', 'p', 1, '2026-01-01', '{}', 'h', 1, 0, 0, 1)`,
-          args: [clinic.id, patientId],
+          sql: `INSERT INTO session_event SELECT ?, ?, 'e', 's', 'k', 'p', 1, '2026-01-01', '{}', 'h', 1, 0, 0, 1, id
+            FROM episode WHERE patient_id = ?`,
+          args: [clinic.id, patientId, patientId],
         });
       }
       const count = async () =>

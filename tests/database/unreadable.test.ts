@@ -1,0 +1,109 @@
+import { createClient } from '@libsql/client';
+import { databaseUrl } from '@/db';
+import { morningList } from '@/server/morning-list';
+import { asProblem, unreadableIn } from '@/server/problem';
+import { newestHistory, saveEntry } from '@/server/visit/entries';
+import { latestMeasures, saveMeasurements } from '@/server/visit/measuring';
+import { makePatient, prescribe, today } from '../support/clinic';
+import { databaseStage, measure, patientOf } from '../support/stage';
+
+/** What another program, or a cut, has spoilt: named where it is, and nobody else is kept from theirs. */
+const stage = databaseStage('unreadable');
+
+async function spoil(table: string, column: string, patientId: string, value: string) {
+  const client = createClient({ url: databaseUrl() });
+  await client.execute(`DROP TRIGGER IF EXISTS ${table}_no_update`);
+  await client.execute({
+    sql: `UPDATE ${table} SET ${column} = ? WHERE patient_id = ?`,
+    args: [value, patientId],
+  });
+  client.close();
+}
+
+async function failure(work: Promise<unknown>): Promise<unknown> {
+  try {
+    await work;
+  } catch (error) {
+    return error;
+  }
+  throw new Error('nothing failed');
+}
+
+async function measured() {
+  const { practitioner } = stage;
+  const patientId = await makePatient(practitioner);
+  const draft = measure({ kind: 'deep-flexor-hold', side: null, trials: [12] });
+  await saveMeasurements(practitioner, { patientId, measurements: [draft] });
+  return { patientId, id: draft.id, patient: await patientOf(stage, patientId) };
+}
+
+it.each(['{', '7', '{"body":null}', '{"body":{"form":"no such form"}}'])(
+  'a measurement that is none (%s) is named with its id, and is no failure of the page',
+  async (value) => {
+    const { patientId, id, patient } = await measured();
+    await spoil('measurement', 'details', patientId, value);
+    const error = await failure(latestMeasures(patient));
+    const say = `Part of this record cannot be read: a measurement (${id}).`;
+    expect(unreadableIn(error)).toContain(say);
+    expect(asProblem(error)).toMatchObject({ status: 409, say: expect.stringContaining(say) });
+  },
+);
+
+it('an entry of the file is read as its kind promises', async () => {
+  const { practitioner } = stage;
+  const patientId = await makePatient(practitioner);
+  const text = 'x';
+  await saveEntry(practitioner, {
+    id: crypto.randomUUID(),
+    patientId,
+    kind: 'history',
+    supersedes: null,
+    on: today(),
+    body: {
+      onset: text,
+      aggravates: text,
+      eases: text,
+      morning: text,
+      day: text,
+      night: text,
+      medicines: text,
+      earlierCare: text,
+      irritability: null,
+    },
+  });
+  const patient = await patientOf(stage, patientId);
+  expect((await newestHistory(patient))?.onset).toBe('x');
+  await spoil('file_entry', 'body', patientId, '{"note":"of another kind"}');
+  expect(unreadableIn(await failure(newestHistory(patient)))).toContain('(history)');
+});
+
+it('one record keeps nobody else from the morning list, and is asked about first', async () => {
+  const { practitioner } = stage;
+  const well = await makePatient(practitioner, 'Well Kept');
+  const spoilt = await makePatient(practitioner, 'Spoilt Record');
+  for (const id of [well, spoilt])
+    await prescribe(practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  await spoil('programme_version', 'reason', spoilt, '');
+  const client = createClient({ url: databaseUrl() });
+  await client.execute('DROP TRIGGER programme_line_no_update');
+  await client.execute({
+    sql: `UPDATE programme_line SET exercise = '{' WHERE programme_id IN (SELECT id FROM programme WHERE patient_id = ?)`,
+    args: [spoilt],
+  });
+  client.close();
+  const list = await morningList(practitioner, {
+    search: '',
+    practitionerId: null,
+    group: null,
+    page: 1,
+  });
+  const row = (id: string) =>
+    list.groups.flatMap(({ rows }) => rows).find(({ patientId }) => patientId === id);
+  expect(row(spoilt)).toMatchObject({ level: 'call today', rule: 'unreadable record' });
+  expect(row(spoilt)?.reason).toContain('an exercise as it was sent');
+  expect(row(well)?.rule).not.toBe('unreadable record');
+});
+
+it('other failures are not said to be unreadable', () => {
+  expect(unreadableIn(new Error('x'))).toBeNull();
+});
