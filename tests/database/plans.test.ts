@@ -137,7 +137,7 @@ async function onePatient(): Promise<void> {
     events: [event({ type: 'stopped', because: 'symptom' })],
   });
   await fileHeader(practitioner, patient);
-  await screenStep(practitioner, patient);
+  await screenStep(practitioner, patient, 'Neck');
   await measureStep(practitioner, patient);
   await deskOf(practitioner, patient);
   await teachStep(practitioner, patient);

@@ -1,3 +1,4 @@
+import { MOST_EVENTS_POSTED } from '../exchange';
 import { z } from 'zod';
 import { SKIP_REASONS, SORENESS } from '../adherence';
 import {
@@ -94,11 +95,11 @@ export const DeviceEvent = z.object({
   offsetMs: z.number().int().min(0).max(604_800_000),
   body: SessionEventRecord,
 });
-export type DeviceEvent = z.infer<typeof DeviceEvent>;
+export type DeviceEvent = Frozen<z.infer<typeof DeviceEvent>>;
 
 /** What a device posts: some events, and its own clock at that moment. */
 export const EventsPosted = z.object({
   sentAt: instant,
-  events: z.array(DeviceEvent).min(1).max(200),
+  events: z.array(DeviceEvent).min(1).max(MOST_EVENTS_POSTED),
 });
-export type EventsPosted = z.infer<typeof EventsPosted>;
+export type EventsPosted = Frozen<z.infer<typeof EventsPosted>>;

@@ -8,7 +8,7 @@ import type { LocalDate } from '@/core/units';
 import { BeginButton } from './begin-button';
 import { LimbMap } from './limb-map';
 import { shiftedDate } from './local-today';
-import { tellDay } from './recorder';
+import { tellDay } from './device/recorder';
 import { Scale } from './scale';
 import { useSay } from './say';
 

@@ -3,10 +3,10 @@
 import { type PackDay, type PackSession, type ShownPack } from '@/core/exchange';
 import { BeginButton } from './begin-button';
 import { BigLantern } from './big-lantern';
-import type { DeviceState } from './device';
+import type { DeviceState } from './device/device';
 import { useSay } from './say';
 import { Sessions } from './sessions';
-import type { KeptSession } from './store';
+import type { KeptSession } from './device/store';
 import { Link } from './link';
 
 /** What this phone knows of the day: its own sessions, and what they add to each line's share. */

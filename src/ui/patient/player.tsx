@@ -28,10 +28,10 @@ import { Hurting } from './hurting';
 import { Skipping, Stopping } from './player-asks';
 import { PlayerFace } from './player-face';
 import { type Preferences, keepPreferences, preferences } from './preferences';
-import { recorder } from './recorder';
+import { recorder } from './device/recorder';
 import { useSay } from './say';
 import { segmentSpoken } from './segment-words';
-import type { KeptSession } from './store';
+import type { KeptSession } from './device/store';
 import { useSignals } from './use-signals';
 
 /** A longer silence means that nobody was watching: the count stands still instead of guessing. */

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Delivery } from './outbox';
+import type { Delivery } from './device/outbox';
 import { useSay } from './say';
 
 /** Where everything that was done is: on this phone, or at the clinic. */

@@ -4,7 +4,7 @@ import type { PackDay, PackSession } from '@/core/exchange';
 import { type Range, type Seconds, wholeMinutes } from '@/core/units';
 import { BeginButton } from './begin-button';
 import { type Say, useSay } from './say';
-import type { KeptSession } from './store';
+import type { KeptSession } from './device/store';
 
 /**
  * The day's sessions, each with its time: the next one, which has the big button and stands first on

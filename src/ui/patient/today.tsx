@@ -10,20 +10,20 @@ import {
   dayOfPack,
 } from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
-import { sayAwake } from './awake';
+import { sayAwake } from './device/awake';
 import { localToday } from './local-today';
 import { useLocalReminders } from './local-reminders';
 import { setTextSize, textSize } from './preferences';
 import { SavedLine } from './saved-line';
 import { Words, useSay } from './say';
 import { StopAdvice } from './stop-advice';
-import type { KeptSession } from './store';
+import type { KeptSession } from './device/store';
 import { DayView, type Here } from './day-view';
 import { Link } from './link';
 
 const loadPlayer = () => import('./player');
 const loadDayEntry = () => import('./day-entry');
-const loadDevice = () => import('./device');
+const loadDevice = () => import('./device/device');
 const Player = lazy(loadPlayer);
 const DayEntry = lazy(loadDayEntry);
 

@@ -1,3 +1,4 @@
+import { EVENTS_BODY_LIMIT } from '@/core/exchange';
 import { EventsPosted } from '@/core/records';
 import { handler } from '@/server/handler';
 import { takeIn } from '@/server/take-in';
@@ -5,6 +6,6 @@ import { takeIn } from '@/server/take-in';
 export const POST = handler({
   who: 'patient',
   input: EventsPosted,
-  limit: 1024 * 1024,
+  limit: EVENTS_BODY_LIMIT,
   run: async ({ actor, input }) => ({ value: await takeIn(actor, input) }),
 });

@@ -56,13 +56,13 @@ export function recorder(
   function keep(change: Partial<KeptSession>): Promise<void> {
     kept = { ...kept, ...change, offsetMs: offset(), savedAt: Date.now() };
     const state = kept;
-    queue = queue.then(async () => (await deviceStore()).keepSession(state));
+    queue = after(queue, async () => (await deviceStore()).keepSession(state));
     return queue;
   }
 
   function tell(body: SessionEventBody): Promise<void> {
     const event = eventOf(kept, body, nextOffset());
-    queue = queue.then(async () => (await deviceStore()).addEvents([event]));
+    queue = after(queue, async () => (await deviceStore()).addEvents([event]));
     return queue.then(() => void deliver(pack.patientId));
   }
 
@@ -113,6 +113,11 @@ export function recorder(
   };
 }
 
+/** One job after another, whatever became of the one before: a failed write stops nothing behind it. */
+function after(queue: Promise<void>, job: () => Promise<void>): Promise<void> {
+  return queue.then(job, job).catch(() => undefined);
+}
+
 function eventOf(
   session: Pick<KeptSession, 'id' | 'patientId' | 'key' | 'programmeId' | 'version'>,
   body: SessionEventBody,
@@ -130,7 +135,7 @@ function eventOf(
       version: session.version,
       deviceAt: Date.now(),
       offsetMs,
-      body: body as WaitingEvent['event']['body'],
+      body,
     },
   };
 }
@@ -150,8 +155,6 @@ export async function flushPending(patientId: string): Promise<void> {
     await store.keepSession({ ...session, pending: [], pendingLine: '' });
   }
 }
-
-/** The key of what is told of a day rather than of a session. */
 
 /** Tells of a day: kept on this device first, sent when possible. */
 export async function tellDay(pack: PatientPack, today: string, body: DayEventBody): Promise<void> {
