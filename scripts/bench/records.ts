@@ -100,7 +100,7 @@ async function makeYear(client: Client, columns: Columns, from: string): Promise
 /** Lived stories, copied row by row until there are 5,000 patients. */
 async function records(facts: string): Promise<void> {
   await migrateDatabase();
-  const today = dateIn(CLINIC.zone as Zone, Date.now() as Instant);
+  const today = dateIn(CLINIC.zone, Date.now() as Instant);
   const dates = dateRange(addDays(today, 1 - DAYS), today);
   const clinicId = crypto.randomUUID();
   const passwordHash = await hashPassword(DEMO_PASSWORD);

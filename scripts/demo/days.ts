@@ -120,7 +120,7 @@ export async function tellOfDay(
       version: version.number,
       deviceAt: sentAt,
       offsetMs: index,
-      body: body as DeviceEvent['body'],
+      body: body,
     })),
   });
 }
@@ -166,7 +166,7 @@ function postOf(
     version: version.number,
     deviceAt: startedAt + index * 60_000,
     offsetMs: index * 60_000,
-    body: body as DeviceEvent['body'],
+    body: body,
   }));
   return { sentAt: startedAt, events };
 }

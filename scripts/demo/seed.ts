@@ -12,7 +12,7 @@ import { CLINIC, DAYS, DEMO_PASSWORD, MEMBERS, STORIES } from './world';
 async function seed(facts: string): Promise<void> {
   mkdirSync(dirname(facts), { recursive: true });
   await migrateDatabase();
-  const today = dateIn(CLINIC.zone as Zone, Date.now() as Instant);
+  const today = dateIn(CLINIC.zone, Date.now() as Instant);
   const dates = dateRange(addDays(today, 1 - DAYS), today);
   const createdAt = Date.parse(`${dates[0]}T06:00:00Z`) as Instant;
   const clinicId = crypto.randomUUID();

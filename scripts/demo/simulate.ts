@@ -53,7 +53,7 @@ export async function live(
   // What is told of the days is drawn apart, so that the sessions stay as they were.
   const words = chance(seed + 1000);
   const at = (day: number, minute: number) =>
-    setClock(() => instantAt(CLINIC.zone as never, dates[day] as LocalDate, minute as WallMinute));
+    setClock(() => instantAt(CLINIC.zone, dates[day] as LocalDate, minute as WallMinute));
   const visits = VISITS[story.name] ?? [];
   const begin = Math.min(story.versions[0]?.onDay ?? DAYS, visits[0]?.onDay ?? DAYS);
   at(begin, 9 * 60 + 5);

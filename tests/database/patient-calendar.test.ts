@@ -43,7 +43,7 @@ describe('a patient’s calendar (RFC 5545, read back with ical.js)', () => {
     const text = await calendarOf(here.patient);
     const events = eventsIn(text).filter(({ status }) => status === 'CONFIRMED');
     const ahead = events.filter(
-      ({ start }) => dateIn(ZONE as Zone, start.getTime() as Instant) >= today(),
+      ({ start }) => dateIn(ZONE, start.getTime() as Instant) >= today(),
     );
     // Two sessions a day for 29 days; posture beats are no appointments.
     expect(ahead).toHaveLength(2 * 29);
@@ -59,7 +59,7 @@ describe('a patient’s calendar (RFC 5545, read back with ical.js)', () => {
     const events = eventsIn(await calendarOf(here.patient));
     const at = (date: string) =>
       events
-        .filter(({ start }) => dateIn(ZONE as Zone, start.getTime() as Instant) === date)
+        .filter(({ start }) => dateIn(ZONE, start.getTime() as Instant) === date)
         .map(({ start }) =>
           new Intl.DateTimeFormat('en-GB', { timeZone: ZONE, timeStyle: 'short' }).format(start),
         )
@@ -68,7 +68,7 @@ describe('a patient’s calendar (RFC 5545, read back with ical.js)', () => {
     expect(at('2026-10-26')).toEqual(at('2026-10-24'));
     const utc = (date: string) =>
       events
-        .find(({ start }) => dateIn(ZONE as Zone, start.getTime() as Instant) === date)
+        .find(({ start }) => dateIn(ZONE, start.getTime() as Instant) === date)
         ?.start.getUTCHours();
     expect(utc('2026-10-26')).toBe((utc('2026-10-24') ?? 0) + 1);
   });

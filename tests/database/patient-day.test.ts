@@ -56,7 +56,7 @@ async function tell(
     version: 1,
     deviceAt: at,
     offsetMs: index,
-    body: body as DeviceEvent['body'],
+    body: body,
   }));
   await takeIn(here, { sentAt: Date.now(), events });
   return events;

@@ -18,12 +18,12 @@ jest.mock('@libsql/client', () => {
       client.execute = ((one: InStatement) => {
         note(one);
         return execute(one);
-      }) as Client['execute'];
+      });
       const batch = client.batch.bind(client);
       client.batch = ((all: InStatement[], mode) => {
         all.forEach(note);
         return batch(all, mode);
-      }) as Client['batch'];
+      });
       return client;
     },
   };

@@ -79,7 +79,7 @@ async function session(
     version: number,
     deviceAt: startedAt + index * 1000,
     offsetMs: index * 1000,
-    body: body as DeviceEvent['body'],
+    body: body,
   }));
 }
 

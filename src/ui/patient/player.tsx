@@ -1,53 +1,34 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { SkipReason } from '@/core/adherence';
 import type { PackDay, PackSession, PatientPack } from '@/core/exchange';
 import { type Moment, momentOf } from '@/core/figure';
 import {
-  type Playhead,
-  type Step,
-  advance,
-  back,
-  breakOff,
+  type PlayerAction,
+  type PlayerTold,
   currentSegment,
-  isOver,
-  learnPace,
-  paceOf,
-  restartLine,
-  skipLine,
-  startAt,
-  tapDone,
+  playerState,
+  playerStep,
+  secondsInto,
 } from '@/core/player';
 import { resolve, sessionTimeline } from '@/core/timeline';
-import { seconds } from '@/core/units';
 import { wantsStill } from '../figure/moving';
 import { CheckIn } from './check-in';
+import { type Recorder, recorder } from './device/recorder';
+import type { KeptSession } from './device/store';
 import { FirstTime, knowsWhenToStop } from './first-time';
 import { Hurting } from './hurting';
 import { Skipping, Stopping } from './player-asks';
 import { PlayerFace } from './player-face';
 import { type Preferences, keepPreferences, preferences } from './preferences';
-import { recorder } from './device/recorder';
 import { useSay } from './say';
 import { segmentSpoken } from './segment-words';
-import type { KeptSession } from './device/store';
 import { useSignals } from './use-signals';
 
-/** A longer silence means that nobody was watching: the count stands still instead of guessing. */
-const LONGEST_STEP_MS = 3_000;
 const FRAME_MS = 100;
 
-type Mode =
-  | 'first time'
-  | 'ready'
-  | 'running'
-  | 'paused'
-  | 'away'
-  | 'skipping'
-  | 'stopping'
-  | 'hurting'
-  | 'over';
+/** The player's clock: milliseconds that nobody can set. */
+const clock = () => performance.now();
 
 export type PlayerProps = {
   readonly pack: PatientPack;
@@ -66,139 +47,80 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
     [pack.lines, session.lines],
   );
   const [chosen, setChosen] = useState<Preferences>(preferences);
-  const [paces] = useState(chosen.paces);
-  const segments = useMemo(
-    () => resolve(sessionTimeline(lines, day.programme?.rounds ?? 1), end, paces),
-    [lines, day.programme, end, paces],
-  );
   const [record] = useState(() => recorder(pack, day, session, end, kept));
-  const [head, setHead] = useState(() => startAt(segments, kept?.index ?? 0));
-  const headNow = useRef(head);
-  /** When `headNow` was true, by a clock nobody can set. */
-  const trueAt = useRef(0);
-  /** Seconds of the segment under way when the patient goes at their own pace. */
-  const [own, setOwn] = useState(0);
-  const ownNow = useRef(0);
-  const [mode, setMode] = useState<Mode>(() => (knowsWhenToStop() ? 'ready' : 'first time'));
+  const [state, setState] = useState(() =>
+    playerState(resolve(sessionTimeline(lines, day.programme?.rounds ?? 1), end, chosen.paces), {
+      index: kept?.index ?? 0,
+      knowsWhenToStop: knowsWhenToStop(),
+      ownPace: chosen.ownPace,
+      paces: chosen.paces,
+    }),
+  );
+  // What is true now, for actions between two drawings of the screen.
+  const now = useRef(state);
+  const { mode, head, own } = state;
   const segment = currentSegment(head);
   const line = segment ? lines[segment.line] : undefined;
   const spoken = segment && line ? segmentSpoken(segment, line, say) : '';
   const signals = useSignals(segment, mode === 'running', chosen, spoken);
+  const lineageAt = (index: number) => lines[index]?.lineage ?? '';
 
-  function lineageAt(index: number): string {
-    return lines[index]?.lineage ?? '';
+  function choose(change: Partial<Preferences>) {
+    setChosen((before) => {
+      const next = { ...before, ...change };
+      keepPreferences(next);
+      return next;
+    });
+    if (change.ownPace !== undefined) act({ type: 'own pace', on: change.ownPace });
   }
 
-  function put(playhead: Playhead) {
-    if (playhead.index !== headNow.current.index) {
-      ownNow.current = 0;
-      setOwn(0);
-    }
-    headNow.current = playhead;
-    trueAt.current = performance.now();
-    setHead(playhead);
-  }
-
-  /** Takes a step that began in this line, keeps what it did, and notices the end. */
-  function take(step: Step, from: number) {
-    put(step.playhead);
-    if (step.reps.length > 0) record.reps(lineageAt(from), step.reps, step.playhead.index);
-    const now = currentSegment(step.playhead);
-    if (now && now.line !== from) record.lineOver();
-    if (!now) {
-      setMode('over');
-      void record.ended();
-    }
+  function act(action: PlayerAction): void {
+    const step = playerStep(now.current, action);
+    now.current = step.state;
+    setState(step.state);
+    for (const told of step.told) tell(record, told, lineageAt, choose);
   }
 
   useEffect(() => {
     if (mode !== 'running') return;
-    let last = performance.now();
-    trueAt.current = last;
-    const timer = setInterval(() => {
-      const at = performance.now();
-      const passed = at - last;
-      last = at;
-      if (passed > LONGEST_STEP_MS) return setMode('away');
-      if (chosen.ownPace) {
-        ownNow.current += passed / 1000;
-        trueAt.current = at;
-        return setOwn(ownNow.current);
-      }
-      // One segment at a time, so that a step never spans two exercises.
-      let left = passed / 1000;
-      while (left > 0 && !isOver(headNow.current)) {
-        const now = currentSegment(headNow.current);
-        const room = now ? now.seconds - headNow.current.elapsed : 0;
-        const spent = Math.min(left, Math.max(room, 0.001));
-        take(advance(headNow.current, seconds(spent)), now?.line ?? 0);
-        left -= spent;
-      }
-    }, FRAME_MS);
+    const timer = setInterval(() => act({ type: 'tick', at: clock() }), FRAME_MS);
     return () => clearInterval(timer);
-    // The recorder and the segments never change while a session is open.
+    // The recorder and the lines never change while a session is open.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [mode, chosen.ownPace]);
+  }, [mode]);
 
-  function choose(change: Partial<Preferences>) {
-    const next = { ...chosen, ...change };
-    setChosen(next);
-    keepPreferences(next);
-  }
+  const goOn = () => act({ type: 'go on', at: clock() });
 
   function begin() {
-    if (mode === 'ready') record.begin();
     signals.wake();
-    setMode('running');
+    goOn();
   }
 
-  /** "I am ready", or "done": on to the next segment, and the pace is learned where none is written. */
-  function tap() {
-    const now = currentSegment(headNow.current);
-    if (!now) return;
-    const took = chosen.ownPace ? ownNow.current : headNow.current.elapsed;
-    const pace = paceOf(headNow.current);
-    if (pace) choose({ paces: learnPace(chosen.paces, pace, took) });
-    take(tapDone(headNow.current, took), now.line);
-  }
-
-  function skip(reason: SkipReason | null) {
-    const from = segment?.line ?? 0;
-    const step = skipLine(headNow.current);
-    put(step.playhead);
-    if (step.reps.length > 0) record.reps(lineageAt(from), step.reps, step.playhead.index);
-    if (reason) record.skipped(lineageAt(from), reason, step.playhead.index);
-    else record.lineOver();
-    if (isOver(step.playhead)) void record.ended();
-    setMode(isOver(step.playhead) ? 'over' : 'running');
-  }
-
-  function stop(because: 'enough' | 'symptom') {
-    const reps = breakOff(headNow.current);
-    if (reps.length > 0 && segment) {
-      record.reps(lineageAt(segment.line), reps, headNow.current.index);
-    }
-    return record.stopped(because);
+  async function stop(because: 'enough' | 'symptom') {
+    act({ type: 'break off', because });
+    await record.settled();
   }
 
   const moment = useCallback((): Moment => {
-    const now = currentSegment(headNow.current);
-    const figure = now ? lines[now.line]?.figure : null;
-    if (!now || !figure) return { along: 0, side: 'right' };
-    const since = mode === 'running' ? (performance.now() - trueAt.current) / 1000 : 0;
-    const elapsed = (chosen.ownPace ? ownNow.current : headNow.current.elapsed) + since;
-    return momentOf(figure, now, Math.min(elapsed, now.seconds), wantsStill());
-  }, [lines, mode, chosen.ownPace]);
+    const { head: at } = now.current;
+    const played = currentSegment(at);
+    const figure = played ? lines[played.line]?.figure : null;
+    if (!played || !figure) return { along: 0, side: 'right' };
+    const elapsed = Math.min(secondsInto(now.current, clock()), played.seconds);
+    return momentOf(figure, played, elapsed, wantsStill());
+  }, [lines]);
 
   if (mode === 'first time')
-    return <FirstTime pack={pack} onUnderstood={() => setMode('ready')} onLeave={onLeave} />;
+    return (
+      <FirstTime pack={pack} onUnderstood={() => act({ type: 'understood' })} onLeave={onLeave} />
+    );
   if (mode === 'over')
     return <CheckIn title={say('checkin.done')} onSave={record.checkIn} onLeave={onLeave} />;
   if (mode === 'stopping')
     return (
       <Stopping
-        onGoOn={() => setMode('running')}
-        onHurt={() => setMode('hurting')}
+        onGoOn={goOn}
+        onHurt={() => act({ type: 'stand still', as: 'hurting' })}
         onStop={() => stop('enough')}
         onCheckIn={record.checkIn}
         onLeave={onLeave}
@@ -208,17 +130,18 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
     return (
       <Hurting
         pack={pack}
-        onGoOn={() => setMode('running')}
+        onGoOn={goOn}
         onTold={(report, advice) => {
           record.reported(segment ? lineageAt(segment.line) : null, report, advice);
         }}
-        onSkip={() => skip('pain')}
+        onSkip={() => act({ type: 'leave out', reason: 'pain' })}
         onStop={stop}
         onCheckIn={record.checkIn}
         onLeave={onLeave}
       />
     );
-  if (mode === 'skipping') return <Skipping onSkip={skip} onGoOn={() => setMode('running')} />;
+  if (mode === 'skipping')
+    return <Skipping onSkip={(reason) => act({ type: 'leave out', reason })} onGoOn={goOn} />;
   return (
     <PlayerFace
       head={head}
@@ -229,15 +152,40 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
       moment={moment}
       onChoose={choose}
       onBegin={begin}
-      onTap={tap}
-      onPause={() => setMode('paused')}
-      onBack={() => put(back(headNow.current))}
-      onRepeat={() => put(restartLine(headNow.current))}
-      onLess={() => skip(null)}
-      onSkip={() => setMode('skipping')}
-      onStop={() => setMode('stopping')}
-      onHurt={() => setMode('hurting')}
+      onTap={() => act({ type: 'tap', at: clock() })}
+      onPause={() => act({ type: 'stand still', as: 'paused' })}
+      onBack={() => act({ type: 'back' })}
+      onRepeat={() => act({ type: 'repeat line' })}
+      onLess={() => act({ type: 'leave out', reason: null })}
+      onSkip={() => act({ type: 'stand still', as: 'skipping' })}
+      onStop={() => act({ type: 'stand still', as: 'stopping' })}
+      onHurt={() => act({ type: 'stand still', as: 'hurting' })}
       onLeave={onLeave}
     />
   );
+}
+
+/** Keeps on the device what a step of the session has to tell. */
+function tell(
+  record: Recorder,
+  told: PlayerTold,
+  lineageAt: (line: number) => string,
+  choose: (change: Partial<Preferences>) => void,
+): void {
+  switch (told.type) {
+    case 'begun':
+      return record.begin();
+    case 'reps':
+      return record.reps(lineageAt(told.line), told.reps, told.index);
+    case 'line over':
+      return record.lineOver();
+    case 'skipped':
+      return record.skipped(lineageAt(told.line), told.reason, told.index);
+    case 'ended':
+      return void record.ended();
+    case 'stopped':
+      return void record.stopped(told.because);
+    case 'paces learned':
+      return choose({ paces: told.paces });
+  }
 }

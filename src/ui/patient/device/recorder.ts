@@ -108,6 +108,8 @@ export function recorder(
       tellLine(null);
       void tell({ type: 'report', lineage: lineage || null, report, advice });
     },
+    /** Resolves once everything told so far is kept on the device. */
+    settled: () => queue,
     checkIn: (pain: number | null, effort: number | null, word: string) =>
       tell({ type: 'check-in', pain, effort, word }),
   };
