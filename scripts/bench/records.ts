@@ -1,6 +1,6 @@
 import { type Client, createClient } from '@libsql/client';
 import { writeFileSync } from 'node:fs';
-import { type Instant, type Zone, dateIn } from '@/core/schedule';
+import { type Instant, dateIn } from '@/core/schedule';
 import { addDays, dateRange } from '@/core/units';
 import {
   closeDatabase,

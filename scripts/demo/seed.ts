@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { type Instant, type Zone, dateIn } from '@/core/schedule';
+import { type Instant, dateIn } from '@/core/schedule';
 import { addDays, dateRange } from '@/core/units';
 import { closeDatabase, insertClinic, insertMember, migrateDatabase, write } from '@/db';
 import { setClock } from '@/server/clock';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import ICAL from 'ical.js';
-import { type Instant, type Zone, dateIn } from '@/core/schedule';
+import { type Instant, dateIn } from '@/core/schedule';
 import { type PatientHere } from '@/server/access';
 import { setClock } from '@/server/clock';
 import { calendarBehind, calendarOf, issueCalendar } from '@/server/patient/calendar';
@@ -42,9 +42,7 @@ describe('a patient’s calendar (RFC 5545, read back with ical.js)', () => {
     const here = await patientHere();
     const text = await calendarOf(here.patient);
     const events = eventsIn(text).filter(({ status }) => status === 'CONFIRMED');
-    const ahead = events.filter(
-      ({ start }) => dateIn(ZONE, start.getTime() as Instant) >= today(),
-    );
+    const ahead = events.filter(({ start }) => dateIn(ZONE, start.getTime() as Instant) >= today());
     // Two sessions a day for 29 days; posture beats are no appointments.
     expect(ahead).toHaveLength(2 * 29);
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody } from '@/core/adherence';
-import type { DeviceEvent, PatientSettings } from '@/core/records';
+import type { PatientSettings } from '@/core/records';
 import { type Instant, later } from '@/core/schedule';
 import type { LocalDate } from '@/core/units';
 import {

@@ -4,7 +4,7 @@ import type { Client, InArgs, InStatement } from '@libsql/client';
 const statements = new Map<string, InArgs>();
 
 jest.mock('@libsql/client', () => {
-  const real = jest.requireActual<typeof import('@libsql/client')>('@libsql/client');
+  const real: typeof import('@libsql/client') = jest.requireActual('@libsql/client');
   return {
     ...real,
     createClient: (config: Parameters<typeof real.createClient>[0]): Client => {
@@ -15,15 +15,15 @@ jest.mock('@libsql/client', () => {
       const execute = client.execute.bind(client) as (
         one: InStatement,
       ) => ReturnType<Client['execute']>;
-      client.execute = ((one: InStatement) => {
+      client.execute = (one: InStatement) => {
         note(one);
         return execute(one);
-      });
+      };
       const batch = client.batch.bind(client);
-      client.batch = ((all: InStatement[], mode) => {
+      client.batch = (all: InStatement[], mode) => {
         all.forEach(note);
         return batch(all, mode);
-      });
+      };
       return client;
     },
   };
@@ -147,6 +147,8 @@ async function onePatient(): Promise<void> {
   await reviewOf(practitioner, patient);
 }
 
+const detailOf = (row: { readonly [name: string]: unknown }) => row.detail as string;
+
 /** Steps of a plan that read a large table without its patient, or without any index. */
 async function scansIn(): Promise<string[]> {
   const client = createClient({ url: databaseUrl() });
@@ -155,7 +157,7 @@ async function scansIn(): Promise<string[]> {
     if (!/^(select|insert|update|delete|with)/i.test(sql.trim())) continue;
     const { rows } = await client.execute({ sql: `EXPLAIN QUERY PLAN ${sql}`, args });
     for (const row of rows) {
-      const step = String(row.detail);
+      const step = detailOf(row);
       const scan = new RegExp(`^SCAN (?:${LARGE})\\b`).test(step);
       // An index of the clinic alone leads through all its patients.
       const whole = /\(clinic_id=\?\)$/.test(step) && new RegExp(`\\b(?:${LARGE})\\b`).test(step);
@@ -191,7 +193,7 @@ it('the morning list finds who has no row, and counts, without reading rows', as
   const plans: string[] = [];
   for (const [sql, args] of [...statements].filter(([text]) => /triage_row/.test(text))) {
     const { rows } = await client.execute({ sql: `EXPLAIN QUERY PLAN ${sql}`, args });
-    plans.push(...rows.map((row) => String(row.detail)));
+    plans.push(...rows.map((row) => detailOf(row)));
   }
   client.close();
   expect(plans.filter((step) => /^SCAN/.test(step))).toEqual([]);

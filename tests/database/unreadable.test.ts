@@ -45,7 +45,10 @@ it.each(['{', '7', '{"body":null}', '{"body":{"form":"no such form"}}'])(
     const error = await failure(latestMeasures(patient));
     const say = `Part of this record cannot be read: a measurement (${id}).`;
     expect(unreadableIn(error)).toContain(say);
-    expect(asProblem(error)).toMatchObject({ status: 409, say: expect.stringContaining(say) });
+    expect(asProblem(error)).toMatchObject({
+      status: 409,
+      say: expect.stringContaining(say) as string,
+    });
   },
 );
 
