@@ -16,7 +16,11 @@ const shared = {
   transformIgnorePatterns: [
     '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|temporal-polyfill|temporal-utils|intl-messageformat|@formatjs/[a-z-]+|uuid|@lingui/[a-z-]+|@messageformat/[a-z-]+)/)',
   ],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    // Its mark is for the bundler; outside of it the module only throws.
+    '^server-only$': '<rootDir>/node_modules/server-only/empty.js',
+  },
   extensionsToTreatAsEsm: [],
 };
 

@@ -1,3 +1,4 @@
+import 'server-only';
 import type { NextResponse } from 'next/server';
 import { SESSION_LIFE } from '@/db';
 import { cookiesAreSecure } from './address';

@@ -1,10 +1,12 @@
+import type * as LibSql from '@libsql/client';
 import type { Client, InArgs, InStatement } from '@libsql/client';
 
 /** Every statement of the process, with how often it ran. */
 const statements = new Map<string, InArgs>();
 
 jest.mock('@libsql/client', () => {
-  const real: typeof import('@libsql/client') = jest.requireActual('@libsql/client');
+  // eslint-disable-next-line @typescript-eslint/no-unsafe-assignment -- the module itself
+  const real: typeof LibSql = jest.requireActual('@libsql/client');
   return {
     ...real,
     createClient: (config: Parameters<typeof real.createClient>[0]): Client => {

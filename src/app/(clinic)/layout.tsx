@@ -1,13 +1,11 @@
+import { requireMember } from '@/server/require';
 import Link from 'next/link';
-import { redirect } from 'next/navigation';
 import { Toaster } from 'sonner';
 import { CLINIC_CAUTION } from '@/catalogue';
-import { currentMember } from '@/server/current';
 import { SignOut } from '@/ui/forms/sign-out';
 
 export default async function ClinicLayout({ children }: { children: React.ReactNode }) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   return (
     <div className="grid min-h-dvh grid-rows-[auto_1fr_auto]">
       <header className="no-print border-b border-hair bg-sheet">

@@ -1,9 +1,9 @@
+import { requireMember } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { LEVELS, type Level } from '@/core/triage';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import {
   type MorningGroup,
   type MorningList,
@@ -35,8 +35,7 @@ type Query = z.infer<typeof Query>;
 export default legible(MorningPage);
 
 async function MorningPage({ searchParams }: PageProps<'/'>) {
-  const member = await currentMember();
-  if (!member) return null;
+  const member = await requireMember();
   const query = Query.parse(await searchParams);
   const { name, page, whose, group } = query;
   const list = await morningList(member, {

@@ -1,7 +1,7 @@
+import type { Slot } from './part';
 import type { ParsedHead } from './head';
 import { MOST_REPS_A_LINE } from './limits';
 import type { Dose, Head } from './model';
-import type { Slot } from './parts';
 import type { Scanner, Spot } from './scanner';
 import { blocksOf, repsOf, setsOf } from './volume';
 

@@ -1,9 +1,10 @@
+import type { Slot } from './part';
 import { type Result, ok } from '../units';
 import { checkWhole } from './check-whole';
 import { type DoseError, DoseFailure } from './error';
 import { takeHead } from './head';
 import type { Dose } from './model';
-import { PART_WORDS, type Slot, takePart } from './parts';
+import { PART_WORDS, takePart } from './parts';
 import { Scanner, type Spot } from './scanner';
 
 /** Longer text than any dose needs; refused before it is read. */

@@ -1,6 +1,6 @@
 import { WEEKDAYS, type Weekday, parseLocalDate } from '../units';
 import { takeWhole } from './numbers';
-import type { Part } from './parts';
+import type { Part } from './part';
 import type { Scanner } from './scanner';
 
 const EVERY = ['every 2h', 'every 90min', 'every other day', 'every 3 days', 'daily'];

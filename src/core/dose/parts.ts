@@ -1,12 +1,9 @@
 import { exactly } from '../units';
 import { readNumber, NUMBER_SOURCE, takeCount, takeSpan, takeWhole } from './numbers';
-import type { Band, Dose, Effort, Load, Stations } from './model';
+import type { Band, Effort, Load, Stations } from './model';
 import { takeDays, takeEvery, takeFrom, takeTrainingOrWaking, takeUntil } from './part-times';
+import type { Part } from './part';
 import type { Scanner } from './scanner';
-
-/** What a part fills. Two parts with the same slot contradict each other. */
-export type Slot = Exclude<keyof Dose, 'head'>;
-export type Part = { readonly slot: Slot; readonly value: Partial<Dose> };
 
 /** The words a part may begin with, for "expected" in errors and for completion. */
 export const PART_WORDS = [

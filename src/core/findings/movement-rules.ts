@@ -14,7 +14,7 @@ import {
   aboutMeasure,
   capital,
   errorOf,
-  sidesOf,
+  lesserSideOf,
   words,
 } from './rule';
 
@@ -53,7 +53,7 @@ export const MOVEMENT_RULES: readonly FindingRule[] = [
     id: 'side-difference',
     source: `Left against right. ${TRADE}`,
     towards: 'held stretches for the short side',
-    read: (facts) => RANGES.filter((k) => kindOf(k).sided).flatMap((k) => sidesOf(facts, k)),
+    read: (facts) => RANGES.filter((k) => kindOf(k).sided).flatMap((k) => lesserSideOf(facts, k)),
   },
   {
     id: 'range-below-norm',

@@ -57,7 +57,7 @@ export function errorOf(facts: FindingFacts, kind: MeasureKindId, value: number)
   return margin && marginAt(margin, value);
 }
 
-export function sidesOf(facts: FindingFacts, kind: MeasureKindId): Found[] {
+export function lesserSideOf(facts: FindingFacts, kind: MeasureKindId): Found[] {
   const [left, right] = SIDES.map((side) => latestValue(facts, kind, side));
   if (left == null || right == null) return [];
   const found = sideDifference(left, right, detectableOf(kind, facts.detectable).margin);

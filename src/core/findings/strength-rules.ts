@@ -8,7 +8,7 @@ import {
   trunkRatios,
 } from '../measures';
 import { latest, latestValue } from './facts';
-import { type FindingRule, TRADE, sidesOf } from './rule';
+import { type FindingRule, TRADE, lesserSideOf } from './rule';
 
 const sidedStrength: readonly MeasureKindId[] = ['strength-side', 'strength-turn'];
 
@@ -76,6 +76,6 @@ export const STRENGTH_RULES: readonly FindingRule[] = [
     id: 'weak-side',
     source: `Left against right. ${TRADE}`,
     towards: 'banded or hand-resisted side holds',
-    read: (facts) => sidedStrength.flatMap((kind) => sidesOf(facts, kind)),
+    read: (facts) => sidedStrength.flatMap((kind) => lesserSideOf(facts, kind)),
   },
 ];

@@ -1,4 +1,4 @@
-import type { LocalDate } from '../units';
+import { type LocalDate, percentText } from '../units';
 
 export type LetterRow = {
   readonly name: string;
@@ -56,7 +56,7 @@ export function outcomeLetter(facts: LetterFacts): OutcomeLetter {
       `${who} ${was} with us from ${from} to ${date} for: ${complaint}.`,
       ...(sessionsDue > 0
         ? [
-            `${who} ${did} ${sessionsDone} of ${sessionsDue} sessions${share === null ? '' : `, ${Math.round(share * 100)} % of the dose`}.`,
+            `${who} ${did} ${sessionsDone} of ${sessionsDue} sessions${share === null ? '' : `, ${percentText(share)} of the dose`}.`,
           ]
         : []),
       ...verdicts,

@@ -1,4 +1,4 @@
-import type { QuestionId } from './questions';
+import type { QuestionId } from './question-ids';
 
 /** "not tested" is an answer for a sign only: it was left out on purpose, and it is not a "no". */
 export type Answer = 'yes' | 'no' | 'not tested';

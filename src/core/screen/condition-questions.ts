@@ -1,7 +1,7 @@
 import type { Question } from './question';
 
 /** Conditions of the precaution matrix, and signs an examiner looks for. */
-export const CONDITION_QUESTIONS = [
+export const CONDITION_QUESTIONS: readonly Question[] = [
   {
     id: 'high-pressure',
     group: 'heart',
@@ -110,4 +110,4 @@ export const CONDITION_QUESTIONS = [
   { id: 'inverted-supinator', group: 'signs', ask: 'Inverted supinator sign' },
   { id: 'babinski', group: 'signs', ask: 'Babinski’s sign' },
   { id: 'clonus', group: 'signs', ask: 'Clonus, or brisk reflexes below the level' },
-] as const satisfies readonly Question[];
+];

@@ -1,15 +1,15 @@
 import { type ScreeningAnswers, type Truth, truthOf } from './answers';
 import { type CordVerdict, cordSigns } from './cord-signs';
 import { type NeckInjuryVerdict, highNeckInjuryRisks, neckInjuryRule } from './neck-injury';
-import type { QuestionId } from './questions';
+import type { QuestionId } from './question-ids';
 
 /** What a rule waits for, as data. */
 export type Condition =
-  | { readonly yes: string }
-  | { readonly no: string }
+  | { readonly yes: QuestionId }
+  | { readonly no: QuestionId }
   | { readonly all: readonly Condition[] }
   | { readonly any: readonly Condition[] }
-  | { readonly atLeast: number; readonly of: readonly string[] }
+  | { readonly atLeast: number; readonly of: readonly QuestionId[] }
   /** Age in whole years, this or more. */
   | { readonly ageFrom: number }
   /** Either number above its limit; `orAt` counts the limit itself. mmHg. */
@@ -26,12 +26,12 @@ export type Condition =
  * @example holds({ any: [{ yes: 'fever' }, { yes: 'cancer' }] }, feverYes) // true, cancer unasked
  */
 export function holds(condition: Condition, facts: ScreeningAnswers): Truth {
-  if ('yes' in condition) return truthOf(facts, condition.yes as QuestionId);
-  if ('no' in condition) return not(truthOf(facts, condition.no as QuestionId));
+  if ('yes' in condition) return truthOf(facts, condition.yes);
+  if ('no' in condition) return not(truthOf(facts, condition.no));
   if ('all' in condition) return every(condition.all.map((part) => holds(part, facts)));
   if ('any' in condition) return not(every(condition.any.map((part) => not(holds(part, facts)))));
   if ('atLeast' in condition) {
-    const truths = condition.of.map((id) => truthOf(facts, id as QuestionId));
+    const truths = condition.of.map((id) => truthOf(facts, id));
     const sure = truths.filter((truth) => truth === true).length;
     const open = truths.filter((truth) => truth === null).length;
     return sure >= condition.atLeast ? true : sure + open < condition.atLeast ? false : null;

@@ -1,7 +1,7 @@
 import type { Question } from './question';
 
 /** Signs of serious illness: general health, cord and nerves, head and arteries, chest. */
-export const ILLNESS_QUESTIONS = [
+export const ILLNESS_QUESTIONS: readonly Question[] = [
   {
     id: 'unlike-before',
     group: 'serious',
@@ -186,4 +186,4 @@ export const ILLNESS_QUESTIONS = [
     ask: 'Chest or arm pain on exertion',
     toPatient: true,
   },
-] as const satisfies readonly Question[];
+];

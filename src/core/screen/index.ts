@@ -12,3 +12,4 @@ export * from './questions';
 export { PRESSURE_BLOCK, PRESSURE_CAUTION, type ScreeningRule } from './rule';
 export * from './rules';
 export * from './screen';
+export * from './question-ids';

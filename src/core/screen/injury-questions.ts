@@ -5,7 +5,7 @@ const injured: Condition = { yes: 'neck-injury' };
 const notCleared: Condition = { all: [injured, { no: 'neck-injury-cleared' }] };
 
 /** Injury, concussion and surgery, with the guided rule for the neck. */
-export const INJURY_QUESTIONS = [
+export const INJURY_QUESTIONS: readonly Question[] = [
   {
     id: 'neck-injury',
     group: 'injury',
@@ -99,4 +99,4 @@ export const INJURY_QUESTIONS = [
     when: { yes: 'surgery' },
     guided: true,
   },
-] as const satisfies readonly Question[];
+];

@@ -1,7 +1,7 @@
 import type { LocalDate } from '../units';
 import { type ScreeningAnswers } from './answers';
 import type { Outcome } from './outcome';
-import { findingsOf, screen } from './screen';
+import { screen, yesInWords } from './screen';
 
 export type LetterFacts = {
   readonly patientName: string;
@@ -49,7 +49,7 @@ export function referralLetter(facts: LetterFacts): string {
       'Screening on this day brought up:',
       blocking.map((rule) => rule.reason),
     ),
-    list('Answered with yes:', findingsOf(facts.screening)),
+    list('Answered with yes:', yesInWords(facts.screening)),
     pressure ? `Blood pressure ${pressure.systolic}/${pressure.diastolic} mmHg.` : '',
     list('History:', facts.history),
     list('Measured:', facts.measures),

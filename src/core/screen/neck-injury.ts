@@ -1,5 +1,5 @@
 import { type ScreeningAnswers, type Truth, truthOf } from './answers';
-import type { QuestionId } from './questions';
+import type { QuestionId } from './question-ids';
 
 export type NeckInjuryVerdict =
   /** No injury, or one that a physician has cleared since. */

@@ -1,4 +1,5 @@
 import type { Condition } from './condition';
+import type { QuestionId } from './question-ids';
 
 /** The groups of the page, in the order of the talk. */
 export const GROUPS = {
@@ -13,7 +14,7 @@ export const GROUPS = {
 export type GroupId = keyof typeof GROUPS;
 
 export type Question = {
-  readonly id: string;
+  readonly id: QuestionId;
   readonly group: GroupId;
   /** As the clinician reads it. */
   readonly ask: string;

@@ -2,17 +2,14 @@ import { CONDITION_QUESTIONS } from './condition-questions';
 import { ILLNESS_QUESTIONS } from './illness-questions';
 import { INJURY_QUESTIONS } from './injury-questions';
 import type { Question } from './question';
+import type { QuestionId } from './question-ids';
 
 /** Every question, in the order of the talk. */
-export const QUESTIONS = [
+export const QUESTIONS: readonly Question[] = [
   ...INJURY_QUESTIONS,
   ...ILLNESS_QUESTIONS,
   ...CONDITION_QUESTIONS,
-] as const;
-
-export type QuestionId = (typeof QUESTIONS)[number]['id'];
-
-export const QUESTION_IDS: readonly QuestionId[] = QUESTIONS.map((question) => question.id);
+];
 
 /** A question by its id. */
 export function questionOf(id: QuestionId): Question {

@@ -1,6 +1,7 @@
 import type { Condition } from './condition';
 import type { Outcome } from './outcome';
 import type { PrecautionId } from './precautions';
+import type { QuestionId } from './question-ids';
 
 export type ScreeningRule = {
   readonly id: string;
@@ -14,9 +15,11 @@ export type ScreeningRule = {
 };
 
 export const TRADE = 'Common practice, no source.';
-export const any = (...ids: readonly string[]): Condition => ({ any: ids.map((yes) => ({ yes })) });
+export const any = (...ids: readonly QuestionId[]): Condition => ({
+  any: ids.map((yes) => ({ yes })),
+});
 export const all = (...parts: readonly Condition[]): Condition => ({ all: parts });
-export const yes = (id: string): Condition => ({ yes: id });
+export const yes = (id: QuestionId): Condition => ({ yes: id });
 
 /** Above these, in mmHg, no effortful work before a medical opinion (memory; local policy decides). */
 export const PRESSURE_BLOCK = [180, 110] as const;

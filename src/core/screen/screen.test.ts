@@ -14,7 +14,6 @@ import {
   blocksPrescribing,
   cordSigns,
   doseTraits,
-  findingsOf,
   flagsOn,
   flagsInWords,
   holds,
@@ -24,6 +23,7 @@ import {
   referralLetter,
   screen,
   withoutHidden,
+  yesInWords,
 } from '.';
 
 /** A healthy adult of 40 with everything answered "no", but for these. */
@@ -357,6 +357,6 @@ it('writes a letter that names findings and asks, on one page, without a diagnos
   expect(letter).toContain('- and 12 more');
   expect(letter).toContain('No home exercise has been prescribed.');
   expect(letter.split('\n').length).toBeLessThan(50);
-  expect(findingsOf(adult(['fever']))).toEqual(['Fever, chills or feeling ill with it']);
+  expect(yesInWords(adult(['fever']))).toEqual(['Fever, chills or feeling ill with it']);
   expect(blocksPrescribing('refer') && !blocksPrescribing('precautions')).toBe(true);
 });

@@ -5,7 +5,8 @@ import { type NeckInjuryVerdict, neckInjuryRule } from './neck-injury';
 import { type Outcome, OUTCOMES, blocksPrescribing, worstOutcome } from './outcome';
 import type { PrecautionId } from './precautions';
 import type { Question } from './question';
-import { QUESTIONS, type QuestionId, questionOf } from './questions';
+import type { QuestionId } from './question-ids';
+import { QUESTIONS, questionOf } from './questions';
 import type { ScreeningRule } from './rule';
 import { RULES } from './rules';
 
@@ -27,7 +28,7 @@ export function questionsFor(
   facts: ScreeningAnswers,
   who: 'clinician' | 'patient' = 'clinician',
 ): Question[] {
-  return (QUESTIONS as readonly Question[]).filter(
+  return QUESTIONS.filter(
     (question) =>
       (who === 'clinician' || question.toPatient === true) &&
       (question.when === undefined || holds(question.when, facts) === true),
@@ -45,7 +46,7 @@ export function screen(facts: ScreeningAnswers): ScreeningResult {
   );
   const worst = worstOutcome(fired.map((rule) => rule.outcome));
   const unanswered = questionsFor(facts)
-    .map((question) => question.id as QuestionId)
+    .map((question) => question.id)
     .filter((id) => facts.answers[id] === undefined);
   const ageMissing = facts.age === null;
   const open = unanswered.length > 0 || ageMissing;
@@ -70,7 +71,7 @@ export function answerTheRestNo(
 ): ScreeningAnswers {
   const answers = { ...facts.answers };
   for (const question of questionsFor(facts, who)) {
-    const id = question.id as QuestionId;
+    const id = question.id;
     if (answers[id] === undefined && !question.guided)
       answers[id] = question.group === 'signs' ? 'not tested' : 'no';
   }
@@ -82,7 +83,7 @@ export function withoutHidden(facts: ScreeningAnswers): ScreeningAnswers {
   let now = facts;
   // A hidden answer may have opened a further question, so it is looked at again.
   for (;;) {
-    const asked = new Set(questionsFor(now).map((question) => question.id));
+    const asked = new Set<string>(questionsFor(now).map((question) => question.id));
     const kept = Object.entries(now.answers).filter(([id]) => asked.has(id));
     if (kept.length === Object.keys(now.answers).length) return now;
     now = { ...now, answers: Object.fromEntries(kept) };
@@ -90,7 +91,7 @@ export function withoutHidden(facts: ScreeningAnswers): ScreeningAnswers {
 }
 
 /** The questions answered "yes", as the clinician reads them. */
-export function findingsOf(facts: ScreeningAnswers): string[] {
+export function yesInWords(facts: ScreeningAnswers): string[] {
   return (Object.keys(facts.answers) as QuestionId[])
     .filter((id) => facts.answers[id] === 'yes' && !questionOf(id).guided)
     .map((id) => questionOf(id).ask);

@@ -29,7 +29,7 @@ const KIND_WORDS: Readonly<Record<Exercise['purpose'], string>> = {
 };
 
 /** The findings a line answers, as its family is asked for by them. */
-export function findingsOf(
+export function findingsAnswered(
   exercise: Pick<Exercise, 'family'>,
   findings: readonly ConfirmedFinding[],
 ): ConfirmedFinding[] {
@@ -49,7 +49,7 @@ export function sentencesFor(
   findings: readonly ConfirmedFinding[],
 ): readonly Sentence[] {
   const { exercise, words, missing, overridden } = line;
-  const because = findingsOf(exercise, findings).map(({ say }) => say);
+  const because = findingsAnswered(exercise, findings).map(({ say }) => say);
   return [
     { part: 'kind', title: 'What kind it is', say: KIND_WORDS[exercise.purpose] },
     {

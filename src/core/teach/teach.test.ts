@@ -7,7 +7,7 @@ import {
   expectedParts,
   feltVerdict,
   feltWords,
-  findingsOf,
+  findingsAnswered,
   gapsOfLine,
   noteAsText,
   sentencesFor,
@@ -138,7 +138,7 @@ describe('the run sheet', () => {
   });
 
   it('names the finding the exercise answers', () => {
-    expect(findingsOf(LINE.exercise, [WEAK])).toEqual([WEAK]);
+    expect(findingsAnswered(LINE.exercise, [WEAK])).toEqual([WEAK]);
     expect(sentencesFor(LINE, [WEAK])[2]?.say).toBe(WEAK.say);
   });
 

@@ -4,3 +4,4 @@ export * from './range';
 export * from './result';
 export * from './seconds';
 export * from './frozen';
+export * from './percent';

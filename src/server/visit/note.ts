@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { bodyInWords, formatMeasure, kindOf, wordsOf } from '@/core/measures';
 import type { VisitNoteDraft } from '@/core/records';
-import { OUTCOME_NAMES, findingsOf as screeningFindings } from '@/core/screen';
+import { OUTCOME_NAMES, yesInWords } from '@/core/screen';
 import { irritability } from '@/core/symptoms';
 import { type NoteText, taughtInWords, visitNote } from '@/core/teach';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
@@ -70,7 +70,7 @@ export async function draftNote(patient: Patient, complaint: string): Promise<No
     screening: screening.current
       ? [
           `${screening.outcome ? OUTCOME_NAMES[screening.outcome] : 'Not finished'}, ${screening.current.localDate}`,
-          ...screeningFindings(screening.current.answers),
+          ...yesInWords(screening.current.answers),
         ]
       : ['Not screened.'],
     measures: measures.filter(({ on }) => on === today).map(measureInWords),

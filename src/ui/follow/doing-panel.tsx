@@ -1,8 +1,8 @@
+import { percentText } from '@/core/units';
 import Link from 'next/link';
 import type { Doing, ObstacleFound } from '@/core/follow';
 
-const percent = (done: number, due: number) =>
-  due === 0 ? '–' : `${Math.round((100 * done) / due)} %`;
+const shareOf = (done: number, due: number) => percentText(due === 0 ? null : done / due);
 
 /** "Are they doing it?": by exercise and by time of day, with why not and the matching remedy. */
 export function DoingPanel({
@@ -24,13 +24,13 @@ export function DoingPanel({
       <p>
         In the last four weeks{' '}
         <strong className="font-semibold">
-          {summary.share === null ? 'nothing was due' : `${Math.round(summary.share * 100)} %`}
+          {summary.share === null ? 'nothing was due' : percentText(summary.share)}
         </strong>
         {summary.share !== null && ' of the dose'}, {summary.sessionsDone} of {summary.sessionsDue}{' '}
         sessions, on {daysDone} of {daysDue} days.
         {brokenOff > 0 &&
           ` ${brokenOff === 1 ? '1 session was' : `${brokenOff} sessions were`} broken off.`}
-        {overDoing > 0 && ` Beyond the dose on ${Math.round(overDoing * 100)} % of the days.`}
+        {overDoing > 0 && ` Beyond the dose on ${percentText(overDoing)} of the days.`}
         {recalledDays > 0 && ` ${recalledDays} days were told of more than 48 hours later.`}
       </p>
       {obstacles.length > 0 && (
@@ -67,7 +67,7 @@ export function DoingPanel({
                 {lineNames[lineage] ?? lineage}
               </th>
               <td className="figures pr-3 whitespace-nowrap">
-                {percent(done, due)} of {due}
+                {shareOf(done, due)} of {due}
               </td>
               <td>
                 {Object.entries(skips)

@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { type Followed, METHOD, judgeAll, sayVerdict } from '@/core/follow';
-import type { LocalDate } from '@/core/units';
+import { type LocalDate, percent } from '@/core/units';
 import type { JudgeAnswer } from '@/workers/judge.worker';
 
 const MARKS = {
@@ -62,10 +62,8 @@ export function HelpingPanel({
                     From version {seams.find((seam) => seam.date === date)?.number} ({date}): {say};
                     better in{' '}
                     <span className="figures">
-                      {Math.round((overlap?.share ?? 0) * 100)} % of all pairs (
-                      {Math.round((overlap?.low ?? 0) * 100)}–
-                      {Math.round((overlap?.high ?? 0) * 100)} %), {before} days before, {after}{' '}
-                      after
+                      {percent(overlap?.share ?? 0)} % of all pairs ({percent(overlap?.low ?? 0)}–
+                      {percent(overlap?.high ?? 0)} %), {before} days before, {after} after
                     </span>
                   </li>
                 ))}

@@ -15,8 +15,6 @@ export type ShownDecision = {
   readonly after: { readonly share: number; readonly low: number; readonly high: number } | null;
 };
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
-
 /** Every decision beside what happened after it. That it came after does not make it because of it. */
 export function PastDecisions({ decisions }: { decisions: readonly ShownDecision[] }) {
   if (decisions.length === 0) return null;
@@ -35,7 +33,7 @@ export function PastDecisions({ decisions }: { decisions: readonly ShownDecision
             {row.reason && <span dir="auto"> ({row.reason})</span>}
             <span className="block text-[0.93em] text-soft">
               {after
-                ? `Worst pain after: lower in ${percent(after.share)} of all pairs of a day before and a day after (${percent(after.low)}–${percent(after.high)}), a fortnight each.`
+                ? `Worst pain after: lower in ${percentText(after.share)} of all pairs of a day before and a day after (${percentText(after.low)}–${percentText(after.high)}), a fortnight each.`
                 : 'Too few days told before and after to compare.'}
             </span>
           </li>
@@ -44,3 +42,4 @@ export function PastDecisions({ decisions }: { decisions: readonly ShownDecision
     </details>
   );
 }
+import { percentText } from '@/core/units';

@@ -1,3 +1,4 @@
+import { percentText } from '@/core/units';
 import type { DayAdherence } from '@/core/adherence';
 
 /** One rib of a lantern: a day of the fortnight, or an exercise of today. */
@@ -34,6 +35,6 @@ export function describeDays(days: readonly DayAdherence[]): string {
   const words = [
     `${past.length} ${past.length === 1 ? 'day' : 'days'} with something due: ${full} done in full, ${past.length - full - missed} in part, ${missed} missed.`,
   ];
-  if (today) words.push(`Today: ${Math.round(today.share * 100)} % done.`);
+  if (today) words.push(`Today: ${percentText(today.share)} done.`);
   return words.join(' ');
 }

@@ -21,7 +21,14 @@ import {
 import type { KnownMeasures } from './known';
 import { Difference, Earlier, Ratios } from './kind-facts';
 import { NerveGrid } from './nerve-grid';
-import { type RowDraft, type SheetDraft, type Side, emptyRow, rowKey, sidesOf } from './sheet';
+import {
+  type RowDraft,
+  type SheetDraft,
+  type Side,
+  emptyRow,
+  rowKey,
+  sidesMeasured,
+} from './sheet';
 import { Before, TrialRow } from './trial-row';
 
 /** One kind of measurement with its sides, however it is filled in. */
@@ -39,7 +46,7 @@ export function KindRow({
   onChange: (kind: MeasureKindId, side: Side, part: Partial<RowDraft>) => void;
 }) {
   const about = kindOf(kind);
-  const sides = sidesOf(kind);
+  const sides = sidesMeasured(kind);
   const rowOf = (side: Side) => draft[rowKey(kind, side)] ?? emptyRow(kind, '');
   const { norm, how } = about;
   return (

@@ -46,7 +46,7 @@ export function rowKey(kind: MeasureKindId, side: Side): string {
 }
 
 /** Sides of a kind: left and right, or none. */
-export function sidesOf(kind: MeasureKindId): readonly Side[] {
+export function sidesMeasured(kind: MeasureKindId): readonly Side[] {
   return kindOf(kind).sided ? ['left', 'right'] : [null];
 }
 
@@ -186,7 +186,7 @@ export function measurementOf(kind: MeasureKindId, side: Side, row: RowDraft) {
 /** The touched rows of a sheet, in the order of the visit. */
 export function touchedRows(draft: SheetDraft) {
   return KIND_IDS.flatMap((kind) =>
-    sidesOf(kind).flatMap((side) => {
+    sidesMeasured(kind).flatMap((side) => {
       const row = draft[rowKey(kind, side)];
       return row && isTouched(row) ? [{ kind, side, row }] : [];
     }),

@@ -1,5 +1,6 @@
 'use client';
 
+import { percent } from '@/core/units';
 import type { PackPicture } from '@/core/exchange';
 import { type Say, useSay } from './say';
 
@@ -60,9 +61,7 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
 
 function shareText(share: number, say: Say): string {
   if (share === 0) return '';
-  return share >= 0.995
-    ? say('today.shareDone')
-    : say('today.share', { percent: Math.round(share * 100) });
+  return share >= 0.995 ? say('today.shareDone') : say('today.share', { percent: percent(share) });
 }
 
 /** The paper bulges in the middle: the width of a rib in percent. */

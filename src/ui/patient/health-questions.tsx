@@ -32,7 +32,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
   const typed = { ...facts, age: age.trim() === '' ? null : Number(age) };
   const questions = questionsFor(typed, 'patient');
   const open = questions.filter(
-    (question) => facts.answers[question.id as QuestionId] === undefined,
+    (question) => facts.answers[question.id] === undefined,
   );
 
   async function send() {
@@ -91,7 +91,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
                 key={question.id}
                 id={question.id}
                 words={tell(`question.${question.id}` as PatientWord)}
-                answer={facts.answers[question.id as QuestionId]}
+                answer={facts.answers[question.id]}
                 onAnswer={(answer) =>
                   setFacts((before) => ({
                     ...before,

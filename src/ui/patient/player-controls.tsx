@@ -3,7 +3,7 @@
 import type { ReactNode } from 'react';
 import { currentSegment } from '@/core/player';
 import { BeginButton } from './begin-button';
-import type { PlayerFaceProps } from './player-face';
+import type { PlayerFaceProps } from './player-face-props';
 import { useSay } from './say';
 import { SoundChoices } from './sound-choices';
 

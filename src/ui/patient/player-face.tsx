@@ -1,40 +1,17 @@
 'use client';
 
+import type { PlayerFaceProps } from './player-face-props';
 import { useEffect, useRef } from 'react';
 import type { PackLine } from '@/core/exchange';
-import type { Moment } from '@/core/figure';
-import { type Playhead, cueAt, currentSegment, secondsLeft, sessionLeft } from '@/core/player';
+import { cueAt, currentSegment, secondsLeft, sessionLeft } from '@/core/player';
 import type { PlayedSegment } from '@/core/timeline';
 import { formatClock, seconds } from '@/core/units';
 import { FigureMoving } from '../figure/moving';
 import { BeginButton } from './begin-button';
 import { Controls } from './player-controls';
-import type { Preferences } from './preferences';
 import { RepRibs } from './rep-ribs';
 import { useSay } from './say';
 import { countWords, cueWords, segmentSpoken, segmentWord } from './segment-words';
-
-export type PlayerFaceProps = {
-  readonly head: Playhead;
-  /** Seconds of the segment when the patient goes at their own pace; null by the clock. */
-  readonly own: number | null;
-  readonly lines: readonly PackLine[];
-  readonly mode: 'ready' | 'running' | 'paused' | 'away';
-  readonly chosen: Preferences;
-  readonly moment: () => Moment;
-  readonly onChoose: (change: Partial<Preferences>) => void;
-  readonly onBegin: () => void;
-  /** Ready, or done: on to the next segment. */
-  readonly onTap: () => void;
-  readonly onPause: () => void;
-  readonly onBack: () => void;
-  readonly onRepeat: () => void;
-  readonly onLess: () => void;
-  readonly onSkip: () => void;
-  readonly onStop: () => void;
-  readonly onHurt: () => void;
-  readonly onLeave: () => void;
-};
 
 /** The whole screen of a session: the figure, what to do now, its count, its side, what comes next. */
 export function PlayerFace(props: PlayerFaceProps) {

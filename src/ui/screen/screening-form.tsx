@@ -111,7 +111,7 @@ export function ScreeningForm({
                   key={question.id}
                   name={question.id}
                   words={question.ask}
-                  answer={facts.answers[question.id as QuestionId]}
+                  answer={facts.answers[question.id]}
                   choices={group === 'signs' ? ['yes', 'no', 'not tested'] : ['yes', 'no']}
                   guided={question.guided === true}
                   onAnswer={(answer) =>

@@ -1,9 +1,8 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { redirect } from 'next/navigation';
 import { EXERCISES } from '@/catalogue';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { ownExercises } from '@/server/desk/exercises';
 import { ExerciseFiles } from '@/ui/exercises/exercise-files';
 import { ExerciseList } from '@/ui/exercises/exercise-list';
@@ -16,8 +15,7 @@ export const metadata: Metadata = { title: 'Exercises' };
 export default legible(ExercisesPage);
 
 async function ExercisesPage() {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const own = await ownExercises(member.clinicId);
   const practises = roleSuffices(member.role, 'practitioner');
   return (

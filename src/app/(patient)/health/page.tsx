@@ -1,6 +1,5 @@
+import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
-import { currentPatient } from '@/server/current';
 import { languageFor } from '@/server/languages';
 import { patientClinic } from '@/server/patient-pack';
 import { wordsFor } from '@/server/patient/words';
@@ -11,8 +10,7 @@ export const metadata: Metadata = { title: 'Before your visit', robots: 'noindex
 
 /** The plain-language screening, filled from the patient's own link. */
 export default async function HealthPage() {
-  const here = await currentPatient();
-  if (!here) redirect('/today');
+  const here = await requirePatient();
   return (
     <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
       <Words {...wordsFor(here, 'health')}>

@@ -1,6 +1,5 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
-import { currentMember } from '@/server/current';
 import { outboxOf } from '@/server/patient/outbox';
 import { legible } from '@/app/legible';
 
@@ -17,8 +16,7 @@ const STATES = {
 export default legible(OutboxPage);
 
 async function OutboxPage() {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const messages = await outboxOf(member.clinicId);
   const time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'short', timeStyle: 'short' });
   return (

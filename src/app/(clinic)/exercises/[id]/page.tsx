@@ -1,9 +1,9 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
 import { exerciseRow } from '@/core/exchange';
 import { exerciseDraft } from '@/core/records';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { ownExercises } from '@/server/desk/exercises';
 import { ExerciseForm } from '@/ui/exercises/exercise-form';
 import { legible } from '@/app/legible';
@@ -13,8 +13,7 @@ export const metadata: Metadata = { title: 'Edit exercise' };
 export default legible(EditExercisePage);
 
 async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
   const { id } = await params;
   const exercise = (await ownExercises(member.clinicId)).find((one) => one.id === id);

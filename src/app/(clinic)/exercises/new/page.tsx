@@ -1,14 +1,13 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { ExerciseForm } from '@/ui/exercises/exercise-form';
 
 export const metadata: Metadata = { title: 'New exercise' };
 
 export default async function NewExercisePage() {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
   return (
     <>

@@ -1,9 +1,8 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
 import { EXERCISES } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
 import { FAMILIES } from '@/core/exercise';
-import { currentMember } from '@/server/current';
 import { FigureSteps } from '@/ui/figure/figure-steps';
 import { legible } from '@/app/legible';
 
@@ -13,8 +12,7 @@ export const metadata: Metadata = { title: 'Drawings' };
 export default legible(PicturesPage);
 
 async function PicturesPage() {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  await requireMember();
   return (
     <>
       <h1 className="border-b border-hair pb-3 text-2xl">Drawings ({EXERCISES.length})</h1>

@@ -1,7 +1,7 @@
+import { requireMember } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { fileHeader } from '@/server/follow/file-header';
 import { openPatient } from '@/server/open-patient';
 import { screeningState } from '@/server/visit/screening';
@@ -17,8 +17,7 @@ import { legible } from '@/app/legible';
 export default legible(PatientLayout);
 
 async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const { patient, complaint } = opened;

@@ -1,6 +1,5 @@
+import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
-import { currentPatient } from '@/server/current';
 import { todayOf } from '@/server/programme-facts';
 import { PauseForm } from '@/ui/patient/pause-form';
 import { wordsFor } from '@/server/patient/words';
@@ -9,8 +8,7 @@ import { Shell } from '@/ui/patient/shell';
 export const metadata: Metadata = { title: 'Pause', robots: 'noindex' };
 
 export default async function PausePage() {
-  const here = await currentPatient();
-  if (!here) redirect('/today');
+  const here = await requirePatient();
   return (
     <Shell {...wordsFor(here)} title="pause.title">
       <PauseForm today={todayOf(here.patient)} />

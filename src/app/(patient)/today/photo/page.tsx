@@ -1,8 +1,8 @@
+import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { BASE_POSES, drawPose } from '@/core/figure';
 import { figureOf } from '@/catalogue/figures';
-import { currentPatient } from '@/server/current';
 import { photoRequest } from '@/server/visit/photos';
 import { PhotoFromHome } from '@/ui/patient/photo-from-home';
 import { wordsFor } from '@/server/patient/words';
@@ -11,8 +11,7 @@ import { Shell } from '@/ui/patient/shell';
 export const metadata: Metadata = { title: 'A side photo', robots: 'noindex' };
 
 export default async function PhotoPage() {
-  const here = await currentPatient();
-  if (!here) redirect('/today');
+  const here = await requirePatient();
   const asked = await photoRequest(here.patient);
   const figure = figureOf('standing-back-bend');
   if (!asked || !figure) redirect('/today');

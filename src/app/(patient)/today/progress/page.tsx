@@ -1,7 +1,6 @@
+import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
-import { redirect } from 'next/navigation';
-import { currentPatient } from '@/server/current';
 import { progressOf } from '@/server/patient/progress';
 import { BIRTH_COOKIE, mayHistory } from '@/server/patient/birth';
 import { BirthForm } from '@/ui/patient/birth-form';
@@ -12,8 +11,7 @@ import { Shell } from '@/ui/patient/shell';
 export const metadata: Metadata = { title: 'How it is going', robots: 'noindex' };
 
 export default async function ProgressPage() {
-  const here = await currentPatient();
-  if (!here) redirect('/today');
+  const here = await requirePatient();
   const allowed = mayHistory(here, (await cookies()).get(BIRTH_COOKIE)?.value);
   return (
     <Shell {...wordsFor(here)} title="progress.title">

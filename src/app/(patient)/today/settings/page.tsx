@@ -1,6 +1,5 @@
+import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
-import { currentPatient } from '@/server/current';
 import { settingsOf } from '@/server/patient/settings';
 import { SettingsForm } from '@/ui/patient/settings-form';
 import { wordsFor } from '@/server/patient/words';
@@ -9,8 +8,7 @@ import { Shell } from '@/ui/patient/shell';
 export const metadata: Metadata = { title: 'Settings', robots: 'noindex' };
 
 export default async function SettingsPage() {
-  const here = await currentPatient();
-  if (!here) redirect('/today');
+  const here = await requirePatient();
   return (
     <Shell {...wordsFor(here)} title="settings.title">
       <SettingsForm start={await settingsOf(here)} />

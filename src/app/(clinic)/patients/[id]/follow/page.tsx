@@ -1,14 +1,12 @@
+import { requireFile } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
-import { formatSeconds, seconds } from '@/core/units';
+import { formatSeconds, percentText, seconds } from '@/core/units';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { pastDecisions } from '@/server/follow/decided';
 import { shownProposals } from '@/server/follow/proposals';
 import { type Follow, followOf } from '@/server/follow/strips';
-import { openPatient } from '@/server/open-patient';
 import { DoingPanel } from '@/ui/follow/doing-panel';
 import { HelpingPanel } from '@/ui/follow/helping-panel';
 import { PastDecisions } from '@/ui/follow/past-decisions';
@@ -22,11 +20,8 @@ export const metadata: Metadata = { title: 'Follow' };
 export default legible(FollowPage);
 
 async function FollowPage({ params }: PageProps<'/patients/[id]/follow'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
   const { id } = await params;
-  const opened = await openPatient(member, id);
-  if (!opened) notFound();
+  const { member, ...opened } = await requireFile(id);
   const { patient } = opened;
   const follow = await followOf(member, patient);
   if (follow.versions.length === 0) {
@@ -103,10 +98,6 @@ async function FollowPage({ params }: PageProps<'/patients/[id]/follow'>) {
   );
 }
 
-function percent(share: number | null): string {
-  return share === null ? '–' : `${Math.round(share * 100)} %`;
-}
-
 function painsIn({ strips }: Follow) {
   const pain = strips.find(({ id }) => id === 'pain');
   return pain?.kind === 'band' ? pain.points : [];
@@ -129,8 +120,8 @@ function Figures({ follow, patientId }: { follow: Follow; patientId: string }) {
   const facts = [
     [
       'Dose done',
-      percent(summary.share),
-      `${percent(fortnight.share)} in the last ${LANTERN_DAYS} days`,
+      percentText(summary.share),
+      `${percentText(fortnight.share)} in the last ${LANTERN_DAYS} days`,
     ],
     [
       'Sessions',

@@ -1,10 +1,8 @@
+import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
 import { originOf } from '@/server/address';
-import { currentMember } from '@/server/current';
-import { openPatient } from '@/server/open-patient';
 import { handoutAddress, handoutOf } from '@/server/visit/handout';
 import { HandoutDesk } from '@/ui/handout/handout-desk';
 import { legible } from '@/app/legible';
@@ -14,11 +12,8 @@ export const metadata: Metadata = { title: 'Handout' };
 export default legible(HandoutPage);
 
 async function HandoutPage({ params }: PageProps<'/patients/[id]/handout'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
   const { id } = await params;
-  const opened = await openPatient(member, id);
-  if (!opened) notFound();
+  const opened = await requireFile(id);
   const origin = originOf(await headers());
   const handout = await handoutOf(opened.patient, handoutAddress(origin, null));
   if (!handout)

@@ -1,11 +1,9 @@
+import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
 import { z } from 'zod';
 import { PROFILES, formatMeasure, profileOf } from '@/core/measures';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
-import { openPatient } from '@/server/open-patient';
 import { measureStep } from '@/server/visit/measure-step';
 import { FindingsPanel } from '@/ui/measure/findings-panel';
 import type { KnownMeasures } from '@/ui/measure/known';
@@ -20,11 +18,8 @@ const Query = z.object({ profile: z.enum(PROFILES).optional().catch(undefined) }
 export default legible(MeasurePage);
 
 async function MeasurePage({ params, searchParams }: PageProps<'/patients/[id]/measure'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
   const { id } = await params;
-  const opened = await openPatient(member, id);
-  if (!opened) notFound();
+  const { member, ...opened } = await requireFile(id);
   const { profile } = Query.parse(await searchParams);
   const step = await measureStep(member, opened.patient);
   return (

@@ -1,8 +1,6 @@
+import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
-import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
-import { openPatient } from '@/server/open-patient';
 import { noteStep } from '@/server/visit/note';
 import { NoteForm } from '@/ui/teach/note-form';
 import { SignedNotes } from '@/ui/teach/signed-notes';
@@ -13,11 +11,8 @@ export const metadata: Metadata = { title: 'Visit note' };
 export default legible(NotePage);
 
 async function NotePage({ params }: PageProps<'/patients/[id]/note'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
   const { id } = await params;
-  const opened = await openPatient(member, id);
-  if (!opened) notFound();
+  const { member, ...opened } = await requireFile(id);
   const { draft, kept, signed } = await noteStep(member, opened.patient, opened.complaint);
   return (
     <div className="grid gap-8">

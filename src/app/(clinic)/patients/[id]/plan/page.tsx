@@ -1,7 +1,7 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { shownProposals } from '@/server/follow/proposals';
 import { openPatient } from '@/server/open-patient';
 import { deskOf } from '@/server/plan';
@@ -17,8 +17,7 @@ export const metadata: Metadata = { title: 'Plan' };
 export default legible(PlanPage);
 
 async function PlanPage({ params }: PageProps<'/patients/[id]/plan'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const { patient } = opened;

@@ -1,11 +1,10 @@
+import { requireFile } from '@/server/require';
+import { percentText } from '@/core/units';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { shownProposals } from '@/server/follow/proposals';
 import { type Review, reviewOf, rowInWords } from '@/server/follow/review';
-import { openPatient } from '@/server/open-patient';
 import { CloseReview } from '@/ui/follow/close-review';
 import { ProposalsPanel } from '@/ui/follow/proposals-panel';
 import { buttonClass } from '@/ui/primitives/button';
@@ -16,11 +15,8 @@ export const metadata: Metadata = { title: 'Review' };
 export default legible(ReviewPage);
 
 async function ReviewPage({ params }: PageProps<'/patients/[id]/review'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
   const { id } = await params;
-  const opened = await openPatient(member, id);
-  if (!opened) notFound();
+  const { member, ...opened } = await requireFile(id);
   const [review, proposals] = await Promise.all([
     reviewOf(member, opened.patient),
     shownProposals(opened.patient),
@@ -141,7 +137,7 @@ function Course({ review }: { review: Review }) {
       </h2>
       <p>
         {summary.sessionsDone} of {summary.sessionsDue} sessions
-        {summary.share !== null && `, ${Math.round(summary.share * 100)} % of the dose`}.
+        {summary.share !== null && `, ${percentText(summary.share)} of the dose`}.
       </p>
       {verdicts.map((say) => (
         <p key={say}>{say}</p>

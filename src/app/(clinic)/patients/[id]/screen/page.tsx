@@ -1,10 +1,10 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { SCREENING_CAUTION } from '@/catalogue';
 import { NOTHING_ANSWERED, blocksPrescribing, screen } from '@/core/screen';
 import { type SignedIn, roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { screenStep } from '@/server/visit/screen-step';
 import { PauseSwitch } from '@/ui/forms/pause-switch';
@@ -22,8 +22,7 @@ export const metadata: Metadata = { title: 'Screen' };
 export default legible(ScreenPage);
 
 async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const step = await screenStep(member, opened.patient, opened.complaint);

@@ -1,7 +1,7 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
-import { currentMember } from '@/server/current';
+import { notFound } from 'next/navigation';
 import { stairsOf } from '@/server/desk/stairs';
 import { openPatient } from '@/server/open-patient';
 import { Stairs } from '@/ui/stairs/stairs';
@@ -12,8 +12,7 @@ export const metadata: Metadata = { title: 'Stairs' };
 export default legible(StairsPage);
 
 async function StairsPage({ params }: PageProps<'/patients/[id]/stairs'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const stairs = await stairsOf(opened.patient);

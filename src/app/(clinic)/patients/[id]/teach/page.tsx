@@ -1,9 +1,7 @@
+import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
-import { openPatient } from '@/server/open-patient';
 import { teachStep } from '@/server/visit/teaching';
 import { buttonClass } from '@/ui/primitives/button';
 import { SignedTeachings } from '@/ui/teach/signed-teachings';
@@ -15,11 +13,8 @@ export const metadata: Metadata = { title: 'Teach' };
 export default legible(TeachPage);
 
 async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
   const { id } = await params;
-  const opened = await openPatient(member, id);
-  if (!opened) notFound();
+  const { member, ...opened } = await requireFile(id);
   const { version, pages, signed, ...rest } = await teachStep(member, opened.patient);
   const empty = !version || pages.length === 0;
   return (

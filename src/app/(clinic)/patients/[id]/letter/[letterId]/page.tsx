@@ -1,7 +1,7 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { referralsOf } from '@/server/visit/referral';
-import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { PrintButton } from '@/ui/screen/print-button';
 import { legible } from '@/app/legible';
@@ -12,8 +12,7 @@ export const metadata: Metadata = { title: 'Letter' };
 export default legible(LetterPage);
 
 async function LetterPage({ params }: PageProps<'/patients/[id]/letter/[letterId]'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const { id, letterId } = await params;
   const opened = await openPatient(member, id);
   if (!opened) notFound();

@@ -1,9 +1,7 @@
+import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
 import { meanCraniovertebralAngle } from '@/core/measures';
-import { currentMember } from '@/server/current';
-import { openPatient } from '@/server/open-patient';
 import { photoStep } from '@/server/visit/measure-step';
 import { PhotoAsk } from '@/ui/measure/photo/photo-ask';
 import { PhotoUpload } from '@/ui/measure/photo/photo-upload';
@@ -14,11 +12,8 @@ export const metadata: Metadata = { title: 'Side photos' };
 export default legible(PhotosPage);
 
 async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
   const { id } = await params;
-  const opened = await openPatient(member, id);
-  if (!opened) notFound();
+  const { member, ...opened } = await requireFile(id);
   const { photos, today, consented, ownError, angles, asked } = await photoStep(
     member,
     opened.patient,

@@ -1,6 +1,6 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import { notFound, redirect } from 'next/navigation';
-import { currentMember } from '@/server/current';
+import { notFound } from 'next/navigation';
 import { letterById } from '@/server/follow/review';
 import { openPatient } from '@/server/open-patient';
 import { LetterFile } from '@/ui/follow/letter-file';
@@ -12,8 +12,7 @@ export const metadata: Metadata = { title: 'Letter' };
 export default legible(OutcomeLetterPage);
 
 async function OutcomeLetterPage({ params }: PageProps<'/patients/[id]/review/[letterId]'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const { id, letterId } = await params;
   const opened = await openPatient(member, id);
   const found = opened && (await letterById(opened.patient, letterId));

@@ -1,9 +1,9 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { meanCraniovertebralAngle, measurePhoto } from '@/core/measures';
 import { roleSuffices } from '@/server/access';
-import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { photoStep } from '@/server/visit/measure-step';
 import { DeletePhoto } from '@/ui/measure/photo/delete-photo';
@@ -18,8 +18,7 @@ export const metadata: Metadata = { title: 'Side photo' };
 export default legible(PhotoPage);
 
 async function PhotoPage({ params }: PageProps<'/patients/[id]/measure/photos/[photoId]'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const { id, photoId } = await params;
   const opened = await openPatient(member, id);
   if (!opened) notFound();

@@ -1,10 +1,10 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import { detectableOf, marginAt, meanCraniovertebralAngle } from '@/core/measures';
 import { recordId } from '@/core/records';
-import { currentMember } from '@/server/current';
 import { openPatient } from '@/server/open-patient';
 import { photoStep } from '@/server/visit/measure-step';
 import { Comparison } from '@/ui/measure/photo/comparison';
@@ -20,8 +20,7 @@ async function ComparePage({
   params,
   searchParams,
 }: PageProps<'/patients/[id]/measure/photos/compare'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const { id } = await params;
   const opened = await openPatient(member, id);
   const query = Query.safeParse(await searchParams);

@@ -1,6 +1,6 @@
+import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import { notFound, redirect } from 'next/navigation';
-import { currentMember } from '@/server/current';
+import { notFound } from 'next/navigation';
 import { openPatient } from '@/server/open-patient';
 import { photoStep } from '@/server/visit/measure-step';
 import { PhotoMarking } from '@/ui/measure/photo/photo-marking';
@@ -12,8 +12,7 @@ export const metadata: Metadata = { title: 'Mark the photo' };
 export default legible(MarkPage);
 
 async function MarkPage({ params }: PageProps<'/patients/[id]/measure/photos/[photoId]/mark'>) {
-  const member = await currentMember();
-  if (!member) redirect('/sign-in');
+  const member = await requireMember();
   const { id, photoId } = await params;
   const opened = await openPatient(member, id);
   if (!opened) notFound();
