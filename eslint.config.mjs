@@ -85,7 +85,9 @@ export default tseslint.config(
     // No file reaches itself through what it imports; what only names a type does not count.
     files: ['src/**/*.{ts,tsx}'],
     plugins: { 'import-x': imports },
-    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver(), createNodeResolver()] },
+    settings: {
+      'import-x/resolver-next': [createTypeScriptImportResolver(), createNodeResolver()],
+    },
     rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
   },
   ...houseRules,

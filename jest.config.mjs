@@ -37,5 +37,7 @@ export default {
       displayName: 'browser',
       testMatch: ['<rootDir>/tests/browser/**/*.test.ts', '<rootDir>/tests/security/**/*.test.ts'],
     },
+    // What takes longer than every submission can wait for: `npm run long`.
+    { ...shared, displayName: 'long', testMatch: ['<rootDir>/tests/long/**/*.test.ts'] },
   ],
 };

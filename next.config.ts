@@ -3,6 +3,8 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
+  // The tests check types beside the build, over scripts and tests too; once is enough.
+  typescript: { ignoreBuildErrors: process.env.TYPES_CHECKED === '1' },
   devIndicators: false,
   // The server of scripts/serve compresses everything, handlers' answers too.
   compress: false,

@@ -48,6 +48,7 @@ export async function live(
   seed: number,
   dates: readonly LocalDate[],
   practitioner: () => Promise<SignedIn>,
+  until: number = DAYS,
 ): Promise<{ patientId: string; token: string }> {
   const luck = chance(seed);
   // What is told of the days is drawn apart, so that the sessions stay as they were.
@@ -79,7 +80,7 @@ export async function live(
   let here: PatientHere | null = null;
   let token = '';
   const toDecide = [...(story.decides ?? [])];
-  for (let day = begin; day < DAYS; day += 1) {
+  for (let day = begin; day < until; day += 1) {
     const written = story.versions.findIndex((version) => version.onDay === day);
     const visit = visits.find((one) => one.onDay === day);
     const [decision] = toDecide;

@@ -25,7 +25,13 @@ const shared = globalThis as unknown as Record<symbol, House | undefined>;
 /** Longest synchronous wait for another process's write, in milliseconds. */
 const WAIT_MS = 250;
 /** How long a write is tried again before it fails loudly, in milliseconds. */
-const PATIENCE_MS = 5_000;
+export const PATIENCE_MS = 5_000;
+let patience = PATIENCE_MS;
+
+/** For tests: another patience with a database that others keep; null takes the usual one again. */
+export function setPatience(milliseconds: number | null): void {
+  patience = milliseconds ?? PATIENCE_MS;
+}
 
 /** DATABASE_URL, or a file in DATA_DIR (./data). */
 export function databaseUrl(environment: NodeJS.ProcessEnv = process.env): string {
@@ -110,7 +116,7 @@ export async function write(
   prepare: (db: ReturnType<typeof builder>) => readonly Statement[] | Promise<readonly Statement[]>,
 ): Promise<void> {
   return inQueue(async () => {
-    const until = performance.now() + PATIENCE_MS;
+    const until = performance.now() + patience;
     for (let attempt = 1; ; attempt += 1) {
       try {
         const [first, ...others] = await prepare(builder());

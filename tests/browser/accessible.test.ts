@@ -4,7 +4,16 @@ import type { Browser, Page } from 'puppeteer-core';
 import { closeDatabase, insertAlert, patientById, photosOf, write } from '@/db';
 import { signLetter } from '@/server/follow/review';
 import { referralsOf } from '@/server/visit/referral';
-import { DESK, PHONE, freshPage, launchBrowser, press, says, signInAs } from '../support/browser';
+import {
+  DESK,
+  PHONE,
+  freshPage,
+  goTo,
+  launchBrowser,
+  press,
+  says,
+  signInAs,
+} from '../support/browser';
 import {
   device,
   instant,
@@ -154,8 +163,7 @@ it('the clinic’s views', async () => {
   const look = async (name: string) => {
     found[name] = await violations(page);
   };
-  const go = (path: string, origin = server.origin) =>
-    page.goto(`${origin}${path}`, { waitUntil: 'networkidle0' });
+  const go = (path: string, origin = server.origin) => goTo(page, `${origin}${path}`);
   await go('/', empty.origin);
   await look('first run');
   await go('/sign-in');
@@ -278,19 +286,19 @@ it('the patient’s views, with targets a finger can hit', async () => {
   const look = async (name: string) => {
     found[name] = [...(await violations(page)), ...(await smallTargets(page))];
   };
-  await page.goto(`${server.origin}/today`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/today`);
   await look('no link');
-  await page.goto(`${server.origin}/open#${'x'.repeat(43)}`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/open#${'x'.repeat(43)}`);
   await says(page, 'no longer works');
   await look('ended link');
   await page.goto('about:blank');
-  await page.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/open#${link}`);
   await says(page, 'Everything you did');
   await look('today');
   await press(page, 'Answer the health questions');
   await says(page, 'Before your visit');
   await look('health questions');
-  await page.goto(`${server.origin}/today`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/today`);
   await says(page, 'Everything you did');
   await press(page, 'Begin');
   await says(page, 'I understand');
@@ -322,7 +330,7 @@ it('the patient’s views, with targets a finger can hit', async () => {
   await page.click('input[name=pain][value="5"]');
   await look('check-in, answered');
   for (const path of ['progress', 'settings', 'pause']) {
-    await page.goto(`${server.origin}/today/${path}`, { waitUntil: 'networkidle0' });
+    await goTo(page, `${server.origin}/today/${path}`);
     await look(path);
     expect([path, await smallTargets(page)]).toEqual([path, []]);
   }

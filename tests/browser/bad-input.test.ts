@@ -6,11 +6,13 @@ import { closeDatabase, databaseUrl, versionsOf } from '@/db';
 import {
   DESK,
   PHONE,
+  beMember,
   freshPage,
+  goTo,
   launchBrowser,
   press,
+  reloaded,
   says,
-  beMember,
   textOf,
 } from '../support/browser';
 import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
@@ -35,7 +37,7 @@ afterAll(async () => {
 async function planOf(patientId: string) {
   const page = await freshPage(browser, DESK);
   await beMember(page, server.origin, practitioner.token);
-  await page.goto(`${server.origin}/patients/${patientId}/plan`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/patients/${patientId}/plan`);
   return page;
 }
 
@@ -89,7 +91,7 @@ it('undoes a removal, moves lines by key, and keeps an unsaved desk through a re
   await press(page, 'Undo');
   expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
   await says(page, 'This desk is kept');
-  await page.reload({ waitUntil: 'networkidle0' });
+  await reloaded(page);
   await says(page, 'Your unsaved desk is back');
   expect(await names()).toEqual(['Hands-behind chest stretch', 'Tuck lying down']);
   expect(await page.$eval('input[aria-label="Dose of Tuck lying down"]', (i) => i.value)).toBe(
@@ -118,7 +120,7 @@ it('tells the second of two tabs, and loses neither’s lines', async () => {
 it('adds one patient when the form is sent twice', async () => {
   const page = await freshPage(browser, DESK);
   await beMember(page, server.origin, practitioner.token);
-  await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/patients/new`);
   const count = async () => {
     const client = createClient({ url: databaseUrl() });
     const { rows } = await client.execute(
@@ -141,7 +143,7 @@ it('adds one patient when the form is sent twice', async () => {
 it('says which field is missing and keeps what was typed', async () => {
   const page = await freshPage(browser, DESK);
   await beMember(page, server.origin, practitioner.token);
-  await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/patients/new`);
   await page.type('input[name=complaint]', 'A complaint that must stay');
   await press(page, 'Add and write');
   await says(page, 'The name is missing.');
@@ -158,7 +160,7 @@ it.each([
   await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
   const desk = await planOf(patientId);
   for (const path of [`patients/${patientId}/plan`, `patients/${patientId}/follow`, '']) {
-    await desk.goto(`${server.origin}/${path}`, { waitUntil: 'networkidle0' });
+    await goTo(desk, `${server.origin}/${path}`);
     expect(await textOf(desk)).toContain(name);
     for (const { width, height } of [DESK, PHONE]) {
       await desk.setViewport({ width, height });
@@ -168,7 +170,7 @@ it.each([
   }
   const { link } = await device(practitioner, patientId);
   const phone = await freshPage(browser, PHONE);
-  await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${server.origin}/open#${link}`);
   await says(phone, name);
   expect(
     await phone.evaluate(() => document.documentElement.scrollWidth - innerWidth),
@@ -178,7 +180,7 @@ it.each([
 it('refuses a name of 201 characters with a sentence', async () => {
   const page = await freshPage(browser, DESK);
   await beMember(page, server.origin, practitioner.token);
-  await page.goto(`${server.origin}/patients/new`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${server.origin}/patients/new`);
   await page.type('input[name=name]', 'x'.repeat(201));
   await page.type('input[name=complaint]', 'Neck');
   await press(page, 'Add and write');
@@ -187,10 +189,10 @@ it('refuses a name of 201 characters with a sentence', async () => {
 
 it('says that a link is not complete, or no longer works', async () => {
   const phone = await freshPage(browser, PHONE);
-  await phone.goto(`${server.origin}/open`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${server.origin}/open`);
   await says(phone, 'This link is not complete.');
   await phone.goto('about:blank');
-  await phone.goto(`${server.origin}/open#${'x'.repeat(43)}`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${server.origin}/open#${'x'.repeat(43)}`);
   await says(phone, 'This link no longer works.');
   expect(phone.url()).not.toContain('xxx');
 });
@@ -204,7 +206,7 @@ it('says in a sentence that the database is missing', async () => {
   });
   try {
     const page = await freshPage(browser, DESK);
-    await page.goto(`${broken.origin}/sign-in`, { waitUntil: 'networkidle0' });
+    await goTo(page, `${broken.origin}/sign-in`);
     await says(page, 'The record cannot be reached just now');
     const answer = await fetch(`${broken.origin}/api/v1/sign-in`, {
       method: 'POST',

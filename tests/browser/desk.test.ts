@@ -8,7 +8,17 @@ import { versionsOf } from '@/db';
 import { decideFinding, findingList } from '@/server/visit/findings';
 import { saveMeasurements } from '@/server/visit/measuring';
 import { saveScreening } from '@/server/visit/screening';
-import { DESK, PHONE, beMember, freshPage, press, says, textOf } from '../support/browser';
+import {
+  DESK,
+  PHONE,
+  beMember,
+  freshPage,
+  goTo,
+  press,
+  reloaded,
+  says,
+  textOf,
+} from '../support/browser';
 import { makePatient, prescribe } from '../support/clinic';
 import { browserStage, measure, patientOf, screening } from '../support/stage';
 
@@ -202,7 +212,7 @@ it('lets the day be dragged and moved by key, keeps it, and never puts it on wha
     {},
     evening,
   );
-  await page.reload({ waitUntil: 'networkidle0' });
+  await reloaded(page);
   expect((await at()) >= 1140 || (await at()) <= 1050).toBe(true);
 });
 
@@ -215,9 +225,7 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
   await says(mine, 'This desk is kept');
   const theirs = await freshPage(stage.browser, DESK);
   await beMember(theirs, stage.server.origin, stage.lead.token);
-  await theirs.goto(`${stage.server.origin}/patients/${patientId}/plan`, {
-    waitUntil: 'networkidle0',
-  });
+  await goTo(theirs, `${stage.server.origin}/patients/${patientId}/plan`);
   await says(theirs, `Also writing: ${stage.practitioner.name}`);
   expect(await textOf(theirs)).not.toContain('Your unsaved desk');
   const elsewhere = await stage.open(`/patients/${patientId}/plan`);
@@ -235,7 +243,7 @@ it('keeps a template and applies it to another patient', async () => {
   await page.type('[role=dialog] input', 'Blades first');
   await press(page, 'Keep');
   await says(page, 'Kept as a template');
-  await page.goto(`${stage.server.origin}/patients/${to}/plan`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/patients/${to}/plan`);
   await press(page, 'Templates');
   await clickLabel(page, 'Apply Blades first');
   await page.waitForSelector('input[aria-label="Dose of Blade set, down and back"]');
@@ -295,9 +303,8 @@ it('takes exercises in from a file, row by row, and offers an own one on the des
   await press(page, 'Keep');
   await page.waitForFunction(() => location.pathname === '/exercises');
   await says(page, 'Harbour wall lean');
-  await page.goto(`${stage.server.origin}/patients/${await makePatient(stage.practitioner)}/plan`, {
-    waitUntil: 'networkidle0',
-  });
+  const another = await makePatient(stage.practitioner);
+  await goTo(page, `${stage.server.origin}/patients/${another}/plan`);
   await page.keyboard.press('/');
   await page.keyboard.type('harbour wall');
   await page.keyboard.press('Enter');

@@ -3,7 +3,7 @@ import { openAlertsOf } from '@/db';
 import { fileOf } from '@/server/visit/entries';
 import { saveScreening } from '@/server/visit/screening';
 import { latestMeasures } from '@/server/visit/measuring';
-import { beMember, freshPage, DESK, press, says, textOf } from '../support/browser';
+import { DESK, beMember, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { makePatient, prescribe } from '../support/clinic';
 import { browserStage, patientOf, screening } from '../support/stage';
 
@@ -92,7 +92,7 @@ it('tells that a programme still runs when a later screening blocks, and pauses 
   await says(page, 'predicted to last 52 s to 1 min 49 s');
   await page.evaluate(() => sessionStorage.clear());
   await saveScreening(stage.practitioner, screening(id, ['fever']));
-  await page.goto(`${stage.server.origin}/patients/${id}/screen`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/patients/${id}/screen`);
   await says(page, 'The programme sent earlier still runs at home.');
   await page.click('::-p-xpath(//div[p[contains(., "still runs")]]//button)');
   await says(page, 'Let it go on');
@@ -195,7 +195,7 @@ it('keeps the cue that worked, and lets a finding be edited, dismissed with a re
   await fill(page, 'Add one of your own', 'Left shoulder blade wings');
   await page.click('::-p-xpath(//form[.//label[contains(., "Add one of your own")]]//button)');
   await says(page, 'Left shoulder blade wings');
-  await page.goto(`${stage.server.origin}/patients/${id}/plan`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/patients/${id}/plan`);
   await says(page, 'Left turn is a matter of control');
   await says(page, 'Cue: “slide the ear back”.');
   expect(page.problems).toEqual([]);
@@ -205,7 +205,7 @@ it('keeps the cue that worked, and lets a finding be edited, dismissed with a re
 it('lets the lead put the clinic’s own detectable change, and take it back', async () => {
   const page = await freshPage(stage.browser, DESK);
   await beMember(page, stage.server.origin, stage.lead.token);
-  await page.goto(`${stage.server.origin}/clinic`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/clinic`);
   await page.click('::-p-xpath(//button[contains(., "Change Wall gap")])');
   await fill(page, 'Real from, mm', '6');
   await press(page, 'Keep');

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { insertAlert, versionsOf, write } from '@/db';
 import { setClock } from '@/server/clock';
 import { takeIn } from '@/server/take-in';
-import { press, says, textOf } from '../support/browser';
+import { goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, instant, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { eventually } from '../support/record';
@@ -123,7 +123,7 @@ it('accepts a proposal with one key and sends it as the next version', async () 
     const rows = (await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? [];
     expect(rows.map(sentVersion).at(-1)?.lines[0]?.text).toBe('x2 hold 5s gap 3s daily');
   });
-  await page.reload({ waitUntil: 'networkidle0' });
+  await reloaded(page);
   await page.click('::-p-xpath(//summary[contains(., "Decided so far")])');
   await says(page, 'accepted by');
   expect(page.problems).toEqual([]);
@@ -233,7 +233,7 @@ it('discharges with a keep-going programme', async () => {
     all.find((one) => one.textContent.startsWith('Sign the letter'))?.click(),
   );
   await says(page, 'Discharge: Plover Ness');
-  await page.goto(`${stage.server.origin}/?name=Plover`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/?name=Plover`);
   await says(page, 'Discharged.');
   const rows = (await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? [];
   expect(rows.map(sentVersion).at(-1)?.lines[0]?.text).toBe('x2 hold 3s gap 3s every other day');

@@ -4,6 +4,7 @@ import {
   DESK,
   PHONE,
   freshPage,
+  goTo,
   launchBrowser,
   press,
   says,
@@ -88,7 +89,7 @@ it('prescribes two exercises by keyboard, opens the link on a phone, does the se
   await twiceAsFast(phone);
   const addresses: string[] = [];
   phone.on('request', (request) => addresses.push(request.url()));
-  await phone.goto(link, { waitUntil: 'networkidle0' });
+  await goTo(phone, link);
   await phone.waitForFunction(() => location.pathname === '/today');
   await says(phone, 'Tuck lying down');
   await press(phone, 'Begin');
@@ -119,12 +120,12 @@ it('prescribes two exercises by keyboard, opens the link on a phone, does the se
     { rep: 2, held: 1 },
   ]);
 
-  await desk.goto(`${server.origin}/patients/${patientId}/follow`, { waitUntil: 'networkidle0' });
+  await goTo(desk, `${server.origin}/patients/${patientId}/follow`);
   const follow = await textOf(desk);
   expect(follow).toContain('1 of 1');
   expect(follow).toContain('3 of 10');
   expect(follow).toContain('warm and loose');
-  await desk.goto(`${server.origin}/`, { waitUntil: 'networkidle0' });
+  await goTo(desk, `${server.origin}/`);
   const morning = await textOf(desk);
   expect(morning).toContain('Linnet Marlow');
   expect(morning).toContain('Neck ache');
@@ -136,7 +137,7 @@ it('lets a new clinic in with the code from the terminal, once', async () => {
   const empty = await startTestServer();
   try {
     const page = await freshPage(browser, DESK);
-    await page.goto(`${empty.origin}/`, { waitUntil: 'networkidle0' });
+    await goTo(page, `${empty.origin}/`);
     await says(page, 'Set up the clinic');
     const code = /type this code: (\w+)/.exec(empty.log())?.[1] ?? '';
     const fields = {
@@ -167,7 +168,7 @@ it('lets a new clinic in with the code from the terminal, once', async () => {
       page.keyboard.press('Enter'),
     ]);
     await says(page, 'No patients yet.');
-    await page.goto(`${empty.origin}/first-run`, { waitUntil: 'networkidle0' });
+    await goTo(page, `${empty.origin}/first-run`);
     expect(page.url()).not.toContain('first-run');
   } finally {
     await empty.close();

@@ -1,7 +1,7 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
-import { PHONE, freshPage, press, says, textOf } from '../support/browser';
+import { PHONE, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { ROOT, temporaryFolder } from '../support/server';
 import { browserStage } from '../support/stage';
@@ -36,7 +36,7 @@ function unbracketed(page: Page): Promise<string[]> {
 }
 
 async function choose(phone: Page, tag: string): Promise<void> {
-  await phone.goto(`${stage.server.origin}/today/settings`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${stage.server.origin}/today/settings`);
   await phone.select(`select:has(option[value="${tag}"])`, tag);
   await Promise.all([
     phone.waitForNavigation({ waitUntil: 'networkidle0' }),
@@ -76,7 +76,7 @@ describe('the patient’s language', () => {
     ]);
     const { link } = await device(stage.practitioner, patientId);
     const phone = await freshPage(stage.browser, PHONE);
-    await phone.goto(`${stage.server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+    await goTo(phone, `${stage.server.origin}/open#${link}`);
     await says(phone, 'Begin');
     await choose(phone, 'pt');
     const others = new Set((await othersWords(phone)).flatMap(wordsIn));
@@ -86,7 +86,7 @@ describe('the patient’s language', () => {
     expect(await strange()).toEqual(['English']);
     expect(await phone.$eval('main', (main) => main.lang)).toBe('pt');
     for (const path of ['/today/progress', '/today/pause', '/health', '/today']) {
-      await phone.goto(`${stage.server.origin}${path}`, { waitUntil: 'networkidle0' });
+      await goTo(phone, `${stage.server.origin}${path}`);
       expect([path, await strange()]).toEqual([path, []]);
     }
     expect(await textOf(phone)).toContain('⟦⟦4⟧ times in a row; do that ⟦3⟧ times over⟧');
@@ -94,7 +94,7 @@ describe('the patient’s language', () => {
     await press(phone, '⟦A short word about today⟧');
     await says(phone, '⟦Your worst pain today, 0 to 10⟧');
     expect(await strange()).toEqual([]);
-    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+    await goTo(phone, `${stage.server.origin}/today`);
     await press(phone, '⟦Begin⟧');
     await says(phone, '⟦Before your first session⟧');
     expect(await strange()).toEqual([]);
@@ -115,7 +115,7 @@ describe('the patient’s language', () => {
   it('is what the browser asks for while the link is not open', async () => {
     const phone = await freshPage(stage.browser, PHONE);
     await phone.setExtraHTTPHeaders({ 'Accept-Language': 'pt-BR,pt;q=0.9,en;q=0.8' });
-    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+    await goTo(phone, `${stage.server.origin}/today`);
     expect(await textOf(phone)).toContain('⟦Open your personal link⟧');
     expect(await unbracketed(phone)).toEqual([]);
     await phone.close();

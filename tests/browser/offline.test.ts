@@ -1,19 +1,7 @@
-import { rmSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
-import { eventsOfDay } from '@/db';
-import {
-  PHONE,
-  freshPage,
-  launchBrowser,
-  press,
-  reportTrouble,
-  says,
-  textOf,
-  twiceAsFast,
-} from '../support/browser';
-import { device, makePatient, prescribe, today } from '../support/clinic';
+import { PHONE, freshPage, goTo, press, reportTrouble, says, textOf, twiceAsFast } from '../support/browser';
+import { device, makePatient, prescribe } from '../support/clinic';
 import { eventually, repsTold, toldToday, untilToldExactly } from '../support/record';
-import { temporaryFolder } from '../support/server';
 import { browserStage } from '../support/stage';
 
 const stage = browserStage();
@@ -44,7 +32,7 @@ async function phoneWith(lines = LINES) {
   const { link } = await device(practitioner, patientId);
   const phone = await freshPage(stage.browser, PHONE);
   await twiceAsFast(phone);
-  await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${server.origin}/open#${link}`);
   await phone.waitForFunction(() => location.pathname === '/today');
   await says(phone, 'Everything you did is at harbour.');
   await kept(phone);
@@ -109,76 +97,6 @@ it('opens, plays and keeps everything with the clinic’s server gone, across a 
   await says(again, 'Everything you did is at harbour.');
 });
 
-it('loses nothing when the browser itself is closed in the middle', async () => {
-  const { practitioner, server } = stage;
-  const patientId = await makePatient(practitioner, 'Linnet Marlow');
-  await prescribe(practitioner, patientId, LINES);
-  const { link } = await device(practitioner, patientId);
-  const profile = temporaryFolder('profile');
-  try {
-    const first = await launchBrowser(profile);
-    const phone = await first.newPage();
-    await twiceAsFast(phone);
-    await phone.setViewport(PHONE);
-    await phone.goto(`${server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
-    await press(phone, 'Begin');
-    await press(phone, 'I understand');
-    await press(phone, 'Start');
-    await says(phone, '3 of 4');
-    await server.stop('SIGKILL');
-    await says(phone, '4 of 4');
-    await first.close();
-    await server.start();
-    const second = await launchBrowser(profile);
-    const again = await second.newPage();
-    await again.goto(`${server.origin}/today`, { waitUntil: 'networkidle0' });
-    // What was done before the browser went is told, each once, and the rest is still to do.
-    // A slow machine may finish the fourth before the browser is gone.
-    await eventually(async () => {
-      const told = (await repsOf(patientId)).map(({ rep }) => rep);
-      expect(told.length).toBeGreaterThanOrEqual(3);
-      expect(told).toEqual([1, 2, 3, 4].slice(0, told.length));
-    });
-    await says(again, 'Go on where you left off');
-    await second.close();
-  } finally {
-    rmSync(profile, { recursive: true, force: true });
-  }
-});
-
-it('tells the same things ten times without anything being there twice', async () => {
-  const { phone, patientId } = await phoneWith();
-  const posted: string[] = [];
-  phone.on('request', (request) => {
-    if (request.url().endsWith('/patient/events')) posted.push(request.postData() ?? '');
-  });
-  await press(phone, 'Begin');
-  await press(phone, 'I understand');
-  await press(phone, 'Start');
-  await says(phone, 'Done. What you did is saved.');
-  await press(phone, 'Leave without telling');
-  await untilTold(patientId, 6);
-  // The end of the session is told after its reps: only then is the count settled.
-  await says(phone, 'Everything you did is at harbour.');
-  const before = (await eventsOfDay(stage.practitioner.clinicId, patientId, today())).length;
-  const answers = await phone.evaluate(async (bodies) => {
-    const statuses: number[] = [];
-    for (let time = 0; time < 10; time += 1)
-      for (const body of bodies) {
-        const response = await fetch('/api/v1/patient/events', {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json' },
-          body,
-        });
-        statuses.push(response.status);
-      }
-    return statuses;
-  }, posted);
-  expect(new Set(answers)).toEqual(new Set([200]));
-  expect(await eventsOfDay(stage.practitioner.clinicId, patientId, today())).toHaveLength(before);
-  expect(await repsOf(patientId)).toHaveLength(6);
-});
-
 it('shows the days to come without a server, and says when it does not know one', async () => {
   const { phone } = await phoneWith([
     { exerciseId: 'tuck-lying', dose: '10x10s every other day' },
@@ -226,40 +144,6 @@ it('advises by the rules without a server, pauses at once, and tells the clinic 
   });
 });
 
-it('goes at the patient’s own pace, does less truthfully, and begins an exercise again', async () => {
-  const { phone, patientId } = await phoneWith();
-  await press(phone, 'Begin');
-  await press(phone, 'I understand');
-  await phone.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
-  await phone.$$eval('footer label', (labels) =>
-    labels.find((one) => one.textContent?.includes('I tap when I am done'))?.click(),
-  );
-  await press(phone, 'Start');
-  await press(phone, 'I am ready');
-  await says(phone, 'Done, next');
-  await new Promise((resolve) => setTimeout(resolve, 1200));
-  await press(phone, 'Done, next');
-  await press(phone, 'Once more');
-  await press(phone, 'I am ready');
-  await says(phone, 'Done, next');
-  await new Promise((resolve) => setTimeout(resolve, 2500));
-  await press(phone, 'Done, next');
-  await press(phone, 'Do less');
-  await says(phone, 'Sciatic nerve slider, sitting');
-  await press(phone, 'Stop');
-  await press(phone, 'It is enough for now');
-  await press(phone, 'Leave without telling');
-  await eventually(async () => {
-    const lines = (await toldToday(stage.practitioner.clinicId, patientId)).filter(
-      (body) => body.type === 'line',
-    );
-    expect(lines.every(({ skipped }) => skipped === null)).toBe(true);
-    const moved = (await repsOf(patientId)).map((rep) => rep.moved);
-    expect(moved.every((seconds) => seconds >= 1)).toBe(true);
-    expect(Math.max(...moved)).toBeGreaterThan(2.2);
-  });
-});
-
 it('takes a word about the day, and it is at the clinic', async () => {
   const { phone, patientId } = await phoneWith();
   await press(phone, 'A short word about today');
@@ -281,7 +165,7 @@ it('takes a word about the day, and it is at the clinic', async () => {
 
 it('keeps settings, a pause and a calendar made on the phone', async () => {
   const { phone } = await phoneWith();
-  await phone.goto(`${stage.server.origin}/today/settings`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${stage.server.origin}/today/settings`);
   await phone.$eval('input[name=text]:not(:checked)', (input) => input.click());
   expect(await phone.evaluate(() => document.documentElement.dataset.text)).toBe('large');
   await press(phone, 'Save');
@@ -292,7 +176,7 @@ it('keeps settings, a pause and a calendar made on the phone', async () => {
   const calendar = await fetch(text ?? '');
   expect(calendar.headers.get('content-type')).toContain('text/calendar');
   expect(await calendar.text()).toContain('BEGIN:VEVENT');
-  await phone.goto(`${stage.server.origin}/today/pause`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${stage.server.origin}/today/pause`);
   await press(phone, 'Pause these days');
   await says(phone, 'You have paused it.');
 });
@@ -311,11 +195,11 @@ it('fits a phone 320 wide, also with the largest text', async () => {
             .map((one) => `${one.tagName} ${one.textContent?.slice(0, 40)}`),
     );
   for (const path of ['', '/progress', '/settings', '/pause']) {
-    await phone.goto(`${stage.server.origin}/today${path}`, { waitUntil: 'networkidle0' });
+    await goTo(phone, `${stage.server.origin}/today${path}`);
     await phone.waitForFunction(() => document.documentElement.dataset.text === 'larger');
     expect([path, await sticking()]).toEqual([path, []]);
   }
-  await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${stage.server.origin}/today`);
   await press(phone, 'Begin');
   await press(phone, 'I understand');
   await press(phone, 'Start');

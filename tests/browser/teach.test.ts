@@ -4,7 +4,7 @@ import { SAID_PARTS, type TaughtLine, untaught } from '@/core/teach';
 import { teachBacksOf, versionsOf } from '@/db';
 import { saveEntry } from '@/server/visit/entries';
 import { signTeaching } from '@/server/visit/teaching';
-import { DESK, PHONE, press, says, textOf } from '../support/browser';
+import { DESK, PHONE, press, reloaded, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { browserStage } from '../support/stage';
@@ -107,7 +107,7 @@ it('teaches five exercises by one key, warns of the missing rest, and signs what
   );
   await press(page, 'Sign the teaching of version 1');
   await says(page, 'The programme is at version 2 now, and you taught version 1.');
-  await page.reload({ waitUntil: 'networkidle0' });
+  await reloaded(page);
   await goToPage(page, 'Before the patient leaves');
   await says(page, 'Not said or checked (2)');
   for (const id of ['dose-again', 'come-back'])
@@ -274,7 +274,7 @@ it('signs a note that was edited, and shows it beside the draft', async () => {
   const plan = (await page.$$('textarea')).at(-1);
   await plan?.type(' Seen with the harbour pilot.');
   await page.waitForFunction(() => document.body.innerText.includes('Kept, not signed.'));
-  await page.reload({ waitUntil: 'networkidle0' });
+  await reloaded(page);
   expect(
     await page.$$eval('textarea', (areas) => areas.map(({ value }) => value).join('\n')),
   ).toContain('Seen with the harbour pilot.');

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { screeningsOf } from '@/db';
 import { latestMeasures } from '@/server/visit/measuring';
 import { screeningState } from '@/server/visit/screening';
-import { PHONE, freshPage, press, says, textOf } from '../support/browser';
+import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, makePatient } from '../support/clinic';
 import { browserStage, patientOf } from '../support/stage';
 
@@ -72,7 +72,7 @@ it('takes the patient’s own answers from the link, says what to do at once, an
   const id = await makePatient(stage.practitioner);
   const { link } = await device(stage.practitioner, id);
   const page = await freshPage(stage.browser, PHONE);
-  await page.goto(`${stage.server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/open#${link}`);
   await press(page, 'Answer the health questions');
   await says(page, 'Before your visit');
   await page.click('input[name="saddle-numbness"]');
@@ -80,7 +80,7 @@ it('takes the patient’s own answers from the link, says what to do at once, an
   await press(page, 'Send my answers');
   await says(page, 'Some of your answers need help now.');
   await says(page, 'Call 000.');
-  await page.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/today`);
   expect(await textOf(page)).not.toContain('Answer the health questions');
   await page.close();
 
@@ -110,7 +110,7 @@ it('measures by keyboard, warns when trials disagree, and names the field that i
     await page.$eval(trial('Neck turn left', 2), (input) => (input as HTMLInputElement).value),
   ).toBe('72');
   expect(await latestMeasures(await patientOf(stage, id))).toEqual([]);
-  await page.reload({ waitUntil: 'networkidle0' });
+  await reloaded(page);
   expect(
     await page.$eval(trial('Neck turn right', 1), (input) => (input as HTMLInputElement).value),
   ).toBe('740');
@@ -121,7 +121,7 @@ it('measures by keyboard, warns when trials disagree, and names the field that i
   await says(page, 'Right neck turn 16° less than left, beyond error (10°).');
   await press(page, 'Confirm all');
   await says(page, 'Take back');
-  await page.goto(`${stage.server.origin}/patients/${id}/plan`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${stage.server.origin}/patients/${id}/plan`);
   await says(page, 'Points to: held stretches for the short side.');
   expect(page.problems).toEqual([]);
   await page.close();

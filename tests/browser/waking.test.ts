@@ -1,5 +1,5 @@
 import { eventually } from '../support/record';
-import { PHONE, freshPage, press, says, textOf } from '../support/browser';
+import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/stage';
 
@@ -16,7 +16,7 @@ async function atToday(prepare?: () => void) {
   ]);
   const { link } = await device(stage.practitioner, patientId);
   const phone = await freshPage(stage.browser, PHONE);
-  await phone.goto(`${stage.server.origin}/open#${link}`, { waitUntil: 'networkidle0' });
+  await goTo(phone, `${stage.server.origin}/open#${link}`);
   await says(phone, 'Begin');
   if (prepare) await phone.evaluate(prepare);
   await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'load' });
@@ -62,9 +62,9 @@ describe('the first page', () => {
     });
     // A session was marked as kept, and the store behind it is empty.
     await phone.evaluate((id) => localStorage.setItem('dl-unsent', `session ${id}`), patientId);
-    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+    await goTo(phone, `${stage.server.origin}/today`);
     await says(phone, 'has cleared what was kept on it');
-    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'networkidle0' });
+    await goTo(phone, `${stage.server.origin}/today`);
     await says(phone, 'Everything you did is at');
     expect(await textOf(phone)).not.toContain('has cleared');
     await phone.close();
@@ -101,7 +101,7 @@ describe('the first page', () => {
       Date.prototype.getHours = () => 0;
       Date.prototype.getMinutes = () => 1;
     });
-    await phone.reload({ waitUntil: 'networkidle0' });
+    await reloaded(phone);
     await eventually(async () =>
       expect(
         await phone.evaluate(async () => {

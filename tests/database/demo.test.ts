@@ -20,14 +20,15 @@ afterAll(() => folders.forEach((folder) => rmSync(folder, { recursive: true, for
 const dates = () => dateRange(addDays(today(), 1 - DAYS), today());
 
 /** Lives one story in a database of its own. */
-async function lived(name: string, seed = 7) {
+async function lived(name: string, seed = 7, until = DAYS) {
   const folder = temporaryFolder('demo');
   folders.push(folder);
   await useDatabase(folder);
   const clinic = await makeClinic('tide');
   const story = STORIES.find((one) => one.name.startsWith(name));
   if (!story) throw new Error(`no story of ${name}`);
-  const { patientId } = await live(story, seed, dates(), () => member(clinic.emails.practitioner));
+  const practitioner = () => member(clinic.emails.practitioner);
+  const { patientId } = await live(story, seed, dates(), practitioner, until);
   const days = await daysDone(clinic.id, [patientId], dates()[0] ?? today(), today());
   return {
     clinic,
@@ -39,23 +40,23 @@ async function lived(name: string, seed = 7) {
 
 it('lives the same story twice from the same seed, and another from another', async () => {
   const [once, again, other] = [
-    await lived('Ansel'),
-    await lived('Ansel'),
-    await lived('Ansel', 8),
+    await lived('Ansel', 7, 14),
+    await lived('Ansel', 7, 14),
+    await lived('Ansel', 8, 14),
   ];
-  expect(once.shares.length).toBeGreaterThan(50);
+  expect(once.shares.length).toBeGreaterThan(10);
   expect(again.shares).toEqual(once.shares);
   expect(other.shares).not.toEqual(once.shares);
 }, 240_000);
 
-it('writes through the same code as real use: every kept fold equals its events folded anew', async () => {
-  const { clinic, patientId, days } = await lived('Ilse');
+/** Every kept day equals its events folded anew. */
+async function foldsHold({ clinic, patientId, days }: Awaited<ReturnType<typeof lived>>) {
   const patient = await patientById(clinic.id, patientId);
   if (!patient) throw new Error('no patient');
   const versions = ((await versionsOf(clinic.id, [patientId])).get(patientId) ?? []).map(
     sentVersion,
   );
-  expect(versions).toHaveLength(2);
+  expect(days.length).toBeGreaterThan(20);
   for (const row of days) {
     const events = await eventsOfDay(clinic.id, patientId, row.localDate);
     const anew = foldEvents(row.localDate, events, versions, {
@@ -65,9 +66,9 @@ it('writes through the same code as real use: every kept fold equals its events 
     expect([row.localDate, row.done, row.report]).toEqual([row.localDate, anew.done, anew.report]);
     expect(row).toMatchObject({ pain: anew.pain, events: events.length });
   }
-}, 240_000);
+}
 
-it('tells each story: fading, never opened, flare and recovery', async () => {
+it('tells each story through the same code as real use: fading, never opened, flare and recovery', async () => {
   const fading = await lived('Ylva');
   const half = (from: number, to: number) =>
     fading.days.filter(
@@ -85,6 +86,7 @@ it('tells each story: fading, never opened, flare and recovery', async () => {
     { cause: 'stop', fromDate: dates()[32], toDate: dates()[35] },
   ]);
   expect(await openAlertsOf(flare.clinic.id, [flare.patientId])).toEqual([]);
+  await foldsHold(flare);
 }, 240_000);
 
 it('draws chance from its seed alone', () => {

@@ -12,7 +12,7 @@ import {
   guard,
   write,
 } from '@/db';
-import { read } from '@/db/door';
+import { PATIENCE_MS, read, setPatience } from '@/db/door';
 import { failedAttempt } from '@/db/schema';
 import { ZONE, instant, makeClinic, member, useDatabase } from '../support/clinic';
 import { ROOT, temporaryFolder } from '../support/server';
@@ -82,7 +82,10 @@ describe('what was acknowledged is stored', () => {
 });
 
 describe('a write that cannot be carried out', () => {
-  it('fails loudly after five seconds of a lock, stores nothing, and the next one works', async () => {
+  it('fails loudly when its patience with a lock is over, stores nothing, and the next one works', async () => {
+    expect(PATIENCE_MS).toBe(5_000);
+    setPatience(700);
+    const began = performance.now();
     const other = createClient({ url: databaseUrl(), timeout: 100 });
     const tx = await other.transaction('write');
     await tx.execute('SELECT 1');
@@ -90,6 +93,8 @@ describe('a write that cannot be carried out', () => {
       db.insert(failedAttempt).values({ what: 'refused', at: instant(1) }),
     ]);
     await expect(failing).rejects.toEqual(new DatabaseFailure('busy', 'SQLITE_BUSY'));
+    expect(performance.now() - began).toBeGreaterThan(700);
+    setPatience(null);
     await tx.rollback();
     other.close();
     await write((db) => [db.insert(failedAttempt).values({ what: 'accepted', at: instant(2) })]);

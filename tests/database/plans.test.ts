@@ -5,8 +5,7 @@ import type { Client, InArgs, InStatement } from '@libsql/client';
 const statements = new Map<string, InArgs>();
 
 jest.mock('@libsql/client', () => {
-  // eslint-disable-next-line @typescript-eslint/no-unsafe-assignment -- the module itself
-  const real: typeof LibSql = jest.requireActual('@libsql/client');
+  const real = jest.requireActual<typeof LibSql>('@libsql/client');
   return {
     ...real,
     createClient: (config: Parameters<typeof real.createClient>[0]): Client => {
@@ -14,9 +13,8 @@ jest.mock('@libsql/client', () => {
       const note = (one: InStatement) => {
         if (typeof one !== 'string') statements.set(one.sql, one.args ?? []);
       };
-      const execute = client.execute.bind(client) as (
-        one: InStatement,
-      ) => ReturnType<Client['execute']>;
+      const execute: (one: InStatement) => ReturnType<Client['execute']> =
+        client.execute.bind(client);
       client.execute = (one: InStatement) => {
         note(one);
         return execute(one);

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type HTTPResponse, type Page } from 'puppeteer-core';
 import { PASSWORD } from './clinic';
 
 // A real browser on a slow machine takes its time.
@@ -61,14 +61,53 @@ export async function twiceAsFast(page: Page): Promise<void> {
   });
 }
 
+/**
+ * Waits until the page answers touches: its scripts have taken it over, or it is one that begins them
+ * at the first touch (decision 0025).
+ */
+export async function awake(page: Page): Promise<void> {
+  const isAwake = () => {
+    const root = document.querySelector('main') ?? document.body;
+    return (
+      document.readyState === 'complete' &&
+      (document.querySelector('script[data-late]') !== null ||
+        Object.keys(root).some((key) => key.startsWith('__reactFiber')))
+    );
+  };
+  for (;;) {
+    try {
+      await page.waitForFunction(isAwake, { polling: 50 });
+      return;
+    } catch (error) {
+      // The page went on to another one meanwhile: that one is waited for.
+      if (!/context was destroyed|detached|navigat/i.test(String(error))) throw error;
+    }
+  }
+}
+
+/** Opens an address and waits until its page answers touches. */
+export async function goTo(page: Page, url: string): Promise<HTTPResponse | null> {
+  const response = await page.goto(url, { waitUntil: 'load' });
+  await awake(page);
+  return response;
+}
+
+/** Loads the page anew and waits until it answers touches. */
+export async function reloaded(page: Page): Promise<void> {
+  await page.reload({ waitUntil: 'load' });
+  await awake(page);
+}
+
 export async function signInAs(page: Page, origin: string, email: string): Promise<void> {
-  await page.goto(`${origin}/sign-in`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${origin}/sign-in`);
   await page.type('input[name=email]', email);
   await page.type('input[name=password]', PASSWORD);
   await Promise.all([
-    page.waitForNavigation({ waitUntil: 'networkidle0' }),
+    page.waitForFunction(() => location.pathname !== '/sign-in'),
     page.keyboard.press('Enter'),
   ]);
+  await page.waitForSelector('nav');
+  await awake(page);
 }
 
 /** Puts a member's cookie into the page's browser: for tests that are not about signing in. */

@@ -6,7 +6,7 @@ import type { MeasurementDraft } from '@/core/records';
 import { type Patient, closeDatabase, patientById } from '@/db';
 import { setClock } from '@/server/clock';
 import { saveEntry } from '@/server/visit/entries';
-import { DESK, type PHONE, beMember, freshPage, launchBrowser } from './browser';
+import { DESK, type PHONE, beMember, freshPage, goTo, launchBrowser } from './browser';
 import { makeClinic, makePatient, member, today, useDatabase } from './clinic';
 import { type TestServer, startTestServer, temporaryFolder } from './server';
 
@@ -61,7 +61,7 @@ export function browserStage(environment: Record<string, string> = {}): BrowserS
     async open(path, viewport = DESK) {
       const page = await freshPage(stage.browser, viewport);
       await beMember(page, stage.server.origin, stage.practitioner.token);
-      await page.goto(`${stage.server.origin}${path}`, { waitUntil: 'networkidle0' });
+      await goTo(page, `${stage.server.origin}${path}`);
       return page;
     },
   } as BrowserStage;

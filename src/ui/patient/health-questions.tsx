@@ -3,13 +3,7 @@
 import type { PatientWord } from '@/catalogue';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import {
-  type Answer,
-  NOTHING_ANSWERED,
-  type QuestionId,
-  answerTheRestNo,
-  questionsFor,
-} from '@/core/screen';
+import { type Answer, NOTHING_ANSWERED, answerTheRestNo, questionsFor } from '@/core/screen';
 import { post } from '../forms/post';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
@@ -31,9 +25,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
 
   const typed = { ...facts, age: age.trim() === '' ? null : Number(age) };
   const questions = questionsFor(typed, 'patient');
-  const open = questions.filter(
-    (question) => facts.answers[question.id] === undefined,
-  );
+  const open = questions.filter((question) => facts.answers[question.id] === undefined);
 
   async function send() {
     if (busy) return;

@@ -7,7 +7,6 @@ import { v4 as uuid } from 'uuid';
 import {
   GROUPS,
   type GroupId,
-  type QuestionId,
   type ScreeningAnswers,
   answerTheRestNo,
   questionsFor,

@@ -1,0 +1,111 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ENVIRONMENT, ROOT, run } from './project.mjs';
+
+/** What passed and failed so far, over all parts. */
+export const tally = { passed: 0, failed: 0 };
+
+const bin = (path) => join('node_modules', path);
+
+/** Runs a command to its end and gives its exit code; what it prints is shown once it has ended. */
+function ended(args, environment = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, args, {
+      cwd: ROOT,
+      env: { ...ENVIRONMENT, ...environment },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    const printed = [];
+    child.stdout.on('data', (part) => printed.push(part));
+    child.stderr.on('data', (part) => printed.push(part));
+    child.on('exit', (code) => resolve({ code, printed: Buffer.concat(printed).toString('utf8') }));
+  });
+}
+
+/** Times a part and says how long it took. */
+async function timed(name, part) {
+  const began = Date.now();
+  const verdict = await part();
+  console.log(`${verdict}: ${name} (${Math.round((Date.now() - began) / 1000)} s)`);
+}
+
+/** One check that is right or wrong as a whole. */
+export function check(name, script, ...args) {
+  return timed(name, async () => {
+    const { code, printed } = await ended([bin(script), ...args]);
+    if (code === 0) {
+      tally.passed += 1;
+      return 'ok';
+    }
+    tally.failed += 1;
+    console.log(printed);
+    return 'FAILED';
+  });
+}
+
+/** All tests of one of Jest's projects. */
+export function jest(project, ...args) {
+  return timed(`${project} tests`, async () => {
+    const output = join(ROOT, 'test-output', `${project}.json`);
+    mkdirSync(join(ROOT, 'test-output'), { recursive: true });
+    rmSync(output, { force: true });
+    const { printed } = await ended([
+      bin('jest/bin/jest.js'),
+      '--selectProjects',
+      project,
+      // A machine that is shared may stand still for seconds; a test that hangs still ends.
+      '--testTimeout',
+      '300000',
+      '--json',
+      '--outputFile',
+      output,
+      ...args,
+    ]);
+    const result = existsSync(output) ? JSON.parse(readFileSync(output, 'utf8')) : null;
+    if (!result) {
+      tally.failed += 1;
+      console.log(printed.slice(-20_000));
+      return `FAILED: the ${project} tests did not run`;
+    }
+    tally.passed += result.numPassedTests;
+    // A test file that does not even load counts as one failure.
+    const failed = result.numFailedTests + result.numRuntimeErrorTestSuites;
+    tally.failed += failed;
+    for (const { status, message, name } of result.testResults)
+      if (status === 'failed') console.log(`${name}\n${message}`);
+    return `${result.numPassedTests} passed, ${failed} failed`;
+  });
+}
+
+/** Runs parts one after the other; lanes run beside each other. */
+export const lane = async (...parts) => {
+  for (const part of parts) await part();
+};
+
+export function ensureChromium() {
+  const places = [
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/usr/bin/google-chrome',
+    process.env.CHROMIUM,
+  ];
+  if (places.some((place) => place && existsSync(place))) return;
+  console.log('Installing Debian’s Chromium …');
+  const quiet = { stdio: ['ignore', 'ignore', 'inherit'] };
+  run('apt-get', ['update', '-qq'], quiet);
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+    ...quiet,
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+}
+
+/** Says the sum and ends with it. */
+export function closeWith(error) {
+  if (error) {
+    tally.failed += 1;
+    console.error(error);
+  }
+  console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
+  process.exit(tally.failed === 0 ? 0 : 1);
+}
