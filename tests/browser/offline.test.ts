@@ -1,5 +1,14 @@
 import type { Page } from 'puppeteer-core';
-import { PHONE, freshPage, goTo, press, reportTrouble, says, textOf, twiceAsFast } from '../support/browser';
+import {
+  PHONE,
+  freshPage,
+  goTo,
+  press,
+  reportTrouble,
+  says,
+  textOf,
+  twiceAsFast,
+} from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { eventually, repsTold, toldToday, untilToldExactly } from '../support/record';
 import { browserStage } from '../support/stage';

@@ -1,7 +1,15 @@
 import { rmSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
 import { eventsOfDay } from '@/db';
-import { PHONE, freshPage, goTo, launchBrowser, press, says, twiceAsFast } from '../support/browser';
+import {
+  PHONE,
+  freshPage,
+  goTo,
+  launchBrowser,
+  press,
+  says,
+  twiceAsFast,
+} from '../support/browser';
 import { device, makePatient, prescribe, today } from '../support/clinic';
 import { eventually, repsTold, toldToday, untilToldExactly } from '../support/record';
 import { temporaryFolder } from '../support/server';

@@ -1,6 +1,16 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { closeDatabase } from '@/db';
-import { PHONE, freshPage, goTo, launchBrowser, press, reloaded, says, textOf, twiceAsFast } from '../support/browser';
+import {
+  PHONE,
+  freshPage,
+  goTo,
+  launchBrowser,
+  press,
+  reloaded,
+  says,
+  textOf,
+  twiceAsFast,
+} from '../support/browser';
 import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
 import { repsTold, toldToday, untilToldExactly } from '../support/record';
 import { type TestServer, startTestServer } from '../support/server';

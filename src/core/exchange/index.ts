@@ -1,3 +1,2 @@
 export * from './patient-pack';
 export * from './exercise-table';
-export * from './events-post';

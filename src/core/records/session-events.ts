@@ -1,6 +1,5 @@
-import { MOST_EVENTS_POSTED } from '../exchange';
 import { z } from 'zod';
-import { SKIP_REASONS, SORENESS } from '../adherence';
+import { MOST_EVENTS_POSTED, SKIP_REASONS, SORENESS } from '../adherence';
 import {
   ADVICE,
   ARM_CHAIN,

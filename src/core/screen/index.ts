@@ -13,3 +13,4 @@ export { PRESSURE_BLOCK, PRESSURE_CAUTION, type ScreeningRule } from './rule';
 export * from './rules';
 export * from './screen';
 export * from './question-ids';
+export * from './rules-version';

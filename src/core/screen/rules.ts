@@ -4,6 +4,3 @@ import type { ScreeningRule } from './rule';
 
 /** Every rule of the screening. */
 export const RULES: readonly ScreeningRule[] = [...BLOCKING_RULES, ...PRECAUTION_RULES];
-
-/** Grows with every change of questions or rules, and is stored with each screening. */
-export const RULES_VERSION = 1;

@@ -5,7 +5,7 @@ import type { SeenFault, TaughtLine } from '@/core/teach';
 import { Button } from '../primitives/button';
 import { INPUT_CLASS } from '../primitives/field';
 import type { TeachPage } from './teach-desk';
-import { Tick } from './run-sheet-page';
+import { Tick } from './tick';
 
 /** Faults of this exercise, each ticked when it was seen, with the fix that was used. */
 export function FaultRows({

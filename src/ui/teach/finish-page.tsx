@@ -4,7 +4,7 @@ import type { RefObject } from 'react';
 import type { Closing, Gap } from '@/core/teach';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
-import { Tick } from './run-sheet-page';
+import { Tick } from './tick';
 
 /** What is still open, what closes the visit, and the signature. */
 export function FinishPage({

@@ -1,6 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { SessionEventBody } from '@/core/adherence';
-import { EVENTS_BODY_LIMIT, MOST_EVENTS_POSTED } from '@/core/exchange';
+import { EVENTS_BODY_LIMIT, MOST_EVENTS_POSTED, type SessionEventBody } from '@/core/adherence';
 import type { Answer } from '../../forms/post';
 import { memoryStore } from './memory-store';
 import { type OutboxWorld, outbox } from './outbox';

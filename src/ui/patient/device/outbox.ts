@@ -1,4 +1,4 @@
-import { MOST_EVENTS_POSTED, fittingEvents } from '@/core/exchange';
+import { MOST_EVENTS_POSTED, fittingEvents } from '@/core/adherence';
 import { type Answer, post } from '../../forms/post';
 import { type DeviceStore, type WaitingEvent, deviceStore } from './store';
 

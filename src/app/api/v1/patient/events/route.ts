@@ -1,4 +1,4 @@
-import { EVENTS_BODY_LIMIT } from '@/core/exchange';
+import { EVENTS_BODY_LIMIT } from '@/core/adherence';
 import { EventsPosted } from '@/core/records';
 import { handler } from '@/server/handler';
 import { takeIn } from '@/server/take-in';

@@ -1,0 +1,99 @@
+/** What the worker uses of its own surroundings; the page's own types do not know them. */
+type Waits = { waitUntil(work: Promise<unknown>): void };
+type Surroundings = {
+  readonly location: Location;
+  readonly clients: {
+    claim(): Promise<void>;
+    matchAll(options: { type: 'window' }): Promise<readonly { focus(): Promise<unknown> }[]>;
+    openWindow(url: string): Promise<unknown>;
+  };
+  skipWaiting(): Promise<void>;
+  addEventListener(type: 'install' | 'activate', listener: (event: Waits) => void): void;
+  addEventListener(
+    type: 'message',
+    listener: (event: Waits & { readonly data: { readonly keep?: unknown } | null }) => void,
+  ): void;
+  addEventListener(
+    type: 'notificationclick',
+    listener: (event: Waits & { readonly notification: { close(): void } }) => void,
+  ): void;
+  addEventListener(
+    type: 'fetch',
+    listener: (
+      event: Waits & { readonly request: Request; respondWith(answer: Promise<Response>): void },
+    ) => void,
+  ): void;
+};
+
+/**
+ * The patient's service worker. Its scope is the patient's page only; the clinic's pages are never
+ * kept on a device. A page is answered from the network while there is one, within three seconds, and
+ * else as it was kept, headers and all, so that its policy and its nonce agree. Files carry a hash in
+ * their address: once kept they never change.
+ *
+ * Self-contained: its text is what the phone gets, so that it reaches nothing outside itself.
+ */
+export function patientWorker(self: Surroundings): void {
+  const CACHE = 'dry-lantern-1';
+  const PAGE = '/today';
+  const PATIENCE_MS = 3000;
+
+  async function keepAll(urls: readonly string[]): Promise<void> {
+    const cache = await caches.open(CACHE);
+    const wanted = new Set(urls.map((url) => new URL(url, self.location.origin).href));
+    await Promise.all(
+      [...wanted].map(async (url) => {
+        const isPage = new URL(url).pathname === PAGE;
+        if (!isPage && (await cache.match(url))) return;
+        const response = await fetch(url, { credentials: 'same-origin' });
+        if (response.ok && !response.redirected) await cache.put(url, response);
+      }),
+    );
+    for (const request of await cache.keys())
+      if (!wanted.has(request.url)) await cache.delete(request);
+  }
+
+  async function page(request: Request): Promise<Response> {
+    const cache = await caches.open(CACHE);
+    const kept = await cache.match(PAGE);
+    const fresh = fetch(request);
+    if (!kept) return fresh;
+    const late = new Promise<Response>((resolve) =>
+      setTimeout(() => resolve(kept.clone()), PATIENCE_MS),
+    );
+    const answer = fresh.then((response) => (response.status >= 500 ? kept.clone() : response));
+    return Promise.race([answer, late]).catch(() => kept.clone());
+  }
+
+  async function file(request: Request): Promise<Response> {
+    const kept = await (await caches.open(CACHE)).match(request);
+    if (!kept) return fetch(request);
+    // A worker's script needs an address of its own, without the one it was kept under.
+    return request.destination === 'worker'
+      ? new Response(kept.body, { status: kept.status, headers: kept.headers })
+      : kept;
+  }
+
+  async function show(): Promise<unknown> {
+    const [open] = await self.clients.matchAll({ type: 'window' });
+    return open ? open.focus() : self.clients.openWindow(PAGE);
+  }
+
+  self.addEventListener('install', () => void self.skipWaiting());
+  self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+  self.addEventListener('message', (event) => {
+    const keep = event.data?.keep;
+    if (Array.isArray(keep)) event.waitUntil(keepAll(keep.map(String)));
+  });
+  self.addEventListener('notificationclick', (event) => {
+    event.notification.close();
+    event.waitUntil(show());
+  });
+  self.addEventListener('fetch', (event) => {
+    const { request } = event;
+    const url = new URL(request.url);
+    if (request.method !== 'GET' || url.origin !== self.location.origin) return;
+    if (request.mode === 'navigate' && url.pathname === PAGE) event.respondWith(page(request));
+    else if (/^\/(_next\/static|figures)\//.test(url.pathname)) event.respondWith(file(request));
+  });
+}
