@@ -35,6 +35,8 @@ export default {
     {
       ...shared,
       displayName: 'browser',
+      globalSetup: '<rootDir>/tests/support/shared-server.ts',
+      globalTeardown: '<rootDir>/tests/support/shared-server-end.ts',
       testMatch: ['<rootDir>/tests/browser/**/*.test.ts', '<rootDir>/tests/security/**/*.test.ts'],
     },
     // What takes longer than every submission can wait for: `npm run long`.

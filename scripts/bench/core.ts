@@ -115,7 +115,7 @@ async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: 
   const ids = (
     await client.execute({
       // By the number of the copy, so that every story is among them.
-      sql: 'SELECT id FROM patient WHERE clinic_id = ? ORDER BY substr(id, -5) LIMIT 1000',
+      sql: 'SELECT id FROM patient WHERE clinic_id = ? ORDER BY id LIMIT 1000',
       args: [clinicId],
     })
   ).rows.map((row) => row.id as string);

@@ -52,17 +52,20 @@ async function columnsOf(client: Client): Promise<Columns> {
  */
 function copied(
   columns: Columns,
+  clinicId: string,
   from: string,
-  n: string,
+  n: number,
   { shift = 0, recent = RECENT_DAYS }: { shift?: number; recent?: number },
 ) {
+  // An id of its own that routes accept: a UUID whose first eight digits count the copies.
+  const anew = (name: string) => `'${copyOf('', n)}' || substr(${name}, 9)`;
   const moved = (name: string) => (shift > 0 ? `date(${name}, '-${shift} days')` : name);
   const value = (table: string, name: string): string => {
-    if (table === 'patient' && name === 'id') return `id || '-${n}'`;
-    if (table === 'patient' && name === 'name') return `name || ' ${n}'`;
-    if (name === 'patient_id' || name === 'programme_id' || name === 'episode_id')
-      return `${name} || '-${n}'`;
-    if (name === 'id' || name === 'token_hash') return `${name} || '-${n}'`;
+    if (table === 'patient' && name === 'name')
+      return `name || ' ${String(n).padStart(5, '0')}'`;
+    if (['id', 'patient_id', 'programme_id', 'episode_id'].includes(name)) return anew(name);
+    if (name === 'visit_id') return 'NULL';
+    if (name === 'token_hash') return `${name} || '-${n}'`;
     if (['local_date', 'effective_from', 'anchor'].includes(name)) return moved(name);
     return name;
   };
@@ -70,17 +73,30 @@ function copied(
     const names = columns.get(table) ?? [];
     const where =
       table === 'programme_line'
-        ? `programme_id IN (SELECT id FROM programme WHERE patient_id = '${from}')`
-        : `${key} = '${from}'`;
+        ? `clinic_id = '${clinicId}' AND programme_id = (SELECT id FROM programme WHERE clinic_id = '${clinicId}' AND patient_id = '${from}')`
+        : `clinic_id = '${clinicId}' AND ${key} = '${from}'`;
     const late = table === 'day_done' ? ` AND local_date >= date('now', '-${recent} days')` : '';
     return `INSERT INTO ${table} (${names.join(', ')}) SELECT ${names.map((name) => value(table, name)).join(', ')} FROM ${table} WHERE ${where}${late}`;
   });
 }
 
+/** The id of a copy. */
+function copyOf(id: string, n: number): string {
+  return n.toString(16).padStart(8, '0') + id.slice(8);
+}
+
+/** The copy with a year of records counts after all others. */
+const YEAR = 0xffffffff;
+
 /** One patient with a year of records, the ten weeks over and over. */
-async function makeYear(client: Client, columns: Columns, from: string): Promise<string> {
-  await client.batch(copied(columns, from, 'year', { shift: 290, recent: 400 }), 'write');
-  const id = `${from}-year`;
+async function makeYear(
+  client: Client,
+  columns: Columns,
+  clinicId: string,
+  from: string,
+): Promise<string> {
+  await client.batch(copied(columns, clinicId, from, YEAR, { shift: 290, recent: 400 }), 'write');
+  const id = copyOf(from, YEAR);
   const names = columns.get('day_done') ?? [];
   for (const back of [0, 70, 140, 210]) {
     const values = names.map((name) =>
@@ -91,7 +107,7 @@ async function makeYear(client: Client, columns: Columns, from: string): Promise
           : name,
     );
     await client.execute(
-      `INSERT OR IGNORE INTO day_done (${names.join(', ')}) SELECT ${values.join(', ')} FROM day_done WHERE patient_id = '${from}'`,
+      `INSERT OR IGNORE INTO day_done (${names.join(', ')}) SELECT ${values.join(', ')} FROM day_done WHERE clinic_id = '${clinicId}' AND patient_id = '${from}'`,
     );
   }
   return id;
@@ -130,10 +146,10 @@ async function records(facts: string): Promise<void> {
   const columns = await columnsOf(client);
   for (let copy = originals.length; copy < PATIENTS; copy += 1)
     await client.batch(
-      copied(columns, originals[copy % originals.length] ?? '', String(copy).padStart(5, '0'), {}),
+      copied(columns, clinicId, originals[copy % originals.length] ?? '', copy, {}),
       'write',
     );
-  const year = await makeYear(client, columns, originals[0] ?? '');
+  const year = await makeYear(client, columns, clinicId, originals[0] ?? '');
   client.close();
   writeFileSync(
     facts,

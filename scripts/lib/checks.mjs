@@ -85,6 +85,7 @@ export const lane = async (...parts) => {
 
 export function ensureChromium() {
   const places = [
+    '/usr/bin/chromium-headless-shell',
     '/usr/bin/chromium',
     '/usr/bin/chromium-browser',
     '/usr/bin/google-chrome',
@@ -94,7 +95,7 @@ export function ensureChromium() {
   console.log('Installing Debian’s Chromium …');
   const quiet = { stdio: ['ignore', 'ignore', 'inherit'] };
   run('apt-get', ['update', '-qq'], quiet);
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell'], {
     ...quiet,
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   });

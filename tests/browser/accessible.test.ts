@@ -20,11 +20,12 @@ import {
   makeClinic,
   makePatient,
   member,
+  ownDomain,
   prescribe,
   today,
   useDatabase,
 } from '../support/clinic';
-import { type TestServer, startTestServer } from '../support/server';
+import { type TestServer, sharedServer, startTestServer } from '../support/server';
 
 /** axe-core with the WCAG 2.2 AA rules finds nothing on any view, in light and in dark. */
 let server: TestServer;
@@ -43,13 +44,10 @@ let photoIds: readonly string[];
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
 beforeAll(async () => {
-  [server, empty, browser] = await Promise.all([
-    startTestServer(),
-    startTestServer(),
-    launchBrowser(),
-  ]);
+  server = sharedServer();
+  [empty, browser] = await Promise.all([startTestServer(), launchBrowser()]);
   await useDatabase(server.data);
-  const clinic = await makeClinic('harbour');
+  const clinic = await makeClinic('harbour', ownDomain());
   email = clinic.emails.practitioner;
   leadEmail = clinic.emails.lead;
   const practitioner = await member(email);
@@ -116,7 +114,10 @@ const COLOURS = { type: 'rule', values: ['color-contrast', 'link-in-text-block']
 /** What axe finds in light, and what its rules of colour find in dark. */
 async function violations(page: Page): Promise<string[]> {
   const scheme = (value: 'light' | 'dark') =>
-    page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }]);
+    page.emulateMediaFeatures([
+      { name: 'prefers-color-scheme', value },
+      { name: 'prefers-reduced-motion', value: 'reduce' },
+    ]);
   await scheme('light');
   const light = await run(page, WCAG);
   await scheme('dark');

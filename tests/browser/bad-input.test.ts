@@ -15,17 +15,25 @@ import {
   says,
   textOf,
 } from '../support/browser';
-import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
-import { type TestServer, startTestServer, temporaryFolder } from '../support/server';
+import {
+  device,
+  makeClinic,
+  makePatient,
+  member,
+  ownDomain,
+  prescribe,
+  useDatabase,
+} from '../support/clinic';
+import { type TestServer, sharedServer, startTestServer, temporaryFolder } from '../support/server';
 
 let server: TestServer;
 let browser: Browser;
 let practitioner: Awaited<ReturnType<typeof member>>;
 
 beforeAll(async () => {
-  [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
+  [server, browser] = [sharedServer(), await launchBrowser()];
   await useDatabase(server.data);
-  practitioner = await member((await makeClinic('harbour')).emails.practitioner);
+  practitioner = await member((await makeClinic('harbour', ownDomain())).emails.practitioner);
 }, 900_000);
 
 afterAll(async () => {

@@ -12,18 +12,18 @@ import {
   textOf,
   twiceAsFast,
 } from '../support/browser';
-import { makeClinic, useDatabase } from '../support/clinic';
+import { makeClinic, ownDomain, useDatabase } from '../support/clinic';
 import { eventually, repsTold, toldToday } from '../support/record';
-import { type TestServer, startTestServer } from '../support/server';
+import { type TestServer, sharedServer, startTestServer } from '../support/server';
 
 let server: TestServer;
 let browser: Browser;
 let clinic: Awaited<ReturnType<typeof makeClinic>>;
 
 beforeAll(async () => {
-  [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
+  [server, browser] = [sharedServer(), await launchBrowser()];
   await useDatabase(server.data);
-  clinic = await makeClinic('harbour');
+  clinic = await makeClinic('harbour', ownDomain());
 }, 900_000);
 
 afterAll(async () => {

@@ -13,7 +13,7 @@ import { device, makePatient, prescribe } from '../support/clinic';
 import { eventually, repsTold, toldToday, untilToldExactly } from '../support/record';
 import { browserStage } from '../support/stage';
 
-const stage = browserStage();
+const stage = browserStage({});
 
 const LINES = [
   { exerciseId: 'neck-warm-up', dose: '4x2s gap 2s' },

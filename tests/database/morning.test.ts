@@ -118,7 +118,12 @@ it('after a version, a session with a stop, a screening, a pause and a mark', as
     async () => [{ type: 'screened', on: today(), precautions: ['latex'] }],
   );
   const { rule } = morningRow(await factsOf(id), await morningContext(clinicId));
-  const mark = { kind: 'snoozed', rule: rule ?? '', until: today(2), reason: 'calls back' } as const;
+  const mark = {
+    kind: 'snoozed',
+    rule: rule ?? '',
+    until: today(2),
+    reason: 'calls back',
+  } as const;
   await comesTo(
     id,
     () =>

@@ -15,7 +15,7 @@ import { eventually, repsTold, toldToday, untilToldExactly } from '../support/re
 import { temporaryFolder } from '../support/server';
 import { browserStage } from '../support/stage';
 
-const stage = browserStage();
+const stage = browserStage({});
 
 const LINES = [
   { exerciseId: 'neck-warm-up', dose: '4x2s gap 2s' },

@@ -45,14 +45,21 @@ export async function useDatabase(folder: string): Promise<void> {
 
 export type TestClinic = { readonly id: string; readonly emails: Readonly<Record<Role, string>> };
 
+/** A domain nobody else uses. */
+export const ownDomain = () => `${crypto.randomUUID()}.example`;
+
 let passwordHash: Promise<string> | undefined;
 
-/** A clinic with one member of every role. */
-export async function makeClinic(name: string): Promise<TestClinic> {
+/**
+ * A clinic with one member of every role.
+ *
+ * @param domain of their addresses; one of its own where the server has other clinics of this name
+ */
+export async function makeClinic(name: string, domain = `${name}.example`): Promise<TestClinic> {
   passwordHash ??= hashPassword(PASSWORD);
   const hash = await passwordHash;
   const id = crypto.randomUUID();
-  const email = (role: Role) => `${role}@${name}.example`;
+  const email = (role: Role) => `${role}@${domain}`;
   const roles: Role[] = ['lead', 'practitioner', 'assistant'];
   await write(() => [
     insertClinic({

@@ -97,3 +97,22 @@ export async function startTestServer(
     },
   };
 }
+
+/**
+ * The server that files of one run share; each makes clinics of its own in it. A file that stops its
+ * server, needs another environment or an empty database starts one of its own.
+ */
+export function sharedServer(): TestServer {
+  const origin = process.env.SHARED_SERVER_ORIGIN;
+  const data = process.env.SHARED_SERVER_DATA;
+  if (!origin || !data) throw new Error('the shared server was not started');
+  const never = () => Promise.reject(new Error('others use this server too'));
+  return {
+    origin,
+    data,
+    log: () => readFileSync(join(data, 'server.log'), 'utf8'),
+    stop: never,
+    start: never,
+    close: () => Promise.resolve(),
+  };
+}

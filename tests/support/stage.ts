@@ -7,8 +7,8 @@ import { type Patient, closeDatabase, patientById } from '@/db';
 import { setClock } from '@/server/clock';
 import { saveEntry } from '@/server/visit/entries';
 import { DESK, type PHONE, beMember, freshPage, goTo, launchBrowser } from './browser';
-import { makeClinic, makePatient, member, today, useDatabase } from './clinic';
-import { type TestServer, startTestServer, temporaryFolder } from './server';
+import { makeClinic, makePatient, member, ownDomain, today, useDatabase } from './clinic';
+import { type TestServer, sharedServer, startTestServer, temporaryFolder } from './server';
 
 type Member = Awaited<ReturnType<typeof member>>;
 
@@ -22,7 +22,7 @@ export type Stage = {
 
 async function fill(stage: Stage, folder: string): Promise<void> {
   await useDatabase(folder);
-  const { emails } = await makeClinic('harbour');
+  const { emails } = await makeClinic('harbour', ownDomain());
   stage.folder = folder;
   stage.practitioner = await member(emails.practitioner);
   stage.assistant = await member(emails.assistant);
@@ -54,9 +54,10 @@ export type BrowserStage = Stage & {
 /**
  * The built application, a browser, and a practitioner signed in.
  *
- * @param environment what the server is started with besides
+ * @param environment starts a server of the file's own with it, which the file may stop; without one
+ *   the file shares the run's server
  */
-export function browserStage(environment: Record<string, string> = {}): BrowserStage {
+export function browserStage(environment?: Record<string, string>): BrowserStage {
   const stage = {
     async open(path, viewport = DESK) {
       const page = await freshPage(stage.browser, viewport);
@@ -67,7 +68,7 @@ export function browserStage(environment: Record<string, string> = {}): BrowserS
   } as BrowserStage;
   beforeAll(async () => {
     [stage.server, stage.browser] = await Promise.all([
-      startTestServer(environment),
+      environment ? startTestServer(environment) : sharedServer(),
       launchBrowser(),
     ]);
     await fill(stage, stage.server.data);
