@@ -61,8 +61,7 @@ function copied(
   const anew = (name: string) => `'${copyOf('', n)}' || substr(${name}, 9)`;
   const moved = (name: string) => (shift > 0 ? `date(${name}, '-${shift} days')` : name);
   const value = (table: string, name: string): string => {
-    if (table === 'patient' && name === 'name')
-      return `name || ' ${String(n).padStart(5, '0')}'`;
+    if (table === 'patient' && name === 'name') return `name || ' ${String(n).padStart(5, '0')}'`;
     if (['id', 'patient_id', 'programme_id', 'episode_id'].includes(name)) return anew(name);
     if (name === 'visit_id') return 'NULL';
     if (name === 'token_hash') return `${name} || '-${n}'`;

@@ -3,7 +3,7 @@ import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../suppor
 import { device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/stage';
 
-const stage = browserStage();
+const stage = browserStage(undefined, { whole: true });
 
 /** The framework's script files that this page has begun. */
 const BEGUN = () => document.querySelectorAll('head script[src]:not([nomodule])').length;

@@ -7,17 +7,19 @@ jest.setTimeout(900_000);
 
 /** The one without a window of its own first: it leaves more of a small machine to the tests. */
 const SHELL = '/usr/bin/chromium-headless-shell';
-const PLACES = [SHELL, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+const WHOLE = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
-export function chromiumPath(): string {
-  const path = process.env.CHROMIUM ?? PLACES.find((place) => existsSync(place));
+/** @param whole the browser with everything a person's has: the light one shows no notifications */
+export function chromiumPath(whole = false): string {
+  const places = whole ? WHOLE : [SHELL, ...WHOLE];
+  const path = process.env.CHROMIUM ?? places.find((place) => existsSync(place));
   if (!path) throw new Error('no Chromium; `npm test` installs Debian’s');
   return path;
 }
 
 /** @param profile a folder that outlives the browser; without one nothing does */
-export function launchBrowser(profile?: string): Promise<Browser> {
-  const path = chromiumPath();
+export function launchBrowser(profile?: string, whole = false): Promise<Browser> {
+  const path = chromiumPath(whole);
   return puppeteer.launch({
     ...(profile ? { userDataDir: profile } : {}),
     executablePath: path,
@@ -71,6 +73,11 @@ function wentOn(error: unknown): boolean {
   return /context was destroyed|detached|navigat|Cannot find context/i.test(String(error));
 }
 
+function failedUnlessWentOn(error: unknown): false {
+  if (wentOn(error)) return false;
+  throw error;
+}
+
 /**
  * Waits until the page answers touches: its scripts have taken it over, or it is one that begins them
  * at the first touch (decision 0025).
@@ -84,13 +91,10 @@ export async function awake(page: Page): Promise<void> {
         Object.keys(root).some((key) => key.startsWith('__reactFiber')))
     );
   };
-  for (;;) {
-    try {
-      await page.waitForFunction(isAwake, { polling: 50 });
-      return;
-    } catch (error) {
-      if (!wentOn(error)) throw error;
-    }
+  const until = Date.now() + Number(process.env.SAYS_MS ?? 240_000);
+  while (!(await page.evaluate(isAwake).catch(failedUnlessWentOn))) {
+    if (Date.now() > until) throw new Error('the page never answers touches');
+    await new Promise((resolve) => setTimeout(resolve, 50));
   }
 }
 
@@ -146,18 +150,12 @@ export async function says(
   timeout = Number(process.env.SAYS_MS ?? 240_000),
 ): Promise<void> {
   const until = Date.now() + timeout;
-  for (;;) {
-    try {
-      await page.waitForFunction(
-        (text) => document.body.innerText.includes(text),
-        { timeout: Math.max(1, until - Date.now()), polling: 100 },
-        words,
-      );
-      return;
-    } catch (error) {
-      if (wentOn(error) && Date.now() < until) continue;
+  const saysIt = (text: string) => document.body?.innerText.includes(text) ?? false;
+  // Asked again and again, rather than waited for inside the page: it may go on to another one.
+  while (!(await page.evaluate(saysIt, words).catch(failedUnlessWentOn))) {
+    if (Date.now() > until)
       throw new Error(`the page never says “${words}”, but:\n${await textOf(page)}`);
-    }
+    await new Promise((resolve) => setTimeout(resolve, 100));
   }
 }
 

@@ -57,7 +57,10 @@ export type BrowserStage = Stage & {
  * @param environment starts a server of the file's own with it, which the file may stop; without one
  *   the file shares the run's server
  */
-export function browserStage(environment?: Record<string, string>): BrowserStage {
+export function browserStage(
+  environment?: Record<string, string>,
+  { whole = false } = {},
+): BrowserStage {
   const stage = {
     async open(path, viewport = DESK) {
       const page = await freshPage(stage.browser, viewport);
@@ -69,7 +72,7 @@ export function browserStage(environment?: Record<string, string>): BrowserStage
   beforeAll(async () => {
     [stage.server, stage.browser] = await Promise.all([
       environment ? startTestServer(environment) : sharedServer(),
-      launchBrowser(),
+      launchBrowser(undefined, whole),
     ]);
     await fill(stage, stage.server.data);
   }, 900_000);
