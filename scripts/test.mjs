@@ -31,6 +31,7 @@ async function all() {
           '--max-warnings',
           '0',
         ),
+      () => check('unused exports', 'knip/bin/knip.js', '--include', 'exports,files'),
       () => check('format', 'prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'),
     ),
     lane(

@@ -45,13 +45,6 @@ export function setMemberActive(clinicId: string, id: string, active: boolean): 
     .where(and(eq(member.clinicId, clinicId), eq(member.id, id)));
 }
 
-export function setMemberPassword(clinicId: string, id: string, passwordHash: string): Statement {
-  return builder()
-    .update(member)
-    .set({ passwordHash })
-    .where(and(eq(member.clinicId, clinicId), eq(member.id, id)));
-}
-
 export function insertMemberSession(row: typeof memberSession.$inferInsert): Statement {
   return builder().insert(memberSession).values(row);
 }

@@ -202,5 +202,4 @@ export function pillowUnder(pose: Pose, high: number, long = 30): DrawnProp {
 }
 
 export const CHAIR: DrawnProp = { kind: 'chair' };
-export const STOOL: DrawnProp = { kind: 'chair', back: false };
 export const MAT: DrawnProp = { kind: 'mat', x: [-86, 92] };

@@ -8,6 +8,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
 import { BandsDraft, ROLES, StoredDetectable, TriageLimitsDraft } from '@/core/records';
+import { SCREENING_LASTS_DAYS } from '@/core/screen';
 import { date, instant, json, wallMinute, zone } from './columns';
 
 export const clinic = sqliteTable('clinic', {
@@ -19,7 +20,7 @@ export const clinic = sqliteTable('clinic', {
   emergencyText: text('emergency_text').notNull(),
   zone: zone('zone').notNull(),
   /** Days after which a screening asks to be redone. */
-  screeningDays: integer('screening_days').notNull().default(90),
+  screeningDays: integer('screening_days').notNull().default(SCREENING_LASTS_DAYS),
   /** The clinic's own detectable changes by kind of measurement. */
   detectableChanges: json(
     'detectable_changes',

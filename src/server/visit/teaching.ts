@@ -8,14 +8,12 @@ import type { TeachBackDraft } from '@/core/records';
 import { PRECAUTIONS, TRAITS } from '@/core/screen';
 import {
   type Closing,
-  type Gap,
   type SheetLine,
   type TaughtLine,
   cuesByLineage,
   expectedParts,
   sentencesFor,
   taughtInWords,
-  teachingGaps,
 } from '@/core/teach';
 import type { LocalDate } from '@/core/units';
 import {
@@ -38,7 +36,6 @@ import { findingList } from './findings';
 import { keptVisitDraft } from './visit-drafts';
 import { writeAs } from './write-as';
 
-type TaughtBody = { readonly lines: readonly TaughtLine[]; readonly closing: Closing };
 
 /** The newest version of a patient's programme; null before the first. */
 export async function newestVersion(patient: Patient): Promise<SentVersion | null> {
@@ -156,11 +153,6 @@ export async function teachStep(member: SignedIn, patient: Patient) {
 }
 
 export type TeachStep = Awaited<ReturnType<typeof teachStep>>;
-
-/** What was open when this teaching was signed; read from the record as it stands. */
-export function openGaps(step: TeachStep, taught: TaughtBody): Gap[] {
-  return teachingGaps(step.pages, taught.lines, taught.closing, step.consented);
-}
 
 /** Signs a teaching. It is dated, carries who signed, and is never changed. */
 export async function signTeaching(

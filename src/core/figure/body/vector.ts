@@ -4,7 +4,6 @@ export type Vec = readonly [x: number, y: number, z: number];
 /** A rotation as a unit quaternion. */
 export type Turn = readonly [x: number, y: number, z: number, w: number];
 
-export const NOWHERE: Vec = [0, 0, 0];
 export const UNTURNED: Turn = [0, 0, 0, 1];
 
 export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
@@ -54,29 +53,6 @@ export function turn(by: Turn, v: Vec): Vec {
   const axis: Vec = [by[0], by[1], by[2]];
   const twice = scale(cross(axis, v), 2);
   return add(add(v, scale(twice, by[3])), cross(axis, twice));
-}
-
-/** The rotation that takes the axes x and y to two given directions at right angles, one long. */
-export function turnOnto(forward: Vec, up: Vec): Turn {
-  const right = cross(forward, up);
-  const [m00, m10, m20] = forward;
-  const [m01, m11, m21] = up;
-  const [m02, m12, m22] = right;
-  const trace = m00 + m11 + m22;
-  if (trace > 0) {
-    const s = 2 * Math.sqrt(trace + 1);
-    return [(m21 - m12) / s, (m02 - m20) / s, (m10 - m01) / s, s / 4];
-  }
-  if (m00 > m11 && m00 > m22) {
-    const s = 2 * Math.sqrt(1 + m00 - m11 - m22);
-    return [s / 4, (m01 + m10) / s, (m02 + m20) / s, (m21 - m12) / s];
-  }
-  if (m11 > m22) {
-    const s = 2 * Math.sqrt(1 + m11 - m00 - m22);
-    return [(m01 + m10) / s, s / 4, (m12 + m21) / s, (m02 - m20) / s];
-  }
-  const s = 2 * Math.sqrt(1 + m22 - m00 - m11);
-  return [(m02 + m20) / s, (m12 + m21) / s, s / 4, (m10 - m01) / s];
 }
 
 /** The shorter way from one rotation to another, at an even pace. */
