@@ -7,7 +7,6 @@ import type { Muscle } from '@/core/figure';
 import type { TeachBackDraft } from '@/core/records';
 import { PRECAUTIONS, TRAITS } from '@/core/screen';
 import {
-  type Closing,
   type SheetLine,
   type TaughtLine,
   cuesByLineage,
@@ -35,7 +34,6 @@ import { newestConsent } from './entries';
 import { findingList } from './findings';
 import { keptVisitDraft } from './visit-drafts';
 import { writeAs } from './write-as';
-
 
 /** The newest version of a patient's programme; null before the first. */
 export async function newestVersion(patient: Patient): Promise<SentVersion | null> {
