@@ -1,10 +1,12 @@
 import { createHash } from 'node:crypto';
 import { EXERCISES } from '@/catalogue';
+import { figureOf } from '@/catalogue/figures';
 import * as adherence from '@/core/adherence';
 import * as choose from '@/core/choose';
 import * as dose from '@/core/dose';
 import * as exchange from '@/core/exchange';
 import * as exercise from '@/core/exercise';
+import { drawFigure, themedSvg } from '@/core/figure';
 import * as findings from '@/core/findings';
 import * as follow from '@/core/follow';
 import * as history from '@/core/history';
@@ -101,6 +103,17 @@ export function screeningHash(): string {
   return createHash('sha256').update(houseLines(screen).join('\n')).digest('hex').slice(0, 16);
 }
 
+/** How an exercise is drawn, as one hash; empty where it has no drawing. */
+function drawingHash(id: string): string {
+  const figure = figureOf(id);
+  if (!figure) return '';
+  const hash = createHash('sha256');
+  for (const side of ['left', 'right'] as const)
+    for (const along of [0.5, 1])
+      hash.update(themedSvg(drawFigure(figure, along, { side, before: true })));
+  return hash.digest('hex').slice(0, 10);
+}
+
 /** Every table, limit, default and pace of the core, readable, in one file. */
 export function rulesListing(): string {
   const houses = Object.entries(HOUSES).flatMap(([name, house]) => [
@@ -112,7 +125,7 @@ export function rulesListing(): string {
   ]);
   const exercises = EXERCISES.map(
     ({ id, family, rung, usualDose, traits }) =>
-      `| ${id} | ${family} | ${rung} | ${usualDose} | ${traits.join(', ')} |`,
+      `| ${id} | ${family} | ${rung} | ${usualDose} | ${traits.join(', ')} | ${drawingHash(id)} |`,
   );
   return [
     '# Rules, limits and defaults',
@@ -122,8 +135,10 @@ export function rulesListing(): string {
     ...houses,
     '## exercises',
     '',
-    '| exercise | family | rung | usual dose | traits |',
-    '|---|---|---|---|---|',
+    'The drawing is the hash of how it is drawn, half way and at its end: look at the pictures when it changes.',
+    '',
+    '| exercise | family | rung | usual dose | traits | drawing |',
+    '|---|---|---|---|---|---|',
     ...exercises,
     '',
   ].join('\n');
