@@ -7,7 +7,8 @@ import { device, makePatient } from '../support/clinic';
 import { browserStage, patientOf } from '../support/stage';
 
 /** The first half of a visit, in a real browser. */
-const stage = browserStage();
+// The light browser knows no sensors.
+const stage = browserStage(undefined, { whole: true });
 
 const choose = (page: Page, question: string, answer: string) =>
   page.click(`input[name="${question}"][value="${answer}"]`);

@@ -9,7 +9,7 @@ jest.setTimeout(900_000);
 const SHELL = '/usr/bin/chromium-headless-shell';
 const WHOLE = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
-/** @param whole the browser with everything a person's has: the light one shows no notifications */
+/** @param whole the browser with everything a person's has: the light one knows no notifications and no sensors */
 export function chromiumPath(whole = false): string {
   const places = whole ? WHOLE : [SHELL, ...WHOLE];
   const path = process.env.CHROMIUM ?? places.find((place) => existsSync(place));
