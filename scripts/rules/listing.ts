@@ -17,6 +17,7 @@ import * as morning from '@/core/morning';
 import * as player from '@/core/player';
 import * as programme from '@/core/programme';
 import * as progression from '@/core/progression';
+import * as records from '@/core/records';
 import * as reminders from '@/core/reminders';
 import * as review from '@/core/review';
 import * as schedule from '@/core/schedule';
@@ -26,6 +27,8 @@ import * as symptoms from '@/core/symptoms';
 import * as teach from '@/core/teach';
 import * as timeline from '@/core/timeline';
 import * as triage from '@/core/triage';
+import { z } from 'zod';
+import { boundsOf } from './bounds';
 
 /** Every house of the core whose tables and limits a clinician could feel. */
 const HOUSES: Readonly<Record<string, object>> = {
@@ -74,6 +77,8 @@ function linesOf(value: unknown, depth: number): string[] {
   if (typeof value === 'object' && value !== null)
     return Object.entries(value).flatMap(([name, part]): string[] => {
       if (typeof part === 'function') return [];
+      if (part instanceof z.ZodType)
+        return boundsOf(name, part).map((line) => `${indent}- ${line}`);
       if (typeof part !== 'object' || part === null) return [`${indent}- ${name}: ${String(part)}`];
       return [`${indent}- ${name}:`, ...linesOf(part, depth + 1)];
     });
@@ -101,6 +106,19 @@ function houseLines(house: object): string[] {
 /** What the screening's tables say, as one hash. */
 export function screeningHash(): string {
   return createHash('sha256').update(houseLines(screen).join('\n')).digest('hex').slice(0, 16);
+}
+
+/** The bounds of everything that is taken in or kept. */
+function recordLines(): string[] {
+  return Object.entries(records)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .flatMap(([name, value]) =>
+      value instanceof z.ZodType
+        ? boundsOf(name, value).map((line) => `- ${line}`)
+        : typeof value === 'function'
+          ? []
+          : [`- **${name}**`, ...linesOf(value, 1)],
+    );
 }
 
 /** How an exercise is drawn, as one hash; empty where it has no drawing. */
@@ -133,6 +151,10 @@ export function rulesListing(): string {
     'Made by `npm run rules`, never by hand. A change here is a change a clinician can feel: read the difference before it is committed. A change of the screening raises the version of its rules by itself.',
     '',
     ...houses,
+    '## records',
+    '',
+    ...recordLines(),
+    '',
     '## exercises',
     '',
     'The drawing is the hash of how it is drawn, half way and at its end: look at the pictures when it changes.',
