@@ -34,7 +34,7 @@ function short({ key, values }: Phrase): string {
     typeof value === 'object'
       ? [value]
           .flat()
-          .map((one) => short(one as Phrase))
+          .map((one) => short(one))
           .join(' ')
       : value,
   );

@@ -229,7 +229,7 @@ const marks: fc.Arbitrary<PhotoMarks> = fc.record({
   ),
   scale: orNone(
     fc.record({ a: point, b: point, millimetres: fc.constant(millimetres(100)) }),
-  ) as fc.Arbitrary<KnownLength | null>,
+  ),
 });
 
 it('a side photo measured from its marks', () => {

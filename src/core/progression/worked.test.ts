@@ -66,7 +66,10 @@ const logs = fc
     Array.from({ length: count }, (_, day): SessionLog => ({
       date: addDays(FIRST, day),
       ...GOOD,
-      ...Object.assign({}, ...changes.filter(([at]) => at === day).map(([, change]) => change)),
+      ...changes.reduce<Partial<SessionLog>>(
+        (all, [at, change]) => (at === day ? { ...all, ...change } : all),
+        {},
+      ),
     })),
   );
 
