@@ -31,7 +31,18 @@ export default {
       displayName: 'unit',
       testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
     },
-    { ...shared, displayName: 'database', testMatch: ['<rootDir>/tests/database/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'database',
+      testMatch: ['<rootDir>/tests/database/**/*.test.ts'],
+      moduleNameMapper: {
+        ...shared.moduleNameMapper,
+        // Handlers are called without a server: their cookies and headers are the test's.
+        '^next/headers$': '<rootDir>/tests/support/next-headers.ts',
+        // How a sheet is drawn is tested where it is drawn; here it is enough that it is asked for.
+        '^@react-pdf/renderer$': '<rootDir>/tests/support/no-pdf.ts',
+      },
+    },
     {
       ...shared,
       displayName: 'browser',

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { untaught } from '@/core/teach';
 import { TRIAGE_LIMITS } from '@/core/triage';
+import { now } from '@/server/clock';
 import { PASSWORD, aTemplate, ownDraft, today } from '../support/clinic';
 import {
   EVERYBODY,
@@ -325,7 +326,7 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   'clinic/bands': { may: LEAD, ownClinicOnly: true, body: () => ({ bands: [] }) },
   'patient/events': {
     may: ['patient', 'other patient'],
-    body: () => ({ sentAt: Date.now(), events: [eventBody()] }),
+    body: () => ({ sentAt: now(), events: [eventBody()] }),
   },
   'patient/settings': {
     may: ['patient', 'other patient'],
@@ -380,7 +381,7 @@ function eventBody() {
     sessionKey: 'session-1',
     programmeId: randomUUID(),
     version: 1,
-    deviceAt: Date.now(),
+    deviceAt: now(),
     offsetMs: 0,
     body: { type: 'started' },
   };

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { answerTheRestNo } from '@/core/screen';
 import { insertAlert, patientById, versionsOf, write } from '@/db';
-import { setClock } from '@/server/clock';
+import { now, setClock } from '@/server/clock';
 import { proposalsOf } from '@/server/follow/proposals';
 import { signLetter } from '@/server/follow/review';
 import { takeIn } from '@/server/take-in';
@@ -79,8 +79,16 @@ export const world = {
   calendarToken: '',
 };
 
-/** Two clinics, everybody in them, and a visit of the first clinic's patient. */
-export async function makeWorld(folder: string): Promise<void> {
+/**
+ * Two clinics, everybody in them, and a visit of the first clinic's patient.
+ *
+ * @param clock to go by; the real one unless it is given
+ */
+export async function makeWorld(
+  folder: string,
+  clock: (() => number) | null = null,
+): Promise<void> {
+  setClock(clock);
   await useDatabase(folder);
   const [clinic, other] = [await makeClinic('harbour'), await makeClinic('inland')];
   const lead = await member(clinic.emails.lead);
@@ -90,7 +98,7 @@ export async function makeWorld(folder: string): Promise<void> {
   const signedOut = await member(clinic.emails.lead);
   await signOut(signedOut);
   world.patientId = await makePatient(practitioner, NAME);
-  await liveBefore(practitioner);
+  await liveBefore(practitioner, clock);
   await makeVisit(practitioner);
   world.exerciseId = randomUUID();
   await saveExercise(practitioner, { id: world.exerciseId, exercise: ownDraft('Own') });
@@ -132,8 +140,11 @@ export async function makeWorld(folder: string): Promise<void> {
 }
 
 /** The patient's programme began the day before yesterday, and its only session hurt too much. */
-async function liveBefore(by: Awaited<ReturnType<typeof member>>): Promise<void> {
-  const then = Date.now() - 2 * 86_400_000;
+async function liveBefore(
+  by: Awaited<ReturnType<typeof member>>,
+  clock: (() => number) | null,
+): Promise<void> {
+  const then = now() - 2 * 86_400_000;
   setClock(() => then);
   await prescribe(by, world.patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
   const [version] = (await versionsOf(by.clinicId, [world.patientId])).get(world.patientId) ?? [];
@@ -169,7 +180,7 @@ async function liveBefore(by: Awaited<ReturnType<typeof member>>): Promise<void>
       body: body as never,
     })),
   });
-  setClock(null);
+  setClock(clock);
   const patient = await patientById(by.clinicId, world.patientId);
   world.proposalKey = (patient && (await proposalsOf(patient)))?.open[0]?.key ?? '';
 }

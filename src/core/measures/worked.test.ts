@@ -4,7 +4,6 @@ import { REGIONS } from '../symptoms';
 import { millimetres } from '../units';
 import {
   CUFF_TARGETS,
-  type KnownLength,
   KINDS as KIND_TABLE,
   KIND_IDS,
   type MeasurementBody,

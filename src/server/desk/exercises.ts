@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { type Catalogue, catalogueOf } from '@/catalogue';
 import { EXERCISE_COLUMNS, type RowProblem, exerciseRow, readExercises } from '@/core/exchange';
-import type { Exercise } from '@/core/exercise';
+import { type Exercise, FAMILIES } from '@/core/exercise';
 import { type OwnExerciseSave, exerciseDraft, ownExercise } from '@/core/records';
 import {
   audit,
@@ -20,7 +20,12 @@ import { writeAs } from '../visit/write-as';
 /** The clinic's own exercises, by family and step. */
 export async function ownExercises(clinicId: string): Promise<Exercise[]> {
   const rows = await clinicExercises(clinicId);
-  return rows.map(({ id, body }) => ownExercise(id, body));
+  return rows.map(({ id, body }) => ownExercise(id, body)).sort(byFamilyAndStep);
+}
+
+function byFamilyAndStep(a: Exercise, b: Exercise): number {
+  const families = FAMILIES.indexOf(a.family) - FAMILIES.indexOf(b.family);
+  return families || a.rung - b.rung || a.name.localeCompare(b.name);
 }
 
 /** What this clinic chooses from: the exercises that ship and its own. */

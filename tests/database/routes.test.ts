@@ -1,0 +1,165 @@
+import { readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { closeDatabase } from '@/db';
+import { type Instant, instantAt } from '@/core/schedule';
+import { localDate } from '@/core/units';
+import { setClock } from '@/server/clock';
+import { ROUTES } from '../security/tables';
+import { EVERYBODY, type Identity, MEMBERS, makeWorld, world } from '../security/world';
+import { ZONE, minute } from '../support/clinic';
+import { comesWith } from '../support/next-headers';
+import { ROOT, temporaryFolder } from '../support/server';
+import { digest } from '../support/worked';
+import { type Rows, allRows, changedRows, namer } from '../support/tables';
+
+/**
+ * Every route with every identity, called as the framework calls it: who may not is refused and
+ * nothing changes; for who may, what is answered and every row that it writes is kept beside this
+ * file, and changes only on purpose.
+ */
+const ORIGIN = 'http://clinic.example';
+const MONDAY = instantAt(ZONE, localDate('2026-11-23'), minute(600));
+const folder = temporaryFolder('routes');
+const handlers = new Map<string, (request: Request) => Promise<Response>>();
+let clock: Instant = MONDAY;
+
+beforeAll(async () => {
+  process.env.PUBLIC_URL = ORIGIN;
+  await makeWorld(folder, () => clock);
+  for (const route of Object.keys(ROUTES)) {
+    const module = (await import(join(ROOT, 'src/app/api/v1', route, 'route'))) as Record<
+      string,
+      (request: Request) => Promise<Response>
+    >;
+    const found = module[ROUTES[route]?.method ?? 'POST'];
+    if (found) handlers.set(route, found);
+  }
+}, 300_000);
+
+afterAll(() => {
+  setClock(null);
+  closeDatabase();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+async function call(
+  route: string,
+  who: Identity,
+  { body, headers = {} }: { body?: string; headers?: Record<string, string> } = {},
+): Promise<Response> {
+  const rule = ROUTES[route];
+  const handler = handlers.get(route);
+  if (!rule || !handler) throw new Error(`${route} is not in the table`);
+  const method = rule.method ?? 'POST';
+  const file = rule.file?.();
+  comesWith(world.ids[who]);
+  return handler(
+    new Request(`${ORIGIN}/api/v1/${route}${rule.query?.() ?? ''}`, {
+      method,
+      headers: {
+        origin: ORIGIN,
+        ...(method === 'POST' && !file ? { 'content-type': 'application/json' } : {}),
+        ...headers,
+      },
+      ...(method === 'POST' && {
+        body: file ? new Uint8Array(file) : (body ?? JSON.stringify(rule.body())),
+      }),
+    }),
+  );
+}
+
+async function unchanged(before: Rows): Promise<void> {
+  expect(changedRows(before, await allRows())).toEqual([]);
+}
+
+it('knows every route', () => {
+  const found = readdirSync(join(ROOT, 'src/app/api/v1'), { recursive: true })
+    .map((path) => String(path).replaceAll('\\', '/'))
+    .filter((path) => path.endsWith('/route.ts'))
+    .map((path) => path.slice(0, -'/route.ts'.length));
+  expect([...handlers.keys()].sort()).toEqual(found.sort());
+});
+
+const refusals = Object.entries(ROUTES)
+  .filter(([, rule]) => !rule.open)
+  .map(([route, rule]) => {
+    const own = rule.ownClinicOnly || route === 'sign-out' ? ['other clinic’s lead'] : [];
+    const leaving: readonly Identity[] = route === 'sign-out' ? MEMBERS : [];
+    const may: readonly string[] = [...rule.may, ...own, ...leaving];
+    return [route, EVERYBODY.filter((who) => !may.includes(who))] as const;
+  });
+
+it.each(refusals)('%s refuses who may not, and nothing changes', async (route, everybody) => {
+  const before = await allRows();
+  for (const who of everybody) {
+    const response = await call(route, who);
+    expect([401, 403, 404]).toContain(response.status);
+    const answer = (await response.json()) as { ok: boolean; say: string };
+    expect(answer).toMatchObject({ ok: false, say: expect.stringMatching(/\w+ \w+/) as string });
+  }
+  await unchanged(before);
+});
+
+const writes = Object.keys(ROUTES).filter((route) => ROUTES[route]?.method !== 'GET');
+
+it.each(writes)('%s refuses another site’s page, whoever is signed in', async (route) => {
+  const before = await allRows();
+  for (const who of ['lead', 'patient'] as const)
+    for (const site of ['cross-site', 'none']) {
+      const headers = { origin: 'https://elsewhere.example', 'sec-fetch-site': site };
+      expect((await call(route, who, { headers })).status).toBe(403);
+    }
+  await unchanged(before);
+});
+
+it.each(writes.filter((route) => !ROUTES[route]?.file))(
+  '%s refuses what is no JSON, too large, or not its record',
+  async (route) => {
+    const who: Identity = route.startsWith('patient/') ? 'patient' : 'lead';
+    const status = async (body: string, headers: Record<string, string> = {}) =>
+      (await call(route, who, { body, headers })).status;
+    const before = await allRows();
+    expect(await status('{"a":1}', { 'content-type': 'text/plain' })).toBe(415);
+    expect(await status('{not json')).toBe(400);
+    expect(await status(JSON.stringify({ filler: 'x'.repeat(1_200_000) }))).toBe(413);
+    expect(await status('{}', { 'content-length': '9000000' })).toBe(413);
+    if (route !== 'sign-out') expect(await status('{"unexpected":true}')).toBe(400);
+    await unchanged(before);
+  },
+);
+
+/** An answer longer than this is kept as its hash. */
+const LONG_ANSWER = 1500;
+
+/** What an answer says, without what chance makes anew. */
+async function answerOf(response: Response, name: (text: string) => string): Promise<string> {
+  const type = response.headers.get('content-type') ?? '';
+  const cookies = response.headers.getSetCookie().map((cookie) => cookie.replace(/=[^;]*/, '=…'));
+  const text = /pdf|image/.test(type) ? `<${type}>` : name(await response.text());
+  const said = text.length > LONG_ANSWER ? `<${text.length} characters, ${digest(text)}>` : text;
+  const caching = response.headers.get('cache-control');
+  return [response.status, caching, ...cookies, said].join(' | ');
+}
+
+it('lets those in who may, and writes these rows', async () => {
+  const name = namer();
+  // Making links last: a new link ends the patient's devices.
+  const order = Object.keys(ROUTES).filter(
+    (route) => !['sign-out', 'first-run', 'patient/open'].includes(route),
+  );
+  // A programme is refused until the screening has been decided on; three are written in turn.
+  // The calendar is read before a new address ends the old one.
+  const rank = (route: string) =>
+    ({ calendar: -1, 'proposals/send': 1, programmes: 2, 'keep-going': 3 })[route] ??
+    (route.startsWith('links') ? 4 : 0);
+  order.sort((a, b) => rank(a) - rank(b) || (a < b ? -1 : 1));
+  for (const route of order) {
+    const who = ROUTES[route]?.may.find((one) => one !== 'nobody');
+    if (!who) continue;
+    clock = (clock + 61_000) as Instant;
+    const before = await allRows();
+    const answer = await answerOf(await call(route, who), name);
+    const rows = changedRows(before, await allRows());
+    expect(name([answer, ...rows].join('\n'))).toMatchSnapshot(`${route} as ${who}`);
+  }
+}, 300_000);

@@ -1,0 +1,58 @@
+import { createClient } from '@libsql/client';
+import { databaseUrl } from '@/db/door';
+
+/** Every row of the database by its table, each as text. */
+export type Rows = ReadonlyMap<string, ReadonlySet<string>>;
+
+/** All rows of this process's database, read by a connection of its own. */
+export async function allRows(): Promise<Rows> {
+  const client = createClient({ url: databaseUrl(), intMode: 'number' });
+  try {
+    const names = await client.execute(
+      "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like '__drizzle%' order by name",
+    );
+    const tables = await Promise.all(
+      names.rows.map(async ({ name }) => {
+        const { rows } = await client.execute(`select * from "${String(name)}"`);
+        return [String(name), new Set(rows.map((row) => rowText({ ...row })))] as const;
+      }),
+    );
+    return new Map(tables);
+  } finally {
+    client.close();
+  }
+}
+
+/** Pictures are as an encoder makes them: that they are there is enough. */
+function rowText(row: Record<string, unknown>): string {
+  return JSON.stringify(row, (_, value: unknown) =>
+    value instanceof ArrayBuffer || ArrayBuffer.isView(value) ? '<bytes>' : value,
+  );
+}
+
+/** What a write changed: rows that came and rows that went. */
+export function changedRows(before: Rows, after: Rows): string[] {
+  return [...after].flatMap(([table, rows]) => {
+    const earlier = before.get(table) ?? new Set<string>();
+    return [
+      ...[...earlier].filter((row) => !rows.has(row)).map((row) => `- ${table} ${row}`),
+      ...[...rows].filter((row) => !earlier.has(row)).map((row) => `+ ${table} ${row}`),
+    ];
+  });
+}
+
+/** Names for what chance makes anew in every run: ids by their first appearance, tokens and hashes. */
+export function namer() {
+  const ids = new Map<string, string>();
+  const idOf = (id: string) => {
+    const known = ids.get(id) ?? `id${ids.size + 1}`;
+    ids.set(id, known);
+    return known;
+  };
+  return (text: string): string =>
+    text
+      .replace(/\$argon2[^"\\]*/g, '<password>')
+      .replace(/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g, idOf)
+      .replace(/[0-9a-f]{64}/g, '<hash>')
+      .replace(/[A-Za-z0-9_-]{40,}/g, (found) => (/[0-9]/.test(found) ? '<token>' : found));
+}
