@@ -12,9 +12,10 @@ export async function allRows(): Promise<Rows> {
       "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like '__drizzle%' order by name",
     );
     const tables = await Promise.all(
-      names.rows.map(async ({ name }) => {
-        const { rows } = await client.execute(`select * from "${String(name)}"`);
-        return [String(name), new Set(rows.map((row) => rowText({ ...row })))] as const;
+      names.rows.map(async (row) => {
+        const table = row.name as string;
+        const { rows } = await client.execute(`select * from "${table}"`);
+        return [table, new Set(rows.map((one) => rowText({ ...one })))] as const;
       }),
     );
     return new Map(tables);
