@@ -1,9 +1,6 @@
-import { furthestReach, isRegion, nerveDeficits } from '../symptoms';
 import type { MeasurementBody } from './body';
-import { nodPerformanceIndex } from './control';
-import { heldFromBelow, wedgeFit } from './fit';
+import { valueOfBody } from './forms';
 import { type MeasureKindId, kindOf } from './kinds';
-import { activityMean, backIndex, neckIndex } from './scores';
 import { summariseTrials } from './trials';
 
 /** What a measurement comes to; null where it is a choice, or where no number can be given. */
@@ -12,33 +9,7 @@ export function measuredValue(
   trials: readonly number[],
   body: MeasurementBody | null,
 ): number | null {
-  if (!body) return summariseTrials(trials)?.mean ?? null;
-  switch (body.form) {
-    case 'choice':
-      return null;
-    case 'offsets': {
-      const held = heldFromBelow(body);
-      return held.kind === 'share' ? held.total : null;
-    }
-    case 'wedge': {
-      const fit = wedgeFit(body);
-      return fit.under === 'head' ? 0 - fit.thickness : fit.thickness;
-    }
-    case 'cuff':
-      return nodPerformanceIndex(body.target, body.holds);
-    case 'nerve':
-      return nerveDeficits(body);
-    case 'body':
-      return Math.max(-1, ...furthestReach(body.regions.filter(isRegion)).map((r) => r.order));
-    case 'activities':
-      return activityMean(body.activities);
-    case 'sections':
-      return kind === 'back-index' ? backIndex(body.scores) : neckIndex(body.scores);
-    case 'pressure':
-      return body.systolic;
-    case 'photo':
-      return body.value;
-  }
+  return body ? valueOfBody(kind, body) : (summariseTrials(trials)?.mean ?? null);
 }
 
 /** Why a value is not possible for its kind, with the range; null when it is. */

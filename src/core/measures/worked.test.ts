@@ -226,9 +226,7 @@ const marks: fc.Arbitrary<PhotoMarks> = fc.record({
   reference: orNone(
     fc.record({ kind: fc.constantFrom('vertical' as const, 'level' as const), a: point, b: point }),
   ),
-  scale: orNone(
-    fc.record({ a: point, b: point, millimetres: fc.constant(millimetres(100)) }),
-  ),
+  scale: orNone(fc.record({ a: point, b: point, millimetres: fc.constant(millimetres(100)) })),
 });
 
 it('a side photo measured from its marks', () => {

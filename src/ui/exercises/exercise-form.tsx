@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import {
   EXERCISE_COLUMNS,
@@ -12,7 +11,7 @@ import {
 } from '@/core/exchange';
 import { FAMILIES, POSITIONS, PURPOSES, REGIONS } from '@/core/exercise';
 import { TRAITS } from '@/core/screen';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { Choice, Field, TextField } from '../primitives/field';
@@ -59,18 +58,20 @@ export function ExerciseForm({ id, row }: { id: string | null; row: ExerciseRow 
   const [typed, setTyped] = useState(() => asTyped(row ?? EMPTY));
   const [own] = useState(() => id ?? uuid());
   const [refusal, setRefusal] = useState<{ column: string; say: string } | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const write: Write = (fields) => setTyped({ ...typed, ...fields });
   const wrong = (column: ExerciseColumn) => (refusal?.column === column ? refusal.say : '');
 
   async function save() {
-    setBusy(true);
-    const answer = await post('/api/v1/exercises', { id: own, exercise: exerciseFromRow(typed) });
-    setBusy(false);
-    if (!answer.ok) return setRefusal({ column: String(answer.at[1] ?? ''), say: answer.say });
-    toast('Exercise kept.');
-    router.push('/exercises');
-    return router.refresh();
+    await send(
+      '/api/v1/exercises',
+      { id: own, exercise: exerciseFromRow(typed) },
+      {
+        done: () => router.push('/exercises'),
+        said: 'Exercise kept.',
+        refused: ({ at, say }) => setRefusal({ column: String(at[1] ?? ''), say }),
+      },
+    );
   }
 
   return (

@@ -1,17 +1,18 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 
 /** Offers an exercise of the clinic's own no more. */
 export function RetireButton({ id, name }: { id: string; name: string }) {
-  const router = useRouter();
+  const { send } = useSend();
   async function retire() {
-    const answer = await post('/api/v1/exercises/retire', { id });
-    if (!answer.ok) return toast.error(answer.say);
-    toast(`${name} is not offered any more. Programmes that have it keep it.`);
-    return router.refresh();
+    await send(
+      '/api/v1/exercises/retire',
+      { id },
+      {
+        said: `${name} is not offered any more. Programmes that have it keep it.`,
+      },
+    );
   }
   return (
     <button

@@ -2,9 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 
 /** Ends a review: the letter from the record, and at discharge the end of the episode. */
@@ -23,36 +22,28 @@ export function CloseReview({
   const [forReferrer, setForReferrer] = useState(false);
   const [words, setWords] = useState('');
   const [id, setId] = useState(() => uuid());
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const [say, setSay] = useState('');
 
   async function sign() {
-    setBusy(true);
     setSay('');
-    const answer = await post<{ id: string }>('/api/v1/letters', {
-      id,
-      patientId,
-      kind,
-      words,
-      forReferrer,
+    const letter = { id, patientId, kind, words, forReferrer };
+    await send<{ id: string }>('/api/v1/letters', letter, {
+      done: (signed) => {
+        setId(uuid());
+        router.push(`/patients/${patientId}/review/${signed.id}`);
+      },
+      refused: (answer) => setSay(answer.say),
     });
-    setBusy(false);
-    if (!answer.ok) return setSay(answer.say);
-    setId(uuid());
-    router.push(`/patients/${patientId}/review/${answer.value.id}`);
-    return undefined;
   }
   async function keepGoing() {
-    setBusy(true);
-    const answer = await post<{ number: number; effectiveFrom: string }>('/api/v1/keep-going', {
-      patientId,
-      basedOn: version,
-    });
-    setBusy(false);
-    if (!answer.ok) return toast.error(answer.say);
-    toast(`Version ${answer.value.number}: the keep-going programme.`);
-    router.refresh();
-    return undefined;
+    await send<{ number: number }>(
+      '/api/v1/keep-going',
+      { patientId, basedOn: version },
+      {
+        said: ({ number }) => `Version ${number}: the keep-going programme.`,
+      },
+    );
   }
 
   return (

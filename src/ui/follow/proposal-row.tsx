@@ -4,26 +4,30 @@ import { type RefObject, useState } from 'react';
 import { toast } from 'sonner';
 import type { ShownProposal } from '@/core/progression';
 import type { Decision } from '@/core/records';
-import { type Answer } from '../forms/post';
+import type { Refused } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 
-/** Sends an answer; null when it was taken. */
-export type Send = (
+type Given = { readonly dose?: string; readonly reason?: string };
+
+/** Sends what is decided about a proposal. */
+export type Decide = (
   proposal: ShownProposal,
   decision: Exclude<Decision, 'taken back'>,
-  more?: { readonly dose?: string; readonly reason?: string },
-) => Promise<Extract<Answer<unknown>, { ok: false }> | null>;
+  given: Given & { readonly refused: (answer: Refused) => void },
+) => Promise<boolean>;
 
 /** One proposal, with its reason and the ways to answer it. */
 export function ProposalRow({
   proposal,
   decide,
+  busy,
   mayDecide,
   accept,
 }: {
   proposal: ShownProposal;
-  decide: Send;
+  decide: Decide;
+  busy: boolean;
   mayDecide: boolean;
   /** Where its accepting button is put, so that one key can press it. */
   accept: RefObject<HTMLButtonElement | null> | undefined;
@@ -31,20 +35,16 @@ export function ProposalRow({
   const [asking, setAsking] = useState<'edit' | 'decline' | null>(null);
   const [dose, setDose] = useState(proposal.to ?? proposal.from);
   const [reason, setReason] = useState('');
-  const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<{ say: string; at: string } | null>(null);
   const { name, move, from, to, becomes, why, source, beyond } = proposal;
   const grows = move.startsWith('advance');
 
-  async function send(...given: Parameters<Send> extends [unknown, ...infer R] ? R : never) {
-    setBusy(true);
-    const refused = await decide(proposal, ...given);
-    setBusy(false);
-    if (refused) {
-      setRefusal({ say: refused.say, at: String(refused.at[0] ?? '') });
-      if (refused.at.length === 0) toast.error(refused.say);
-    }
+  function refused({ say, at }: Refused) {
+    setRefusal({ say, at: String(at[0] ?? '') });
+    if (at.length === 0) toast.error(say);
   }
+  const send = (decision: Parameters<Decide>[1], given: Given = {}) =>
+    decide(proposal, decision, { ...given, refused });
   const errorAt = (field: string) => (refusal?.at === field ? refusal.say : '');
 
   return (

@@ -1,15 +1,13 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { ShownProposals } from '@/core/progression';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { isTyping } from '../forms/is-typing';
-import { post } from '../forms/post';
+import { useKeys } from '../forms/use-keys';
+import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { INPUT_CLASS } from '../primitives/field';
-import { ProposalRow, type Send } from './proposal-row';
+import { type Decide, ProposalRow } from './proposal-row';
 
 /** What the logs propose for each line: accept, edit as a dose line, or decline with a reason. */
 export function ProposalsPanel({
@@ -21,67 +19,33 @@ export function ProposalsPanel({
   proposals: ShownProposals;
   mayDecide: boolean;
 }) {
-  const router = useRouter();
   const first = useRef<HTMLButtonElement>(null);
   const [from, setFrom] = useState(proposals.earliest);
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const { open, stays, minutes, difference, version, waiting } = proposals;
 
-  useEffect(() => {
-    if (!mayDecide) return undefined;
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'a' || isTyping(event.target)) return;
-      if (event.altKey || event.ctrlKey || event.metaKey) return;
-      // Not while it is folded away.
-      if (first.current?.offsetParent) first.current.click();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [mayDecide]);
+  function acceptFirst() {
+    // Not while it is folded away.
+    if (first.current?.offsetParent) first.current.click();
+  }
+  useKeys(mayDecide ? [{ key: 'a', does: acceptFirst }] : []);
 
-  const decide: Send = async (proposal, decision, more = {}) => {
-    const answer = await post('/api/v1/proposals', {
-      id: uuid(),
-      patientId,
-      key: proposal.key,
-      version,
-      decision,
-      dose: more.dose ?? null,
-      reason: more.reason ?? '',
-    });
-    if (!answer.ok) return answer;
-    router.refresh();
-    return null;
+  const decide: Decide = (proposal, decision, { dose = null, reason = '', refused }) => {
+    const { key } = proposal;
+    const said = { id: uuid(), patientId, key, version, decision, dose, reason };
+    return send('/api/v1/proposals', said, { refused });
   };
 
   async function takeBack(key: string) {
-    setBusy(true);
-    const answer = await post('/api/v1/proposals', {
-      id: uuid(),
-      patientId,
-      key,
-      version,
-      decision: 'taken back',
-      dose: null,
-      reason: '',
-    });
-    setBusy(false);
-    if (!answer.ok) toast.error(answer.say);
-    router.refresh();
+    const said = { id: uuid(), patientId, key, version, dose: null, reason: '' };
+    await send('/api/v1/proposals', { ...said, decision: 'taken back' });
   }
 
-  async function send() {
-    setBusy(true);
-    const answer = await post<{ number: number; effectiveFrom: string }>('/api/v1/proposals/send', {
-      patientId,
-      basedOn: version,
-      effectiveFrom: from,
+  async function write() {
+    const order = { patientId, basedOn: version, effectiveFrom: from };
+    await send<{ number: number; effectiveFrom: string }>('/api/v1/proposals/send', order, {
+      said: ({ number, effectiveFrom }) => `Version ${number} saved, from ${effectiveFrom}.`,
     });
-    setBusy(false);
-    if (!answer.ok) return toast.error(answer.say);
-    toast(`Version ${answer.value.number} saved, from ${answer.value.effectiveFrom}.`);
-    router.refresh();
-    return undefined;
   }
 
   return (
@@ -106,6 +70,7 @@ export function ProposalsPanel({
             key={proposal.key}
             proposal={proposal}
             decide={decide}
+            busy={busy}
             mayDecide={mayDecide}
             accept={index === 0 ? first : undefined}
           />
@@ -141,7 +106,7 @@ export function ProposalsPanel({
                   onChange={(event) => setFrom(event.target.value)}
                 />
               </label>
-              <Button look="main" disabled={busy} onClick={() => void send()}>
+              <Button look="main" disabled={busy} onClick={() => void write()}>
                 Write version {version + 1}
               </Button>
             </div>

@@ -1,10 +1,8 @@
 'use client';
 
 import { TriangleAlert } from 'lucide-react';
-import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
 import { Button } from '../primitives/button';
-import { post } from './post';
+import { useSend } from './use-send';
 
 const WORDS = {
   'stopped for a symptom': 'Stopped: something felt wrong',
@@ -26,20 +24,14 @@ export function AlertLine({
   /** Nobody took it in the clinic's time. */
   escalated?: boolean;
 }) {
-  const router = useRouter();
+  const { send } = useSend();
   return (
     <p className="flex flex-wrap items-center gap-2 font-semibold text-stop">
       <TriangleAlert aria-hidden size={17} />
       {WORDS[kind]}
       {escalated && ' – now the lead’s'}
       {mayAcknowledge && (
-        <Button
-          onClick={async () => {
-            const answer = await post('/api/v1/alerts/acknowledge', { alertId });
-            if (answer.ok) router.refresh();
-            else toast.error(answer.say);
-          }}
-        >
+        <Button onClick={() => void send('/api/v1/alerts/acknowledge', { alertId })}>
           I have seen it
         </Button>
       )}

@@ -1,13 +1,11 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { type BandCurve, bandCurveProblem, bandForce } from '@/core/load';
 import { Button } from '../primitives/button';
 import { Field, TextField } from '../primitives/field';
-import { post } from './post';
+import { useSend } from './use-send';
 import { Refusal } from './refusal';
 
 type Typed = { readonly id: string; readonly name: string; readonly points: string };
@@ -38,7 +36,7 @@ function reading(text: string): { ok: boolean; say: string } {
 
 /** The clinic's own bands: stretch and force, measured by the clinic. */
 export function BandsForm({ bands }: { bands: readonly BandCurve[] }) {
-  const router = useRouter();
+  const { send } = useSend();
   const [typed, setTyped] = useState<readonly Typed[]>(() =>
     bands.map(({ name, points }) => ({
       id: uuid(),
@@ -53,13 +51,16 @@ export function BandsForm({ bands }: { bands: readonly BandCurve[] }) {
     setTyped(typed.map((one) => (one.id === id ? { ...one, ...fields } : one)));
 
   async function save() {
-    const answer = await post('/api/v1/clinic/bands', {
-      bands: typed.map(({ name, points }) => ({ name, points: pointsIn(points) })),
-    });
-    if (!answer.ok) return setRefusal(answer.say);
-    setRefusal('');
-    toast('Bands kept.');
-    return router.refresh();
+    const own = typed.map(({ name, points }) => ({ name, points: pointsIn(points) }));
+    await send(
+      '/api/v1/clinic/bands',
+      { bands: own },
+      {
+        done: () => setRefusal(''),
+        said: 'Bands kept.',
+        refused: ({ say }) => setRefusal(say),
+      },
+    );
   }
 
   return (

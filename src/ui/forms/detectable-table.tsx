@@ -1,8 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import {
   type Detectable,
   type DetectableChanges,
@@ -13,7 +11,7 @@ import {
 } from '@/core/measures';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
-import { post } from './post';
+import { useSend } from './use-send';
 import { Refusal } from './refusal';
 
 function inWords(kind: MeasureKindId, { margin }: Detectable): string {
@@ -60,7 +58,7 @@ export function DetectableTable({ own }: { own: DetectableChanges }) {
 }
 
 function Row({ kind, own, now }: { kind: MeasureKindId; own: boolean; now: Detectable }) {
-  const router = useRouter();
+  const { send } = useSend();
   const [editing, setEditing] = useState(false);
   const [value, setValue] = useState(now.margin && 'by' in now.margin ? String(now.margin.by) : '');
   const [source, setSource] = useState(own ? now.source : '');
@@ -68,11 +66,15 @@ function Row({ kind, own, now }: { kind: MeasureKindId; own: boolean; now: Detec
   const { name, unit } = kindOf(kind);
 
   async function set(next: { margin: { by: number }; source: string } | null) {
-    const answer = await post('/api/v1/measurements/detectable', { kind, own: next });
-    if (!answer.ok) return setSay(answer.say);
-    toast(next ? 'The clinic’s own change is kept.' : 'The built-in change counts again.');
-    setEditing(false);
-    return router.refresh();
+    await send(
+      '/api/v1/measurements/detectable',
+      { kind, own: next },
+      {
+        done: () => setEditing(false),
+        said: next ? 'The clinic’s own change is kept.' : 'The built-in change counts again.',
+        refused: (answer) => setSay(answer.say),
+      },
+    );
   }
 
   return (

@@ -1,9 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
 import { Button } from '../primitives/button';
-import { post } from './post';
+import { useSend } from './use-send';
 
 /** Lets a member in again or keeps them out, which ends their sessions. */
 export function MemberSwitch({
@@ -15,15 +13,11 @@ export function MemberSwitch({
   name: string;
   active: boolean;
 }) {
-  const router = useRouter();
+  const { send } = useSend();
   return (
     <Button
       aria-label={`${active ? 'Shut out' : 'Let in'} ${name}`}
-      onClick={async () => {
-        const answer = await post('/api/v1/members/active', { memberId, active: !active });
-        if (answer.ok) router.refresh();
-        else toast.error(answer.say);
-      }}
+      onClick={() => void send('/api/v1/members/active', { memberId, active: !active })}
     >
       {active ? 'Shut out' : 'Let in'}
     </Button>

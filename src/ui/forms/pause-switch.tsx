@@ -1,10 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { toast } from 'sonner';
 import { Button } from '../primitives/button';
-import { post } from './post';
+import { useSend } from './use-send';
 
 /** Pauses the programme from today, or lets it go on. */
 export function PauseSwitch({
@@ -16,16 +13,16 @@ export function PauseSwitch({
   paused: boolean;
   allowed: boolean;
 }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   async function set(next: boolean) {
-    setBusy(true);
-    const answer = await post('/api/v1/pauses', { patientId, paused: next });
-    setBusy(false);
-    if (!answer.ok) return toast.error(answer.say);
-    router.refresh();
-    return toast(
-      next ? 'Paused from today; paused days never count.' : 'The programme goes on from today.',
+    await send(
+      '/api/v1/pauses',
+      { patientId, paused: next },
+      {
+        said: next
+          ? 'Paused from today; paused days never count.'
+          : 'The programme goes on from today.',
+      },
     );
   }
   return (

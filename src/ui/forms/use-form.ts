@@ -1,7 +1,8 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
-import { type Answer, post } from './post';
+import type { Answer } from './post';
+import { useSending } from './use-sending';
 
 /**
  * Sends a form as one JSON record. While it is on its way a second submission does nothing; when it
@@ -14,18 +15,15 @@ export function useForm<T>(
   record: (fields: FormData) => unknown,
   whenDone: (value: T) => void,
 ) {
-  const [busy, setBusy] = useState(false);
+  const { busy, sending } = useSending();
   const [refusal, setRefusal] = useState<Extract<Answer<T>, { ok: false }> | null>(null);
 
   async function onSubmit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
-    if (busy) return;
-    setBusy(true);
     setRefusal(null);
-    const answer = await post<T>(path, record(new FormData(event.currentTarget)));
-    setBusy(false);
-    if (answer.ok) whenDone(answer.value);
-    else setRefusal(answer);
+    const answer = await sending<T>(path, record(new FormData(event.currentTarget)));
+    if (answer?.ok) whenDone(answer.value);
+    else if (answer) setRefusal(answer);
   }
 
   /** The sentence for a field, by its path; empty when it is not the one. */

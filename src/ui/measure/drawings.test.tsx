@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { REGIONS } from '@/core/symptoms';
 import { wedgeFit } from '@/core/measures';
-import { BodyMap } from './body-map';
+import { BodyMap } from './forms/body';
 import { HeadLoad, PhotoNumbers } from './photo/photo-numbers';
 import { measurePhoto } from '@/core/measures';
 import { sideFigure } from '../../../scripts/demo/side-figure';
@@ -17,6 +17,7 @@ describe('the body', () => {
     side: null,
     errorAt: () => '',
     set: () => undefined,
+    last: null,
   } as const;
 
   it('has every place as a box to check, and reads out what is marked', () => {

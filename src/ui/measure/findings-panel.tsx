@@ -1,11 +1,9 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { ProposedFinding } from '@/core/findings';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 
@@ -39,32 +37,16 @@ export function FindingsPanel({
   settled: readonly Decided[];
   mayDecide: boolean;
 }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
 
   async function decide(
     finding: Pick<Decided, 'key' | 'say' | 'proposed'>,
     decision: Decided['decision'],
     reason = '',
   ): Promise<boolean> {
-    setBusy(true);
     const { key, say, proposed: table } = finding;
-    const answer = await post('/api/v1/findings', {
-      id: uuid(),
-      patientId,
-      key,
-      decision,
-      proposed: table,
-      say,
-      reason,
-    });
-    setBusy(false);
-    if (!answer.ok) {
-      toast.error(answer.say);
-      return false;
-    }
-    router.refresh();
-    return true;
+    const decided = { id: uuid(), patientId, key, decision, proposed: table, say, reason };
+    return send('/api/v1/findings', decided);
   }
 
   async function confirmAll() {

@@ -12,7 +12,8 @@ import {
   bodyInWords,
 } from '@/core/measures';
 import type { KnownMeasures } from './known';
-import { type RowDraft, type SheetDraft, type Side, numberIn, rowKey } from './sheet';
+import { type RowDraft, type SheetDraft, rowKey } from './sheet';
+import { type Side, numberIn } from './typed';
 
 /** How the trunk's endurance holds stand to each other: what is typed, or else what was measured. */
 export function Ratios({ draft, known }: { draft: SheetDraft; known: KnownMeasures }) {

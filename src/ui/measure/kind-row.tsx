@@ -1,35 +1,16 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { type MeasureKindId, formatMeasure, kindOf } from '@/core/measures';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
-import { BodyMap } from './body-map';
-import {
-  ActivitiesRow,
-  ChoiceRow,
-  CuffRow,
-  type FormRowProps,
-  OffsetsRow,
-  PressureRow,
-  SectionsRow,
-  WedgeRow,
-} from './form-rows';
+import { FORMS } from './forms';
+import type { FormRowProps } from './forms/form';
 import type { KnownMeasures } from './known';
 import { Difference, Earlier, Ratios } from './kind-facts';
-import { NerveGrid } from './nerve-grid';
-import {
-  type RowDraft,
-  type SheetDraft,
-  type Side,
-  emptyRow,
-  rowKey,
-  sidesMeasured,
-} from './sheet';
+import { type RowDraft, type SheetDraft, emptyRow, rowKey, sidesMeasured } from './sheet';
 import { Before, TrialRow } from './trial-row';
+import type { Side } from './typed';
 
 /** One kind of measurement with its sides, however it is filled in. */
 export function KindRow({
@@ -111,13 +92,17 @@ function FormRow({
     kind,
     side,
     fields: row.fields,
+    last: last?.body ?? null,
     errorAt,
     set: (fields) => onChange({ fields: { ...row.fields, ...fields } }),
   };
-  if (kindOf(kind).form === 'choice')
+  const { form } = kindOf(kind);
+  if (form === 'trials' || form === 'photo') return null;
+  const { Rows } = FORMS[form];
+  if (form === 'choice')
     return (
       <div className="flex flex-wrap items-center gap-3 border-b border-hair py-1.5">
-        <ChoiceRow {...props} />
+        <Rows {...props} />
         <span className="ml-auto text-[0.93em]">
           <Before kind={kind} side={side} now={null} known={known} />
         </span>
@@ -125,7 +110,7 @@ function FormRow({
     );
   return (
     <div className="grid gap-2 border-b border-hair py-2">
-      <FormFields {...props} last={last?.body ?? null} />
+      <Rows {...props} />
       {errorAt('body') && <p className="text-stop">{errorAt('body')}</p>}
       <p className="text-[0.93em]">
         <Before kind={kind} side={side} now={null} known={known} />
@@ -134,38 +119,9 @@ function FormRow({
   );
 }
 
-function FormFields(
-  props: FormRowProps & { last: KnownMeasures['series'][number]['last']['body'] },
-) {
-  const { last, ...row } = props;
-  switch (kindOf(props.kind).form) {
-    case 'offsets':
-      return <OffsetsRow {...row} />;
-    case 'wedge':
-      return <WedgeRow {...row} />;
-    case 'cuff':
-      return <CuffRow {...row} />;
-    case 'pressure':
-      return <PressureRow {...row} />;
-    case 'sections':
-      return <SectionsRow {...row} />;
-    case 'activities':
-      return <ActivitiesRow {...row} />;
-    case 'nerve':
-      return <NerveGrid {...row} before={last?.form === 'nerve' ? last : null} />;
-    case 'body':
-      return <BodyMap {...row} />;
-    case 'choice':
-    case 'trials':
-    case 'photo':
-      return null;
-  }
-}
-
 /** Takes the last measurement of a kind out when it was wrong; the record keeps it. */
 function TakeOut({ kind, known }: { kind: MeasureKindId; known: KnownMeasures }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const all = known.series.filter((one) => one.kind === kind);
   if (all.length === 0) return null;
   return (
@@ -176,18 +132,13 @@ function TakeOut({ kind, known }: { kind: MeasureKindId; known: KnownMeasures })
           look="quiet"
           disabled={busy}
           className="!min-h-6 !px-0 text-[0.87em]"
-          onClick={async () => {
-            setBusy(true);
-            const answer = await post('/api/v1/measurements/withdraw', {
-              id: uuid(),
-              patientId: known.patientId,
-              supersedes: last.id,
-            });
-            setBusy(false);
-            if (!answer.ok) return toast.error(answer.say);
-            router.refresh();
-            return toast('Taken out; the record keeps it.');
-          }}
+          onClick={() =>
+            void send(
+              '/api/v1/measurements/withdraw',
+              { id: uuid(), patientId: known.patientId, supersedes: last.id },
+              { said: 'Taken out; the record keeps it.' },
+            )
+          }
         >
           Take out the last{side && ` ${side}`}
           <span className="sr-only"> of {kindOf(kind).name}</span>

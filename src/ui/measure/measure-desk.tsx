@@ -1,13 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { type MeasureKindId, PROFILES, type Profile, wordsOf } from '@/core/measures';
-import { isTyping } from '../forms/is-typing';
-import { post } from '../forms/post';
+import { useKeys } from '../forms/use-keys';
+import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { BenchPanel } from './instruments/bench-panel';
@@ -16,15 +14,15 @@ import type { KnownMeasures } from './known';
 import {
   type RowDraft,
   type SheetDraft,
-  type Side,
+  type Wrong,
   emptyRow,
   measurementOf,
   rowKey,
   stepsOf,
   touchedRows,
+  wrongIn,
 } from './sheet';
-
-type Wrong = { readonly say: string; readonly key: string; readonly field: string };
+import type { Side } from './typed';
 
 /** The measuring sheet: what this complaint needs first, everything else on one key. */
 export function MeasureDesk({
@@ -36,11 +34,10 @@ export function MeasureDesk({
   profile: Profile;
   known: KnownMeasures;
 }) {
-  const router = useRouter();
   const keptAs = `measures ${patientId}`;
   const [draft, setDraft] = useState<SheetDraft>({});
   const [all, setAll] = useState(false);
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const [wrong, setWrong] = useState<Wrong | null>(null);
   const touched = useMemo(() => touchedRows(draft), [draft]);
 
@@ -63,43 +60,28 @@ export function MeasureDesk({
     setWrong((now) => (now?.key === key ? null : now));
   }, []);
 
-  const save = useCallback(async () => {
-    if (busy || touched.length === 0) return;
-    setBusy(true);
-    const answer = await post('/api/v1/measurements', {
-      patientId,
-      measurements: touched.map(({ kind, side, row }) => measurementOf(kind, side, row)),
-    });
-    setBusy(false);
-    if (!answer.ok) {
-      const [, index, ...path] = answer.at;
-      const row = typeof index === 'number' ? touched[index] : undefined;
-      setWrong({
-        say: row ? `${wordsOf(row.kind, row.side)}: ${answer.say}` : answer.say,
-        key: row ? rowKey(row.kind, row.side) : '',
-        field: path.join('.'),
-      });
-      return;
-    }
-    sessionStorage.removeItem(keptAs);
-    setDraft({});
-    setWrong(null);
-    toast(`${touched.length} saved.`);
-    router.refresh();
-  }, [busy, touched, patientId, keptAs, router]);
+  async function save() {
+    if (touched.length === 0) return;
+    const measurements = touched.map(({ kind, side, row }) => measurementOf(kind, side, row));
+    await send(
+      '/api/v1/measurements',
+      { patientId, measurements },
+      {
+        done: () => {
+          sessionStorage.removeItem(keptAs);
+          setDraft({});
+          setWrong(null);
+        },
+        said: `${touched.length} saved.`,
+        refused: (answer) => setWrong(wrongIn(answer, touched)),
+      },
+    );
+  }
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-        event.preventDefault();
-        void save();
-      }
-      if (event.key === 'm' && !isTyping(event.target) && !event.ctrlKey && !event.metaKey)
-        setAll((now) => !now);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [save]);
+  useKeys([
+    { key: 'Enter', held: 'command', whileTyping: true, does: () => void save() },
+    { key: 'm', does: () => setAll((now) => !now) },
+  ]);
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6">

@@ -11,7 +11,8 @@ import {
 } from '@/core/measures';
 import { Choice, Field } from '../primitives/field';
 import type { KnownMeasures } from './known';
-import { type RowDraft, type Side, changeInWords, numberIn } from './sheet';
+import { type RowDraft, changeInWords } from './sheet';
+import { type Side, numberIn } from './typed';
 
 /** Instrument, position, quality, and the cue tried at once. */
 export function RowDetails({

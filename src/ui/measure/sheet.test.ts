@@ -7,10 +7,11 @@ import {
   emptyRow,
   isTouched,
   measurementOf,
-  numberIn,
   stepsOf,
   touchedRows,
+  wrongIn,
 } from './sheet';
+import { numberIn } from './typed';
 
 const row = (kind: MeasureKindId, change: Partial<RowDraft>) => ({
   ...emptyRow(kind, randomUUID()),
@@ -137,4 +138,84 @@ it('calls a change real only from the detectable change on', () => {
   expect(
     changeInWords('neck-turn', 60, 72, { 'neck-turn': { margin: { by: 15 }, source: '' } }),
   ).toContain('within error');
+});
+
+describe('what the server refuses', () => {
+  const rows = [
+    { kind: 'pain-now', side: null },
+    { kind: 'neck-turn', side: 'left' },
+  ] as const;
+  it('is put to the row and field it is about', () => {
+    expect(wrongIn({ say: 'Too much.', at: ['measurements', 1, 'body', 'relaxed'] }, rows)).toEqual(
+      {
+        say: 'Neck turn left: Too much.',
+        key: 'neck-turn left',
+        field: 'body.relaxed',
+      },
+    );
+  });
+  it('stands above the sheet where it is about none of them', () => {
+    expect(wrongIn({ say: 'No.', at: [] }, rows)).toEqual({ say: 'No.', key: '', field: '' });
+    expect(wrongIn({ say: 'No.', at: ['measurements', 5, 'kind'] }, rows).key).toBe('');
+  });
+});
+
+it('reads every form as its schema takes it', () => {
+  const records = (kind: MeasureKindId, fields: Record<string, string>) =>
+    measurementOf(kind, null, row(kind, { fields })).body;
+  expect(records('held-from-below', { relaxed: '50', tall: '30,5', chest: '' })).toEqual({
+    form: 'offsets',
+    relaxed: 50,
+    tall: 30.5,
+    chest: Number.NaN,
+  });
+  expect(records('nod-test', { holds: '6' })).toEqual({ form: 'cuff', target: 22, holds: 6 });
+  expect(records('nod-test', { target: '26', holds: '6' })).toEqual({
+    form: 'cuff',
+    target: 26,
+    holds: 6,
+  });
+  expect(records('blood-pressure', { systolic: '130', diastolic: '80' })).toEqual({
+    form: 'pressure',
+    systolic: 130,
+    diastolic: 80,
+  });
+  expect(records('neck-index', { 'section 0': '3', 'section 9': ' ' })).toEqual({
+    form: 'sections',
+    scores: [3, ...Array<null>(9).fill(null)],
+  });
+  expect(
+    records('specific-activities', { 'activity 0': 'row', 'score 0': '4', 'activity 3': ' ' }),
+  ).toEqual({ form: 'activities', activities: [{ name: 'row', score: 4 }] });
+  expect(
+    records('limb-symptoms', {
+      'front left hand': 'on',
+      'front left elbow': '',
+      'movement tuck': 'spreading',
+      'movement nothing': 'x',
+    }),
+  ).toEqual({
+    form: 'body',
+    regions: ['front left hand'],
+    movements: [{ movement: 'tuck', effect: 'spreading' }],
+  });
+  expect(
+    records('nerve-examination', {
+      'C6 left strength': '4',
+      'C7 right feeling': 'reduced',
+      'slump sitting right': 'positive',
+      'slump sitting left': 'negative',
+    }),
+  ).toEqual({
+    form: 'nerve',
+    levels: [
+      { level: 'C6', side: 'left', strength: 4, feeling: null, reflex: null },
+      { level: 'C7', side: 'right', strength: null, feeling: 'reduced', reflex: null },
+    ],
+    tension: [
+      { test: 'slump sitting', side: 'left', positive: false },
+      { test: 'slump sitting', side: 'right', positive: true },
+    ],
+  });
+  expect(records('pain-now', {})).toBeNull();
 });

@@ -1,5 +1,4 @@
 import {
-  CUFF_TARGETS,
   type DetectableChanges,
   type InstrumentName,
   KIND_IDS,
@@ -13,16 +12,10 @@ import {
   detectableOf,
   formatMeasure,
   kindOf,
+  wordsOf,
 } from '@/core/measures';
-import {
-  MOVEMENT_EFFECTS,
-  NERVE_LEVELS,
-  REPEATED_MOVEMENTS,
-  TENSION_TESTS,
-  isRegion,
-} from '@/core/symptoms';
-
-export type Side = 'left' | 'right' | null;
+import { FORMS } from './forms';
+import { type Fields, type Side, numberIn } from './typed';
 
 /** What is typed for one kind and side, before it is a measurement. */
 export type RowDraft = {
@@ -36,7 +29,7 @@ export type RowDraft = {
   readonly cue: string;
   readonly retest: readonly string[];
   /** Everything a form other than trials asks, by the name of its field. */
-  readonly fields: Readonly<Record<string, string>>;
+  readonly fields: Fields;
 };
 
 export type SheetDraft = Readonly<Record<string, RowDraft>>;
@@ -66,11 +59,6 @@ export function emptyRow(kind: MeasureKindId, id: string): RowDraft {
   };
 }
 
-/** A typed number, with a comma as decimal sign too; NaN for what is none. */
-export function numberIn(text: string): number {
-  return text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.'));
-}
-
 function filled(texts: readonly string[]): number[] {
   return texts.filter((text) => text.trim() !== '').map(numberIn);
 }
@@ -87,81 +75,9 @@ export function isTouched(row: RowDraft): boolean {
 }
 
 /** The body of a form from its fields, as the measurement's schema checks it; null for trials. */
-export function bodyOf(kind: MeasureKindId, fields: RowDraft['fields']): unknown {
-  const number = (name: string) => numberIn(fields[name] ?? '');
+export function bodyOf(kind: MeasureKindId, fields: Fields): unknown {
   const { form } = kindOf(kind);
-  switch (form) {
-    case 'trials':
-    case 'photo':
-      return null;
-    case 'choice':
-      return { form, option: fields.option ?? '' };
-    case 'offsets':
-      return { form, relaxed: number('relaxed'), tall: number('tall'), chest: number('chest') };
-    case 'wedge':
-      return { form, wedge: number('wedge'), ear: number('ear'), shoulder: number('shoulder') };
-    case 'cuff':
-      return {
-        form,
-        target: numberIn(fields.target ?? String(CUFF_TARGETS[0])),
-        holds: number('holds'),
-      };
-    case 'pressure':
-      return { form, systolic: number('systolic'), diastolic: number('diastolic') };
-    case 'sections':
-      return {
-        form,
-        scores: Array.from({ length: 10 }, (_, index) => {
-          const text = fields[`section ${index}`] ?? '';
-          return text.trim() === '' ? null : numberIn(text);
-        }),
-      };
-    case 'activities':
-      return {
-        form,
-        activities: [0, 1, 2, 3, 4]
-          .filter((index) => (fields[`activity ${index}`] ?? '').trim() !== '')
-          .map((index) => ({
-            name: fields[`activity ${index}`],
-            score: number(`score ${index}`),
-          })),
-      };
-    case 'nerve':
-      return { form, levels: levelsIn(fields), tension: tensionIn(fields) };
-    case 'body':
-      return {
-        form,
-        regions: Object.keys(fields).filter((name) => isRegion(name) && fields[name] === 'on'),
-        movements: REPEATED_MOVEMENTS.flatMap((movement) => {
-          const effect = fields[`movement ${movement}`];
-          return MOVEMENT_EFFECTS.some((one) => one === effect) ? [{ movement, effect }] : [];
-        }),
-      };
-  }
-}
-
-const SIDES = ['left', 'right'] as const;
-
-function levelsIn(fields: RowDraft['fields']) {
-  return NERVE_LEVELS.flatMap(({ level }) =>
-    SIDES.flatMap((side) => {
-      const [strength, feeling, reflex] = ['strength', 'feeling', 'reflex'].map(
-        (what) => fields[`${level} ${side} ${what}`] || null,
-      );
-      return strength || feeling || reflex
-        ? [{ level, side, strength: strength ? numberIn(strength) : null, feeling, reflex }]
-        : [];
-    }),
-  );
-}
-
-function tensionIn(fields: RowDraft['fields']) {
-  return TENSION_TESTS.flatMap((test) =>
-    SIDES.flatMap((side) => {
-      const answer = fields[`${test} ${side}`];
-      return answer ? [{ test, side, positive: answer === 'positive' }] : [];
-    }),
-  );
+  return form === 'trials' || form === 'photo' ? null : FORMS[form].body(fields);
 }
 
 /** A row as the record the server takes; its schema says what is wrong with it. */
@@ -180,6 +96,27 @@ export function measurementOf(kind: MeasureKindId, side: Side, row: RowDraft) {
     chinJut: row.chinJut,
     retest: row.cue.trim() !== '' && retest.length > 0 ? { cue: row.cue, trials: retest } : null,
     supersedes: null,
+  };
+}
+
+/** What is wrong with a sheet, at which row and field; no row where it is none of them. */
+export type Wrong = { readonly say: string; readonly key: string; readonly field: string };
+
+/**
+ * A refusal of the server's, put to the row it is about.
+ *
+ * @param at where in the record it is: the list, the row's place in it, the field
+ */
+export function wrongIn(
+  { say, at }: { readonly say: string; readonly at: readonly (string | number)[] },
+  rows: readonly { readonly kind: MeasureKindId; readonly side: Side }[],
+): Wrong {
+  const [, index, ...path] = at;
+  const row = typeof index === 'number' ? rows[index] : undefined;
+  return {
+    say: row ? `${wordsOf(row.kind, row.side)}: ${say}` : say,
+    key: row ? rowKey(row.kind, row.side) : '',
+    field: path.join('.'),
   };
 }
 

@@ -17,7 +17,8 @@ import {
 import { Button } from '../primitives/button';
 import { RowDetails } from './row-details';
 import { Reader, canBeRead } from './instruments/reader';
-import { type RowDraft, type Side, changeInWords, numberIn } from './sheet';
+import { type RowDraft, changeInWords } from './sheet';
+import { type Side, numberIn } from './typed';
 import type { KnownMeasures } from './known';
 
 /** Sides and trials of one kind, what they come to, and what they were before. */

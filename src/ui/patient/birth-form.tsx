@@ -1,7 +1,7 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
-import { post } from '../forms/post';
+import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
@@ -11,12 +11,13 @@ export function BirthForm() {
   const say = useSay();
   const [birthDate, setBirthDate] = useState('');
   const [refusal, setRefusal] = useState('');
+  const { busy, sending } = useSending();
 
   async function show(event: FormEvent) {
     event.preventDefault();
-    const answer = await post('/api/v1/patient/birth', { birthDate });
-    if (answer.ok) window.location.reload();
-    else setRefusal(answer.status === 403 ? say('progress.birth.wrong') : answer.say);
+    const answer = await sending('/api/v1/patient/birth', { birthDate });
+    if (answer?.ok) window.location.reload();
+    else if (answer) setRefusal(answer.status === 403 ? say('progress.birth.wrong') : answer.say);
   }
 
   return (
@@ -33,7 +34,9 @@ export function BirthForm() {
         />
       </label>
       <Refusal say={refusal} />
-      <BeginButton type="submit">{say('progress.birth.show')}</BeginButton>
+      <BeginButton type="submit" disabled={busy}>
+        {say('progress.birth.show')}
+      </BeginButton>
     </form>
   );
 }

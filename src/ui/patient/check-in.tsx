@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { BeginButton } from './begin-button';
 import { Scale } from './scale';
 import { useSay } from './say';
+import { checkInTold } from './told';
 
 /** After a session: pain now, how hard it was, and a word if the patient likes. */
 export function CheckIn({
@@ -20,13 +21,13 @@ export function CheckIn({
   const [effort, setEffort] = useState<number | null>(null);
   const [word, setWord] = useState('');
   const [saving, setSaving] = useState(false);
-  const nothing = pain === null && effort === null && word.trim() === '';
+  const told = checkInTold(pain, effort, word);
 
   async function save(event: FormEvent) {
     event.preventDefault();
     if (saving) return;
     setSaving(true);
-    if (!nothing) await onSave(pain, effort, word.trim());
+    if (told) await onSave(told.pain, told.effort, told.word);
     onLeave();
   }
 
@@ -46,7 +47,7 @@ export function CheckIn({
         />
       </label>
       <BeginButton type="submit" disabled={saving}>
-        {say(nothing ? 'checkin.leave' : 'checkin.save')}
+        {say(told ? 'checkin.save' : 'checkin.leave')}
       </BeginButton>
     </form>
   );

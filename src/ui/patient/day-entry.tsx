@@ -11,6 +11,7 @@ import { shiftedDate } from './local-today';
 import { tellDay } from './device/recorder';
 import { Scale } from './scale';
 import { useSay } from './say';
+import { dayTold } from './told';
 
 /** A short word about a day: only what the clinic uses is asked. */
 export default function DayEntry({
@@ -34,31 +35,14 @@ export default function DayEntry({
   const [saving, setSaving] = useState(false);
   const days = [0, 1, 2, 3].map((ago) => shiftedDate(today, -ago));
   const date = days[back] ?? today;
-  const nothing =
-    soreness === null &&
-    worst === null &&
-    where.length === 0 &&
-    headache === null &&
-    note.trim() === '' &&
-    Object.keys(scores).length === 0;
+  const told = dayTold({ soreness, worst, where, headache, note, scores }, today, date);
+  const nothing = told.length === 0;
 
   async function save(event: FormEvent) {
     event.preventDefault();
     if (saving || nothing) return;
     setSaving(true);
-    if (soreness) await tellDay(pack, today, { type: 'morning', date: today, soreness });
-    if (worst !== null || where.length > 0 || headache !== null || note.trim() !== '')
-      await tellDay(pack, today, {
-        type: 'daily',
-        date,
-        worst,
-        where,
-        headache,
-        note: note.trim(),
-      });
-    const activities = Object.entries(scores).map(([activity, score]) => ({ activity, score }));
-    if (activities.length > 0)
-      await tellDay(pack, today, { type: 'weekly', date: today, activities });
+    for (const body of told) await tellDay(pack, today, body);
     onDone();
   }
 

@@ -4,7 +4,7 @@ import type { PatientWord } from '@/catalogue';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { type Answer, NOTHING_ANSWERED, answerTheRestNo, questionsFor } from '@/core/screen';
-import { post } from '../forms/post';
+import { useSending } from '../forms/use-sending';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
 
@@ -19,7 +19,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
   const [id] = useState(() => uuid());
   const [facts, setFacts] = useState(NOTHING_ANSWERED);
   const [age, setAge] = useState('');
-  const [busy, setBusy] = useState(false);
+  const { busy, sending } = useSending();
   const [say, setSay] = useState('');
   const [sent, setSent] = useState<{ urgency: 'emergency' | 'same day' | null } | null>(null);
 
@@ -28,16 +28,13 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
   const open = questions.filter((question) => facts.answers[question.id] === undefined);
 
   async function send() {
-    if (busy) return;
-    setBusy(true);
     setSay('');
-    const answer = await post<{ urgency: 'emergency' | 'same day' | null }>(
+    const answer = await sending<{ urgency: 'emergency' | 'same day' | null }>(
       '/api/v1/patient/screening',
       { id, answers: facts.answers, age: typed.age },
     );
-    setBusy(false);
-    if (answer.ok) setSent(answer.value);
-    else setSay(answer.say);
+    if (answer?.ok) setSent(answer.value);
+    else if (answer) setSay(answer.say);
   }
 
   if (sent) return <Thanks urgency={sent.urgency} clinic={clinic} />;

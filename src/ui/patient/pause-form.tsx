@@ -2,7 +2,7 @@
 
 import { type FormEvent, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { post } from '../forms/post';
+import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
@@ -17,18 +17,15 @@ export function PauseForm({ today }: { today: string }) {
   const [reason, setReason] = useState<(typeof REASONS)[number]>('ill');
   const [from, setFrom] = useState(today);
   const [to, setTo] = useState(today);
-  const [busy, setBusy] = useState(false);
+  const { busy, sending } = useSending();
   const [refusal, setRefusal] = useState('');
 
   async function save(event: FormEvent) {
     event.preventDefault();
-    if (busy) return;
-    setBusy(true);
     setRefusal('');
-    const answer = await post('/api/v1/patient/pauses', { id, from, to, reason });
-    setBusy(false);
-    if (!answer.ok) return setRefusal(answer.say);
-    return window.location.assign('/today');
+    const answer = await sending('/api/v1/patient/pauses', { id, from, to, reason });
+    if (answer?.ok) window.location.assign('/today');
+    else if (answer) setRefusal(answer.say);
   }
 
   return (

@@ -4,7 +4,7 @@ import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { PatientWord } from '@/catalogue';
 import type { RemindersBody } from '@/core/records';
-import { post } from '../forms/post';
+import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
 import { CalendarBox } from './calendar-box';
@@ -46,7 +46,7 @@ const minuteOf = (text: string) => {
 export function SettingsForm({ start }: { start: Settings }) {
   const say = useSay();
   const [settings, setSettings] = useState(start);
-  const [busy, setBusy] = useState(false);
+  const { busy, sending } = useSending();
   const [saved, setSaved] = useState(false);
   const [refusal, setRefusal] = useState('');
   const { reminders } = settings;
@@ -59,11 +59,9 @@ export function SettingsForm({ start }: { start: Settings }) {
 
   async function save(event: FormEvent) {
     event.preventDefault();
-    if (busy) return;
-    setBusy(true);
     setRefusal('');
     const { minutesADay, wakeMinute, sleepMinute, props, language } = settings;
-    const answer = await post('/api/v1/patient/settings', {
+    const answer = await sending('/api/v1/patient/settings', {
       id: uuid(),
       minutesADay,
       wakeMinute,
@@ -72,7 +70,7 @@ export function SettingsForm({ start }: { start: Settings }) {
       language,
       reminders,
     });
-    setBusy(false);
+    if (!answer) return;
     setSaved(answer.ok);
     if (!answer.ok) setRefusal(answer.say);
     // Every text of the page is another then.

@@ -1,11 +1,9 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { copyText } from '../forms/copy-text';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { QrCode } from '../handout/qr';
 import { Button } from '../primitives/button';
 
@@ -19,25 +17,28 @@ export function PatientLinkButton({
   patientName: string;
   link: { readonly issued: boolean; readonly opened: boolean };
 }) {
-  const router = useRouter();
   const [address, setAddress] = useState('');
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
 
   async function issue() {
-    setBusy(true);
-    const answer = await post<{ address: string }>('/api/v1/links', { patientId });
-    setBusy(false);
-    if (!answer.ok) return toast.error(answer.say);
-    setAddress(answer.value.address);
-    return router.refresh();
+    await send<{ address: string }>(
+      '/api/v1/links',
+      { patientId },
+      {
+        done: (made) => setAddress(made.address),
+      },
+    );
   }
 
   async function revoke() {
-    const answer = await post('/api/v1/links/revoke', { patientId });
-    if (!answer.ok) return toast.error(answer.say);
-    setAddress('');
-    router.refresh();
-    return toast('The link no longer works.');
+    await send(
+      '/api/v1/links/revoke',
+      { patientId },
+      {
+        done: () => setAddress(''),
+        said: 'The link no longer works.',
+      },
+    );
   }
 
   const state = !link.issued

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
@@ -22,7 +21,8 @@ import { formatDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId } from '@/core/screen';
 import { type Frozen, type LocalDate, sumRanges } from '@/core/units';
-import { type Answer, post } from '../forms/post';
+import { useKeys } from '../forms/use-keys';
+import { type Refused, useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { DeskDialogs } from './desk-dialogs';
 import { type DeskFacts, DeskFactsProvider, circumstancesOf } from './desk-facts';
@@ -44,7 +44,6 @@ import { WeeksPane } from './panels/weeks-pane';
 import { doseFieldId } from './row/dose-field';
 import { fillMissing } from './row/row-actions';
 import { useDayPlan } from './use-day-plan';
-import { useDeskKeys } from './use-desk-keys';
 import { type KeptDesk, type OtherAtDesk, useKeptDraft } from './use-kept-draft';
 import { useReckoning } from './use-reckoning';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
@@ -80,13 +79,12 @@ export type PlanDeskProps = {
 /** Findings left, lines in the middle, the day right, checks below; all by key, mouse or touch. */
 export function PlanDesk(props: PlanDeskProps) {
   const { patientId, newest, start, earliest, findings, blocked, minutesADay } = props;
-  const router = useRouter();
   const restored = props.kept?.desk ?? null;
   const [history, step] = useReducer(deskStep, restored ?? start, startHistory);
   const desk = history.now;
   const [newUid, setNewUid] = useState('');
-  const [busy, setBusy] = useState(false);
-  const [refusal, setRefusal] = useState<Extract<Answer<unknown>, { ok: false }> | null>(null);
+  const { busy, send } = useSend();
+  const [refusal, setRefusal] = useState<Refused | null>(null);
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [keysOpen, setKeysOpen] = useState(false);
   const [accepted, setAccepted] = useState<ReadonlySet<string>>(new Set());
@@ -146,20 +144,16 @@ export function PlanDesk(props: PlanDeskProps) {
     [addLines],
   );
 
-  const save = useCallback(async () => {
-    if (busy) return;
-    setBusy(true);
+  async function save() {
     setRefusal(null);
-    const answer = await post<{ number: number; effectiveFrom: string }>(
-      '/api/v1/programmes',
-      draftOf(desk, patientId, newest),
-    );
-    setBusy(false);
-    if (!answer.ok) return setRefusal(answer);
-    draft.forget();
-    toast(`Version ${answer.value.number} saved; it begins on ${answer.value.effectiveFrom}.`);
-    return router.refresh();
-  }, [busy, desk, patientId, newest, draft, router]);
+    const version = draftOf(desk, patientId, newest);
+    await send<{ number: number; effectiveFrom: string }>('/api/v1/programmes', version, {
+      done: draft.forget,
+      said: ({ number, effectiveFrom }) =>
+        `Version ${number} saved; it begins on ${effectiveFrom}.`,
+      refused: setRefusal,
+    });
+  }
 
   function fillAll() {
     const lines = desk.lines.flatMap((line) => {
@@ -176,16 +170,17 @@ export function PlanDesk(props: PlanDeskProps) {
   const addAccepted = () =>
     addSuggestions(suggestions.filter(({ exercise }) => accepted.has(exercise.id)));
 
-  useDeskKeys({
-    search: () => search.current?.focus(),
-    save: () => void save(),
-    undo: () => step({ type: 'undo' }),
-    redo: () => step({ type: 'redo' }),
-    addAccepted,
-    fillAll,
-    order,
-    help: () => setKeysOpen(true),
-  });
+  useKeys([
+    { key: '/', does: () => search.current?.focus() },
+    { key: '?', does: () => setKeysOpen(true) },
+    { key: 'Enter', held: 'command', whileTyping: true, does: () => void save() },
+    { key: 's', held: 'command', whileTyping: true, does: () => void save() },
+    { key: 'z', held: 'command', does: () => step({ type: 'undo' }) },
+    { key: 'z', held: 'command and shift', does: () => step({ type: 'redo' }) },
+    { key: 'a', held: 'alt', whileTyping: true, does: addAccepted },
+    { key: 'f', held: 'alt', whileTyping: true, does: fillAll },
+    { key: 'o', held: 'alt', whileTyping: true, does: order },
+  ]);
 
   const jump = (uid: string) => document.getElementById(doseFieldId(uid))?.focus();
   const newestLines = props.earlier[0];

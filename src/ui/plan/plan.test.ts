@@ -79,6 +79,42 @@ describe('steps on the desk', () => {
   });
 });
 
+describe('what the desk sends', () => {
+  it('leaves out a reason that was never written, so that the flag stays open', () => {
+    const override = (reason: string) => ({
+      precaution: 'jaw' as const,
+      trait: 'chin-held ball' as const,
+      reason,
+    });
+    const noted = deskStep(filled, {
+      type: 'note',
+      uid: 'b',
+      overrides: [override('  '), override('knows it')],
+    });
+    expect(draftOf(noted.now, 'p', 0).lines.map(({ overrides }) => overrides.length)).toEqual([
+      0, 1, 0,
+    ]);
+  });
+
+  it('has a copy as a line of its own, and others in a line’s place', () => {
+    const copied = deskStep(filled, { type: 'duplicate', uid: 'a', newUid: 'x' });
+    expect([uids(copied), copied.now.lines[1]?.lineage]).toEqual(['axbc', null]);
+    expect(uids(deskStep(filled, { type: 'put', uid: 'b', lines: [line('y'), line('z')] }))).toBe(
+      'ayzc',
+    );
+    expect(uids(deskStep(filled, { type: 'put', uid: 'nobody', lines: [line('y')] }))).toBe('abc');
+    expect(uids(deskStep(filled, { type: 'move', uid: 'nobody', to: 0 }))).toBe('abc');
+    expect(uids(deskStep(filled, { type: 'order', lines: [line('c')] }))).toBe('c');
+  });
+
+  it('takes the desk’s own fields without a step to undo, and begins anew with another desk', () => {
+    const set = deskStep(filled, { type: 'set', fields: { rounds: 3, reviewOn: '2026-12-20' } });
+    expect(draftOf(set.now, 'p', 0)).toMatchObject({ rounds: 3, reviewOn: '2026-12-20' });
+    expect(set.before).toBe(filled.before);
+    expect(deskStep(set, { type: 'replace', desk })).toEqual(startHistory(desk));
+  });
+});
+
 describe('one step on a line', () => {
   const understood = (dose: string, exerciseId: string) => {
     const read = readLine(line('a', dose, exerciseId));

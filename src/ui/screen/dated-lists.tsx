@@ -2,10 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { CARE_KINDS, type CareBody, type GoalBody } from '@/core/records';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
@@ -15,13 +14,15 @@ type Entry<T> = { readonly id: string; readonly on: string; readonly body: T };
 
 /** Takes an entry out of the file; it stays in the record. */
 function useTakeOut(patientId: string) {
-  const router = useRouter();
-  return async (supersedes: string) => {
-    const answer = await post('/api/v1/entries/withdraw', { id: uuid(), patientId, supersedes });
-    if (!answer.ok) return toast.error(answer.say);
-    router.refresh();
-    return toast('Taken out; the record keeps it.');
-  };
+  const { send } = useSend();
+  return (supersedes: string) =>
+    send(
+      '/api/v1/entries/withdraw',
+      { id: uuid(), patientId, supersedes },
+      {
+        said: 'Taken out; the record keeps it.',
+      },
+    );
 }
 
 /** A form that adds one dated entry and is empty again afterwards. */
@@ -53,7 +54,7 @@ export function Goals({
   today: string;
   goals: readonly Entry<GoalBody>[];
 }) {
-  const router = useRouter();
+  const { send } = useSend();
   const takeOut = useTakeOut(patientId);
   const { form, round } = useEntryForm(patientId, 'goal', (fields) => ({
     on: today,
@@ -65,7 +66,7 @@ export function Goals({
   }));
 
   async function reached(goal: Entry<GoalBody>) {
-    const answer = await post('/api/v1/entries', {
+    await send('/api/v1/entries', {
       id: uuid(),
       patientId,
       kind: 'goal',
@@ -73,8 +74,6 @@ export function Goals({
       on: goal.on,
       body: { ...goal.body, reachedOn: goal.body.reachedOn === null ? today : null },
     });
-    if (!answer.ok) return toast.error(answer.say);
-    return router.refresh();
   }
 
   return (

@@ -1,12 +1,10 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { HistoryBody } from '@/core/records';
 import { PROVOKED_BY, SETTLES_WITHIN, irritability } from '@/core/symptoms';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { Choice, Field, TextField } from '../primitives/field';
@@ -44,12 +42,11 @@ export function HistoryForm({
   today: string;
   before: { id: string; on: string; body: HistoryBody } | null;
 }) {
-  const router = useRouter();
   const [body, setBody] = useState<HistoryBody>(before?.body ?? EMPTY);
   const [provokedBy, setProvokedBy] = useState(body.irritability?.provokedBy ?? '');
   const [worst, setWorst] = useState(String(body.irritability?.worst ?? ''));
   const [settlesWithin, setSettlesWithin] = useState(body.irritability?.settlesWithin ?? '');
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const [refusal, setRefusal] = useState<{ say: string; at: string }>({ say: '', at: '' });
 
   const asked = provokedBy !== '' || worst.trim() !== '' || settlesWithin !== '';
@@ -63,21 +60,19 @@ export function HistoryForm({
   const errorAt = (path: string) => (refusal.at === path ? refusal.say : '');
 
   async function save() {
-    if (busy) return;
-    setBusy(true);
-    const answer = await post('/api/v1/entries', {
+    const entry = {
       id: uuid(),
       patientId,
       kind: 'history',
       supersedes: before?.id ?? null,
       on: today,
       body: { ...body, irritability: asked ? facts : null },
+    };
+    await send('/api/v1/entries', entry, {
+      done: () => setRefusal({ say: '', at: '' }),
+      said: 'History saved.',
+      refused: ({ say, at }) => setRefusal({ say, at: at.join('.') }),
     });
-    setBusy(false);
-    if (!answer.ok) return setRefusal({ say: answer.say, at: answer.at.join('.') });
-    setRefusal({ say: '', at: '' });
-    toast('History saved.');
-    router.refresh();
   }
 
   return (

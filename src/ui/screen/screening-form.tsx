@@ -1,8 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import {
   GROUPS,
@@ -12,8 +10,8 @@ import {
   questionsFor,
   screen,
 } from '@/core/screen';
-import { isTyping } from '../forms/is-typing';
-import { post } from '../forms/post';
+import { useKeys } from '../forms/use-keys';
+import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
@@ -37,13 +35,12 @@ export function ScreeningForm({
   mayConfirm: boolean;
   onLeave?: () => void;
 }) {
-  const router = useRouter();
   const [id] = useState(() => uuid());
   const [facts, setFacts] = useState(start);
   const [age, setAge] = useState(start.age === null ? '' : String(start.age));
   const [systolic, setSystolic] = useState(String(start.pressure?.systolic ?? ''));
   const [diastolic, setDiastolic] = useState(String(start.pressure?.diastolic ?? ''));
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const [refusal, setRefusal] = useState<{ say: string; at: string } | null>(null);
 
   const typed = useMemo((): ScreeningAnswers => {
@@ -54,37 +51,23 @@ export function ScreeningForm({
   const result = useMemo(() => screen(typed), [typed]);
   const questions = questionsFor(typed);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (isTyping(event.target)) return;
-      event.preventDefault();
-      setFacts((before) => answerTheRestNo({ ...typed, answers: before.answers }));
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [typed]);
+  const restNo = () => setFacts((before) => answerTheRestNo({ ...typed, answers: before.answers }));
+  useKeys([{ key: 'n', does: restNo }]);
 
   async function save() {
-    if (busy) return;
     const halfPressure = (systolic.trim() === '') !== (diastolic.trim() === '');
     if (halfPressure)
       return setRefusal({ say: 'Write both numbers of the blood pressure.', at: 'pressure' });
-    setBusy(true);
     setRefusal(null);
-    const answer = await post<{ confirmed: boolean }>('/api/v1/screenings', {
-      id,
-      patientId,
-      answers: typed.answers,
-      age: typed.age,
-      pressure: typed.pressure,
-      fromId,
-    });
-    setBusy(false);
-    if (!answer.ok) return setRefusal({ say: answer.say, at: answer.at.join('.') });
-    toast(answer.value.confirmed ? 'Screening confirmed.' : 'Kept, not confirmed yet.');
-    router.refresh();
-    onLeave?.();
+    await send<{ confirmed: boolean }>(
+      '/api/v1/screenings',
+      { id, patientId, ...typed, fromId },
+      {
+        done: onLeave,
+        said: ({ confirmed }) => (confirmed ? 'Screening confirmed.' : 'Kept, not confirmed yet.'),
+        refused: ({ say, at }) => setRefusal({ say, at: at.join('.') }),
+      },
+    );
   }
 
   const confirms = mayConfirm && result.outcome !== 'unfinished';

@@ -1,12 +1,10 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { NOTE_PARTS, NOTE_TITLES, type NoteText, noteAsText } from '@/core/teach';
 import { copyText } from '../forms/copy-text';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
 import { Button } from '../primitives/button';
@@ -31,24 +29,25 @@ export function NoteForm({
   kept: unknown;
   maySign: boolean;
 }) {
-  const router = useRouter();
   const [note, setNote] = useState<NoteText>(() => noteIn(kept) ?? draft);
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const [refusal, setRefusal] = useState('');
   const id = useRef('');
   const { state, forget } = useVisitDraft(patientId, 'note', note);
   const changed = NOTE_PARTS.some((part) => note[part] !== draft[part]);
 
   async function sign() {
-    setBusy(true);
     setRefusal('');
     id.current ||= uuid();
-    const answer = await post('/api/v1/visit-notes', { id: id.current, patientId, ...note });
-    setBusy(false);
-    if (!answer.ok) return setRefusal(answer.say);
-    forget();
-    toast('Signed. It stands in the record.');
-    return router.refresh();
+    await send(
+      '/api/v1/visit-notes',
+      { id: id.current, patientId, ...note },
+      {
+        done: forget,
+        said: 'Signed. It stands in the record.',
+        refused: ({ say }) => setRefusal(say),
+      },
+    );
   }
 
   return (

@@ -1,8 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { useCallback, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { BoutMode, Dose } from '@/core/dose';
 import type { Figure } from '@/core/figure';
@@ -14,8 +12,8 @@ import {
   gapsOfLine,
   teachingGaps,
 } from '@/core/teach';
-import { isTyping } from '../forms/is-typing';
-import { post } from '../forms/post';
+import { useKeys } from '../forms/use-keys';
+import { useSend } from '../forms/use-send';
 import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
 import { Button } from '../primitives/button';
 import { AloudCounter } from './aloud-counter';
@@ -74,10 +72,9 @@ export function TeachDesk({
   kept,
   mayTeach,
 }: TeachDeskProps) {
-  const router = useRouter();
   const [teaching, setTeaching] = useState<Teaching>(() => teachingIn(kept));
   const [at, setAt] = useState(0);
-  const [signing, setSigning] = useState(false);
+  const { busy: signing, send } = useSend();
   const [refusal, setRefusal] = useState('');
   const asked = useRef<Question | null>(null);
   const signId = useRef('');
@@ -118,22 +115,17 @@ export function TeachDesk({
     }
   }, [page, teaching, change, goTo, at]);
 
-  useEffect(() => {
-    if (!mayTeach) return;
-    function onKey(event: KeyboardEvent) {
-      if (isTyping(event.target) || event.altKey || event.ctrlKey || event.metaKey) return;
-      if (event.key === 'ArrowRight' || event.key === 'PageDown') {
-        event.preventDefault();
-        step();
-      }
-      if (event.key === 'ArrowLeft' || event.key === 'PageUp') {
-        event.preventDefault();
-        goTo(at - 1);
-      }
-    }
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [step, goTo, at, mayTeach]);
+  const stepBack = () => goTo(at - 1);
+  useKeys(
+    mayTeach
+      ? [
+          { key: 'ArrowRight', does: step },
+          { key: 'PageDown', does: step },
+          { key: 'ArrowLeft', does: stepBack },
+          { key: 'PageUp', does: stepBack },
+        ]
+      : [],
+  );
 
   const gaps = teachingGaps(
     pages,
@@ -143,25 +135,26 @@ export function TeachDesk({
   );
 
   async function sign() {
-    setSigning(true);
     setRefusal('');
     signId.current ||= uuid();
-    const answer = await post('/api/v1/teach-backs', {
+    const teachBack = {
       id: signId.current,
       patientId,
       programmeId: version.programmeId,
       version: version.number,
       lines: pages.map(({ lineage }) => taughtOf(teaching, lineage)),
       closing: teaching.closing,
+    };
+    await send('/api/v1/teach-backs', teachBack, {
+      done: () => {
+        signId.current = '';
+        forget();
+        setTeaching(teachingIn(null));
+        setAt(0);
+      },
+      said: 'Signed. It stands in the record.',
+      refused: ({ say }) => setRefusal(say),
     });
-    setSigning(false);
-    if (!answer.ok) return setRefusal(answer.say);
-    signId.current = '';
-    forget();
-    setTeaching(teachingIn(null));
-    toast('Signed. It stands in the record.');
-    setAt(0);
-    return router.refresh();
   }
 
   return (

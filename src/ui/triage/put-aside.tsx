@@ -1,11 +1,9 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { INPUT_CLASS } from '../primitives/field';
 
@@ -24,38 +22,31 @@ export function PutAside({
   rule: string;
   aside: boolean;
 }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   const [days, setDays] = useState<number>(WAITS[1]);
 
-  async function send(kind: 'done' | 'snoozed' | 'back') {
-    setBusy(true);
-    const answer = await post('/api/v1/triage/marks', {
-      id: uuid(),
-      patientId,
-      kind,
-      rule,
-      days: kind === 'snoozed' ? days : 0,
-      reason: kind === 'snoozed' ? reason : '',
-    });
-    setBusy(false);
-    if (!answer.ok) return toast.error(answer.say);
-    setAsking(false);
-    router.refresh();
-    return undefined;
+  async function mark(kind: 'done' | 'snoozed' | 'back') {
+    const waits = kind === 'snoozed' ? { days, reason } : { days: 0, reason: '' };
+    await send(
+      '/api/v1/triage/marks',
+      { id: uuid(), patientId, kind, rule, ...waits },
+      {
+        done: () => setAsking(false),
+      },
+    );
   }
 
   if (aside)
     return (
-      <Button disabled={busy} onClick={() => send('back')} aria-label={`Take back: ${name}`}>
+      <Button disabled={busy} onClick={() => mark('back')} aria-label={`Take back: ${name}`}>
         Take back
       </Button>
     );
   return (
     <div className="flex items-center gap-2">
-      <Button disabled={busy} onClick={() => send('done')} aria-label={`Done for today: ${name}`}>
+      <Button disabled={busy} onClick={() => mark('done')} aria-label={`Done for today: ${name}`}>
         Done
       </Button>
       <Popover.Root open={asking} onOpenChange={setAsking}>
@@ -74,7 +65,7 @@ export function PutAside({
               className="grid gap-3"
               onSubmit={(event) => {
                 event.preventDefault();
-                void send('snoozed');
+                void mark('snoozed');
               }}
             >
               <label className="grid gap-1">

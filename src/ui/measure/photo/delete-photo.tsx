@@ -2,23 +2,23 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
-import { post } from '../../forms/post';
+import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 
 /** Deletes a picture for good, after asking once. */
 export function DeletePhoto({ patientId, photoId }: { patientId: string; photoId: string }) {
   const router = useRouter();
   const [asking, setAsking] = useState(false);
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   async function remove() {
-    setBusy(true);
-    const answer = await post('/api/v1/photos/delete', { patientId, photoId });
-    setBusy(false);
-    if (!answer.ok) return toast.error(answer.say);
-    toast('The picture is gone for good; its angles stay.');
-    router.push(`/patients/${patientId}/measure/photos`);
-    return router.refresh();
+    await send(
+      '/api/v1/photos/delete',
+      { patientId, photoId },
+      {
+        done: () => router.push(`/patients/${patientId}/measure/photos`),
+        said: 'The picture is gone for good; its angles stay.',
+      },
+    );
   }
   if (!asking) return <Button onClick={() => setAsking(true)}>Delete the picture</Button>;
   return (

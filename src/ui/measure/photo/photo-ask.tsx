@@ -1,10 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { post } from '../../forms/post';
+import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 
 /** Asks the patient for a side photo from home, or takes the wish back. */
@@ -17,30 +14,24 @@ export function PhotoAsk({
   today: string;
   asked: { readonly id: string; readonly on: string } | null;
 }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
 
-  async function send() {
-    setBusy(true);
-    const answer = asked
-      ? await post('/api/v1/entries/withdraw', { id: uuid(), patientId, supersedes: asked.id })
-      : await post('/api/v1/entries', {
-          id: uuid(),
-          patientId,
-          kind: 'photo-request',
-          supersedes: null,
-          on: today,
-          body: { note: '' },
-        });
-    setBusy(false);
-    if (!answer.ok) return toast.error(answer.say);
-    return router.refresh();
+  async function ask() {
+    const entry = { id: uuid(), patientId, supersedes: asked?.id ?? null };
+    if (asked) await send('/api/v1/entries/withdraw', entry);
+    else
+      await send('/api/v1/entries', {
+        ...entry,
+        kind: 'photo-request',
+        on: today,
+        body: { note: '' },
+      });
   }
 
   return (
     <p className="flex flex-wrap items-center gap-3 pt-3">
       {asked ? `Asked for a photo from home on ${asked.on}.` : 'Or let a helper take it at home:'}
-      <Button disabled={busy} onClick={() => void send()}>
+      <Button disabled={busy} onClick={() => void ask()}>
         {asked ? 'Take the wish back' : 'Ask for a photo on the phone'}
       </Button>
     </p>

@@ -1,11 +1,11 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { marksProblem, measurePhoto } from '@/core/measures';
-import { post } from '../../forms/post';
+import { useKeys } from '../../forms/use-keys';
+import { useSend } from '../../forms/use-send';
 import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
 import { Choice, Field } from '../../primitives/field';
@@ -31,7 +31,7 @@ export function PhotoMarking({
 }) {
   const router = useRouter();
   const [history, setHistory] = useState<readonly Marking[]>([NO_MARKS]);
-  const [busy, setBusy] = useState(false);
+  const { busy, send } = useSend();
   const [say, setSay] = useState('');
   const marking = history.at(-1) ?? NO_MARKS;
   const marks = useMemo(() => marksOf(marking), [marking]);
@@ -46,33 +46,22 @@ export function PhotoMarking({
   const replace = (next: Marking) => setHistory((before) => [...before.slice(0, -1), next]);
   const undo = () => setHistory((before) => (before.length > 1 ? before.slice(0, -1) : before));
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'z' || !(event.ctrlKey || event.metaKey)) return;
-      event.preventDefault();
-      undo();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeys([{ key: 'z', held: 'command', whileTyping: true, does: undo }]);
 
   const [dragged, setDragged] = useState(marking.active);
 
   async function save() {
-    if (!marks || busy) return;
-    setBusy(true);
+    if (!marks) return;
     setSay('');
-    const answer = await post('/api/v1/photos/marks', {
-      id: uuid(),
-      patientId,
-      photoId: photo.id,
-      marks,
-    });
-    setBusy(false);
-    if (!answer.ok) return setSay(answer.say);
-    toast('Marks saved; the angles are measured.');
-    router.push(`/patients/${patientId}/measure/photos/${photo.id}`);
-    return router.refresh();
+    await send(
+      '/api/v1/photos/marks',
+      { id: uuid(), patientId, photoId: photo.id, marks },
+      {
+        done: () => router.push(`/patients/${patientId}/measure/photos/${photo.id}`),
+        said: 'Marks saved; the angles are measured.',
+        refused: (answer) => setSay(answer.say),
+      },
+    );
   }
 
   return (

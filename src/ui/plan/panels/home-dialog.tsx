@@ -1,13 +1,11 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { ASKED_PROPS, POSITIONS } from '@/core/exercise';
 import type { HomeBody } from '@/core/records';
 import { clockText } from '@/core/schedule';
-import { post } from '../../forms/post';
+import { useSend } from '../../forms/use-send';
 import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
@@ -40,7 +38,7 @@ export function HomeDialog({
   homeId: string | null;
   today: string;
 }) {
-  const router = useRouter();
+  const { send } = useSend();
   const start = home ?? NO_HOME;
   const [open, setOpen] = useState(false);
   const [props, setProps] = useState<readonly string[]>(start.props);
@@ -59,7 +57,7 @@ export function HomeDialog({
 
   async function save() {
     const owned = weights.split(/[\s;]+/).filter((text) => text !== '');
-    const answer = await post('/api/v1/entries', {
+    const entry = {
       id: uuid(),
       patientId,
       kind: 'home',
@@ -76,12 +74,15 @@ export function HomeDialog({
           label,
         })),
       },
+    };
+    await send('/api/v1/entries', entry, {
+      done: () => {
+        setOpen(false);
+        setRefusal('');
+      },
+      said: 'Home and day kept.',
+      refused: ({ say }) => setRefusal(say),
     });
-    if (!answer.ok) return setRefusal(answer.say);
-    setOpen(false);
-    setRefusal('');
-    toast('Home and day kept.');
-    return router.refresh();
   }
 
   const toggle = <T extends string>(list: readonly T[], one: T): T[] =>

@@ -1,12 +1,10 @@
 'use client';
 
 import type { Frozen } from '@/core/units';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { TemplateDraft } from '@/core/records';
-import { post } from '../../forms/post';
+import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
 import { Field } from '../../primitives/field';
@@ -22,34 +20,34 @@ export function TemplatesBar({
   desk: Desk;
   onApply: (template: Frozen<TemplateDraft>) => void;
 }) {
-  const router = useRouter();
+  const { send } = useSend();
   const [open, setOpen] = useState(false);
   const [name, setName] = useState('');
   const [error, setError] = useState('');
 
   async function save() {
-    const answer = await post('/api/v1/templates', {
-      id: uuid(),
-      name,
-      rounds: desk.rounds,
-      lines: desk.lines.map(({ exerciseId, dose, school, session }) => ({
-        exerciseId,
-        dose,
-        school,
-        session,
-      })),
-    });
-    if (!answer.ok) return setError(answer.say);
-    setName('');
-    setError('');
-    toast('Kept as a template.');
-    return router.refresh();
+    const lines = desk.lines.map(({ exerciseId, dose, school, session }) => ({
+      exerciseId,
+      dose,
+      school,
+      session,
+    }));
+    await send(
+      '/api/v1/templates',
+      { id: uuid(), name, rounds: desk.rounds, lines },
+      {
+        done: () => {
+          setName('');
+          setError('');
+        },
+        said: 'Kept as a template.',
+        refused: ({ say }) => setError(say),
+      },
+    );
   }
 
   async function remove(id: string) {
-    const answer = await post('/api/v1/templates/retire', { id });
-    if (!answer.ok) return toast.error(answer.say);
-    return router.refresh();
+    await send('/api/v1/templates/retire', { id });
   }
 
   return (

@@ -7,8 +7,9 @@ import {
   furthestReach,
   isRegion,
 } from '@/core/symptoms';
-import { BodyDrawing } from '../body/body-drawing';
-import type { FormRowProps } from './form-rows';
+import { BodyDrawing } from '../../body/body-drawing';
+import type { Fields } from '../typed';
+import type { Form, FormRowProps } from './form';
 
 /** Front and back of a body, marked by pressing its parts; and what repeated movements do. */
 export function BodyMap({ fields, set }: FormRowProps) {
@@ -61,3 +62,19 @@ export function BodyMap({ fields, set }: FormRowProps) {
     </div>
   );
 }
+
+function movementsIn(fields: Fields) {
+  return REPEATED_MOVEMENTS.flatMap((movement) => {
+    const effect = fields[`movement ${movement}`];
+    return MOVEMENT_EFFECTS.some((one) => one === effect) ? [{ movement, effect }] : [];
+  });
+}
+
+export const BODY: Form = {
+  body: (fields) => ({
+    form: 'body',
+    regions: Object.keys(fields).filter((name) => isRegion(name) && fields[name] === 'on'),
+    movements: movementsIn(fields),
+  }),
+  Rows: BodyMap,
+};

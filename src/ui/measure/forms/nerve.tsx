@@ -9,17 +9,35 @@ import {
   TENSION_TESTS,
   nerveChange,
 } from '@/core/symptoms';
-import type { FormRowProps } from './form-rows';
-import { bodyOf } from './sheet';
+import { type Fields, numberIn } from '../typed';
+import type { Form, FormRowProps } from './form';
 
 const SIDES = ['left', 'right'] as const;
 
+function levelsIn(fields: Fields) {
+  return NERVE_LEVELS.flatMap(({ level }) =>
+    SIDES.flatMap((side) => {
+      const [strength, feeling, reflex] = ['strength', 'feeling', 'reflex'].map(
+        (what) => fields[`${level} ${side} ${what}`] || null,
+      );
+      return strength || feeling || reflex
+        ? [{ level, side, strength: strength ? numberIn(strength) : null, feeling, reflex }]
+        : [];
+    }),
+  );
+}
+
+function tensionIn(fields: Fields) {
+  return TENSION_TESTS.flatMap((test) =>
+    SIDES.flatMap((side) => {
+      const answer = fields[`${test} ${side}`];
+      return answer ? [{ test, side, positive: answer === 'positive' }] : [];
+    }),
+  );
+}
+
 /** The nerve examination by level and side, with what changed since the last one. */
-export function NerveGrid({
-  before,
-  ...props
-}: FormRowProps & { before: NerveExamination | null }) {
-  const { fields, set } = props;
+function NerveGrid({ fields, set, last }: FormRowProps) {
   const pick = (name: string, label: string, options: readonly string[]) => (
     <select
       aria-label={label}
@@ -35,7 +53,7 @@ export function NerveGrid({
   );
   return (
     <div className="grid gap-4">
-      <NerveTrend before={before} fields={fields} />
+      <NerveTrend before={last?.form === 'nerve' ? last : null} fields={fields} />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Examination by level">
         <table className="w-full min-w-[44rem] text-[0.93em]">
           <thead className="text-left">
@@ -111,14 +129,8 @@ function Cells({ children }: { children: ReactNode }) {
 }
 
 /** What the examination being filled in changes against the last one. */
-function NerveTrend({
-  before,
-  fields,
-}: {
-  before: NerveExamination | null;
-  fields: FormRowProps['fields'];
-}) {
-  const now = bodyOf('nerve-examination', fields) as NerveExamination;
+function NerveTrend({ before, fields }: { before: NerveExamination | null; fields: Fields }) {
+  const now = nerveIn(fields) as NerveExamination;
   if (now.levels.length === 0) return null;
   const change = nerveChange(before, now);
   const lines = [
@@ -149,3 +161,11 @@ function NerveTrend({
     </div>
   );
 }
+
+const nerveIn = (fields: Fields) => ({
+  form: 'nerve',
+  levels: levelsIn(fields),
+  tension: tensionIn(fields),
+});
+
+export const NERVE: Form = { body: nerveIn, Rows: NerveGrid };
