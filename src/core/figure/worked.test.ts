@@ -5,6 +5,10 @@ import { figureOf } from '@/catalogue/figures';
 import type { SegmentKind } from '../timeline';
 import {
   BASE_POSES,
+  MARKS,
+  MUSCLES,
+  type MarkName,
+  markAt,
   type Figure,
   type LimbPose,
   type Pose,
@@ -253,4 +257,51 @@ it('what a figure shows at every kind of segment', () => {
 
 it('paint as attributes', () => {
   expect(Object.values(PRINT_PALETTE).map(attributesOf)).toMatchSnapshot();
+});
+
+describe('the tables a drawing stands on', () => {
+  it('base poses and marks of the body', () => {
+    expect(
+      Object.entries(BASE_POSES).map(([name, one]) =>
+        asLine(name, one, digest(rounded(skeletonOf(one), 2))),
+      ),
+    ).toMatchSnapshot();
+    const { frames } = skeletonOf(BASE_POSES.sitting);
+    expect(
+      (Object.keys(MARKS) as MarkName[]).map((name) =>
+        asLine(name, MARKS[name], rounded(markAt(frames, name), 2)),
+      ),
+    ).toMatchSnapshot();
+  });
+
+  it('every muscle lit, from every side', () => {
+    const [figure] = FIGURES.map(([, one]) => one);
+    if (!figure) throw new Error('no figure');
+    expect(
+      MUSCLES.map((muscle) =>
+        asLine(
+          muscle,
+          (['side', 'front', 'back', 'above'] as const).map((view) =>
+            digest(
+              (['working', 'stretched'] as const).map((as) =>
+                drawPose(
+                  {
+                    ...figure,
+                    view,
+                    props: [],
+                    lit: [
+                      { muscle, as },
+                      { muscle, as, side: 'left' },
+                    ],
+                  },
+                  BASE_POSES.sitting,
+                  { effort: true },
+                ),
+              ),
+            ),
+          ),
+        ),
+      ),
+    ).toMatchSnapshot();
+  });
 });

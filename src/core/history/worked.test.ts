@@ -1,13 +1,14 @@
 import { ZONE, recordCase } from '../../../tests/support/record-cases';
 import { FIRST } from '../../../tests/support/programme-cases';
 import { asLine, digest, drawnCases, rounded } from '../../../tests/support/worked';
-import { summarise } from '../adherence';
+import { foldSession, summarise } from '../adherence';
 import { type Instant, instantAt } from '../schedule';
 import { addDays } from '../units';
 import {
   adherenceHistory,
   dayOfEvent,
   firstDay,
+  foldDay,
   foldReport,
   isPausedOn,
   keptUnder,
@@ -168,4 +169,13 @@ it('reports folded one event after another', () => {
     ),
   ).toMatchSnapshot();
   expect(bodies.map((body) => foldReport([{ body, recalled: true }]).recalled)).toMatchSnapshot();
+});
+
+it('a session of a version without lines has no share', () => {
+  const [one] = CASES;
+  const [version] = one?.record.facts.versions ?? [];
+  if (!one || !version) throw new Error('no case');
+  const summary = foldSession('a', FIRST, [{ type: 'ended' }]);
+  const played = { summary, key: 'session-1', version: { ...version, lines: [] }, minute: 480 };
+  expect(foldDay(FIRST, [played], one.record.facts.waking).sessions[0]?.share).toBe(0);
 });

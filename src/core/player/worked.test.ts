@@ -135,29 +135,32 @@ it('any hands on a session', () => {
 });
 
 it('the playhead, step by step', () => {
-  const segments = session(3);
+  const sessions = [session(3), session(2), session(5)];
   expect(
-    [0, 1, 2, 3, 5, 8, segments.length - 1, segments.length, segments.length + 4].flatMap((index) =>
-      [0, 0.5, 1, 1.4, 1.5, 1.6, 4, 30, 10_000].map((passed) => {
-        const { playhead, reps } = advance(startAt(segments, index), seconds(passed));
-        return asLine(
-          index,
-          passed,
-          playhead.index,
-          rounded(playhead.elapsed),
-          rounded([playhead.held, playhead.moved]),
-          reps.length,
-          back(playhead).index,
-          restartLine(playhead).index,
-          skipLine(playhead).playhead.index,
-          breakOff(playhead).length,
-          rounded(secondsLeft(playhead)),
-          paceOf(playhead),
-          tapDone(playhead, passed).reps.length,
-          tapDone(playhead, 0.2).playhead.index,
-          currentSegment(playhead)?.kind ?? null,
-        );
-      }),
+    sessions.flatMap((segments) =>
+      [0, 1, 2, 3, 5, 8, segments.length - 1, segments.length, segments.length + 4].flatMap(
+        (index) =>
+          [0, 0.5, 1, 1.4, 1.5, 1.6, 4, 30, 10_000].map((passed) => {
+            const { playhead, reps } = advance(startAt(segments, index), seconds(passed));
+            return asLine(
+              index,
+              passed,
+              playhead.index,
+              rounded(playhead.elapsed),
+              rounded([playhead.held, playhead.moved]),
+              reps.length,
+              back(playhead).index,
+              restartLine(playhead).index,
+              skipLine(playhead).playhead.index,
+              breakOff(playhead).length,
+              rounded(secondsLeft(playhead)),
+              paceOf(playhead),
+              tapDone(playhead, passed).reps.length,
+              tapDone(playhead, 0.2).playhead.index,
+              currentSegment(playhead)?.kind ?? null,
+            );
+          }),
+      ),
     ),
   ).toMatchSnapshot();
 });

@@ -1,18 +1,25 @@
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
-import { FIRST, plannedLines, waking } from '../../../tests/support/programme-cases';
+import { doseFrom } from '../../../tests/support/dose-lines';
+import { FIRST, exerciseOf, plannedLines, waking } from '../../../tests/support/programme-cases';
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
 import { formatDose } from '../dose';
 import { nextRungIn } from '../choose';
+import { ABOUT_NOTHING } from '../findings';
 import type { Zone } from '../schedule';
+import { PRECAUTIONS, type PrecautionId, doseTraits, flagsOn } from '../screen';
 import { addDays } from '../units';
 import {
+  CHECK_AREAS,
   cheapestCuts,
   cutText,
   fullestDay,
+  isFine,
   lineAhead,
   lookAhead,
+  plannedLine,
   programmeCalendar,
+  programmeChecks,
   versionDifference,
 } from '.';
 
@@ -93,4 +100,97 @@ it('how versions differ', () => {
   const one = version(4);
   expect(versionDifference(one, { ...one, lines: [...one.lines].reverse() })).toMatchSnapshot();
   expect(versionDifference(one, one)).toEqual([]);
+});
+
+it('what the checks say of any programme', () => {
+  const facts = fc.tuple(
+    plannedLines,
+    fc.subarray(Object.keys(PRECAUTIONS) as PrecautionId[], { maxLength: 2 }),
+    fc.constantFrom(null, [], ['soft ball'], ['flat band', 'weights']),
+    fc.constantFrom(null, 5, 10, 20),
+    fc.constantFrom(299, 300, 301, 600, 1500),
+    fc.nat({ max: 99 }),
+  );
+  const finding = (rule: string) => ({
+    key: rule,
+    about: { ...ABOUT_NOTHING, rule },
+    say: `${rule}.`,
+  });
+  expect(
+    drawnCases(facts, 90, 13).map(([lines, precautions, props, minutesADay, least, roll]) => {
+      const checks = programmeChecks({
+        lines: lines.map((line, i) => {
+          const flags = flagsOn(precautions, [...line.exercise.traits, ...doseTraits(line.dose)]);
+          return {
+            id: line.lineage,
+            name: line.exercise.name,
+            planned: (roll + i) % 9 === 0 ? null : line,
+            missing: (roll + i) % 4 === 0 ? ['the side', 'the effort'] : [],
+            assumed: (roll + i) % 3 === 0 ? ['rest 60s'] : [],
+            flags,
+            openFlags: (roll + i) % 2 === 0 ? flags : [],
+          };
+        }),
+        blocked: roll % 11 === 0,
+        precautions,
+        findings:
+          roll % 5 === 0
+            ? []
+            : ['deep-flexors', 'weak-side', 'wall-gap', 'added'].slice(roll % 3).map(finding),
+        props,
+        day: roll % 7 === 0 ? null : { least: least as never, most: (least + 40) as never },
+        minutesADay,
+        unplaced: roll % 6 === 0 ? ['No room for one.'] : [],
+      });
+      return asLine(
+        checks.map(({ area, weight, say, line }) => `${area} ${weight} ${line ?? ''} ${say}`),
+        CHECK_AREAS.map((area) => isFine(checks, area)),
+      );
+    }),
+  ).toMatchSnapshot();
+  const none = {
+    lines: [],
+    blocked: false,
+    precautions: [],
+    findings: [],
+    props: null,
+    day: null,
+    minutesADay: null,
+    unplaced: [],
+  };
+  expect(programmeChecks(none)).toMatchSnapshot();
+});
+
+it('cuts at the edge of the minutes, the sets and the warm-up', () => {
+  const line = (text: string) => plannedLine('a', exerciseOf('tuck-lying'), doseFrom(text), FIRST);
+  const hours = { wake: 420 as never, sleep: 1320 as never };
+  const lines = [
+    '2x10',
+    '3x10 warm-up 1',
+    '2x10 warm-up 1',
+    '3x10 5/6/7kg',
+    '2x10s',
+    '1x10s',
+    'x10 2/day',
+    'x10 1-3/day',
+    'x10 3/day',
+  ];
+  expect(
+    lines.map((text) =>
+      asLine(
+        text,
+        cheapestCuts([line(text)], frame(1), hours, 0, () => []).map(({ say, saves }) => [
+          say,
+          saves,
+        ]),
+      ),
+    ),
+  ).toMatchSnapshot();
+  const day = fullestDay([line('10x30s')], frame(1), hours);
+  const minutes = (day?.total.least ?? 0) / 60;
+  expect(
+    [minutes - 0.01, minutes, minutes + 0.01].map(
+      (at) => cheapestCuts([line('10x30s')], frame(1), hours, at, () => []).length,
+    ),
+  ).toMatchSnapshot();
 });

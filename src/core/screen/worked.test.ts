@@ -3,8 +3,10 @@ import { dose } from '../../../tests/support/dose-lines';
 import { asLine, drawnCases } from '../../../tests/support/worked';
 import { formatDose } from '../dose';
 import { addDays, localDate } from '../units';
+import { type Condition, holds } from './condition';
 import {
   type Answer,
+  NOTHING_ANSWERED,
   PRECAUTIONS,
   type PrecautionId,
   QUESTIONS,
@@ -203,6 +205,49 @@ it('letters', () => {
         prescribed: i % 2 === 0,
         measures: list(i),
       }),
+    ),
+  ).toMatchSnapshot();
+});
+
+it('conditions, with what is not known yet', () => {
+  const facts = (first?: Answer, second?: Answer, third?: Answer): ScreeningAnswers => ({
+    age: 50,
+    pressure: { systolic: 150, diastolic: 90 },
+    answers: Object.fromEntries(
+      [
+        ['fever', first],
+        ['pregnancy', second],
+        ['gait-sign', third],
+      ].filter(([, given]) => given !== undefined),
+    ),
+  });
+  const [a, b, c] = ['fever', 'pregnancy', 'gait-sign'] as const;
+  const conditions: Condition[] = [
+    { yes: a },
+    { no: a },
+    { all: [{ yes: a }, { no: b }] },
+    { any: [{ yes: a }, { yes: b }] },
+    ...[0, 1, 2, 3].map((atLeast) => ({ atLeast, of: [a, b, c] })),
+    { ageFrom: 50 },
+    { ageFrom: 51 },
+    { pressureOver: [150, 95], orAt: false },
+    { pressureOver: [150, 95], orAt: true },
+    { pressureOver: [160, 90], orAt: false },
+    { pressureOver: [160, 90], orAt: true },
+    { pressureOver: [149, 100], orAt: false },
+    { pressureUnknown: true },
+  ];
+  const given = [undefined, 'yes', 'no', 'not tested'] as const;
+  expect(
+    conditions.map((condition) =>
+      asLine(
+        condition,
+        given.flatMap((first) =>
+          given.map((second) => holds(condition, facts(first, second, 'yes'))),
+        ),
+        holds(condition, facts('no', 'no', undefined)),
+        holds(condition, NOTHING_ANSWERED),
+      ),
     ),
   ).toMatchSnapshot();
 });
