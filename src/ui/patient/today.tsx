@@ -10,7 +10,6 @@ import {
   dayOfPack,
 } from '@/core/exchange';
 import type { LocalDate } from '@/core/units';
-import { sayAwake } from './device/awake';
 import { localToday } from './local-today';
 import { useLocalReminders } from './local-reminders';
 import { setTextSize, textSize } from './preferences';
@@ -20,6 +19,7 @@ import { StopAdvice } from './stop-advice';
 import type { KeptSession } from './device/store';
 import { DayView, type Here } from './day-view';
 import { Link } from './link';
+import { OpenLink, Opening, Openings, askedIn } from './opening';
 
 const loadPlayer = () => import('./player');
 const loadDayEntry = () => import('./day-entry');
@@ -91,7 +91,6 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
 
   useEffect(() => {
     setTextSize(textSize());
-    sayAwake();
     // What was done before a reload is told even if the session is never gone on with.
     void loadDevice().then(async (device) => {
       await device.flushPending(start.patientId);
@@ -111,16 +110,39 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     };
   }, [refresh, start.patientId]);
 
+  // What was touched before this page was awake stands in its address.
+  useEffect(() => {
+    function open() {
+      const asked = askedIn(window.location.hash);
+      if (!asked) return;
+      window.history.replaceState(null, '', window.location.pathname);
+      if (asked.kind === 'day') return setTelling(true);
+      const [{ sessions, extra }] = start.days;
+      const session = [...sessions, ...(extra ? [extra] : [])].find(({ key }) => key === asked.key);
+      if (session) setPlaying({ session, end: asked.end, kept: null });
+    }
+    open();
+    window.addEventListener('hashchange', open);
+    return () => window.removeEventListener('hashchange', open);
+  }, [start.days]);
+
   const known = dayOfPack(pack, today);
   useLocalReminders(known, pack);
   const day: PackDay | null =
     known && here?.stopped
       ? { ...known, paused: 'after a stop', sessions: [], extra: null }
       : known;
-  if ((playing || telling) && (whole === null || whole === 'nowhere'))
+  if ((playing || telling) && whole === null)
+    return (
+      <Opening
+        title={playing ? playing.session.label : say('day.title')}
+        lines={playing ? playing.session.lines.flatMap((index) => pack.lines[index] ?? []) : []}
+      />
+    );
+  if ((playing || telling) && whole === 'nowhere')
     return (
       <p role="status" className="p-6">
-        {whole === null ? '…' : say('today.notHere')}
+        {say('today.notHere')}
       </p>
     );
   if (playing && day && whole && whole !== 'nowhere')
@@ -175,13 +197,9 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
         />
       )}
       <section className="grid gap-2">
-        <button
-          type="button"
-          className="min-h-12 rounded border border-hair bg-sheet px-4 text-left font-medium"
-          onClick={() => setTelling(true)}
-        >
+        <OpenLink asked={{ kind: 'day' }} look="wide" onOpen={() => setTelling(true)}>
           {say('day.title')}
-        </button>
+        </OpenLink>
         {told && <p role="status">{say('day.saved')}</p>}
         <nav className="flex flex-wrap gap-x-5">
           <Link href="/today/progress">{say('today.progress')}</Link>
@@ -198,6 +216,12 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
         clinic={pack.clinic.name}
       />
       <StopAdvice pack={pack} />
+      {day && (
+        <Openings
+          sessions={day.extra ? [...day.sessions, day.extra] : day.sessions}
+          lines={pack.lines}
+        />
+      )}
     </div>
   );
 }

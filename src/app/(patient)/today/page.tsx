@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { patientWords, sayToPatient } from '@/catalogue';
 import { shownPack } from '@/core/exchange';
 import { currentPatient } from '@/server/current';
@@ -6,6 +7,7 @@ import { languageFor } from '@/server/languages';
 import { patientPack } from '@/server/patient-pack';
 import { strangersLanguage, wordsFor } from '@/server/patient/words';
 import { Words } from '@/ui/patient/say';
+import { EarlyTextSize } from '@/ui/patient/early-text-size';
 import { Today } from '@/ui/patient/today';
 import { UnsentHere } from '@/ui/patient/unsent-here';
 
@@ -35,6 +37,7 @@ export default async function TodayPage() {
   }
   return (
     <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
+      <EarlyTextSize nonce={(await headers()).get('x-nonce') ?? ''} />
       <Today start={shownPack(await patientPack(here))} {...wordsFor(here, 'today')} />
     </main>
   );

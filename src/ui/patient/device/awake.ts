@@ -1,8 +1,4 @@
-/**
- * The first page begins its scripts late (scripts/serve/wake.mjs, decision 0025): at once on a phone
- * that holds something the clinic does not have, and a button touched before does its work when the
- * page says that it is awake. These are the two ends of that agreement.
- */
+/** That this phone keeps what the clinic does not have yet, beside the store that a browser may clear. */
 const UNSENT = 'dl-unsent';
 
 /** Marks that this phone keeps a patient's session, or anything else the clinic does not have yet. */
@@ -31,9 +27,4 @@ export function isSessionMarked(patientId: string): boolean {
   } catch {
     return false;
   }
-}
-
-/** Says that the page answers touches now. */
-export function sayAwake(): void {
-  window.dispatchEvent(new Event('dl-awake'));
 }

@@ -1,1 +1,0 @@
-export function lateScripts(html: string): string;

@@ -1,0 +1,122 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import type { PackSession, ShownLine } from '@/core/exchange';
+import { useSay } from './say';
+
+/** What the page's first touch asks for, as it stands in the address after the sign #. */
+export type Asked =
+  | { readonly kind: 'session'; readonly key: string; readonly end: 'least' | 'most' }
+  | { readonly kind: 'day' };
+
+/** @example placeOf({ kind: 'session', key: 'session-1', end: 'least' }) // "open-least-session-1" */
+export function placeOf(asked: Asked): string {
+  return asked.kind === 'day' ? 'open-day' : `open-${asked.end}-${asked.key}`;
+}
+
+/** What an address asks for; null where it is none of ours. */
+export function askedIn(hash: string): Asked | null {
+  if (hash === '#open-day') return { kind: 'day' };
+  const [, end, key] = /^#open-(least|most)-([a-z0-9-]{1,40})$/.exec(hash) ?? [];
+  return (end === 'least' || end === 'most') && key ? { kind: 'session', key, end } : null;
+}
+
+/**
+ * Opens a screen of the page. It is a link to what the document already holds, so that the first touch
+ * does its work before any script has come (docs/decisions/0025).
+ */
+export function OpenLink({
+  asked,
+  look,
+  onOpen,
+  children,
+}: {
+  asked: Asked;
+  look: 'main' | 'button' | 'words' | 'wide';
+  onOpen: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <a
+      href={`#${placeOf(asked)}`}
+      onClick={(event) => {
+        event.preventDefault();
+        onOpen();
+      }}
+      className={LOOKS[look]}
+    >
+      {children}
+    </a>
+  );
+}
+
+const LOOKS = {
+  main: 'grid min-h-14 place-content-center rounded bg-action px-6 py-3 text-[1.1em] font-semibold text-on-action',
+  button:
+    'inline-flex min-h-11 items-center justify-self-start rounded border border-hair px-4 text-action',
+  words: 'inline-flex min-h-11 items-center justify-self-start px-1 text-action underline',
+  wide: 'flex min-h-12 items-center rounded border border-hair bg-sheet px-4 text-left font-medium',
+} as const;
+
+/** What comes, while the phone gets ready for it: the screen before a session's first one. */
+export function Opening({ title, lines }: { title: string; lines: readonly ShownLine[] }) {
+  const say = useSay();
+  return (
+    <div className="mx-auto grid max-w-lg gap-5 px-5 py-5">
+      <h1 className="text-2xl">{title}</h1>
+      <p role="status">{say('today.opens')}</p>
+      {lines.length > 0 && (
+        <ol className="grid gap-4">
+          {lines.map(({ lineage, name, words, picture }) => (
+            <li key={lineage} className="grid gap-1 border-t border-hair pt-3">
+              {picture && (
+                // eslint-disable-next-line @next/next/no-img-element -- an SVG needs no optimising
+                <img
+                  src={picture.address}
+                  width={picture.width}
+                  height={picture.height}
+                  alt=""
+                  loading="lazy"
+                  className="h-28 w-auto max-w-full"
+                />
+              )}
+              <p className="font-semibold">{name}</p>
+              <p className="text-soft">{words}</p>
+            </li>
+          ))}
+        </ol>
+      )}
+    </div>
+  );
+}
+
+/** Every screen that the first touch may ask for, in the document and unseen until it is asked for. */
+export function Openings({
+  sessions,
+  lines,
+}: {
+  sessions: readonly PackSession[];
+  lines: readonly ShownLine[];
+}) {
+  const say = useSay();
+  return (
+    <>
+      {sessions.flatMap((session) =>
+        (['least', 'most'] as const).map((end) => {
+          const place = placeOf({ kind: 'session', key: session.key, end });
+          return (
+            <section key={place} id={place} className="opening" aria-label={session.label}>
+              <Opening
+                title={session.label}
+                lines={session.lines.flatMap((index) => lines[index] ?? [])}
+              />
+            </section>
+          );
+        }),
+      )}
+      <section id={placeOf({ kind: 'day' })} className="opening" aria-label={say('day.title')}>
+        <Opening title={say('day.title')} lines={[]} />
+      </section>
+    </>
+  );
+}
