@@ -70,71 +70,18 @@ describe('every route', () => {
       expect((await ask(path)).status).toBe(404);
   });
 
-  const refusals = Object.entries(ROUTES)
-    .filter(([, rule]) => !rule.open)
-    .flatMap(([route, rule]) =>
-      EVERYBODY.filter((who) => !rule.may.includes(who))
-        .filter((who) => !(rule.ownClinicOnly && who === 'other clinic’s lead'))
-        .filter(
-          (who) => !(route === 'sign-out' && MEMBERS.concat('other clinic’s lead').includes(who)),
-        )
-        .map((who) => [route, who] as const),
-    );
-  it.each(refusals)('%s refuses %s, and nothing changes', async (route, who) => {
+  // What each identity may, and what is written, is asked of the handlers themselves
+  // (tests/database/routes.test.ts); here it is enough that they stand behind the addresses.
+  it('refuses a stranger, and another site’s page, at its address', async () => {
     const before = await auditCount();
-    const response = await call(route, who);
-    expect([401, 403, 404]).toContain(response.status);
-    const answer = (await response.json()) as { ok: boolean; say: string };
-    expect(answer.ok).toBe(false);
-    expect(answer.say).toMatch(/\w+ \w+/);
+    for (const [route, rule] of Object.entries(ROUTES)) {
+      if (!rule.open) expect([route, (await call(route, 'nobody')).status]).toEqual([route, 401]);
+      if (rule.method === 'GET') continue;
+      const elsewhere = { origin: 'https://elsewhere.example', 'sec-fetch-site': 'cross-site' };
+      const response = await call(route, 'lead', elsewhere);
+      expect([route, response.status]).toEqual([route, 403]);
+    }
     expect(await auditCount()).toBe(before);
-  });
-
-  const writes = Object.keys(ROUTES).filter((route) => ROUTES[route]?.method !== 'GET');
-  it.each(writes)('%s refuses another site’s page, whoever is signed in', async (route) => {
-    for (const who of ['lead', 'patient'] as const) {
-      const before = await auditCount();
-      const response = await call(route, who, {
-        origin: 'https://elsewhere.example',
-        'sec-fetch-site': 'cross-site',
-      });
-      expect(response.status).toBe(403);
-      expect(await auditCount()).toBe(before);
-    }
-  });
-
-  const records = writes.filter((route) => !ROUTES[route]?.file);
-  it.each(records)('%s refuses what is no JSON, too large, or not its record', async (route) => {
-    const who: Identity = route.startsWith('patient/') ? 'patient' : 'lead';
-    const headers = { cookie: world.ids[who], origin: server.origin };
-    const send = (body: string, type = 'application/json') =>
-      fetch(`${server.origin}/api/v1/${route}`, {
-        method: 'POST',
-        headers: { ...headers, 'content-type': type },
-        body,
-      });
-    expect((await send('{"a":1}', 'text/plain')).status).toBe(415);
-    expect((await send('{not json')).status).toBe(400);
-    expect((await send(JSON.stringify({ filler: 'x'.repeat(1_200_000) }))).status).toBe(413);
-    if (route !== 'sign-out') expect((await send('{"unexpected":true}')).status).toBe(400);
-  });
-
-  it('lets those in who may', async () => {
-    // Making links last: a new link ends the patient's devices.
-    const order = Object.keys(ROUTES).filter(
-      (route) => !['sign-out', 'sign-in', 'first-run', 'patient/open'].includes(route),
-    );
-    // A programme is refused until the screening has been decided on; three are written in turn.
-    // The calendar is read before a new address ends the old one.
-    const rank = (route: string) =>
-      ({ calendar: -1, 'proposals/send': 1, programmes: 2, 'keep-going': 3 })[route] ??
-      (route.startsWith('links') ? 4 : 0);
-    order.sort((a, b) => rank(a) - rank(b));
-    for (const route of order) {
-      const who = ROUTES[route]?.may[0];
-      if (!who) continue;
-      expect([route, (await call(route, who)).status]).toEqual([route, 200]);
-    }
   });
 });
 

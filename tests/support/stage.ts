@@ -7,7 +7,15 @@ import { type Patient, closeDatabase, patientById } from '@/db';
 import { setClock } from '@/server/clock';
 import { saveEntry } from '@/server/visit/entries';
 import { DESK, type PHONE, beMember, freshPage, goTo, launchBrowser } from './browser';
-import { makeClinic, makePatient, member, ownDomain, today, useDatabase } from './clinic';
+import {
+  type TestClinic,
+  makeClinic,
+  makePatient,
+  member,
+  ownDomain,
+  today,
+  useDatabase,
+} from './clinic';
 import { type TestServer, sharedServer, startTestServer, temporaryFolder } from './server';
 
 type Member = Awaited<ReturnType<typeof member>>;
@@ -15,6 +23,7 @@ type Member = Awaited<ReturnType<typeof member>>;
 /** One clinic with a member of every role; filled before the first test of the file. */
 export type Stage = {
   folder: string;
+  emails: TestClinic['emails'];
   practitioner: Member;
   assistant: Member;
   lead: Member;
@@ -24,6 +33,7 @@ async function fill(stage: Stage, folder: string): Promise<void> {
   await useDatabase(folder);
   const { emails } = await makeClinic('harbour', ownDomain());
   stage.folder = folder;
+  stage.emails = emails;
   stage.practitioner = await member(emails.practitioner);
   stage.assistant = await member(emails.assistant);
   stage.lead = await member(emails.lead);

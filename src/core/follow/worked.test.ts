@@ -157,7 +157,7 @@ it('limbs', () => {
 });
 
 it('what was done, and what stands in the way', () => {
-  const cases = drawnCases(recordCase, 40, 51).map(({ record, today }) => {
+  const cases = drawnCases(recordCase, 24, 51).map(({ record, today }) => {
     const { facts, reports } = record;
     const { from, to } = lastDays(today, 21);
     const days = adherenceHistory(facts, from, to).map((adherence) => {

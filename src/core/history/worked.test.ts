@@ -20,7 +20,7 @@ import {
   worstPain,
 } from '.';
 
-const CASES = drawnCases(recordCase, 40);
+const CASES = drawnCases(recordCase, 24);
 
 it('days folded from what a phone told', () => {
   expect(

@@ -32,7 +32,7 @@ const cases = fc.tuple(
 
 it('rows of whole records', () => {
   expect(
-    drawnCases(cases, 60, 12).map(([{ record, today }, more]) => {
+    drawnCases(cases, 36, 12).map(([{ record, today }, more]) => {
       const now = instantAt(ZONE, today, 600 as never);
       const facts: MorningFacts = {
         record,

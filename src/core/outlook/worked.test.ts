@@ -18,7 +18,7 @@ import {
   waitingIn,
 } from '.';
 
-const CASES = drawnCases(recordCase, 60, 8);
+const CASES = drawnCases(recordCase, 32, 8);
 
 it('what the logs of whole records ask for', () => {
   expect(

@@ -23,7 +23,7 @@ import {
   versionDifference,
 } from '.';
 
-const cases = drawnCases(fc.tuple(plannedLines, waking, fc.integer({ min: 1, max: 3 })), 50, 11);
+const cases = drawnCases(fc.tuple(plannedLines, waking, fc.integer({ min: 1, max: 3 })), 34, 11);
 const frame = (rounds: number) => ({ from: FIRST, review: addDays(FIRST, 20), rounds });
 const text = ({
   exercise,
@@ -117,7 +117,7 @@ it('what the checks say of any programme', () => {
     say: `${rule}.`,
   });
   expect(
-    drawnCases(facts, 90, 13).map(([lines, precautions, props, minutesADay, least, roll]) => {
+    drawnCases(facts, 70, 13).map(([lines, precautions, props, minutesADay, least, roll]) => {
       const checks = programmeChecks({
         lines: lines.map((line, i) => {
           const flags = flagsOn(precautions, [...line.exercise.traits, ...doseTraits(line.dose)]);

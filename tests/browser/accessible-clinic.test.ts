@@ -1,0 +1,50 @@
+import { press, says, signInAs } from '../support/browser';
+import { looking } from '../support/accessible';
+import { WCAG, run } from '../support/axe';
+import { makePatient } from '../support/clinic';
+import { type TestServer, startTestServer } from '../support/server';
+import { browserStage } from '../support/stage';
+
+/** axe-core with the WCAG 2.2 AA rules finds nothing on any view, in light and in dark. */
+const stage = browserStage();
+let empty: TestServer;
+
+beforeAll(async () => {
+  empty = await startTestServer();
+  await makePatient(stage.practitioner, 'Linnet Marlow');
+}, 900_000);
+afterAll(() => empty?.close());
+
+it('the clinic’s own views', async () => {
+  const { page, found, look, go, clean } = await looking(stage, null);
+  await go('/', empty.origin);
+  await look('first run');
+  await go('/sign-in');
+  await look('sign in');
+  await press(page, 'Sign in');
+  await says(page, 'is not right');
+  await look('sign in, refused');
+  await signInAs(page, stage.server.origin, stage.emails.lead);
+  await look('morning list');
+  await go('/?name=nobody-here');
+  await look('morning list, nobody found');
+  await go('/patients/new');
+  await look('new patient');
+  await go('/clinic');
+  await look('clinic');
+  await page.click('::-p-xpath(//button[contains(., "Neck turn")])');
+  await look('clinic, changing a detectable change');
+  // Three hundred drawings take axe half a minute; their colours are those of every other view.
+  await go('/exercises/pictures');
+  found.drawings = await run(page, WCAG);
+  await go('/exercises');
+  await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
+  await look('exercises');
+  await go('/exercises/new');
+  await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
+  await look('new exercise');
+  await go('/patients/not-a-patient/plan');
+  await look('not found');
+  clean();
+  expect(Object.keys(found).length).toBeGreaterThanOrEqual(11);
+}, 720_000);

@@ -1,0 +1,75 @@
+import { PHONE, freshPage, goTo, press, says } from '../support/browser';
+import { smallTargets, violations } from '../support/axe';
+import { device, makePatient, prescribe } from '../support/clinic';
+import { browserStage } from '../support/stage';
+
+/** axe-core with the WCAG 2.2 AA rules finds nothing on the patient's screens. */
+const stage = browserStage();
+let link: string;
+
+beforeAll(async () => {
+  const patientId = await makePatient(stage.practitioner, 'Linnet Marlow');
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'tuck-lying', dose: '10-12x10s' },
+    { exerciseId: 'median-slider', dose: 'x10 move 4s each side' },
+  ]);
+  ({ link } = await device(stage.practitioner, patientId));
+}, 900_000);
+
+it('the patient’s views, with targets a finger can hit', async () => {
+  const page = await freshPage(stage.browser, PHONE);
+  const found: Record<string, string[]> = {};
+  const look = async (name: string) => {
+    found[name] = [...(await violations(page)), ...(await smallTargets(page))];
+  };
+  await goTo(page, `${stage.server.origin}/today`);
+  await look('no link');
+  await goTo(page, `${stage.server.origin}/open#${'x'.repeat(43)}`);
+  await says(page, 'no longer works');
+  await look('ended link');
+  await page.goto('about:blank');
+  await goTo(page, `${stage.server.origin}/open#${link}`);
+  await says(page, 'Everything you did');
+  await look('today');
+  await press(page, 'Answer the health questions');
+  await says(page, 'Before your visit');
+  await look('health questions');
+  await goTo(page, `${stage.server.origin}/today`);
+  await says(page, 'Everything you did');
+  await press(page, 'Begin');
+  await says(page, 'I understand');
+  await look('before the first session');
+  await press(page, 'I understand');
+  await says(page, 'Start');
+  await look('player, ready');
+  await press(page, 'Start');
+  await says(page, 'Hold');
+  await look('player');
+  await press(page, 'Pause');
+  await look('player, paused');
+  await press(page, 'Go on');
+  await press(page, 'Skip');
+  await look('player, skipping');
+  await press(page, 'No, go on');
+  await press(page, 'Stop');
+  await look('player, stopping');
+  await press(page, 'It hurts, or something is wrong');
+  await look('hurting, what');
+  await press(page, 'Numb or tingling');
+  await look('hurting, how much and where');
+  await page.click('input[name=severity][value="6"]');
+  await page.$$eval('input[name=compared]', (inputs) => inputs[1]?.click());
+  await press(page, 'Next');
+  await look('stop and what to do');
+  await press(page, 'Next');
+  await look('check-in');
+  await page.click('input[name=pain][value="5"]');
+  await look('check-in, answered');
+  for (const path of ['progress', 'settings', 'pause']) {
+    await goTo(page, `${stage.server.origin}/today/${path}`);
+    await look(path);
+    expect([path, await smallTargets(page)]).toEqual([path, []]);
+  }
+  expect(found).toEqual(Object.fromEntries(Object.keys(found).map((name) => [name, []])));
+  expect(Object.keys(found).length).toBeGreaterThanOrEqual(12);
+}, 480_000);

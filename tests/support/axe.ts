@@ -1,0 +1,60 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from 'puppeteer-core';
+
+/** axe-core with the WCAG 2.2 AA rules, run in a page of the application. */
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
+export const WCAG = {
+  type: 'tag',
+  values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+} as const;
+/** The only rules that a theme can change. */
+const COLOURS = { type: 'rule', values: ['color-contrast', 'link-in-text-block'] } as const;
+
+/** What axe finds in light, and what its rules of colour find in dark. */
+export async function violations(page: Page): Promise<string[]> {
+  const scheme = (value: 'light' | 'dark') =>
+    page.emulateMediaFeatures([
+      { name: 'prefers-color-scheme', value },
+      { name: 'prefers-reduced-motion', value: 'reduce' },
+    ]);
+  await scheme('light');
+  const light = await run(page, WCAG);
+  await scheme('dark');
+  const dark = await run(page, COLOURS);
+  await scheme('light');
+  return [...light, ...dark.map((found) => `in dark, ${found}`)];
+}
+
+export async function run(page: Page, only: typeof WCAG | typeof COLOURS): Promise<string[]> {
+  // Through the debugger, so that the page's own policy stays as strict as it is.
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
+  return page.evaluate(async (runOnly) => {
+    const { axe } = window as unknown as {
+      axe: {
+        run(options: unknown): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
+      };
+    };
+    // Only what it finds is worked out in full; what passes is not described.
+    const result = await axe.run({ runOnly, resultTypes: ['violations'], preload: false });
+    return result.violations.flatMap(({ id, nodes }) =>
+      nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`),
+    );
+  }, only);
+}
+
+/** Small targets on the patient's screens: at least 44 px high, words within a sentence aside. */
+export function smallTargets(page: Page): Promise<string[]> {
+  return page.evaluate(() =>
+    [...document.querySelectorAll('button, summary, a, label')]
+      .filter(
+        (element) => !element.closest('.sr-only') && element.getBoundingClientRect().height > 0,
+      )
+      .filter(
+        (element) =>
+          element.getBoundingClientRect().height < 44 &&
+          !element.querySelector('input:not([type=radio])'),
+      )
+      .map((element) => element.textContent ?? ''),
+  );
+}
