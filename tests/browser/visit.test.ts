@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { screeningsOf } from '@/db';
 import { latestMeasures } from '@/server/visit/measuring';
 import { screeningState } from '@/server/visit/screening';
-import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
+import { awake, PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, makePatient } from '../support/clinic';
 import { browserStage, patientOf } from '../support/stage';
 
@@ -76,6 +76,7 @@ it('takes the patient’s own answers from the link, says what to do at once, an
   await goTo(page, `${stage.server.origin}/open#${link}`);
   await press(page, 'Answer the health questions');
   await says(page, 'Before your visit');
+  await awake(page);
   await page.click('input[name="saddle-numbness"]');
   await press(page, 'No to everything');
   await press(page, 'Send my answers');

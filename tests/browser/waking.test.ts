@@ -59,17 +59,20 @@ describe('the first page', () => {
 
   it('says that the browser has cleared what was kept here', async () => {
     const phone = await atToday();
-    // It has told everything, and says no more of it.
-    await says(phone, 'Everything you did is at');
     const patientId = await phone.evaluate(async () => {
       const { value } = (await (await fetch('/api/v1/patient/pack')).json()) as {
         value: { patientId: string };
       };
       return value.patientId;
     });
-    // A session was marked as kept, and the store behind it is empty.
-    await phone.evaluate((id) => localStorage.setItem('dl-unsent', `session ${id}`), patientId);
+    // A session was marked as kept, and the store behind it is empty. The mark is set before the page's
+    // own scripts, since the page before may still say that everything is told.
+    const { identifier } = await phone.evaluateOnNewDocument(
+      (id) => localStorage.setItem('dl-unsent', `session ${id}`),
+      patientId,
+    );
     await goTo(phone, `${stage.server.origin}/today`);
+    await phone.removeScriptToEvaluateOnNewDocument(identifier);
     await says(phone, 'has cleared what was kept on it');
     await goTo(phone, `${stage.server.origin}/today`);
     await says(phone, 'Everything you did is at');

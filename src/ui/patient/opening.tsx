@@ -14,10 +14,10 @@ export function placeOf(asked: Asked): string {
   return asked.kind === 'day' ? 'open-day' : `open-${asked.end}-${asked.key}`;
 }
 
-/** What an address asks for; null where it is none of ours. */
-export function askedIn(hash: string): Asked | null {
-  if (hash === '#open-day') return { kind: 'day' };
-  const [, end, key] = /^#open-(least|most)-([a-z0-9-]{1,40})$/.exec(hash) ?? [];
+/** What a place of the document asks for; null where it is none of ours. */
+export function askedIn(place: string): Asked | null {
+  if (place === 'open-day') return { kind: 'day' };
+  const [, end, key] = /^open-(least|most)-([a-z0-9-]{1,40})$/.exec(place) ?? [];
   return (end === 'least' || end === 'most') && key ? { kind: 'session', key, end } : null;
 }
 

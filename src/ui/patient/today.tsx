@@ -110,10 +110,11 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     };
   }, [refresh, start.patientId]);
 
-  // What was touched before this page was awake stands in its address.
+  // What was touched before this page was awake is the document's target; the address itself may have
+  // been written anew meanwhile.
   useEffect(() => {
     function open() {
-      const asked = askedIn(window.location.hash);
+      const asked = askedIn(document.querySelector('.opening:target')?.id ?? '');
       if (!asked) return;
       window.history.replaceState(null, '', window.location.pathname);
       if (asked.kind === 'day') return setTelling(true);
