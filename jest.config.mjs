@@ -51,6 +51,12 @@ export default {
       testMatch: ['<rootDir>/tests/browser/**/*.test.ts', '<rootDir>/tests/security/**/*.test.ts'],
     },
     // What takes longer than every submission can wait for: `npm run long`.
-    { ...shared, displayName: 'long', testMatch: ['<rootDir>/tests/long/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'long',
+      globalSetup: '<rootDir>/tests/support/shared-server.ts',
+      globalTeardown: '<rootDir>/tests/support/shared-server-end.ts',
+      testMatch: ['<rootDir>/tests/long/**/*.test.ts'],
+    },
   ],
 };

@@ -1,4 +1,4 @@
-import type { SentLine, SentVersion } from '@/core/programme';
+import type { SentLine } from '@/core/programme';
 import {
   ENGLISH,
   type Language,
@@ -7,10 +7,8 @@ import {
   sayToPatient,
   stopSigns,
 } from '@/catalogue';
-import { SESSION_DONE_FROM } from '@/core/adherence';
 import { figureOf } from '@/catalogue/figures';
 import { describeFigure } from '@/core/figure';
-import { NOTHING_DONE } from '@/core/history';
 import { readDose } from '@/core/dose';
 import {
   PACK_FORMAT,
@@ -18,9 +16,12 @@ import {
   type PackLine,
   type PackSession,
   type PatientPack,
+  type PlainDay,
+  type PlainSession,
+  type Rest,
+  packDays,
+  shareOfDay,
 } from '@/core/exchange';
-import { type DaySession, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
-import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import { type LocalDate, addDays } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
@@ -28,11 +29,11 @@ import { now } from './clock';
 import { languageFor } from './languages';
 import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
-import { type DayLayout, layoutOf, momentsOf } from './patient/day-moments';
+import { layoutOf, momentsOf } from './patient/day-moments';
 import { packPicture } from './patient/figure-file';
 import { slotText } from './patient/slot-text';
 import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
-import { type PatientFacts, factsOf, todayOf } from './programme-facts';
+import { factsOf, todayOf } from './programme-facts';
 import { ownCues } from './visit/teaching';
 
 /** What a patient sees of their clinic. */
@@ -43,15 +44,12 @@ export async function patientClinic(here: PatientHere): Promise<PatientPack['cli
   return { name, phone, emergencyText };
 }
 
-/** Today and so many more days live on the device. */
-const DAYS_AHEAD = 7;
-
 /** The pack for a patient's device: today and the week after it. */
 export async function patientPack(here: PatientHere): Promise<PatientPack> {
   const { patient, clinicId } = here;
   const today = todayOf(patient);
   const language = languageFor(patient);
-  const [[facts], clinic, pauseRows, asksHealth, cues, asked, layout] = await Promise.all([
+  const [[facts], clinic, pauses, asksHealth, cues, asked, layout] = await Promise.all([
     factsOf(clinicId, [patient], addDays(today, -WEEK_DAYS), today),
     patientClinic(here),
     pausesOf(clinicId, [patient.id]),
@@ -61,24 +59,11 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     layoutOf(patient),
   ]);
   if (!facts) throw new Problem(404, NOT_FOUND);
-  const done = facts.done.get(today) ?? NOTHING_DONE;
-  const shares = new Map(done.lines.map((line) => [line.lineage, line.shares]));
-  const doneKeys = new Set(
-    done.sessions.filter((s) => s.share >= SESSION_DONE_FROM).map((s) => s.key),
-  );
-  const used: SentLine[] = [];
-  const days = Array.from({ length: DAYS_AHEAD + 1 }, (_, index) =>
-    packDay(
-      addDays(today, index),
-      facts,
-      pauseRows,
-      used,
-      index === 0 ? doneKeys : new Set(),
-      layout,
-    ),
-  );
+  const timesOn = (date: LocalDate) =>
+    new Map(momentsOf(facts, date, layout).map(({ key, at }) => [key, at]));
+  const plain = { ...facts, today, pauses };
+  const { lines, days } = packDays(plain, timesOn);
   const [first, ...others] = days;
-  if (!first) throw new Error('no day');
   return {
     format: PACK_FORMAT,
     patientId: patient.id,
@@ -87,12 +72,10 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     asksHealth,
     zone: patient.zone,
     at: now(),
-    lines: used.map((line) => {
-      const due = Math.max(1, timesPerDay(line.dose.times, facts.waking).least);
-      const sum = (shares.get(line.lineage) ?? []).reduce((t, share) => t + Math.min(1, share), 0);
-      return packLine(line, Math.min(1, sum / due), cues.get(line.lineage) ?? [], language);
-    }),
-    days: [first, ...others],
+    lines: lines.map((line) =>
+      packLine(line, shareOfDay(line, plain), cues.get(line.lineage) ?? [], language),
+    ),
+    days: [dayInWords(first, language), ...others.map((day) => dayInWords(day, language))],
     ...questionsFor(facts, asked, today),
     stopSigns: stopSigns(language),
     normalSigns: language.texts['sign.normal'],
@@ -102,70 +85,19 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
   };
 }
 
-type PauseRow = Awaited<ReturnType<typeof pausesOf>>[number];
-
-function pausedOn(rows: readonly PauseRow[], date: LocalDate): PackDay['paused'] {
-  if (rows.some((pause) => pause.cause === 'stop' && pause.toDate === null)) return 'after a stop';
-  const pause = rows.find(
-    ({ fromDate, toDate }) => fromDate <= date && (toDate === null || date <= toDate),
-  );
-  if (!pause) return 'no';
-  return pause.cause === 'patient' ? 'by you' : 'by the clinic';
-}
-
-/** One day; its lines are added to those the pack carries. */
-function packDay(
-  date: LocalDate,
-  facts: PatientFacts,
-  pauses: readonly PauseRow[],
-  used: SentLine[],
-  doneKeys: ReadonlySet<string>,
-  layout: DayLayout,
-): PackDay {
-  const paused = pausedOn(pauses, date);
-  const language = languageFor(facts.patient);
-  const version = versionOn(facts.versions, date);
-  const day = version && sessionsOn(date, version.lines, facts.waking, version.reviewOn);
-  for (const line of version ? usedLines(version, day?.sessions ?? [], day?.asNeeded ?? []) : [])
-    if (!used.includes(line)) used.push(line);
-  const times = new Map(momentsOf(facts, date, layout).map(({ key, at }) => [key, at]));
-  const pack = (session: Pick<DaySession<SentLine>, 'key' | 'lines'>, label: string) =>
-    packSession(
-      session,
-      label,
-      used,
-      version?.rounds ?? 1,
-      doneKeys,
-      times.get(session.key) ?? null,
-    );
+/** A day with its names in the patient's language. */
+function dayInWords({ sessions, extra, rest, ...day }: PlainDay, language: Language): PackDay {
+  const named = ({ slot, ...session }: PlainSession): PackSession => ({
+    ...session,
+    label: slot ? slotText(slot, language) : sayToPatient(language, 'session.needed'),
+  });
   return {
-    date,
-    dateText: dateText(date, language),
-    paused,
-    programme: version && {
-      id: version.programmeId,
-      version: version.number,
-      rounds: version.rounds,
-    },
-    sessions:
-      paused === 'no'
-        ? (day?.sessions ?? []).map((session) => pack(session, slotText(session.slot, language)))
-        : [],
-    extra:
-      paused === 'no' && day && day.asNeeded.length > 0
-        ? pack({ key: 'as-needed', lines: day.asNeeded }, sayToPatient(language, 'session.needed'))
-        : null,
-    restText: restText(facts.versions, date, language),
+    ...day,
+    dateText: dateText(day.date, language),
+    sessions: sessions.map(named),
+    extra: extra && named(extra),
+    restText: restText(rest, language),
   };
-}
-
-function usedLines(
-  version: SentVersion,
-  sessions: readonly DaySession<SentLine>[],
-  asNeeded: readonly SentLine[],
-): SentLine[] {
-  const due = new Set([...sessions.flatMap((session) => session.lines), ...asNeeded]);
-  return version.lines.filter((line) => due.has(line));
 }
 
 /** What an exercise needs, with what will do instead: "pad or soft ball, wall". */
@@ -204,34 +136,15 @@ function packLine(
   };
 }
 
-function packSession(
-  session: Pick<DaySession<SentLine>, 'key' | 'lines'>,
-  label: string,
-  used: readonly SentLine[],
-  rounds: number,
-  doneKeys: ReadonlySet<string>,
-  at: number | null,
-): PackSession {
-  return {
-    key: session.key,
-    label,
-    time: sessionSeconds(sessionTimeline(session.lines, rounds)),
-    lines: session.lines.map((line) => used.indexOf(line)),
-    done: doneKeys.has(session.key),
-    at,
-  };
-}
-
-function restText(versions: readonly SentVersion[], today: LocalDate, language: Language): string {
-  if (versions.length === 0) return sayToPatient(language, 'rest.none');
-  const next = versions
-    .map((version) => version.effectiveFrom)
-    .filter((date) => date > today)
-    .sort()[0];
-  const begun = versions.some((version) => version.effectiveFrom <= today);
-  if (!begun && next)
-    return sayToPatient(language, 'rest.begins', { date: dateText(next, language) });
-  return sayToPatient(language, 'rest.today');
+function restText(rest: Rest, language: Language): string {
+  switch (rest.kind) {
+    case 'no programme':
+      return sayToPatient(language, 'rest.none');
+    case 'begins':
+      return sayToPatient(language, 'rest.begins', { date: dateText(rest.on, language) });
+    case 'rest day':
+      return sayToPatient(language, 'rest.today');
+  }
 }
 
 /** A date in words, without a zone: "Monday, 23 November". */

@@ -1,73 +1,9 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { closeDatabase } from '@/db';
-import {
-  PHONE,
-  freshPage,
-  goTo,
-  launchBrowser,
-  press,
-  reloaded,
-  says,
-  textOf,
-  twiceAsFast,
-} from '../support/browser';
-import { device, makeClinic, makePatient, member, prescribe, useDatabase } from '../support/clinic';
-import { repsTold, toldToday, untilToldExactly } from '../support/record';
-import { type TestServer, startTestServer } from '../support/server';
+import { issueLink, revokeLink } from '@/server/links';
+import { goTo, press, reloaded, says, textOf } from '../support/browser';
+import { finish, phoneStage } from '../support/phone';
+import { eventually, repsTold } from '../support/record';
 
-let server: TestServer;
-let browser: Browser;
-let practitioner: Awaited<ReturnType<typeof member>>;
-
-beforeAll(async () => {
-  [server, browser] = await Promise.all([startTestServer(), launchBrowser()]);
-  await useDatabase(server.data);
-  practitioner = await member((await makeClinic('harbour')).emails.practitioner);
-}, 900_000);
-
-afterAll(async () => {
-  closeDatabase();
-  await browser?.close();
-  await server?.close();
-});
-
-const LINES = [
-  { exerciseId: 'neck-warm-up', dose: '4x2s gap 2s' },
-  { exerciseId: 'sciatic-slider', dose: 'x2 move 2s' },
-];
-
-/** A patient with a short programme, at the running player on their phone. */
-async function atThePlayer(prepare?: (page: Page) => Promise<void>) {
-  const patientId = await makePatient(practitioner, 'Linnet Marlow');
-  await prescribe(practitioner, patientId, LINES);
-  const { link } = await device(practitioner, patientId);
-  const phone = await freshPage(browser, PHONE);
-  await twiceAsFast(phone);
-  await prepare?.(phone);
-  await goTo(phone, `${server.origin}/open#${link}`);
-  await says(phone, 'Begin');
-  await press(phone, 'Begin');
-  await press(phone, 'I understand');
-  await press(phone, 'Start');
-  return { phone, patientId };
-}
-
-const told = (patientId: string) => toldToday(practitioner.clinicId, patientId);
-
-const untilTold = (patientId: string, reps: number) =>
-  untilToldExactly(practitioner.clinicId, patientId, reps);
-
-afterEach(async () => {
-  // A forgotten page goes on playing and slows the next.
-  for (const context of browser.browserContexts()) {
-    if (context !== browser.defaultBrowserContext()) await context.close();
-  }
-});
-
-async function finish(phone: Page): Promise<void> {
-  await says(phone, 'Done. What you did is saved.');
-  await press(phone, 'Leave without telling');
-}
+const { stage, atThePlayer, told, untilTold } = phoneStage({ own: true });
 
 it('keeps every repetition while there is no signal, and sends them when there is one', async () => {
   const { phone, patientId } = await atThePlayer();
@@ -93,10 +29,10 @@ it('keeps every repetition while there is no signal, and sends them when there i
 it('keeps what was done when the server goes away and comes back', async () => {
   const { phone, patientId } = await atThePlayer();
   await says(phone, '2 of 4');
-  await server.stop('SIGKILL');
+  await stage.server.stop('SIGKILL');
   await finish(phone);
   await says(phone, 'Saved on this phone');
-  await server.start();
+  await stage.server.start();
   await reloaded(phone);
   await says(phone, 'Everything you did is at harbour.');
   await untilTold(patientId, 6);
@@ -125,4 +61,41 @@ it('stands still, instead of guessing, when nobody was watching', async () => {
   await press(phone, 'Go on');
   await finish(phone);
   await untilTold(patientId, 6);
+}, 900_000);
+
+it('keeps what was done when the link is ended in the middle, and sends it after a new one', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  await revokeLink(stage.practitioner, patientId);
+  await finish(phone);
+  await says(phone, 'Your link no longer works');
+  const before = repsTold(await told(patientId)).length;
+  expect(before).toBeLessThan(6);
+  await reloaded(phone);
+  await says(phone, 'still saved on this phone');
+  const { token } = await issueLink(stage.practitioner, patientId);
+  await goTo(phone, `${stage.server.origin}/open#${token}`);
+  await untilTold(patientId, 6);
+}, 900_000);
+
+it('pauses, goes back, and leaves an exercise out with its reason', async () => {
+  const { phone, patientId } = await atThePlayer();
+  await says(phone, '2 of 4');
+  await press(phone, 'Pause');
+  await says(phone, 'Paused.');
+  const frozen = await phone.$eval('section p.figures', (element) => element.textContent);
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  expect(await phone.$eval('section p.figures', (element) => element.textContent)).toBe(frozen);
+  await press(phone, 'Go on');
+  await press(phone, 'Back');
+  await press(phone, 'Skip');
+  await press(phone, 'I do not have what it needs');
+  await says(phone, 'Sciatic nerve slider, sitting');
+  await finish(phone);
+  await says(phone, 'Everything you did is at harbour.');
+  await eventually(async () => {
+    const lines = (await told(patientId)).filter((body) => body.type === 'line');
+    expect(lines.some((line) => line.skipped === 'no equipment')).toBe(true);
+    expect(repsTold(lines).filter((rep) => rep.moved >= 2).length).toBeGreaterThanOrEqual(3);
+  });
 }, 900_000);

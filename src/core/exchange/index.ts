@@ -1,2 +1,3 @@
 export * from './patient-pack';
 export * from './exercise-table';
+export * from './pack-days';

@@ -5,11 +5,12 @@ import { patientClinic } from '@/server/patient-pack';
 import { wordsFor } from '@/server/patient/words';
 import { HealthQuestions } from '@/ui/patient/health-questions';
 import { Words } from '@/ui/patient/say';
+import { legibleToPatient } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Before your visit', robots: 'noindex' };
 
 /** The plain-language screening, filled from the patient's own link. */
-export default async function HealthPage() {
+async function HealthPage() {
   const here = await requirePatient();
   return (
     <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
@@ -22,3 +23,5 @@ export default async function HealthPage() {
     </main>
   );
 }
+
+export default legibleToPatient(HealthPage);

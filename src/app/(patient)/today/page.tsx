@@ -10,6 +10,7 @@ import { Words } from '@/ui/patient/say';
 import { EarlyTextSize } from '@/ui/patient/early-text-size';
 import { Today } from '@/ui/patient/today';
 import { UnsentHere } from '@/ui/patient/unsent-here';
+import { legibleToPatient } from '@/app/legible';
 
 export const metadata: Metadata = {
   title: 'Today',
@@ -18,7 +19,7 @@ export const metadata: Metadata = {
 };
 
 /** One document for today, player and check-in, fed by one pack. */
-export default async function TodayPage() {
+async function TodayPage() {
   const here = await currentPatient();
   if (!here) {
     const language = await strangersLanguage();
@@ -42,3 +43,5 @@ export default async function TodayPage() {
     </main>
   );
 }
+
+export default legibleToPatient(TodayPage);

@@ -4,10 +4,11 @@ import { todayOf } from '@/server/programme-facts';
 import { PauseForm } from '@/ui/patient/pause-form';
 import { wordsFor } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
+import { legibleToPatient } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Pause', robots: 'noindex' };
 
-export default async function PausePage() {
+async function PausePage() {
   const here = await requirePatient();
   return (
     <Shell {...wordsFor(here)} title="pause.title">
@@ -15,3 +16,5 @@ export default async function PausePage() {
     </Shell>
   );
 }
+
+export default legibleToPatient(PausePage);

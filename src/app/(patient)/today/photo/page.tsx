@@ -7,10 +7,11 @@ import { photoRequest } from '@/server/visit/photos';
 import { PhotoFromHome } from '@/ui/patient/photo-from-home';
 import { wordsFor } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
+import { legibleToPatient } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'A side photo', robots: 'noindex' };
 
-export default async function PhotoPage() {
+async function PhotoPage() {
   const here = await requirePatient();
   const asked = await photoRequest(here.patient);
   const figure = figureOf('standing-back-bend');
@@ -24,3 +25,5 @@ export default async function PhotoPage() {
     </Shell>
   );
 }
+
+export default legibleToPatient(PhotoPage);

@@ -7,10 +7,11 @@ import { BirthForm } from '@/ui/patient/birth-form';
 import { ProgressView } from '@/ui/patient/progress-view';
 import { wordsFor } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
+import { legibleToPatient } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'How it is going', robots: 'noindex' };
 
-export default async function ProgressPage() {
+async function ProgressPage() {
   const here = await requirePatient();
   const allowed = mayHistory(here, (await cookies()).get(BIRTH_COOKIE)?.value);
   return (
@@ -19,3 +20,5 @@ export default async function ProgressPage() {
     </Shell>
   );
 }
+
+export default legibleToPatient(ProgressPage);

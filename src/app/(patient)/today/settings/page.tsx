@@ -4,10 +4,11 @@ import { settingsOf } from '@/server/patient/settings';
 import { SettingsForm } from '@/ui/patient/settings-form';
 import { wordsFor } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
+import { legibleToPatient } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Settings', robots: 'noindex' };
 
-export default async function SettingsPage() {
+async function SettingsPage() {
   const here = await requirePatient();
   return (
     <Shell {...wordsFor(here)} title="settings.title">
@@ -15,3 +16,5 @@ export default async function SettingsPage() {
     </Shell>
   );
 }
+
+export default legibleToPatient(SettingsPage);

@@ -1,0 +1,91 @@
+import type { Page } from 'puppeteer-core';
+import { PHONE, freshPage, goTo, press, says, twiceAsFast } from './browser';
+import { device, makePatient, prescribe } from './clinic';
+import { repsTold, toldToday, untilToldExactly } from './record';
+import { type BrowserStage, browserStage } from './stage';
+
+/** A programme that is played in half a minute. */
+export const LINES = [
+  { exerciseId: 'neck-warm-up', dose: '4x2s gap 2s' },
+  { exerciseId: 'sciatic-slider', dose: 'x2 move 2s' },
+];
+
+/** Waits until the worker has kept the page and the player's files. */
+async function kept(phone: Page): Promise<void> {
+  await phone.waitForFunction(
+    async () => {
+      const cache = await caches.open('dry-lantern-1');
+      const names = (await cache.keys()).map(({ url }) => url);
+      return names.some((url) => url.endsWith('/today')) && names.length > 6;
+    },
+    { polling: 200 },
+  );
+}
+
+async function reachable(origin: string): Promise<boolean> {
+  return fetch(`${origin}/sign-in`).then(
+    () => true,
+    () => false,
+  );
+}
+
+/**
+ * A clinic and phones of its patients, played at twice the speed.
+ *
+ * @param own a server of the file's own, which it may stop: it runs again after each test
+ */
+export function phoneStage({ own = false } = {}) {
+  const stage: BrowserStage = own ? browserStage({}) : browserStage();
+
+  afterEach(async () => {
+    // A forgotten page goes on playing and slows the next.
+    for (const context of stage.browser.browserContexts())
+      if (context !== stage.browser.defaultBrowserContext()) await context.close();
+    if (own && !(await reachable(stage.server.origin))) await stage.server.start();
+  });
+
+  async function linked(lines: typeof LINES) {
+    const patientId = await makePatient(stage.practitioner, 'Linnet Marlow');
+    await prescribe(stage.practitioner, patientId, lines);
+    const { link } = await device(stage.practitioner, patientId);
+    const phone = await freshPage(stage.browser, PHONE);
+    await twiceAsFast(phone);
+    return { phone, patientId, link };
+  }
+
+  return {
+    stage,
+    /** A patient's phone that has opened its link once and has everything it needs. */
+    async phoneWith(lines = LINES) {
+      const { phone, patientId, link } = await linked(lines);
+      const { origin } = stage.server;
+      await goTo(phone, `${origin}/open#${link}`);
+      await phone.waitForFunction(() => location.pathname === '/today');
+      await says(phone, 'Everything you did is at harbour.');
+      await kept(phone);
+      return { phone, patientId, origin };
+    },
+    /** A patient with a short programme, at the running player on their phone. */
+    async atThePlayer(prepare?: (page: Page) => Promise<void>) {
+      const { phone, patientId, link } = await linked(LINES);
+      await prepare?.(phone);
+      await goTo(phone, `${stage.server.origin}/open#${link}`);
+      await says(phone, 'Begin');
+      await press(phone, 'Begin');
+      await press(phone, 'I understand');
+      await press(phone, 'Start');
+      return { phone, patientId };
+    },
+    told: (patientId: string) => toldToday(stage.practitioner.clinicId, patientId),
+    repsOf: async (patientId: string) =>
+      repsTold(await toldToday(stage.practitioner.clinicId, patientId)),
+    untilTold: (patientId: string, reps: number) =>
+      untilToldExactly(stage.practitioner.clinicId, patientId, reps),
+  };
+}
+
+/** Plays to the end and leaves. */
+export async function finish(phone: Page): Promise<void> {
+  await says(phone, 'Done. What you did is saved.');
+  await press(phone, 'Leave without telling');
+}
