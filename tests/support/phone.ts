@@ -56,7 +56,7 @@ export function phoneStage({ own = false } = {}) {
   return {
     stage,
     /** A patient's phone that has opened its link once and has everything it needs. */
-    async phoneWith(lines = LINES) {
+    phoneWith: async (lines = LINES) => {
       const { phone, patientId, link } = await linked(lines);
       const { origin } = stage.server;
       await goTo(phone, `${origin}/open#${link}`);
@@ -66,7 +66,7 @@ export function phoneStage({ own = false } = {}) {
       return { phone, patientId, origin };
     },
     /** A patient with a short programme, at the running player on their phone. */
-    async atThePlayer(prepare?: (page: Page) => Promise<void>) {
+    atThePlayer: async (prepare?: (page: Page) => Promise<void>) => {
       const { phone, patientId, link } = await linked(LINES);
       await prepare?.(phone);
       await goTo(phone, `${stage.server.origin}/open#${link}`);
