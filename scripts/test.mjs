@@ -2,8 +2,8 @@ import { check, closeWith, ensureChromium, jest, lane, tally } from './lib/check
 import { ensureBuildBeside, ensurePackages, run } from './lib/project.mjs';
 
 /**
- * All tests, installing what they need, in two lanes beside each other to the end: the build and the
- * browser, which waits much, beside everything that only reckons.
+ * All tests, installing what they need, in two lanes where two can run beside each other: lint and
+ * format beside build and types, then unit and database tests, then the browser.
  */
 async function build() {
   try {
@@ -22,11 +22,7 @@ async function all() {
   // The linter and the compiler both read the routes' generated types.
   run(process.execPath, ['node_modules/next/dist/bin/next', 'typegen'], { stdio: 'ignore' });
   await Promise.all([
-    lane(build, () => jest('browser', '--maxWorkers', '2')),
     lane(
-      () => jest('unit', '--maxWorkers', '1'),
-      () => jest('database', '--maxWorkers', '1'),
-      () => check('types', 'typescript/bin/tsc', '--noEmit'),
       () =>
         check(
           'lint: houses, rules and circles',
@@ -38,7 +34,15 @@ async function all() {
       () => check('unused exports', 'knip/bin/knip.js', '--include', 'exports,files'),
       () => check('format', 'prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'),
     ),
+    lane(
+      build,
+      () => check('types', 'typescript/bin/tsc', '--noEmit'),
+      () => jest('unit', '--maxWorkers', '1'),
+    ),
   ]);
+  await jest('database', '--maxWorkers', '2');
+  // They mostly wait, each for a browser.
+  await jest('browser', '--maxWorkers', '3');
 }
 
 all().then(

@@ -217,3 +217,22 @@ it('lets the lead put the clinic’s own detectable change, and take it back', a
   await page.waitForFunction(() => !document.body.innerText.includes('Our twenty repeats'));
   await page.close();
 });
+
+it('fetches no patient’s file ahead while the list is scrolled', async () => {
+  for (let index = 0; index < 6; index += 1)
+    await makePatient(stage.practitioner, `Scrolled ${index}`);
+  const page = await stage.open('/');
+  await says(page, 'Scrolled 5');
+  const ahead: string[] = [];
+  page.on('request', (request) => {
+    const headers = request.headers();
+    const { pathname } = new URL(request.url());
+    if ((headers['next-router-prefetch'] ?? headers.rsc) && pathname.startsWith('/patients/'))
+      ahead.push(pathname);
+  });
+  // Every row has been seen, and a request of our own, sent after that, has been answered.
+  for (const link of await page.$$('main a')) await link.scrollIntoView();
+  await page.evaluate(() => fetch('/api/v1/patient/manifest').then((answer) => answer.text()));
+  expect(ahead).toEqual([]);
+  await page.close();
+});
