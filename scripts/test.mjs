@@ -26,17 +26,18 @@ async function all() {
       () =>
         check(
           'lint: houses, rules and circles',
-          'eslint/bin/eslint.js',
-          '.',
+          'oxlint/bin/oxlint',
+          '-c',
+          'oxlint.config.mjs',
           '--max-warnings',
           '0',
         ),
       () => check('unused exports', 'knip/bin/knip.js', '--include', 'exports,files'),
-      () => check('format', 'prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'),
+      () => check('format', 'oxfmt/bin/oxfmt', '--check'),
     ),
     lane(
       build,
-      () => check('types', 'typescript/bin/tsc', '--noEmit'),
+      () => check('types', 'typescript-native/bin/tsc', '--noEmit'),
       () => jest('unit', '--maxWorkers', '1'),
     ),
   ]);

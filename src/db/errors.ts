@@ -19,7 +19,14 @@ export class DatabaseFailure extends Error {
 }
 
 export type GuardName =
-  'access' | 'version' | 'day' | 'empty' | 'screening' | 'consent' | 'offered' | 'triage';
+  | 'access'
+  | 'version'
+  | 'day'
+  | 'empty'
+  | 'screening'
+  | 'consent'
+  | 'offered'
+  | 'triage';
 
 /** A condition of a batch no longer held, so nothing of the batch was stored. */
 export class GuardRefused extends Error {

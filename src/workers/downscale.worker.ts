@@ -5,7 +5,8 @@ const LONGEST_EDGE = 1600;
 const QUALITY = 0.88;
 
 export type DownscaleAnswer =
-  { readonly ok: true; readonly picture: Blob } | { readonly ok: false; readonly say: string };
+  | { readonly ok: true; readonly picture: Blob }
+  | { readonly ok: false; readonly say: string };
 
 /**
  * Makes a photo small before it is sent, away from the page's own thread. Drawing it anew leaves

@@ -6,7 +6,8 @@ import type { Scanner } from './scanner';
 
 /** `open` is "5x": bouts whose length the part "hold" must give. */
 export type ParsedHead =
-  Head | { readonly kind: 'open'; readonly bouts: { least: number; most: number } };
+  | Head
+  | { readonly kind: 'open'; readonly bouts: { least: number; most: number } };
 
 const HEADS = ['3x10', '10x10s', '30s', 'x10', '6-4-2'];
 const PYRAMID = /(?:max|\d{1,5})(?:-(?:max|\d{1,5})){2,}(?![a-z0-9.,%/])/;

@@ -15,7 +15,17 @@ export type MeasureForm =
   | 'photo';
 
 export type Unit =
-  '°' | 'mm' | 's' | 'N' | 'of 50' | 'of 10' | '%' | 'days' | 'nights' | 'mmHg' | '';
+  | '°'
+  | 'mm'
+  | 's'
+  | 'N'
+  | 'of 50'
+  | 'of 10'
+  | '%'
+  | 'days'
+  | 'nights'
+  | 'mmHg'
+  | '';
 
 /** The steps of measuring, in the order of the visit. */
 export const MEASURE_STEPS = {

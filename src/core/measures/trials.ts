@@ -32,7 +32,8 @@ export function summariseTrials(trials: readonly number[]): TrialSummary | null 
  * either of them counts.
  */
 export type Margin =
-  { readonly by: number; readonly orPercent?: number } | { readonly percent: number };
+  | { readonly by: number; readonly orPercent?: number }
+  | { readonly percent: number };
 
 /** A margin in the measure's unit, at a value. */
 export function marginAt(margin: Margin, value: number): number {

@@ -25,7 +25,9 @@ export const SIDES = ['left', 'right'] as const;
 export type View = (typeof VIEWS)[number];
 export type Side = (typeof SIDES)[number];
 export type BodyPart =
-  (typeof ARM_CHAIN)[number] | (typeof LEG_CHAIN)[number] | (typeof OTHER_PARTS)[number];
+  | (typeof ARM_CHAIN)[number]
+  | (typeof LEG_CHAIN)[number]
+  | (typeof OTHER_PARTS)[number];
 
 /** One place on the drawing, as "back right thigh". */
 export type RegionId = `${View} ${Side} ${BodyPart}`;

@@ -32,7 +32,11 @@ export function expectedParts(muscles: readonly Muscle[]): BodyPart[] {
 }
 
 export type FeltVerdict =
-  'not asked' | 'as expected' | 'partly elsewhere' | 'elsewhere' | 'unknown';
+  | 'not asked'
+  | 'as expected'
+  | 'partly elsewhere'
+  | 'elsewhere'
+  | 'unknown';
 
 /**
  * Where the patient pointed, against where it should be felt.

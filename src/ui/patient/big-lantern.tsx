@@ -37,7 +37,7 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
               />
             </div>
             {rib.picture && (
-              // eslint-disable-next-line @next/next/no-img-element -- an SVG needs no optimising
+              // oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising
               <img
                 src={rib.picture.address}
                 width={rib.picture.width}

@@ -70,7 +70,7 @@ export function Opening({ title, lines }: { title: string; lines: readonly Shown
           {lines.map(({ lineage, name, words, picture }) => (
             <li key={lineage} className="grid gap-1 border-t border-hair pt-3">
               {picture && (
-                // eslint-disable-next-line @next/next/no-img-element -- an SVG needs no optimising
+                // oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising
                 <img
                   src={picture.address}
                   width={picture.width}

@@ -47,7 +47,7 @@ export function PhotoFromHome({ note, outline }: { note: string; outline: Drawin
       <p>{say('photo.about')}</p>
       {note && <p dir="auto">{note}</p>}
       {shown ? (
-        // eslint-disable-next-line @next/next/no-img-element -- a picture of this phone, not yet sent
+        // oxlint-disable-next-line nextjs/no-img-element -- a picture of this phone, not yet sent
         <img src={shown} alt="" className="max-h-[60dvh] w-full object-contain" />
       ) : (
         <Camera outline={outline} onTaken={setPicture} />

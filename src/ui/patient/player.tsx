@@ -86,7 +86,7 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
     const timer = setInterval(() => act({ type: 'tick', at: clock() }), FRAME_MS);
     return () => clearInterval(timer);
     // The recorder and the lines never change while a session is open.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [mode]);
 
   const goOn = () => act({ type: 'go on', at: clock() });

@@ -61,7 +61,7 @@ async function emptied(): Promise<DeviceStore> {
 
 /** Makes the next transactions fail, as a full or broken device does. */
 function breakWrites(error: Error, times: number) {
-  // eslint-disable-next-line @typescript-eslint/unbound-method -- applied to its own object below
+  // oxlint-disable-next-line typescript/unbound-method -- applied to its own object below
   const real = IDBDatabase.prototype.transaction;
   let left = times;
   const spy = jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(function (

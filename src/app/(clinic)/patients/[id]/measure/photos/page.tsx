@@ -51,7 +51,7 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
                 href={`/patients/${id}/measure/photos/${photo.id}`}
                 className="grid gap-1 border border-hair bg-sheet p-2 hover:border-action"
               >
-                {/* eslint-disable-next-line @next/next/no-img-element -- private pictures never pass through an image cache */}
+                {/* oxlint-disable-next-line nextjs/no-img-element -- private pictures never pass through an image cache */}
                 <img
                   src={`/api/v1/photos/picture?id=${photo.id}`}
                   alt={`Side photo of ${photo.takenOn}`}
