@@ -71,6 +71,27 @@ function repOf({
   return { ...place, held: work === 'held' ? seconds : 0, moved: work === 'moved' ? seconds : 0 };
 }
 
+/** The repetitions of one line; drawn records ask for the same line on many days. */
+const repsOfLines = new WeakMap<
+  SentVersion['lines'][number],
+  Record<'least' | 'most', RepDone[]>
+>();
+
+function repsOfLine(
+  line: SentVersion['lines'][number],
+  rounds: number,
+  end: 'least' | 'most',
+): RepDone[] {
+  const laid = (at: 'least' | 'most') =>
+    resolve(sessionTimeline([line], rounds), at)
+      .filter(({ endsRep, work }) => endsRep || work === 'held')
+      .slice(0, 60)
+      .map(repOf);
+  const known = repsOfLines.get(line) ?? { least: laid('least'), most: laid('most') };
+  repsOfLines.set(line, known);
+  return known[end];
+}
+
 /** What a patient tells of one session's lines, some of it cut short or left out. */
 function sessionBodies(
   version: SentVersion,
@@ -80,14 +101,7 @@ function sessionBodies(
   const bodies: SessionEventBody[] = [{ type: 'started' }];
   for (const line of version.lines.filter(({ lineage }) => lineages.includes(lineage))) {
     const skipped = dice.under(12) ? dice.of(SKIP_REASONS) : null;
-    const played = resolve(
-      sessionTimeline([line], version.rounds),
-      dice.under(20) ? 'most' : 'least',
-    );
-    const reps = played
-      .filter(({ endsRep, work }) => endsRep || work === 'held')
-      .slice(0, 60)
-      .map(repOf);
+    const reps = repsOfLine(line, version.rounds, dice.under(20) ? 'most' : 'least');
     const kept = skipped ? 0 : dice.under(15) ? Math.ceil(reps.length * 0.4) : reps.length;
     bodies.push({ type: 'line', lineage: line.lineage, reps: reps.slice(0, kept), skipped });
   }

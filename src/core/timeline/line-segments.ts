@@ -6,7 +6,7 @@ import type { Length, Place, Segment, SegmentKind } from './segment';
 
 type Side = Place['side'];
 type Spot = Omit<Place, 'line' | 'round'>;
-export type LineSegment = Omit<Segment, 'line' | 'round'>;
+type LineSegment = Omit<Segment, 'line' | 'round'>;
 
 const NOWHERE: Spot = { side: null, direction: 0, station: 0, set: 0, rep: 0, barrier: 0 };
 

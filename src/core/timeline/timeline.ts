@@ -1,6 +1,6 @@
 import type { BoutMode, Dose } from '../dose';
 import { type Range, type Seconds, seconds } from '../units';
-import { type LineSegment, lineSegments } from './line-segments';
+import { lineSegments } from './line-segments';
 import { DEFAULT_PACES, type Paces } from './paces';
 import type { Place, PlayedSegment, Segment, SegmentKind } from './segment';
 
@@ -33,22 +33,24 @@ export function sessionTimeline(lines: readonly TimedLine[], rounds = 1): Timeli
         }
       }
       segments.push(transition('get-ready', index, round, 'getReady'));
-      for (const segment of segmentsOf(line)) {
-        segments.push({ ...segment, line: index, round });
-      }
+      for (const segment of segmentsOf(line, index, round)) segments.push(segment);
       previous = line;
     });
   }
   return segments;
 }
 
-/** Doses are immutable, and a programme is timed anew at every key: each is laid out once. */
-const laidOut = new WeakMap<Dose, Partial<Record<BoutMode, readonly LineSegment[]>>>();
+/** Doses are immutable, and a programme is timed anew at every key: each is laid out once a place. */
+const laidOut = new WeakMap<Dose, Map<string, readonly Segment[]>>();
 
-function segmentsOf({ dose, mode }: TimedLine): readonly LineSegment[] {
-  const known = laidOut.get(dose) ?? {};
-  const segments = known[mode] ?? lineSegments(dose, mode);
-  laidOut.set(dose, { ...known, [mode]: segments });
+function segmentsOf({ dose, mode }: TimedLine, line: number, round: number): readonly Segment[] {
+  const places = laidOut.get(dose) ?? new Map<string, readonly Segment[]>();
+  if (places.size === 0) laidOut.set(dose, places);
+  const place = `${mode} ${line} ${round}`;
+  const known = places.get(place);
+  if (known) return known;
+  const segments = lineSegments(dose, mode).map((segment) => ({ ...segment, line, round }));
+  places.set(place, segments);
   return segments;
 }
 
@@ -71,8 +73,12 @@ function segmentSeconds(segment: Segment, end: 'least' | 'most', paces: Paces): 
   const { written, pace, paceShare = 1 } = segment.length;
   const writtenSeconds = written ? written[end] : 0;
   const paceSeconds = pace ? paces[pace] * paceShare : 0;
-  return seconds(Math.max(writtenSeconds, paceSeconds));
+  return seconds(writtenSeconds > paceSeconds ? writtenSeconds : paceSeconds);
 }
+
+/** What is left out at the least end of a range. */
+const isLeftOut = (segment: Segment, end: 'least' | 'most') =>
+  end === 'least' && segment.beyondLeast;
 
 /**
  * Fixes a timeline at its least or its most. The sum of the seconds is the session's time, and
@@ -86,7 +92,7 @@ export function resolve(
   const played: PlayedSegment[] = [];
   let startsAt = 0;
   for (const segment of timeline) {
-    if (end === 'least' && segment.beyondLeast) continue;
+    if (isLeftOut(segment, end)) continue;
     const length = segmentSeconds(segment, end, paces);
     if (length === 0 && segment.work === null && !segment.endsRep) continue;
     played.push({ ...segment, seconds: length, startsAt: seconds(startsAt) });
@@ -97,13 +103,18 @@ export function resolve(
 
 /** Seconds from the first segment to the end of the last, as least and most. */
 export function sessionSeconds(timeline: Timeline, paces: Paces = DEFAULT_PACES): Range<Seconds> {
-  return {
-    least: totalSeconds(resolve(timeline, 'least', paces)),
-    most: totalSeconds(resolve(timeline, 'most', paces)),
-  };
+  return { least: sumOf(timeline, 'least', paces), most: sumOf(timeline, 'most', paces) };
 }
 
-/** Sum of the seconds of played segments. */
+/** As `totalSeconds(resolve(…))`, without laying the segments out: a plan is summed at every key. */
+function sumOf(timeline: Timeline, end: 'least' | 'most', paces: Paces): Seconds {
+  let sum = 0;
+  for (const segment of timeline)
+    if (!isLeftOut(segment, end)) sum += segmentSeconds(segment, end, paces);
+  return seconds(sum);
+}
+
+/** Seconds from the first played segment to the end of the last. */
 export function totalSeconds(played: readonly PlayedSegment[]): Seconds {
   const last = played.at(-1);
   return seconds(last ? last.startsAt + last.seconds : 0);

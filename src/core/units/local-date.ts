@@ -30,11 +30,26 @@ export function localDate(text: string): LocalDate {
   return date;
 }
 
-/** Days since 1970-01-01, negative before it. */
+/** The digits of a date from one place to before another, as a number. */
+function digits(date: LocalDate, from: number, to: number): number {
+  let value = 0;
+  for (let at = from; at < to; at += 1) value = value * 10 + date.charCodeAt(at) - 48;
+  return value;
+}
+
+/**
+ * Days since 1970-01-01, negative before it. Years are counted from 1 March, so that a leap day
+ * ends its year; the months from March on have 31, 30, 31, 30, 31 days, again and again, which
+ * (153 m + 2) / 5 sums. Lists ask for thousands of days: it makes nothing and calls no Date.
+ */
 function dayNumber(date: LocalDate): number {
-  // Reading the parts is several times as fast as Date.parse, and lists ask for thousands of days.
-  const [year, month, day] = [date.slice(0, 4), date.slice(5, 7), date.slice(8, 10)];
-  return Date.UTC(Number(year), Number(month) - 1, Number(day)) / DAY_MS;
+  const month = digits(date, 5, 7);
+  const year = digits(date, 0, 4) - (month <= 2 ? 1 : 0);
+  const monthsSinceMarch = (month + 9) % 12;
+  const dayOfYear = (((153 * monthsSinceMarch + 2) / 5) | 0) + digits(date, 8, 10) - 1;
+  const leapDays = ((year / 4) | 0) - ((year / 100) | 0) + ((year / 400) | 0);
+  // 0000-03-01 is 719,468 days before 1970-01-01.
+  return year * 365 + leapDays + dayOfYear - 719_468;
 }
 
 /**

@@ -23,6 +23,19 @@ describe('local dates', () => {
     expect(dateRange(localDate('2026-04-02'), localDate('2026-04-01'))).toEqual([]);
   });
 
+  it('counts as the language’s own calendar does, leap days of centuries included', () => {
+    const first = localDate('1000-01-01');
+    const shown = (text: string) => daysBetween(first, localDate(text));
+    const known = (text: string) => (Date.parse(text) - Date.parse('1000-01-01')) / 86_400_000;
+    for (const year of [1000, 1582, 1899, 1900, 1968, 1970, 2000, 2024, 2026, 2100, 2400, 9999])
+      for (const day of ['01-01', '02-28', '03-01', '04-30', '05-31', '08-31', '10-31', '12-31'])
+        expect(shown(`${year}-${day}`)).toBe(known(`${year}-${day}`));
+    for (let days = -400; days < 900; days += 1)
+      expect(daysBetween(localDate('2023-06-15'), addDays(localDate('2023-06-15'), days))).toBe(
+        days,
+      );
+  });
+
   it('knows the weekday, before 1970 too', () => {
     expect(weekday(localDate('2026-11-23'))).toBe('mon');
     expect(weekday(localDate('1969-12-28'))).toBe('sun');
