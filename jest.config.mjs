@@ -22,6 +22,23 @@ const shared = {
     '^server-only$': '<rootDir>/node_modules/server-only/empty.js',
   },
   extensionsToTreatAsEsm: [],
+  // A module's look at a global of its sandbox is slow, and the libraries ask for these all the time.
+  sandboxInjectedGlobals: [
+    'Array',
+    'Boolean',
+    'Error',
+    'JSON',
+    'Map',
+    'Math',
+    'Number',
+    'Object',
+    'Promise',
+    'Reflect',
+    'Set',
+    'String',
+    'Symbol',
+    'WeakMap',
+  ],
 };
 
 export default {
@@ -56,7 +73,10 @@ export default {
       displayName: 'long',
       globalSetup: '<rootDir>/tests/support/shared-server.ts',
       globalTeardown: '<rootDir>/tests/support/shared-server-end.ts',
-      testMatch: ['<rootDir>/tests/long/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/tests/long/**/*.test.ts',
+        '<rootDir>/tests/browser/accessible-*.test.ts',
+      ],
     },
   ],
 };

@@ -2,8 +2,8 @@ import { check, closeWith, ensureChromium, jest, lane, tally } from './lib/check
 import { ensureBuildBeside, ensurePackages, run } from './lib/project.mjs';
 
 /**
- * All tests, installing what they need, in two lanes where two can run beside each other: lint and
- * format beside build and types, then unit and database tests, then the browser.
+ * All tests, installing what they need, in two lanes beside each other: lint, format, types and database
+ * tests beside the build and the unit tests; then the browser.
  */
 async function build() {
   try {
@@ -34,14 +34,11 @@ async function all() {
         ),
       () => check('unused exports', 'knip/bin/knip.js', '--include', 'exports,files'),
       () => check('format', 'oxfmt/bin/oxfmt', '--check'),
-    ),
-    lane(
-      build,
       () => check('types', 'typescript-native/bin/tsc', '--noEmit'),
-      () => jest('unit', '--maxWorkers', '1'),
+      () => jest('database', '--maxWorkers', '1'),
     ),
+    lane(build, () => jest('unit', '--maxWorkers', '1')),
   ]);
-  await jest('database', '--maxWorkers', '2');
   // They mostly wait, each for a browser.
   await jest('browser', '--maxWorkers', '3');
 }

@@ -20,7 +20,7 @@ it('the patient’s views, with targets a finger can hit', async () => {
   const page = await freshPage(stage.browser, PHONE);
   const found: Record<string, string[]> = {};
   const look = async (name: string) => {
-    found[name] = [...(await violations(page)), ...(await smallTargets(page))];
+    found[name] = [...(await violations(page, name)), ...(await smallTargets(page))];
   };
   await goTo(page, `${stage.server.origin}/today`);
   await look('no link');

@@ -16,7 +16,7 @@ export async function looking(stage: BrowserStage, token: string | null) {
     page,
     found,
     look: async (name: string) => {
-      found[name] = await violations(page);
+      found[name] = await violations(page, name);
     },
     go: (path: string, origin = stage.server.origin) => goTo(page, `${origin}${path}`),
     clean: () =>
