@@ -1,4 +1,5 @@
 import type { Instant } from '@/core/schedule';
+import type { ClinicId } from '@/core/units';
 import { type Statement, builder, read } from './door';
 import { and, desc, eq } from 'drizzle-orm';
 import { auditEvent } from './schema';
@@ -10,7 +11,7 @@ export type Actor =
 
 /** What is written of an action: ids and verbs, never words or numbers of a patient. */
 export type AuditEntry = {
-  readonly clinicId: string;
+  readonly clinicId: ClinicId;
   readonly at: Instant;
   readonly actor: Actor;
   readonly verb: string;
@@ -30,7 +31,7 @@ export function audit({ clinicId, at, actor, verb, subject }: AuditEntry): State
 }
 
 /** The newest audit events about one record, at most `limit`. */
-export function auditOf(clinicId: string, subjectId: string, limit = 50) {
+export function auditOf(clinicId: ClinicId, subjectId: string, limit = 50) {
   return read((db) =>
     db
       .select()

@@ -1,5 +1,6 @@
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, ne, sql } from 'drizzle-orm';
+import type { ClinicId, MemberId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from './door';
 import { clinicExercise, deskDraft, member, programmeTemplate } from './schema';
 
@@ -11,7 +12,7 @@ const MOST_EXERCISES = 1000;
 const MOST_TEMPLATES = 200;
 
 /** The clinic's own exercises that are offered. */
-export function clinicExercises(clinicId: string): Promise<ClinicExerciseRow[]> {
+export function clinicExercises(clinicId: ClinicId): Promise<ClinicExerciseRow[]> {
   return read((db) =>
     db
       .select()
@@ -34,7 +35,7 @@ export function putClinicExercise(row: Omit<ClinicExerciseRow, 'retiredAt'>): St
     });
 }
 
-export function retireClinicExercise(clinicId: string, id: string, at: Instant): Statement {
+export function retireClinicExercise(clinicId: ClinicId, id: string, at: Instant): Statement {
   return builder()
     .update(clinicExercise)
     .set({ retiredAt: at })
@@ -42,13 +43,13 @@ export function retireClinicExercise(clinicId: string, id: string, at: Instant):
 }
 
 /** A guard's condition: the clinic offers this exercise. */
-export function offersExercise(clinicId: string, id: string) {
+export function offersExercise(clinicId: ClinicId, id: string) {
   return sql`SELECT count(*) = 1 FROM ${clinicExercise} WHERE ${clinicExercise.clinicId} = ${clinicId}
     AND ${clinicExercise.id} = ${id} AND ${clinicExercise.retiredAt} IS NULL`;
 }
 
 /** The clinic's templates by name. */
-export function templatesOf(clinicId: string): Promise<TemplateRow[]> {
+export function templatesOf(clinicId: ClinicId): Promise<TemplateRow[]> {
   return read((db) =>
     db
       .select()
@@ -63,7 +64,7 @@ export function insertTemplate(row: typeof programmeTemplate.$inferInsert): Stat
   return builder().insert(programmeTemplate).values(row);
 }
 
-export function retireTemplate(clinicId: string, id: string, at: Instant): Statement {
+export function retireTemplate(clinicId: ClinicId, id: string, at: Instant): Statement {
   return builder()
     .update(programmeTemplate)
     .set({ retiredAt: at })
@@ -71,13 +72,13 @@ export function retireTemplate(clinicId: string, id: string, at: Instant): State
 }
 
 /** A guard's condition: the clinic offers this template. */
-export function offersTemplate(clinicId: string, id: string) {
+export function offersTemplate(clinicId: ClinicId, id: string) {
   return sql`SELECT count(*) = 1 FROM ${programmeTemplate} WHERE ${programmeTemplate.clinicId} = ${clinicId}
     AND ${programmeTemplate.id} = ${id} AND ${programmeTemplate.retiredAt} IS NULL`;
 }
 
 /** A member's own unsaved desk for a patient; null when there is none. */
-export async function deskDraftOf(clinicId: string, patientId: string, memberId: string) {
+export async function deskDraftOf(clinicId: ClinicId, patientId: PatientId, memberId: MemberId) {
   const rows = await read((db) =>
     db
       .select()
@@ -96,9 +97,9 @@ export async function deskDraftOf(clinicId: string, patientId: string, memberId:
 
 /** Who else has written at this patient's desk since then. */
 export function othersAtDesk(
-  clinicId: string,
-  patientId: string,
-  memberId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
+  memberId: MemberId,
   since: Instant,
 ) {
   return read((db) =>
@@ -132,7 +133,11 @@ export function putDeskDraft(row: typeof deskDraft.$inferInsert): Statement {
     });
 }
 
-export function forgetDeskDraft(clinicId: string, patientId: string, memberId: string): Statement {
+export function forgetDeskDraft(
+  clinicId: ClinicId,
+  patientId: PatientId,
+  memberId: MemberId,
+): Statement {
   return builder()
     .delete(deskDraft)
     .where(

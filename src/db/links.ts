@@ -1,5 +1,6 @@
 import type { Instant } from '@/core/schedule';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import type { ClinicId, LinkId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from './door';
 import { patient, patientDevice, patientLink } from './schema';
 
@@ -16,7 +17,7 @@ export async function linkByToken(tokenHash: string) {
 }
 
 /** The newest link of a patient, revoked or not; null when none was ever made. */
-export async function newestLinkOf(clinicId: string, patientId: string) {
+export async function newestLinkOf(clinicId: ClinicId, patientId: PatientId) {
   const rows = await read((db) =>
     db
       .select({
@@ -37,7 +38,7 @@ export function insertLink(row: typeof patientLink.$inferInsert): Statement {
   return builder().insert(patientLink).values(row);
 }
 
-export function revokeLinksOf(clinicId: string, patientId: string, at: Instant): Statement {
+export function revokeLinksOf(clinicId: ClinicId, patientId: PatientId, at: Instant): Statement {
   return builder()
     .update(patientLink)
     .set({ revokedAt: at })
@@ -50,7 +51,7 @@ export function revokeLinksOf(clinicId: string, patientId: string, at: Instant):
     );
 }
 
-export function markOpened(clinicId: string, linkId: string, at: Instant): Statement {
+export function markOpened(clinicId: ClinicId, linkId: LinkId, at: Instant): Statement {
   return builder()
     .update(patientLink)
     .set({ openedAt: at })
@@ -91,7 +92,7 @@ export async function patientByDevice(tokenHash: string) {
 }
 
 /** A guard's condition: the device's link is not revoked. */
-export function deviceHolds(tokenHash: string, clinicId: string, patientId: string) {
+export function deviceHolds(tokenHash: string, clinicId: ClinicId, patientId: PatientId) {
   return sql`SELECT count(*) FROM ${patientDevice}
     JOIN ${patientLink} ON ${patientLink.clinicId} = ${patientDevice.clinicId} AND ${patientLink.id} = ${patientDevice.linkId}
     WHERE ${patientDevice.tokenHash} = ${tokenHash} AND ${patientDevice.clinicId} = ${clinicId}
@@ -99,7 +100,7 @@ export function deviceHolds(tokenHash: string, clinicId: string, patientId: stri
 }
 
 /** A guard's condition: the link is not revoked. */
-export function linkHolds(clinicId: string, linkId: string) {
+export function linkHolds(clinicId: ClinicId, linkId: LinkId) {
   return sql`SELECT count(*) FROM ${patientLink} WHERE ${patientLink.clinicId} = ${clinicId}
     AND ${patientLink.id} = ${linkId} AND ${patientLink.revokedAt} IS NULL`;
 }

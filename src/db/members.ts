@@ -1,6 +1,7 @@
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
+import type { ClinicId, MemberId } from '@/core/units';
 import { type Statement, builder, read } from './door';
 import { failedAttempt, member, memberSession } from './schema';
 
@@ -23,7 +24,7 @@ export async function memberToSignIn(email: string) {
 }
 
 /** The members of a clinic by name, at most 200. */
-export function membersOf(clinicId: string): Promise<Member[]> {
+export function membersOf(clinicId: ClinicId): Promise<Member[]> {
   return read((db) =>
     db
       .select(PUBLIC)
@@ -38,7 +39,7 @@ export function insertMember(row: typeof member.$inferInsert): Statement {
   return builder().insert(member).values(row);
 }
 
-export function setMemberActive(clinicId: string, id: string, active: boolean): Statement {
+export function setMemberActive(clinicId: ClinicId, id: string, active: boolean): Statement {
   return builder()
     .update(member)
     .set({ active })
@@ -90,7 +91,7 @@ export function endMemberSession(tokenHash: string, now: Instant): Statement {
     .where(eq(memberSession.tokenHash, tokenHash));
 }
 
-export function endAllSessionsOf(clinicId: string, memberId: string, now: Instant): Statement {
+export function endAllSessionsOf(clinicId: ClinicId, memberId: MemberId, now: Instant): Statement {
   return builder()
     .update(memberSession)
     .set({ endedAt: now })
@@ -104,7 +105,7 @@ export function endAllSessionsOf(clinicId: string, memberId: string, now: Instan
 }
 
 /** A guard's condition: this session still belongs to an active member of the clinic with such a role. */
-export function memberMay(tokenHash: string, clinicId: string, roles: readonly Role[]) {
+export function memberMay(tokenHash: string, clinicId: ClinicId, roles: readonly Role[]) {
   const list = sql.join(
     roles.map((role) => sql`${role}`),
     sql`, `,

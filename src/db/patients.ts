@@ -1,12 +1,13 @@
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from './door';
 import { alert, episode, patient } from './schema';
 
 export type Patient = typeof patient.$inferSelect;
 export type AlertKind = (typeof alert.$inferSelect)['kind'];
 
-export async function patientById(clinicId: string, id: string): Promise<Patient | null> {
+export async function patientById(clinicId: ClinicId, id: string): Promise<Patient | null> {
   const rows = await read((db) =>
     db
       .select()
@@ -23,7 +24,7 @@ export function insertPatient(row: Patient): Statement {
 
 /** What a patient may set about their own day. */
 export function setPatientDay(
-  clinicId: string,
+  clinicId: ClinicId,
   id: string,
   day: Pick<Patient, 'minutesADay' | 'wakeMinute' | 'sleepMinute' | 'language'>,
 ): Statement {
@@ -38,7 +39,7 @@ export function insertEpisode(row: typeof episode.$inferInsert): Statement {
 }
 
 /** The open episode of a patient; null when all are closed. */
-export async function openEpisodeOf(clinicId: string, patientId: string) {
+export async function openEpisodeOf(clinicId: ClinicId, patientId: PatientId) {
   const rows = await read((db) =>
     db
       .select()
@@ -56,7 +57,7 @@ export async function openEpisodeOf(clinicId: string, patientId: string) {
 }
 
 /** Open alerts of these patients, oldest first. */
-export function openAlertsOf(clinicId: string, patientIds: readonly string[]) {
+export function openAlertsOf(clinicId: ClinicId, patientIds: readonly string[]) {
   return read((db) =>
     db
       .select()
@@ -73,7 +74,12 @@ export function openAlertsOf(clinicId: string, patientIds: readonly string[]) {
   );
 }
 
-export function acknowledgeAlert(clinicId: string, id: string, by: string, at: Instant): Statement {
+export function acknowledgeAlert(
+  clinicId: ClinicId,
+  id: string,
+  by: string,
+  at: Instant,
+): Statement {
   return builder()
     .update(alert)
     .set({ acknowledgedBy: by, acknowledgedAt: at })
@@ -81,7 +87,7 @@ export function acknowledgeAlert(clinicId: string, id: string, by: string, at: I
 }
 
 /** An open alert of the clinic by id; null when there is none. */
-export async function openAlertById(clinicId: string, id: string) {
+export async function openAlertById(clinicId: ClinicId, id: string) {
   const rows = await read((db) =>
     db
       .select()

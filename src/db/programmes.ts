@@ -1,6 +1,6 @@
 import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from './door';
 import { type Placed, episodeOf, placed } from './visit/place';
 import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
@@ -14,7 +14,7 @@ const MOST_VERSIONS = 200;
 
 /** Every version of these patients' programmes with its lines, oldest first, by patient. */
 export async function versionsOf(
-  clinicId: string,
+  clinicId: ClinicId,
   patientIds: readonly string[],
 ): Promise<Map<string, VersionWithLines[]>> {
   if (patientIds.length === 0) return new Map();
@@ -52,7 +52,7 @@ export async function versionsOf(
 }
 
 /** A patient's programme; null before the first version. */
-export async function programmeOf(clinicId: string, patientId: string) {
+export async function programmeOf(clinicId: ClinicId, patientId: PatientId) {
   const rows = await read((db) =>
     db
       .select()
@@ -86,20 +86,20 @@ export function insertVersion(
 }
 
 /** A guard's condition: the patient's newest version is still this one (0: none). */
-export function newestVersionIs(clinicId: string, patientId: string, number: number) {
+export function newestVersionIs(clinicId: ClinicId, patientId: PatientId, number: number) {
   return sql`SELECT coalesce(max(${programmeVersion.number}), 0) = ${number} FROM ${programmeVersion}
     WHERE ${programmeVersion.clinicId} = ${clinicId} AND ${programmeVersion.patientId} = ${patientId}`;
 }
 
 /** A guard's condition: nothing was logged for this day. */
-export function nothingLoggedOn(clinicId: string, patientId: string, date: LocalDate) {
+export function nothingLoggedOn(clinicId: ClinicId, patientId: PatientId, date: LocalDate) {
   return sql`SELECT count(*) = 0 FROM ${sessionEvent} WHERE ${sessionEvent.clinicId} = ${clinicId}
     AND ${sessionEvent.patientId} = ${patientId} AND ${sessionEvent.localDate} = ${date}`;
 }
 
 export async function hasLogOn(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   date: LocalDate,
 ): Promise<boolean> {
   const rows = await read((db) =>
@@ -119,7 +119,7 @@ export async function hasLogOn(
 }
 
 /** Pauses of these patients, oldest first. */
-export function pausesOf(clinicId: string, patientIds: readonly string[]) {
+export function pausesOf(clinicId: ClinicId, patientIds: readonly string[]) {
   return read((db) =>
     db
       .select()
@@ -140,8 +140,8 @@ export function insertPause(row: typeof pause.$inferInsert): Statement {
 
 /** Ends a patient's open pauses; `lastDay` is the last paused day. */
 export function endPausesOf(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   lastDay: LocalDate,
   by: string,
   at: Instant,

@@ -1,5 +1,6 @@
 import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, isNotNull, isNull, lte, sql } from 'drizzle-orm';
+import type { ClinicId, PatientId } from '@/core/units';
 import { readBody } from './visit/entries';
 import { type Statement, builder, read } from './door';
 import { calendarLink, fileEntry, message, patient } from './schema';
@@ -71,7 +72,7 @@ export function closeMessage(
 const isMessage = ({ clinicId, id }: Pick<MessageRow, 'clinicId' | 'id'>) =>
   and(eq(message.clinicId, clinicId), eq(message.id, id));
 
-export async function messageById(clinicId: string, id: string): Promise<MessageRow | null> {
+export async function messageById(clinicId: ClinicId, id: string): Promise<MessageRow | null> {
   const rows = await read((db) =>
     db.select().from(message).where(isMessage({ clinicId, id })).limit(1),
   );
@@ -79,7 +80,7 @@ export async function messageById(clinicId: string, id: string): Promise<Message
 }
 
 /** A clinic's outbox with the names it is for, newest first. */
-export function messagesOf(clinicId: string, limit = 100) {
+export function messagesOf(clinicId: ClinicId, limit = 100) {
   return read((db) =>
     db
       .select({ message, name: patient.name })
@@ -98,7 +99,11 @@ export function insertCalendarLink(row: typeof calendarLink.$inferInsert): State
   return builder().insert(calendarLink).values(row);
 }
 
-export function revokeCalendarLinks(clinicId: string, patientId: string, at: Instant): Statement {
+export function revokeCalendarLinks(
+  clinicId: ClinicId,
+  patientId: PatientId,
+  at: Instant,
+): Statement {
   return builder()
     .update(calendarLink)
     .set({ revokedAt: at })

@@ -1,5 +1,5 @@
 import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from './door';
 import { episodeOf } from './visit/place';
 import { alert, dayDone, logConflict, sessionEvent } from './schema';
@@ -11,8 +11,8 @@ export type DayDoneRow = typeof dayDone.$inferSelect;
 const MOST_EVENTS_A_DAY = 5000;
 
 export function eventsOfDay(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   date: LocalDate,
 ): Promise<SessionEventRow[]> {
   return read((db) =>
@@ -33,8 +33,8 @@ export function eventsOfDay(
 
 /** The day each of these sessions was first taken in under. */
 export async function datesOfSessions(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   sessionIds: readonly string[],
 ) {
   const rows = await read((db) =>
@@ -53,7 +53,7 @@ export async function datesOfSessions(
 }
 
 /** Stored events with these ids. */
-export function eventsById(clinicId: string, patientId: string, ids: readonly string[]) {
+export function eventsById(clinicId: ClinicId, patientId: PatientId, ids: readonly string[]) {
   return read((db) =>
     db
       .select({ id: sessionEvent.id, payloadHash: sessionEvent.payloadHash })
@@ -88,8 +88,8 @@ export function insertAlert(row: typeof alert.$inferInsert): Statement {
 
 /** A guard's condition: exactly so many events of the day are stored. */
 export function eventsOnDayAre(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   date: LocalDate,
   count: number,
 ) {
@@ -110,7 +110,7 @@ export function putDayDone(row: DayDoneRow): Statement {
 
 /** The folded days of these patients from `from` to `to`, both included. */
 export function daysDone(
-  clinicId: string,
+  clinicId: ClinicId,
   patientIds: readonly string[],
   from: LocalDate,
   to: LocalDate,
@@ -131,7 +131,7 @@ export function daysDone(
 }
 
 /** The newest folded day with a session, and the newest pain, of each of these patients. */
-export async function newestOf(clinicId: string, patientIds: readonly string[]) {
+export async function newestOf(clinicId: ClinicId, patientIds: readonly string[]) {
   const list = sql.join(
     patientIds.map((id) => sql`${id}`),
     sql`, `,

@@ -1,11 +1,12 @@
 import type { Role } from '@/core/records';
+import type { ClinicId } from '@/core/units';
 import { type Actor, type Patient, type Statement, deviceHolds, guard, memberMay } from '@/db';
 
 /** A signed-in member, and the proof that goes into every write's guard. */
 export type SignedIn = {
   readonly kind: 'member';
   readonly id: string;
-  readonly clinicId: string;
+  readonly clinicId: ClinicId;
   readonly name: string;
   readonly role: Role;
   readonly tokenHash: string;
@@ -15,7 +16,7 @@ export type SignedIn = {
 export type PatientHere = {
   readonly kind: 'patient';
   readonly id: string;
-  readonly clinicId: string;
+  readonly clinicId: ClinicId;
   readonly patient: Patient;
   readonly tokenHash: string;
 };

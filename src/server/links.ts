@@ -1,3 +1,4 @@
+import type { PatientId } from '@/core/units';
 import {
   audit,
   guard,
@@ -20,7 +21,10 @@ import { checkRate, recordFailure } from './sign-in';
  * Makes a patient's personal link and revokes the one before. The token is returned once, to be
  * shown and handed over; only its hash is kept.
  */
-export async function issueLink(member: SignedIn, patientId: string): Promise<{ token: string }> {
+export async function issueLink(
+  member: SignedIn,
+  patientId: PatientId,
+): Promise<{ token: string }> {
   const patient = await patientFor(member, patientId);
   const token = randomToken();
   const at = now();
@@ -35,7 +39,7 @@ export async function issueLink(member: SignedIn, patientId: string): Promise<{ 
   return { token };
 }
 
-export async function revokeLink(member: SignedIn, patientId: string): Promise<void> {
+export async function revokeLink(member: SignedIn, patientId: PatientId): Promise<void> {
   const patient = await patientFor(member, patientId);
   const at = now();
   const { clinicId } = member;

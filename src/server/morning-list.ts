@@ -1,4 +1,5 @@
 import { LEVELS, type Level, type MorningRow } from '@/core/triage';
+import type { MemberId, PatientId } from '@/core/units';
 import {
   TRIAGE_PAGE,
   type TriageQuery,
@@ -13,7 +14,7 @@ import { refreshTriage } from './follow/refresh';
 
 /** A row with whose it is. */
 export type PatientRow = MorningRow & {
-  readonly patientId: string;
+  readonly patientId: PatientId;
   readonly name: string;
   readonly practitioner: string;
 };
@@ -45,7 +46,7 @@ export type MorningList = {
 export type MorningAsked = {
   readonly search: string;
   /** A practitioner's id, or null for everybody's. */
-  readonly practitionerId: string | null;
+  readonly practitionerId: MemberId | null;
   readonly group: Level | 'aside' | null;
   readonly page: number;
 };

@@ -1,6 +1,7 @@
 import { ENGLISH } from '@/catalogue';
 import type { ClinicDraft, MemberDraft, PatientDraft } from '@/core/records';
 import { parseZone, dateIn } from '@/core/schedule';
+import type { MemberId } from '@/core/units';
 import {
   AlreadyThere,
   acknowledgeAlert,
@@ -97,7 +98,11 @@ export async function addMember(lead: SignedIn, draft: MemberDraft): Promise<voi
 }
 
 /** Lets a member in or keeps them out; keeping out ends their sessions at once. */
-export async function setActive(lead: SignedIn, memberId: string, active: boolean): Promise<void> {
+export async function setActive(
+  lead: SignedIn,
+  memberId: MemberId,
+  active: boolean,
+): Promise<void> {
   const at = now();
   const { clinicId } = lead;
   if (memberId === lead.id) throw new Problem(400, 'You cannot shut yourself out.');

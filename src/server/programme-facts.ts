@@ -2,7 +2,7 @@ import { group } from 'd3';
 import type { HistoryFacts, Pause } from '@/core/history';
 import { type SentVersion, sentVersion } from '@/core/programme';
 import { type WakingHours, type Zone, dateIn } from '@/core/schedule';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId } from '@/core/units';
 import { type DayDoneRow, type Patient, daysDone, pausesOf, versionsOf } from '@/db';
 import { now } from './clock';
 
@@ -27,7 +27,7 @@ export type PatientFacts = Omit<HistoryFacts, 'versions'> & {
 
 /** Everything adherence needs of these patients, in four queries whatever their number. */
 export async function factsOf(
-  clinicId: string,
+  clinicId: ClinicId,
   patients: readonly Patient[],
   from: LocalDate,
   to: LocalDate,

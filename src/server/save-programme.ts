@@ -3,7 +3,14 @@ import type { Catalogue } from '@/catalogue';
 import { GRAMMAR, formatDose, parseDose, untimed } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
 import { type PrecautionId, PRECAUTIONS, TRAITS, doseTraits, flagsOn } from '@/core/screen';
-import { type LocalDate, addDays } from '@/core/units';
+import {
+  type LocalDate,
+  addDays,
+  type ClinicId,
+  type ExerciseId,
+  type PatientId,
+  type ProgrammeId,
+} from '@/core/units';
 import {
   GuardRefused,
   type LineRow,
@@ -194,7 +201,7 @@ function lineRows(
   texts: readonly string[],
   catalogue: Catalogue,
   earlier: readonly SentVersion[],
-  ids: { clinicId: string; programmeId: string; number: number },
+  ids: { clinicId: ClinicId; programmeId: ProgrammeId; number: number },
 ): LineRow[] {
   const known = new Map(
     earlier.flatMap((version) => version.lines).map((line) => [line.lineage, line] as const),
@@ -221,7 +228,7 @@ function lineRows(
   });
 }
 
-function wordingOf(catalogue: Catalogue, exerciseId: string) {
+function wordingOf(catalogue: Catalogue, exerciseId: ExerciseId) {
   const exercise = catalogue.byId(exerciseId);
   if (!exercise) throw new Error('a checked exercise is gone');
   return snapshotOf(exercise);
@@ -230,7 +237,7 @@ function wordingOf(catalogue: Catalogue, exerciseId: string) {
 /** Pauses a programme from today, or lets it go on again from today. */
 export async function setPaused(
   member: SignedIn,
-  patientId: string,
+  patientId: PatientId,
   paused: boolean,
 ): Promise<void> {
   const patient = await patientFor(member, patientId);

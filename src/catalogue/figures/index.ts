@@ -1,4 +1,5 @@
 import type { Figure } from '@/core/figure';
+import type { ExerciseId } from '@/core/units';
 import { CURVE } from './curve';
 import { LOW_BACK } from './low-back';
 import { LYING } from './lying';
@@ -26,6 +27,6 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
 };
 
 /** Null for an exercise a clinic wrote itself and gave no picture. */
-export function figureOf(exerciseId: string): Figure | null {
+export function figureOf(exerciseId: ExerciseId): Figure | null {
   return FIGURES[exerciseId] ?? null;
 }

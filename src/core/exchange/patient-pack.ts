@@ -2,7 +2,7 @@ import type { BoutMode, Dose } from '../dose';
 import type { Position } from '../exercise';
 import type { Figure } from '../figure';
 import type { SymptomBaseline } from '../symptoms';
-import type { LocalDate, Range, Seconds } from '../units';
+import type { LocalDate, Range, Seconds, PatientId } from '../units';
 
 /** The pack's own format; the device drops a pack of another one. */
 export const PACK_FORMAT = 3;
@@ -85,7 +85,7 @@ export type PackQuestions = {
  */
 export type PatientPack = {
   readonly format: typeof PACK_FORMAT;
-  readonly patientId: string;
+  readonly patientId: PatientId;
   readonly name: string;
   readonly clinic: {
     readonly name: string;

@@ -4,7 +4,13 @@ import { type ProgrammeLine, type ProgrammeVersion, withTarget } from '../histor
 import type { SchoolChoice } from '../progression';
 import type { FlagOverride } from '../records';
 import type { SessionName } from '../schedule';
-import { type LocalDate, localDate } from '../units';
+import {
+  type LocalDate,
+  localDate,
+  type ExerciseId,
+  type MemberId,
+  type ProgrammeId,
+} from '../units';
 
 /** The exercise as it was worded when its version was sent. */
 export type ExerciseSnapshot = {
@@ -35,7 +41,7 @@ export function snapshotOf(exercise: Exercise): ExerciseSnapshot {
 }
 
 export type SentLine = ProgrammeLine & {
-  readonly exerciseId: string;
+  readonly exerciseId: ExerciseId;
   readonly exercise: ExerciseSnapshot;
   /** Canonical dose line. */
   readonly text: string;
@@ -45,9 +51,9 @@ export type SentLine = ProgrammeLine & {
 };
 
 export type SentVersion = Omit<ProgrammeVersion, 'lines'> & {
-  readonly programmeId: string;
+  readonly programmeId: ProgrammeId;
   readonly reason: string;
-  readonly authorId: string;
+  readonly authorId: MemberId;
   /** Milliseconds since 1970. */
   readonly createdAt: number;
   readonly lines: readonly SentLine[];
@@ -59,7 +65,7 @@ export type StoredVersion = {
   readonly lines: readonly {
     readonly lineage: string;
     readonly anchor: LocalDate;
-    readonly exerciseId: string;
+    readonly exerciseId: ExerciseId;
     readonly exercise: ExerciseSnapshot;
     /** Canonical dose line. */
     readonly dose: string;

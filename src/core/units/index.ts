@@ -5,3 +5,4 @@ export * from './result';
 export * from './seconds';
 export * from './frozen';
 export * from './percent';
+export type * from './ids';

@@ -1,5 +1,5 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { episode, outcomeLetter } from '../schema';
 import { type Placed, placed } from '../visit/place';
@@ -7,7 +7,10 @@ import { type Placed, placed } from '../visit/place';
 export type OutcomeLetterRow = typeof outcomeLetter.$inferSelect;
 
 /** A patient's letters, newest first. */
-export function outcomeLettersOf(clinicId: string, patientId: string): Promise<OutcomeLetterRow[]> {
+export function outcomeLettersOf(
+  clinicId: ClinicId,
+  patientId: PatientId,
+): Promise<OutcomeLetterRow[]> {
   return read((db) =>
     db
       .select()
@@ -19,7 +22,7 @@ export function outcomeLettersOf(clinicId: string, patientId: string): Promise<O
 }
 
 export async function outcomeLetterById(
-  clinicId: string,
+  clinicId: ClinicId,
   id: string,
 ): Promise<OutcomeLetterRow | null> {
   const rows = await read((db) =>
@@ -41,7 +44,7 @@ export function insertOutcomeLetter(row: Placed<OutcomeLetterRow>): Statement[] 
 }
 
 /** Closes the patient's open episode of care. */
-export function closeEpisodes(clinicId: string, patientId: string, on: LocalDate): Statement {
+export function closeEpisodes(clinicId: ClinicId, patientId: PatientId, on: LocalDate): Statement {
   return builder()
     .update(episode)
     .set({ closedOn: on })

@@ -1,11 +1,12 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { HomeBody } from '@/core/records';
+import type { ClinicId } from '@/core/units';
 import { read } from '../door';
 import { readBody } from '../visit/entries';
 import { episode, patientLink, screening, fileEntry, teachBack } from '../schema';
 
 /** The newest confirmed screening of each of these patients. */
-export async function newestConfirmedOf(clinicId: string, patientIds: readonly string[]) {
+export async function newestConfirmedOf(clinicId: ClinicId, patientIds: readonly string[]) {
   const rows = await read((db) =>
     db
       .select({
@@ -29,7 +30,7 @@ export async function newestConfirmedOf(clinicId: string, patientIds: readonly s
 
 /** The home that counts of each of these patients. */
 export async function homesOf(
-  clinicId: string,
+  clinicId: ClinicId,
   patientIds: readonly string[],
 ): Promise<Map<string, HomeBody>> {
   const rows = await read((db) =>
@@ -54,7 +55,7 @@ export async function homesOf(
 }
 
 /** The newest teaching of each of these patients. */
-export async function newestTeachingsOf(clinicId: string, patientIds: readonly string[]) {
+export async function newestTeachingsOf(clinicId: ClinicId, patientIds: readonly string[]) {
   const rows = await read((db) =>
     db
       .select({ patientId: teachBack.patientId, body: teachBack.body })
@@ -67,7 +68,7 @@ export async function newestTeachingsOf(clinicId: string, patientIds: readonly s
 }
 
 /** The newest link of each of these patients. */
-export async function newestLinksOf(clinicId: string, patientIds: readonly string[]) {
+export async function newestLinksOf(clinicId: ClinicId, patientIds: readonly string[]) {
   const rows = await read((db) =>
     db
       .select()
@@ -82,7 +83,7 @@ export async function newestLinksOf(clinicId: string, patientIds: readonly strin
 }
 
 /** Each of these patients' newest episode. */
-export async function newestEpisodesOf(clinicId: string, patientIds: readonly string[]) {
+export async function newestEpisodesOf(clinicId: ClinicId, patientIds: readonly string[]) {
   const rows = await read((db) =>
     db
       .select()

@@ -1,4 +1,5 @@
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { ClinicId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { proposalDecision } from '../schema';
 import { type Placed, placed } from '../visit/place';
@@ -7,7 +8,7 @@ export type ProposalDecisionRow = typeof proposalDecision.$inferSelect;
 
 /** What was decided about a patient's proposals, newest first. */
 export function proposalDecisionsOf(
-  clinicId: string,
+  clinicId: ClinicId,
   patientIds: readonly string[],
   limit = 400,
 ): Promise<ProposalDecisionRow[]> {
@@ -27,7 +28,7 @@ export function proposalDecisionsOf(
 }
 
 /** The clinic's newest decisions about proposals. */
-export function newestProposalDecisions(clinicId: string, limit: number) {
+export function newestProposalDecisions(clinicId: ClinicId, limit: number) {
   return read((db) =>
     db
       .select()

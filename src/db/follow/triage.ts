@@ -1,5 +1,6 @@
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
+import type { ClinicId, MemberId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { alert, auditEvent, patient, triageMark, triageRow } from '../schema';
 
@@ -13,7 +14,7 @@ export const TRIAGE_CHUNK = 200;
  * Ids of the clinic's patients without a row that still holds: those whose row is past its time, by
  * the index of times, and those that have none, by the two tables' keys alone.
  */
-async function idsWithoutTriage(clinicId: string, at: Instant, most: number): Promise<string[]> {
+async function idsWithoutTriage(clinicId: ClinicId, at: Instant, most: number): Promise<string[]> {
   const stale = await read((db) =>
     db
       .select({ id: triageRow.patientId })
@@ -32,7 +33,7 @@ async function idsWithoutTriage(clinicId: string, at: Instant, most: number): Pr
   return [...stale, ...missing].map(({ id }) => id);
 }
 
-function hasNoRow(clinicId: string) {
+function hasNoRow(clinicId: ClinicId) {
   return and(
     eq(patient.clinicId, clinicId),
     sql`NOT EXISTS (SELECT 1 FROM ${triageRow} WHERE ${triageRow.clinicId} = ${patient.clinicId}
@@ -41,7 +42,7 @@ function hasNoRow(clinicId: string) {
 }
 
 /** Patients of the clinic without a row that still holds, at most so many. */
-export async function patientsWithoutTriage(clinicId: string, at: Instant, most = TRIAGE_CHUNK) {
+export async function patientsWithoutTriage(clinicId: ClinicId, at: Instant, most = TRIAGE_CHUNK) {
   const ids = await idsWithoutTriage(clinicId, at, most);
   if (ids.length === 0) return [];
   return read((db) =>
@@ -53,7 +54,7 @@ export async function patientsWithoutTriage(clinicId: string, at: Instant, most 
 }
 
 /** The newest thing written of a clinic, by anybody. */
-export async function newestAudit(clinicId: string): Promise<number> {
+export async function newestAudit(clinicId: ClinicId): Promise<number> {
   const rows = await read((db) =>
     db
       .select({ id: sql<number>`coalesce(max(${auditEvent.id}), 0)` })
@@ -64,13 +65,13 @@ export async function newestAudit(clinicId: string): Promise<number> {
 }
 
 /** A guard's condition: nothing has been written of the clinic since. */
-export function nothingWrittenSince(clinicId: string, audit: number) {
+export function nothingWrittenSince(clinicId: ClinicId, audit: number) {
   return sql`SELECT coalesce(max(${auditEvent.id}), 0) = ${audit} FROM ${auditEvent}
     WHERE ${auditEvent.clinicId} = ${clinicId}`;
 }
 
 /** How many of the clinic's patients have no row that still holds. */
-export async function countWithoutTriage(clinicId: string, at: Instant): Promise<number> {
+export async function countWithoutTriage(clinicId: ClinicId, at: Instant): Promise<number> {
   const [stale, missing] = await Promise.all([
     read((db) =>
       db
@@ -111,12 +112,12 @@ export function putTriageRows(rows: readonly TriageRow[]): Statement {
 export const TRIAGE_PAGE = 50;
 
 export type TriageQuery = {
-  readonly clinicId: string;
+  readonly clinicId: ClinicId;
   /** Null for those put aside, whatever their level. */
   readonly level: number | null;
   readonly search: string;
   /** Null for everybody's. */
-  readonly practitionerId: string | null;
+  readonly practitionerId: MemberId | null;
   readonly page: number;
 };
 
@@ -155,7 +156,7 @@ export async function countTriageRows(query: Omit<TriageQuery, 'page'>): Promise
 }
 
 /** How many of each practitioner stand in each level. */
-export function triageCounts(clinicId: string) {
+export function triageCounts(clinicId: ClinicId) {
   return read((db) =>
     db
       .select({
@@ -171,7 +172,7 @@ export function triageCounts(clinicId: string) {
 }
 
 /** The newest mark of each of these patients. */
-export async function newestMarksOf(clinicId: string, patientIds: readonly string[]) {
+export async function newestMarksOf(clinicId: ClinicId, patientIds: readonly string[]) {
   const rows = await read((db) =>
     db
       .select()
@@ -188,7 +189,7 @@ export function insertTriageMark(row: TriageMarkRow): Statement {
 }
 
 /** Marks every alert of the clinic that has been open since before an instant as the lead's. */
-export function escalateAlerts(clinicId: string, openSince: Instant, at: Instant): Statement {
+export function escalateAlerts(clinicId: ClinicId, openSince: Instant, at: Instant): Statement {
   return builder()
     .update(alert)
     .set({ escalatedAt: at })
@@ -204,9 +205,9 @@ export function escalateAlerts(clinicId: string, openSince: Instant, at: Instant
 
 /** Alerts that have been open since before an instant and are not the lead's yet, the oldest first. */
 export function alertsToEscalate(
-  clinicId: string,
+  clinicId: ClinicId,
   openSince: Instant,
-): Promise<{ id: string; patientId: string }[]> {
+): Promise<{ id: string; patientId: PatientId }[]> {
   return read((db) =>
     db
       .select({ id: alert.id, patientId: alert.patientId })

@@ -1,7 +1,7 @@
 import { customType, integer, text } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import type { Instant, WallMinute, Zone } from '@/core/schedule';
-import type { Frozen, LocalDate } from '@/core/units';
+import type { Frozen, LocalDate, EpisodeId, VisitId } from '@/core/units';
 import { markUnreadable } from '../unreadable';
 
 /**
@@ -46,7 +46,7 @@ export const wallMinute = (name: string) => integer(name).$type<WallMinute>();
  * Which episode a clinical record belongs to. Triggers refuse a new row without one, or with one of
  * another patient; null never stands in a row (older ones were given theirs by a migration).
  */
-export const inEpisode = () => ({ episodeId: text('episode_id') });
+export const inEpisode = () => ({ episodeId: text('episode_id').$type<EpisodeId>() });
 
 /** Episode and visit; the visit is null where the patient made the record away from the clinic. */
-export const atVisit = () => ({ ...inEpisode(), visitId: text('visit_id') });
+export const atVisit = () => ({ ...inEpisode(), visitId: text('visit_id').$type<VisitId>() });

@@ -1,5 +1,6 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { OwnExerciseDraft, TemplateBody } from '@/core/records';
+import type { ClinicId, MemberId, PatientId, ExerciseId } from '@/core/units';
 import { instant, json } from './columns';
 import { clinic, member, patient } from './people';
 
@@ -8,11 +9,12 @@ export const clinicExercise = sqliteTable(
   'clinic_exercise',
   {
     clinicId: text('clinic_id')
+      .$type<ClinicId>()
       .notNull()
       .references(() => clinic.id),
-    id: text('id').notNull(),
+    id: text('id').$type<ExerciseId>().notNull(),
     body: json('body', 'an exercise of the clinic’s own', OwnExerciseDraft).notNull(),
-    authorId: text('author_id').notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
     updatedAt: instant('updated_at').notNull(),
     /** Not offered any more. */
     retiredAt: instant('retired_at'),
@@ -29,12 +31,13 @@ export const programmeTemplate = sqliteTable(
   'programme_template',
   {
     clinicId: text('clinic_id')
+      .$type<ClinicId>()
       .notNull()
       .references(() => clinic.id),
     id: text('id').notNull(),
     name: text('name').notNull(),
     body: json('body', 'a programme template', TemplateBody).notNull(),
-    authorId: text('author_id').notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
     createdAt: instant('created_at').notNull(),
     retiredAt: instant('retired_at'),
   },
@@ -49,9 +52,9 @@ export const programmeTemplate = sqliteTable(
 export const deskDraft = sqliteTable(
   'desk_draft',
   {
-    clinicId: text('clinic_id').notNull(),
-    patientId: text('patient_id').notNull(),
-    memberId: text('member_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
     /** The newest version it began from. */
     basedOn: integer('based_on').notNull(),
     /** The desk as the page keeps it, JSON: read by the page alone. */

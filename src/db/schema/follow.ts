@@ -1,15 +1,16 @@
 import { MOVES } from '@/core/progression';
 import { DECISIONS, StoredLetter, StoredMorningRow } from '@/core/records';
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { ClinicId, ExerciseId, MemberId, PatientId } from '@/core/units';
 import { atVisit, date, instant, json } from './columns';
 import { patient } from './people';
 
 const record = () => ({
-  clinicId: text('clinic_id').notNull(),
+  clinicId: text('clinic_id').$type<ClinicId>().notNull(),
   id: text('id').notNull(),
-  patientId: text('patient_id').notNull(),
+  patientId: text('patient_id').$type<PatientId>().notNull(),
   createdAt: instant('created_at').notNull(),
-  authorId: text('author_id').notNull(),
+  authorId: text('author_id').$type<MemberId>().notNull(),
 });
 
 /** What a clinician said to a proposal. Append-only: the newest for a key and version counts. */
@@ -24,12 +25,12 @@ export const proposalDecision = sqliteTable(
     /** The newest version when it was decided; a later one holds what was accepted. */
     version: integer('version').notNull(),
     move: text('move', { enum: MOVES }).notNull(),
-    exerciseId: text('exercise_id').notNull(),
+    exerciseId: text('exercise_id').$type<ExerciseId>().notNull(),
     fromDose: text('from_dose').notNull(),
     decision: text('decision', { enum: DECISIONS }).notNull(),
     /** What the line becomes; null where it is left out, or stays. */
     toDose: text('to_dose'),
-    toExerciseId: text('to_exercise_id'),
+    toExerciseId: text('to_exercise_id').$type<ExerciseId>(),
     /** What was proposed and why, in words, as it was shown. */
     why: text('why').notNull(),
     /** Why it was edited or declined. */
@@ -54,8 +55,8 @@ export const proposalDecision = sqliteTable(
 export const triageRow = sqliteTable(
   'triage_row',
   {
-    clinicId: text('clinic_id').notNull(),
-    patientId: text('patient_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     /** The patient's day it holds for. */
     forDate: date('for_date').notNull(),
     /** Milliseconds at which it has to be reckoned anew: the patient's next midnight, or an escalation. */
@@ -65,7 +66,7 @@ export const triageRow = sqliteTable(
     urgency: integer('urgency').notNull(),
     /** Snoozed or done for today: out of its group. */
     aside: integer('aside', { mode: 'boolean' }).notNull(),
-    practitionerId: text('practitioner_id').notNull(),
+    practitionerId: text('practitioner_id').$type<MemberId>().notNull(),
     name: text('name').notNull(),
     body: json('body', 'a row of the morning list', StoredMorningRow).notNull(),
   },

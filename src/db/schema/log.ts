@@ -10,6 +10,7 @@ import {
 import { sql } from 'drizzle-orm';
 import { SessionEventRecord, StoredDone, StoredReport } from '@/core/records';
 import { ALERT_KINDS } from '@/core/triage';
+import type { ClinicId, PatientId, ProgrammeId } from '@/core/units';
 import { date, inEpisode, instant, json } from './columns';
 import { clinic, patient } from './people';
 
@@ -20,13 +21,13 @@ import { clinic, patient } from './people';
 export const sessionEvent = sqliteTable(
   'session_event',
   {
-    clinicId: text('clinic_id').notNull(),
-    patientId: text('patient_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     id: text('id').notNull(),
     sessionId: text('session_id').notNull(),
     /** Which session of the day, as the schedule names it. */
     sessionKey: text('session_key').notNull(),
-    programmeId: text('programme_id').notNull(),
+    programmeId: text('programme_id').$type<ProgrammeId>().notNull(),
     version: integer('version').notNull(),
     /** The day in the patient's zone, fixed when the session's first event was taken in. */
     localDate: date('local_date').notNull(),
@@ -56,8 +57,8 @@ export const sessionEvent = sqliteTable(
 export const logConflict = sqliteTable(
   'log_conflict',
   {
-    clinicId: text('clinic_id').notNull(),
-    patientId: text('patient_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     id: text('id').notNull(),
     payloadHash: text('payload_hash').notNull(),
     payload: text('payload').notNull(),
@@ -79,8 +80,8 @@ export const logConflict = sqliteTable(
 export const dayDone = sqliteTable(
   'day_done',
   {
-    clinicId: text('clinic_id').notNull(),
-    patientId: text('patient_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     localDate: date('local_date').notNull(),
     /** Shares by lineage and session. */
     done: json('done', 'what was done on a day', StoredDone).notNull(),
@@ -107,9 +108,9 @@ export const dayDone = sqliteTable(
 export const alert = sqliteTable(
   'alert',
   {
-    clinicId: text('clinic_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
     id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     kind: text('kind', {
       enum: ALERT_KINDS,
     }).notNull(),
@@ -136,6 +137,7 @@ export const auditEvent = sqliteTable(
   {
     id: integer('id').primaryKey({ autoIncrement: true }),
     clinicId: text('clinic_id')
+      .$type<ClinicId>()
       .notNull()
       .references(() => clinic.id),
     at: instant('at').notNull(),

@@ -9,10 +9,11 @@ import {
 } from 'drizzle-orm/sqlite-core';
 import { BandsDraft, ROLES, StoredDetectable, TriageLimitsDraft } from '@/core/records';
 import { SCREENING_LASTS_DAYS } from '@/core/screen';
+import type { ClinicId, EpisodeId, LinkId, MemberId, PatientId, VisitId } from '@/core/units';
 import { date, instant, json, wallMinute, zone } from './columns';
 
 export const clinic = sqliteTable('clinic', {
-  id: text('id').primaryKey(),
+  id: text('id').$type<ClinicId>().primaryKey(),
   name: text('name').notNull(),
   /** Shown to patients who are to call. */
   phone: text('phone').notNull(),
@@ -42,9 +43,10 @@ export const member = sqliteTable(
   'member',
   {
     clinicId: text('clinic_id')
+      .$type<ClinicId>()
       .notNull()
       .references(() => clinic.id),
-    id: text('id').notNull(),
+    id: text('id').$type<MemberId>().notNull(),
     name: text('name').notNull(),
     /** Lower case; the sign-in name. */
     email: text('email').notNull(),
@@ -61,8 +63,8 @@ export const memberSession = sqliteTable(
   'member_session',
   {
     tokenHash: text('token_hash').primaryKey(),
-    clinicId: text('clinic_id').notNull(),
-    memberId: text('member_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
     createdAt: instant('created_at').notNull(),
     lastSeenAt: instant('last_seen_at').notNull(),
     endedAt: instant('ended_at'),
@@ -88,9 +90,10 @@ export const patient = sqliteTable(
   'patient',
   {
     clinicId: text('clinic_id')
+      .$type<ClinicId>()
       .notNull()
       .references(() => clinic.id),
-    id: text('id').notNull(),
+    id: text('id').$type<PatientId>().notNull(),
     name: text('name').notNull(),
     zone: zone('zone').notNull(),
     /** Minutes of the wall clock. */
@@ -98,7 +101,7 @@ export const patient = sqliteTable(
     sleepMinute: wallMinute('sleep_minute').notNull(),
     /** Minutes a day the patient says they have; null when not asked. */
     minutesADay: integer('minutes_a_day'),
-    practitionerId: text('practitioner_id').notNull(),
+    practitionerId: text('practitioner_id').$type<MemberId>().notNull(),
     /** Asked for before a patient's history is shown on a phone; null where the clinic keeps none. */
     birthDate: date('birth_date'),
     /** The language of the patient's screens and reminders, a BCP 47 tag. */
@@ -119,9 +122,9 @@ export const patient = sqliteTable(
 export const episode = sqliteTable(
   'episode',
   {
-    clinicId: text('clinic_id').notNull(),
-    id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    id: text('id').$type<EpisodeId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     complaint: text('complaint').notNull(),
     openedOn: date('opened_on').notNull(),
     closedOn: date('closed_on'),
@@ -143,10 +146,10 @@ export const episode = sqliteTable(
 export const visit = sqliteTable(
   'visit',
   {
-    clinicId: text('clinic_id').notNull(),
-    id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
-    episodeId: text('episode_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    id: text('id').$type<VisitId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    episodeId: text('episode_id').$type<EpisodeId>().notNull(),
     localDate: date('local_date').notNull(),
     createdAt: instant('created_at').notNull(),
   },
@@ -169,9 +172,9 @@ export const visit = sqliteTable(
 export const patientLink = sqliteTable(
   'patient_link',
   {
-    clinicId: text('clinic_id').notNull(),
-    id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    id: text('id').$type<LinkId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     tokenHash: text('token_hash').notNull(),
     createdAt: instant('created_at').notNull(),
     openedAt: instant('opened_at'),
@@ -193,9 +196,9 @@ export const patientDevice = sqliteTable(
   'patient_device',
   {
     tokenHash: text('token_hash').primaryKey(),
-    clinicId: text('clinic_id').notNull(),
-    patientId: text('patient_id').notNull(),
-    linkId: text('link_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    linkId: text('link_id').$type<LinkId>().notNull(),
     createdAt: instant('created_at').notNull(),
   },
   (t) => [

@@ -4,14 +4,22 @@ import { FlagOverride, SchoolDraft, StoredExercise } from '@/core/records';
 import { SESSION_NAMES } from '@/core/schedule';
 import { atVisit, date, inEpisode, instant, json } from './columns';
 import { episode, member, patient } from './people';
+import type {
+  ClinicId,
+  EpisodeId,
+  ExerciseId,
+  MemberId,
+  PatientId,
+  ProgrammeId,
+} from '@/core/units';
 
 export const programme = sqliteTable(
   'programme',
   {
-    clinicId: text('clinic_id').notNull(),
-    id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
-    episodeId: text('episode_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    id: text('id').$type<ProgrammeId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    episodeId: text('episode_id').$type<EpisodeId>().notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -31,16 +39,16 @@ export const programme = sqliteTable(
 export const programmeVersion = sqliteTable(
   'programme_version',
   {
-    clinicId: text('clinic_id').notNull(),
-    programmeId: text('programme_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    programmeId: text('programme_id').$type<ProgrammeId>().notNull(),
     /** 1, 2, 3 … */
     number: integer('number').notNull(),
-    patientId: text('patient_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     effectiveFrom: date('effective_from').notNull(),
     reviewOn: date('review_on'),
     /** How often the session's lines are gone through. */
     rounds: integer('rounds').notNull(),
-    authorId: text('author_id').notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
     reason: text('reason').notNull(),
     /** The grammar its dose lines are written in. */
     grammar: integer('grammar').notNull(),
@@ -66,8 +74,8 @@ export const programmeVersion = sqliteTable(
 export const programmeLine = sqliteTable(
   'programme_line',
   {
-    clinicId: text('clinic_id').notNull(),
-    programmeId: text('programme_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    programmeId: text('programme_id').$type<ProgrammeId>().notNull(),
     number: integer('number').notNull(),
     /** Place in the session, from 0. */
     place: integer('place').notNull(),
@@ -75,7 +83,7 @@ export const programmeLine = sqliteTable(
     lineage: text('lineage').notNull(),
     /** Day 1 of the line, kept through all versions. */
     anchor: date('anchor').notNull(),
-    exerciseId: text('exercise_id').notNull(),
+    exerciseId: text('exercise_id').$type<ExerciseId>().notNull(),
     /** The exercise's wording at the time. */
     exercise: json('exercise', 'an exercise as it was sent', StoredExercise).notNull(),
     /** Canonical dose line. */
@@ -106,9 +114,9 @@ export const programmeLine = sqliteTable(
 export const pause = sqliteTable(
   'pause',
   {
-    clinicId: text('clinic_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
     id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     fromDate: date('from_date').notNull(),
     /** Last paused day, included. */
     toDate: date('to_date'),

@@ -7,6 +7,7 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
+import type { ClinicId, PatientId } from '@/core/units';
 import { instant } from './columns';
 import { patient } from './people';
 
@@ -14,9 +15,9 @@ import { patient } from './people';
 export const calendarLink = sqliteTable(
   'calendar_link',
   {
-    clinicId: text('clinic_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
     id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     tokenHash: text('token_hash').notNull(),
     createdAt: instant('created_at').notNull(),
     revokedAt: instant('revoked_at'),
@@ -36,10 +37,10 @@ export const calendarLink = sqliteTable(
 export const message = sqliteTable(
   'message',
   {
-    clinicId: text('clinic_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
     /** Made of patient, day and purpose, so that the same reminder is never there twice. */
     id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     channel: text('channel', { enum: ['text', 'e-mail'] }).notNull(),
     purpose: text('purpose', { enum: ['session', 'posture', 'escalation'] }).notNull(),
     address: text('address').notNull(),

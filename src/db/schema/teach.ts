@@ -1,5 +1,6 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { NoteRecord, TaughtRecord } from '@/core/records';
+import type { ClinicId, MemberId, PatientId, ProgrammeId } from '@/core/units';
 import { atVisit, date, instant, json } from './columns';
 import { member, patient } from './people';
 import { programmeVersion } from './programme';
@@ -8,15 +9,15 @@ import { programmeVersion } from './programme';
 export const teachBack = sqliteTable(
   'teach_back',
   {
-    clinicId: text('clinic_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
     id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
-    programmeId: text('programme_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    programmeId: text('programme_id').$type<ProgrammeId>().notNull(),
     version: integer('version').notNull(),
     localDate: date('local_date').notNull(),
     body: json('body', 'a teaching', TaughtRecord).notNull(),
     /** Who signed. */
-    authorId: text('author_id').notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
     createdAt: instant('created_at').notNull(),
     ...atVisit(),
   },
@@ -43,13 +44,13 @@ export const teachBack = sqliteTable(
 export const visitNote = sqliteTable(
   'visit_note',
   {
-    clinicId: text('clinic_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
     id: text('id').notNull(),
-    patientId: text('patient_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
     localDate: date('local_date').notNull(),
     /** The four parts. */
     body: json('body', 'a visit note', NoteRecord).notNull(),
-    authorId: text('author_id').notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
     createdAt: instant('created_at').notNull(),
     ...atVisit(),
   },
@@ -68,9 +69,9 @@ export const visitNote = sqliteTable(
 export const visitDraft = sqliteTable(
   'visit_draft',
   {
-    clinicId: text('clinic_id').notNull(),
-    patientId: text('patient_id').notNull(),
-    memberId: text('member_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
     kind: text('kind', { enum: ['teach', 'note'] }).notNull(),
     body: text('body').notNull(),
     updatedAt: instant('updated_at').notNull(),

@@ -22,17 +22,18 @@ import {
 } from '@/core/records';
 import { SCREENING_OUTCOMES } from '@/core/screen';
 import { REPEATED_MOVEMENTS } from '@/core/symptoms';
+import type { ClinicId, AuthorId, PatientId, PhotoId, ReferralId, ScreeningId } from '@/core/units';
 import { atVisit, date, instant, json } from './columns';
 import { patient } from './people';
 
 /** Every table of a visit: its clinic, its own id, its patient. Rows are never changed. */
 const record = () => ({
-  clinicId: text('clinic_id').notNull(),
+  clinicId: text('clinic_id').$type<ClinicId>().notNull(),
   id: text('id').notNull(),
-  patientId: text('patient_id').notNull(),
+  patientId: text('patient_id').$type<PatientId>().notNull(),
   createdAt: instant('created_at').notNull(),
   /** A member, or the patient where `byPatient` says so. */
-  authorId: text('author_id').notNull(),
+  authorId: text('author_id').$type<AuthorId>().notNull(),
   ...atVisit(),
 });
 
@@ -73,7 +74,7 @@ export const screeningDecision = sqliteTable(
   'screening_decision',
   {
     ...record(),
-    screeningId: text('screening_id').notNull(),
+    screeningId: text('screening_id').$type<ScreeningId>().notNull(),
     action: text('action').notNull(),
     what: text('what').notNull(),
     why: text('why').notNull(),
@@ -94,7 +95,7 @@ export const referral = sqliteTable(
   'referral',
   {
     ...record(),
-    screeningId: text('screening_id').notNull(),
+    screeningId: text('screening_id').$type<ScreeningId>().notNull(),
     to: text('to').notNull(),
     text: text('text').notNull(),
     localDate: date('local_date').notNull(),
@@ -114,7 +115,7 @@ export const referralAnswer = sqliteTable(
   'referral_answer',
   {
     ...record(),
-    referralId: text('referral_id').notNull(),
+    referralId: text('referral_id').$type<ReferralId>().notNull(),
     answeredOn: date('answered_on').notNull(),
     text: text('text').notNull(),
   },
@@ -197,8 +198,8 @@ export const photo = sqliteTable(
 export const photoBytes = sqliteTable(
   'photo_bytes',
   {
-    clinicId: text('clinic_id').notNull(),
-    photoId: text('photo_id').notNull(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    photoId: text('photo_id').$type<PhotoId>().notNull(),
     bytes: blob('bytes', { mode: 'buffer' }).notNull(),
   },
   (t) => [
@@ -211,7 +212,7 @@ export const photoMarking = sqliteTable(
   'photo_marking',
   {
     ...record(),
-    photoId: text('photo_id').notNull(),
+    photoId: text('photo_id').$type<PhotoId>().notNull(),
     marks: json('marks', 'the marks of a photo', MarkingDraft.shape.marks).notNull(),
     craniovertebralAngle: real('craniovertebral_angle').notNull(),
   },

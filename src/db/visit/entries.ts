@@ -1,5 +1,6 @@
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { FILE_BODIES, type FileBodies, type FileEntryKind } from '@/core/records';
+import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { fileEntry } from '../schema';
 import { Unreadable } from '../unreadable';
@@ -50,8 +51,8 @@ const notSuperseded = sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
 
 /** A patient's entries of these kinds that count now, newest first. */
 export async function entriesOf<Kind extends FileEntryKind>(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   kinds: readonly Kind[],
   limit = 200,
 ): Promise<Extract<FileEntryRow, { kind: Kind }>[]> {
@@ -74,7 +75,7 @@ export async function entriesOf<Kind extends FileEntryKind>(
   return rows.map((row) => rowOf(row) as Extract<FileEntryRow, { kind: Kind }>);
 }
 
-export async function entryById(clinicId: string, id: string): Promise<FileEntryRow | null> {
+export async function entryById(clinicId: ClinicId, id: string): Promise<FileEntryRow | null> {
   const rows = await read((db) =>
     db
       .select()
@@ -95,7 +96,7 @@ export function insertEntry(row: Placed<FileEntryRow>): Statement[] {
 }
 
 /** A guard's condition: the newest consent that counts allows photos. */
-export function photosConsented(clinicId: string, patientId: string) {
+export function photosConsented(clinicId: ClinicId, patientId: PatientId) {
   return sql`SELECT coalesce((SELECT json_extract(e.body, '$.photos') FROM file_entry AS e
     WHERE e.clinic_id = ${clinicId} AND e.patient_id = ${patientId} AND e.kind = 'consent'
       AND e.body IS NOT NULL AND NOT EXISTS (SELECT 1 FROM file_entry AS later

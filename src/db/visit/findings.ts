@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import type { FindingAbout } from '@/core/findings';
+import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { finding } from '../schema';
 import { type Placed, placed } from './place';
@@ -18,7 +19,7 @@ function rowOf({ rule, measure, side, direction, part, numbers, ...row }: Stored
 }
 
 /** The newest word on each of a patient's findings, newest first. */
-export async function findingsOf(clinicId: string, patientId: string): Promise<FindingRow[]> {
+export async function findingsOf(clinicId: ClinicId, patientId: PatientId): Promise<FindingRow[]> {
   const rows = await read((db) =>
     db
       .select()

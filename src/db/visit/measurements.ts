@@ -1,4 +1,5 @@
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { measurement } from '../schema';
 import { type Placed, placed } from './place';
@@ -12,7 +13,10 @@ const notSuperseded = sql`NOT EXISTS (SELECT 1 FROM measurement AS later
   WHERE later.clinic_id = measurement.clinic_id AND later.supersedes = measurement.id)`;
 
 /** A patient's measurements that count now, newest first. */
-export function measurementsOf(clinicId: string, patientId: string): Promise<MeasurementRow[]> {
+export function measurementsOf(
+  clinicId: ClinicId,
+  patientId: PatientId,
+): Promise<MeasurementRow[]> {
   return read((db) =>
     db
       .select()
@@ -32,7 +36,7 @@ export function measurementsOf(clinicId: string, patientId: string): Promise<Mea
 
 /** The nerve examinations of some patients that count now, newest first. */
 export function nerveExaminationsOf(
-  clinicId: string,
+  clinicId: ClinicId,
   patientIds: readonly string[],
 ): Promise<Pick<MeasurementRow, 'patientId' | 'details'>[]> {
   return read((db) =>
@@ -54,7 +58,7 @@ export function nerveExaminationsOf(
 }
 
 export async function measurementById(
-  clinicId: string,
+  clinicId: ClinicId,
   id: string,
 ): Promise<MeasurementRow | null> {
   const rows = await read((db) =>

@@ -1,6 +1,6 @@
 import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId, MemberId, PatientId, PhotoId } from '@/core/units';
 import { type Statement, builder, checkpoint, read } from '../door';
 import { photo, photoBytes, photoMarking } from '../schema';
 import { type Placed, placed } from './place';
@@ -9,7 +9,7 @@ export type PhotoRow = typeof photo.$inferSelect;
 export type MarkingRow = typeof photoMarking.$inferSelect;
 
 /** A patient's photos that still have their bytes, newest first. */
-export function photosOf(clinicId: string, patientId: string): Promise<PhotoRow[]> {
+export function photosOf(clinicId: ClinicId, patientId: PatientId): Promise<PhotoRow[]> {
   return read((db) =>
     db
       .select()
@@ -23,7 +23,7 @@ export function photosOf(clinicId: string, patientId: string): Promise<PhotoRow[
 }
 
 /** A photo of the clinic, deleted or not; null when there is none. */
-export async function photoById(clinicId: string, id: string): Promise<PhotoRow | null> {
+export async function photoById(clinicId: ClinicId, id: string): Promise<PhotoRow | null> {
   const rows = await read((db) =>
     db
       .select()
@@ -35,7 +35,7 @@ export async function photoById(clinicId: string, id: string): Promise<PhotoRow 
 }
 
 /** A photo's picture; null once it was deleted. */
-export async function photoBytesOf(clinicId: string, photoId: string): Promise<Buffer | null> {
+export async function photoBytesOf(clinicId: ClinicId, photoId: PhotoId): Promise<Buffer | null> {
   const rows = await read((db) =>
     db
       .select({ bytes: photoBytes.bytes })
@@ -61,7 +61,7 @@ export function insertPhoto(row: Placed<PhotoRow>, bytes: Buffer): Statement[] {
  * Deletes a picture for good and leaves a tombstone. The bytes are overwritten with zeros before
  * the row goes, because a deleted row's pages keep their content until they are used again.
  */
-export function deletePhoto(clinicId: string, id: string, by: string, at: Instant): Statement[] {
+export function deletePhoto(clinicId: ClinicId, id: string, by: string, at: Instant): Statement[] {
   const its = and(eq(photoBytes.clinicId, clinicId), eq(photoBytes.photoId, id));
   return [
     builder()
@@ -88,7 +88,7 @@ export function insertMarking(row: Placed<MarkingRow>, on: LocalDate): Statement
 }
 
 /** The markings of these photos, oldest first. */
-export function markingsOf(clinicId: string, photoIds: readonly string[]): Promise<MarkingRow[]> {
+export function markingsOf(clinicId: ClinicId, photoIds: readonly string[]): Promise<MarkingRow[]> {
   if (photoIds.length === 0) return Promise.resolve([]);
   return read((db) =>
     db
@@ -101,7 +101,7 @@ export function markingsOf(clinicId: string, photoIds: readonly string[]): Promi
 }
 
 /** A member's own markings, newest first: for their own error. */
-export function markingsBy(clinicId: string, authorId: string): Promise<MarkingRow[]> {
+export function markingsBy(clinicId: ClinicId, authorId: MemberId): Promise<MarkingRow[]> {
   return read((db) =>
     db
       .select()

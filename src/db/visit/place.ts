@@ -1,16 +1,16 @@
 import { type SQL, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Instant } from '@/core/schedule';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId, EpisodeId, AuthorId, PatientId } from '@/core/units';
 import { type Statement, builder } from '../door';
 import { visit } from '../schema';
 
 /** A clinical record before it is put into its episode and visit. */
 export type Placed<Row> = Row extends unknown
-  ? Omit<Row, 'episodeId' | 'visitId'> & { readonly episodeId?: string | null }
+  ? Omit<Row, 'episodeId' | 'visitId'> & { readonly episodeId?: EpisodeId | null }
   : never;
 
-type Whose = { readonly clinicId: string; readonly patientId: string };
+type Whose = { readonly clinicId: ClinicId; readonly patientId: PatientId };
 
 /** The episode that new records of a patient belong to: the newest open one, else the newest. */
 export function episodeOf({ clinicId, patientId }: Whose): SQL<string> {
@@ -28,10 +28,10 @@ type Columns = { readonly episodeId: SQL<string>; readonly visitId: SQL<string> 
  */
 export function placed(
   record: Whose & {
-    readonly authorId: string;
+    readonly authorId: AuthorId;
     readonly createdAt: Instant;
     /** The episode of the record it corrects; left out for a new one. */
-    readonly episodeId?: string | null;
+    readonly episodeId?: EpisodeId | null;
   },
   on: LocalDate,
   insert: (columns: Columns) => Statement,

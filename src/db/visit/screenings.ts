@@ -1,7 +1,7 @@
 import { rollup } from 'd3';
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { BLOCKING_OUTCOMES } from '@/core/screen';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { referral, referralAnswer, screening, screeningDecision } from '../schema';
 import { type Placed, placed } from './place';
@@ -15,7 +15,7 @@ export type ReferralAnswerRow = typeof referralAnswer.$inferSelect;
 const MOST_SHOWN = 50;
 
 /** A patient's screenings, newest first. */
-export function screeningsOf(clinicId: string, patientId: string): Promise<ScreeningRow[]> {
+export function screeningsOf(clinicId: ClinicId, patientId: PatientId): Promise<ScreeningRow[]> {
   return read((db) =>
     db
       .select()
@@ -28,8 +28,8 @@ export function screeningsOf(clinicId: string, patientId: string): Promise<Scree
 
 /** The newest screening a practitioner stands behind, wherever in the list it is. */
 export async function newestConfirmed(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
 ): Promise<ScreeningRow | null> {
   const rows = await read((db) =>
     db
@@ -49,7 +49,10 @@ export async function newestConfirmed(
 }
 
 /** Newest first. */
-export function decisionsOf(clinicId: string, patientId: string): Promise<ScreeningDecisionRow[]> {
+export function decisionsOf(
+  clinicId: ClinicId,
+  patientId: PatientId,
+): Promise<ScreeningDecisionRow[]> {
   return read((db) =>
     db
       .select()
@@ -66,7 +69,7 @@ export function decisionsOf(clinicId: string, patientId: string): Promise<Screen
  * A guard's condition: the newest confirmed screening does not block prescribing, or the newest
  * decision about it lets prescribing go on.
  */
-export function screeningAllows(clinicId: string, patientId: string) {
+export function screeningAllows(clinicId: ClinicId, patientId: PatientId) {
   const blocking = sql.join(
     BLOCKING_OUTCOMES.map((outcome) => sql`${outcome}`),
     sql`, `,
@@ -115,7 +118,7 @@ export function insertReferralAnswer(row: Placed<ReferralAnswerRow>, on: LocalDa
 
 /** The referrals of these patients that have no answer, by patient. */
 export async function openReferralsOf(
-  clinicId: string,
+  clinicId: ClinicId,
   patientIds: readonly string[],
 ): Promise<ReadonlyMap<string, readonly string[]>> {
   const rows = await read((db) =>
@@ -139,7 +142,7 @@ export async function openReferralsOf(
 }
 
 /** A patient's referrals with their answers, newest first. */
-export async function referralsOf(clinicId: string, patientId: string) {
+export async function referralsOf(clinicId: ClinicId, patientId: PatientId) {
   const rows = await read((db) =>
     db
       .select({ referral, answer: referralAnswer })

@@ -1,4 +1,5 @@
 import { and, desc, eq } from 'drizzle-orm';
+import type { ClinicId, MemberId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { teachBack, visitDraft, visitNote } from '../schema';
 import { type Placed, placed } from './place';
@@ -9,8 +10,8 @@ export type VisitDraftKind = (typeof visitDraft.$inferSelect)['kind'];
 
 /** A patient's signed teachings, newest first. */
 export function teachBacksOf(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   limit = 100,
 ): Promise<TeachBackRow[]> {
   return read((db) =>
@@ -33,8 +34,8 @@ export function insertTeachBack(row: Placed<TeachBackRow>): Statement[] {
 
 /** A patient's signed notes, newest first. */
 export function visitNotesOf(
-  clinicId: string,
-  patientId: string,
+  clinicId: ClinicId,
+  patientId: PatientId,
   limit = 100,
 ): Promise<VisitNoteRow[]> {
   return read((db) =>
@@ -56,9 +57,9 @@ export function insertVisitNote(row: Placed<VisitNoteRow>): Statement[] {
 }
 
 type DraftKey = {
-  readonly clinicId: string;
-  readonly patientId: string;
-  readonly memberId: string;
+  readonly clinicId: ClinicId;
+  readonly patientId: PatientId;
+  readonly memberId: MemberId;
   readonly kind: VisitDraftKind;
 };
 

@@ -1,11 +1,12 @@
 import type { BandCurve } from '@/core/load';
 import type { BandsDraft } from '@/core/records';
+import type { ClinicId } from '@/core/units';
 import { clinicById, updateClinic } from '@/db';
 import type { SignedIn } from '../access';
 import { writeAs } from '../visit/write-as';
 
 /** The clinic's bands with the forces it measured. */
-export async function bandsOf(clinicId: string): Promise<readonly BandCurve[]> {
+export async function bandsOf(clinicId: ClinicId): Promise<readonly BandCurve[]> {
   const clinic = await clinicById(clinicId);
   return clinic?.bands ?? [];
 }

@@ -1,5 +1,6 @@
 import { type Desk, type DeskDraft, DeskState } from '@/core/records';
 import { later } from '@/core/schedule';
+import type { PatientId } from '@/core/units';
 import { deskDraftOf, forgetDeskDraft, othersAtDesk, putDeskDraft, write } from '@/db';
 import { type SignedIn, stillMay } from '../access';
 import { now } from '../clock';
@@ -11,7 +12,10 @@ const PRESENT_MS = 15 * 60_000;
 export type OtherAtDesk = { readonly name: string; readonly minutesAgo: number };
 
 /** Who else is writing this patient's programme. */
-export async function othersWriting(member: SignedIn, patientId: string): Promise<OtherAtDesk[]> {
+export async function othersWriting(
+  member: SignedIn,
+  patientId: PatientId,
+): Promise<OtherAtDesk[]> {
   const at = now();
   const rows = await othersAtDesk(member.clinicId, patientId, member.id, later(at, -PRESENT_MS));
   return rows.map(({ name, updatedAt }) => ({
@@ -47,7 +51,7 @@ export async function keepDraft(member: SignedIn, draft: DeskDraft): Promise<Oth
 export type KeptDraft = { readonly desk: Desk | null; readonly basedOn: number };
 
 /** The member's own unsaved desk, and the version it began from; null when there is none. */
-export async function keptDraft(member: SignedIn, patientId: string): Promise<KeptDraft | null> {
+export async function keptDraft(member: SignedIn, patientId: PatientId): Promise<KeptDraft | null> {
   const row = await deskDraftOf(member.clinicId, patientId, member.id);
   return row && { desk: deskIn(row.body), basedOn: row.basedOn };
 }

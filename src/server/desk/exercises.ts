@@ -3,6 +3,7 @@ import { type Catalogue, catalogueOf } from '@/catalogue';
 import { EXERCISE_COLUMNS, type RowProblem, exerciseRow, readExercises } from '@/core/exchange';
 import { type Exercise, FAMILIES } from '@/core/exercise';
 import { type OwnExerciseSave, exerciseDraft, ownExercise } from '@/core/records';
+import type { ClinicId } from '@/core/units';
 import {
   audit,
   clinicExercises,
@@ -18,7 +19,7 @@ import { NOT_FOUND, Problem } from '../problem';
 import { writeAs } from '../visit/write-as';
 
 /** The clinic's own exercises, by family and step. */
-export async function ownExercises(clinicId: string): Promise<Exercise[]> {
+export async function ownExercises(clinicId: ClinicId): Promise<Exercise[]> {
   const rows = await clinicExercises(clinicId);
   return rows.map(({ id, body }) => ownExercise(id, body)).sort(byFamilyAndStep);
 }
@@ -29,7 +30,7 @@ function byFamilyAndStep(a: Exercise, b: Exercise): number {
 }
 
 /** What this clinic chooses from: the exercises that ship and its own. */
-export async function catalogueFor(clinicId: string): Promise<Catalogue> {
+export async function catalogueFor(clinicId: ClinicId): Promise<Catalogue> {
   return catalogueOf(await ownExercises(clinicId));
 }
 
@@ -151,7 +152,7 @@ function jsonRows(text: string): Rows {
 
 /** All exercises of the clinic's catalogue as a file; the shipped ones serve as a pattern. */
 export async function exportExercises(
-  clinicId: string,
+  clinicId: ClinicId,
   format: 'csv' | 'json',
   of: 'own' | 'all',
 ): Promise<string> {

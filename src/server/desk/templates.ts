@@ -1,4 +1,4 @@
-import type { Frozen } from '@/core/units';
+import type { Frozen, ClinicId } from '@/core/units';
 import { isDeepStrictEqual } from 'node:util';
 import type { TemplateDraft } from '@/core/records';
 import { guard, insertTemplate, offersTemplate, retireTemplate, templatesOf } from '@/db';
@@ -11,7 +11,7 @@ import { catalogueFor } from './exercises';
 export type Template = Frozen<TemplateDraft>;
 
 /** The clinic's templates by name. */
-export async function templateList(clinicId: string): Promise<Template[]> {
+export async function templateList(clinicId: ClinicId): Promise<Template[]> {
   const rows = await templatesOf(clinicId);
   return rows.map(({ id, name, body }) => ({ ...body, id, name }));
 }

@@ -1,4 +1,5 @@
 import { later } from '@/core/schedule';
+import type { ClinicId } from '@/core/units';
 import {
   alertsToEscalate,
   audit,
@@ -17,7 +18,7 @@ const HOUR_MS = 3_600_000;
  * Alerts nobody has taken within the clinic's time become the lead's, once and for the record: the
  * morning list says so, and every lead gets a message. It says that something waits, not whose or what.
  */
-export async function escalate(clinicId: string): Promise<void> {
+export async function escalate(clinicId: ClinicId): Promise<void> {
   const clinic = await clinicById(clinicId);
   if (!clinic) return;
   const at = now();

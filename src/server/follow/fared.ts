@@ -1,4 +1,4 @@
-import { addDays } from '@/core/units';
+import { addDays, type ClinicId } from '@/core/units';
 import { newestProposalDecisions, patientById } from '@/db';
 import { todayOf } from '../programme-facts';
 import { followRecords } from './outlook';
@@ -21,7 +21,7 @@ const MOST_DECISIONS = 200;
 const FARED_DAYS = 120;
 
 /** The clinic's newest decisions by kind of proposal, beside what the pain did after. It claims no cause. */
-export async function faredOf(clinicId: string): Promise<Fared[]> {
+export async function faredOf(clinicId: ClinicId): Promise<Fared[]> {
   const rows = await newestProposalDecisions(clinicId, MOST_DECISIONS);
   const ids = [...new Set(rows.map(({ patientId }) => patientId))];
   const patients = (await Promise.all(ids.map((id) => patientById(clinicId, id)))).flatMap(

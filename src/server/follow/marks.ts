@@ -1,6 +1,6 @@
 import type { TriageLimitsDraft, TriageMarkDraft } from '@/core/records';
 import type { TriageLimits } from '@/core/triage';
-import { addDays } from '@/core/units';
+import { addDays, type ClinicId } from '@/core/units';
 import { clinicById, insertTriageMark, newestMarksOf, openAlertsOf, updateClinic } from '@/db';
 import type { SignedIn } from '../access';
 import { patientFor } from '../people';
@@ -41,7 +41,7 @@ export async function markTriage(member: SignedIn, draft: TriageMarkDraft): Prom
 }
 
 /** The clinic's limits of triage, over the defaults. */
-export async function triageLimitsOf(clinicId: string): Promise<TriageLimits> {
+export async function triageLimitsOf(clinicId: ClinicId): Promise<TriageLimits> {
   return limitsOf(await clinicById(clinicId));
 }
 

@@ -1,7 +1,7 @@
 import { group } from 'd3';
 import { type FollowRecord, deficitGrows, openFaults } from '@/core/outlook';
 import { type TriageLimits, TRIAGE_LIMITS } from '@/core/triage';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId } from '@/core/units';
 import {
   type Clinic,
   type Patient,
@@ -28,7 +28,7 @@ export type PatientRecord = FollowRecord<ProposalDecisionRow, PatientFacts>;
 
 /** The records of some patients of one clinic, in a handful of queries whatever their number. */
 export async function followRecords(
-  clinicId: string,
+  clinicId: ClinicId,
   patients: readonly Patient[],
   from: LocalDate,
   to: LocalDate,
@@ -64,6 +64,6 @@ export async function followRecords(
 }
 
 /** Everything that `outlook` needs of a clinic beside its patients. */
-export async function clinicContext(clinicId: string) {
+export async function clinicContext(clinicId: ClinicId) {
   return { catalogue: await catalogueFor(clinicId) };
 }

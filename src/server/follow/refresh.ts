@@ -1,4 +1,5 @@
 import { later } from '@/core/schedule';
+import type { ClinicId } from '@/core/units';
 import {
   GuardRefused,
   type Patient,
@@ -32,7 +33,7 @@ const ALL: RefreshBounds = { chunk: 50, milliseconds: Infinity };
  *
  * @returns how many are left
  */
-export async function refreshTriage(clinicId: string, bounds = ALL): Promise<number> {
+export async function refreshTriage(clinicId: ClinicId, bounds = ALL): Promise<number> {
   const until = performance.now() + bounds.milliseconds;
   const breathe = breather();
   let refused = 0;
@@ -60,7 +61,7 @@ export async function refreshTriage(clinicId: string, bounds = ALL): Promise<num
 }
 
 /** The rows of these patients; one whose record cannot be read keeps nobody else from theirs. */
-async function rowsOf(clinicId: string, patients: readonly Patient[]): Promise<TriageRow[]> {
+async function rowsOf(clinicId: ClinicId, patients: readonly Patient[]): Promise<TriageRow[]> {
   try {
     return await triageRows(clinicId, patients);
   } catch (error) {

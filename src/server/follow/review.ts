@@ -12,7 +12,7 @@ import {
   reviewRows,
   sayChange,
 } from '@/core/review';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, PatientId } from '@/core/units';
 import {
   type OutcomeLetterRow,
   type Patient,
@@ -224,7 +224,7 @@ export async function letterById(
 /** Writes the keep-going programme: every line once a day, every other day, without an end. */
 export async function writeKeepGoing(
   member: SignedIn,
-  draft: { readonly patientId: string; readonly basedOn: number },
+  draft: { readonly patientId: PatientId; readonly basedOn: number },
 ) {
   const patient = await patientFor(member, draft.patientId);
   const follow = await followOf(member, patient);

@@ -7,7 +7,7 @@ import {
 } from '@/core/morning';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { LEVELS } from '@/core/triage';
-import { type LocalDate, addDays } from '@/core/units';
+import { type LocalDate, addDays, type ClinicId } from '@/core/units';
 import { group } from 'd3';
 import {
   type Patient,
@@ -31,7 +31,7 @@ export type PatientMorning = { readonly patient: Patient; readonly facts: Mornin
 
 /** What the morning list reads of these patients, in a handful of queries whatever their number. */
 export async function morningFactsOf(
-  clinicId: string,
+  clinicId: ClinicId,
   patients: readonly Patient[],
 ): Promise<PatientMorning[]> {
   if (patients.length === 0) return [];
@@ -70,7 +70,7 @@ export async function morningFactsOf(
 }
 
 /** What a clinic's rows are reckoned with. */
-export async function morningContext(clinicId: string): Promise<MorningContext> {
+export async function morningContext(clinicId: ClinicId): Promise<MorningContext> {
   const [clinic, { catalogue }] = await Promise.all([
     clinicById(clinicId),
     clinicContext(clinicId),
@@ -81,7 +81,7 @@ export async function morningContext(clinicId: string): Promise<MorningContext> 
 
 /** Where these patients stand now; others are answered between one row and the next. */
 export async function triageRows(
-  clinicId: string,
+  clinicId: ClinicId,
   patients: readonly Patient[],
 ): Promise<TriageRow[]> {
   const context = await morningContext(clinicId);

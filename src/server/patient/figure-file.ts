@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { figureOf } from '@/catalogue/figures';
 import type { PackPicture } from '@/core/exchange';
 import { drawFigure, themedSvg } from '@/core/figure';
+import type { ExerciseId } from '@/core/units';
 
 export type FigureSide = 'left' | 'right';
 
@@ -14,7 +15,7 @@ type FigureFile = {
 const files = new Map<string, FigureFile>();
 
 /** An exercise's still as a file of its own, in the reader's theme; null where there is no drawing. */
-export function figureFile(exerciseId: string, side: FigureSide): FigureFile | null {
+export function figureFile(exerciseId: ExerciseId, side: FigureSide): FigureFile | null {
   const key = `${exerciseId} ${side}`;
   const known = files.get(key);
   if (known) return known;
@@ -30,7 +31,7 @@ export function figureFile(exerciseId: string, side: FigureSide): FigureFile | n
 }
 
 /** Where that file is. Its content's hash stands in the address, so that it can be kept for good. */
-export function packPicture(exerciseId: string, side: FigureSide): PackPicture | null {
+export function packPicture(exerciseId: ExerciseId, side: FigureSide): PackPicture | null {
   const file = figureFile(exerciseId, side);
   if (!file) return null;
   const { hash, width, height } = file;

@@ -2,7 +2,7 @@ import { type Instant, later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
 import { type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
 import { type WallMinute, instantAt } from '@/core/schedule';
-import { type LocalDate, addDays } from '@/core/units';
+import { type LocalDate, addDays, type ClinicId } from '@/core/units';
 import {
   type MessageRow,
   type Patient,
@@ -164,7 +164,7 @@ export function startOutbox(): void {
 }
 
 /** What the outbox viewer shows: the newest hundred messages of the clinic. */
-export async function outboxOf(clinicId: string) {
+export async function outboxOf(clinicId: ClinicId) {
   return (await messagesOf(clinicId)).map(({ message, name }) => ({
     id: message.id,
     name,

@@ -7,7 +7,7 @@ import type {
   HistoryBody,
   WithdrawDraft,
 } from '@/core/records';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, AuthorId } from '@/core/units';
 import {
   type FileEntryRow,
   type Patient,
@@ -26,7 +26,7 @@ import { writeAs } from './write-as';
 export type Entry<T> = {
   readonly id: string;
   readonly on: LocalDate;
-  readonly authorId: string;
+  readonly authorId: AuthorId;
   readonly body: T;
 };
 
@@ -109,7 +109,7 @@ async function supersede(
 function entryOf<Body>(row: {
   readonly id: string;
   readonly localDate: LocalDate;
-  readonly authorId: string;
+  readonly authorId: AuthorId;
   readonly body: Body | null;
 }): Entry<Body> | null {
   const { id, localDate: on, authorId, body } = row;

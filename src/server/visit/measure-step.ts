@@ -1,3 +1,4 @@
+import type { AuthorId } from '@/core/units';
 import type { DetectableChanges } from '@/core/measures';
 import { type Patient, membersOf } from '@/db';
 import type { SignedIn } from '../access';
@@ -22,7 +23,7 @@ export async function measureStep(member: SignedIn, patient: Patient) {
     newestConsent(patient),
     membersOf(patient.clinicId),
   ]);
-  const names = new Map(members.map(({ id, name }) => [id, name]));
+  const names = new Map<AuthorId, string>(members.map(({ id, name }) => [id, name]));
   return {
     today: todayOf(patient),
     findings,

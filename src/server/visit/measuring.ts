@@ -20,7 +20,7 @@ import type {
   WithdrawDraft,
 } from '@/core/records';
 import { nerveChange } from '@/core/symptoms';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, ClinicId, AuthorId } from '@/core/units';
 import {
   type MeasurementRow,
   type Patient,
@@ -46,7 +46,7 @@ export type Measure = LatestMeasure & {
   readonly at: Instant;
   readonly position: string;
   readonly instrument: string;
-  readonly authorId: string;
+  readonly authorId: AuthorId;
 };
 
 /** What a row that takes a measurement out holds. */
@@ -144,7 +144,7 @@ export function seriesOf(
 }
 
 /** The clinic's own detectable changes. */
-export async function detectableChangesOf(clinicId: string): Promise<DetectableChanges> {
+export async function detectableChangesOf(clinicId: ClinicId): Promise<DetectableChanges> {
   const clinic = await clinicById(clinicId);
   return clinic?.detectableChanges ?? {};
 }

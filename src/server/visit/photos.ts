@@ -10,7 +10,7 @@ import {
   operatorError,
 } from '@/core/measures';
 import type { MarkingDraft, PhotoFacts } from '@/core/records';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, AuthorId, PatientId, PhotoId } from '@/core/units';
 import {
   type Patient,
   type PhotoRow,
@@ -130,7 +130,11 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
 }
 
 /** A photo of the member's clinic and this patient that still has its picture. */
-async function photoFor(member: SignedIn, patientId: string, photoId: string): Promise<PhotoRow> {
+async function photoFor(
+  member: SignedIn,
+  patientId: PatientId,
+  photoId: PhotoId,
+): Promise<PhotoRow> {
   const photo = await photoById(member.clinicId, photoId);
   if (!photo || photo.patientId !== patientId || photo.deletedAt !== null)
     throw new Problem(404, NOT_FOUND);
@@ -138,7 +142,7 @@ async function photoFor(member: SignedIn, patientId: string, photoId: string): P
 }
 
 /** A photo's picture; null when the clinic has none, or it was deleted. */
-export async function pictureFor(member: SignedIn, photoId: string): Promise<Buffer | null> {
+export async function pictureFor(member: SignedIn, photoId: PhotoId): Promise<Buffer | null> {
   const photo = await photoById(member.clinicId, photoId);
   return photo && photo.deletedAt === null ? photoBytesOf(member.clinicId, photoId) : null;
 }
@@ -146,8 +150,8 @@ export async function pictureFor(member: SignedIn, photoId: string): Promise<Buf
 /** Deletes a picture for good; its measured angles and a tombstone stay. */
 export async function deletePhotoForGood(
   member: SignedIn,
-  patientId: string,
-  photoId: string,
+  patientId: PatientId,
+  photoId: PhotoId,
 ): Promise<void> {
   const patient = await patientFor(member, patientId);
   await photoFor(member, patient.id, photoId);
@@ -250,7 +254,7 @@ export type MarkedPhoto = {
   readonly height: number;
   readonly markings: readonly {
     readonly id: string;
-    readonly authorId: string;
+    readonly authorId: AuthorId;
     readonly marks: PhotoMarks;
   }[];
 };

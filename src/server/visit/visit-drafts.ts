@@ -1,4 +1,5 @@
 import type { VisitDraftRecord } from '@/core/records';
+import type { PatientId } from '@/core/units';
 import { type VisitDraftKind, forgetVisitDraft, putVisitDraft, visitDraftOf, write } from '@/db';
 import { type SignedIn, stillMay } from '../access';
 import { now } from '../clock';
@@ -26,7 +27,7 @@ export async function keepVisitDraft(member: SignedIn, draft: VisitDraftRecord):
 /** The member's own unsigned draft; null when there is none, or it is none of ours. */
 export async function keptVisitDraft(
   member: SignedIn,
-  patientId: string,
+  patientId: PatientId,
   kind: VisitDraftKind,
 ): Promise<unknown> {
   const { clinicId, id: memberId } = member;

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
+import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 
@@ -12,7 +13,7 @@ export function CloseReview({
   mayShare,
   version,
 }: {
-  patientId: string;
+  patientId: PatientId;
   mayShare: boolean;
   /** The newest version; 0 without a programme. */
   version: number;

@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import type { ShownProposals } from '@/core/progression';
 import { v4 as uuid } from 'uuid';
+import type { PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
@@ -15,7 +16,7 @@ export function ProposalsPanel({
   proposals,
   mayDecide,
 }: {
-  patientId: string;
+  patientId: PatientId;
   proposals: ShownProposals;
   mayDecide: boolean;
 }) {

@@ -1,5 +1,6 @@
 'use client';
 
+import type { MemberId } from '@/core/units';
 import { Button } from '../primitives/button';
 import { useSend } from './use-send';
 
@@ -9,7 +10,7 @@ export function MemberSwitch({
   name,
   active,
 }: {
-  memberId: string;
+  memberId: MemberId;
   name: string;
   active: boolean;
 }) {

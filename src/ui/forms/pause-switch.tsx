@@ -1,5 +1,6 @@
 'use client';
 
+import type { PatientId } from '@/core/units';
 import { Button } from '../primitives/button';
 import { useSend } from './use-send';
 
@@ -9,7 +10,7 @@ export function PauseSwitch({
   paused,
   allowed,
 }: {
-  patientId: string;
+  patientId: PatientId;
   paused: boolean;
   allowed: boolean;
 }) {

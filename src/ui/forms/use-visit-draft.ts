@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { PatientId } from '@/core/units';
 import { post } from './post';
 
 export type KeepState = 'nothing to keep' | 'keeping' | 'kept' | 'not kept';
@@ -15,7 +16,7 @@ const PATH = '/api/v1/visit-drafts';
  * @param value changes identity when it changes; the first one is not kept
  * @returns how far keeping is, and `forget` for after signing
  */
-export function useVisitDraft(patientId: string, kind: 'teach' | 'note', value: unknown) {
+export function useVisitDraft(patientId: PatientId, kind: 'teach' | 'note', value: unknown) {
   const [state, setState] = useState<KeepState>('nothing to keep');
   const known = useRef(value);
   const sent = useRef(value);

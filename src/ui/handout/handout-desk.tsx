@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Handout, Paper } from '@/core/handout';
+import type { PatientId } from '@/core/units';
 import { post } from '../forms/post';
 import { Refusal } from '../forms/refusal';
 import { saveFile } from '../forms/save-file';
@@ -10,7 +11,7 @@ import { HANDOUT_CSS } from './handout-css';
 import { HandoutSheet } from './handout-sheet';
 
 /** The sheet as it will be printed, with paper, type size and what its code opens. */
-export function HandoutDesk({ patientId, handout }: { patientId: string; handout: Handout }) {
+export function HandoutDesk({ patientId, handout }: { patientId: PatientId; handout: Handout }) {
   const [paper, setPaper] = useState<Paper>('a4');
   const [large, setLarge] = useState(false);
   const [link, setLink] = useState<string | null>(null);

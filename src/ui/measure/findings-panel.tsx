@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { ProposedFinding } from '@/core/findings';
+import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
@@ -30,7 +31,7 @@ export function FindingsPanel({
   settled,
   mayDecide,
 }: {
-  patientId: string;
+  patientId: PatientId;
   proposed: readonly Proposal[];
   confirmed: readonly Decided[];
   dismissed: readonly Decided[];

@@ -1,4 +1,5 @@
 import type { DetectableChanges, MeasureKindId, MeasurementBody } from '@/core/measures';
+import type { PatientId } from '@/core/units';
 
 /** A stored value, as the sheet needs it. */
 export type KnownMeasure = {
@@ -29,7 +30,7 @@ export type EarlierMeasure = KnownMeasure & {
 
 /** What was measured before, and which change is detectable here. */
 export type KnownMeasures = {
-  readonly patientId: string;
+  readonly patientId: PatientId;
   readonly series: readonly KnownSeries[];
   readonly detectable: DetectableChanges;
 };

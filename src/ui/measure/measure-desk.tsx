@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { type MeasureKindId, PROFILES, type Profile, wordsOf } from '@/core/measures';
+import type { PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
@@ -30,7 +31,7 @@ export function MeasureDesk({
   profile,
   known,
 }: {
-  patientId: string;
+  patientId: PatientId;
   profile: Profile;
   known: KnownMeasures;
 }) {

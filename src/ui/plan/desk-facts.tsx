@@ -8,6 +8,7 @@ import type { BandCurve } from '@/core/load';
 import type { HomeBody } from '@/core/records';
 import type { PrecautionId } from '@/core/screen';
 import type { WakingHours, Zone } from '@/core/schedule';
+import type { ExerciseId, PatientId } from '@/core/units';
 
 /** What is measured of a push, newtons. */
 export type MeasuredMaximum = {
@@ -18,7 +19,7 @@ export type MeasuredMaximum = {
 
 /** What the desk knows of patient and clinic while it is open; it does not change by typing. */
 export type DeskFacts = {
-  readonly patientId: string;
+  readonly patientId: PatientId;
   readonly catalogue: Catalogue;
   readonly precautions: readonly PrecautionId[];
   readonly waking: WakingHours;
@@ -45,7 +46,7 @@ export function circumstancesOf({
   return { props: home?.props ?? null, cannot: home?.cannot ?? [], precautions };
 }
 
-export function nameOf(catalogue: Catalogue, exerciseId: string): string {
+export function nameOf(catalogue: Catalogue, exerciseId: ExerciseId): string {
   return catalogue.byId(exerciseId)?.name ?? exerciseId;
 }
 

@@ -1,5 +1,5 @@
 import type { Desk } from '@/core/records';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, PatientId } from '@/core/units';
 import type { DeskLine } from './draft';
 
 export type { Desk };
@@ -127,7 +127,7 @@ function moved(lines: readonly DeskLine[], uid: string, to: number): readonly De
 }
 
 /** What the server is sent. */
-export function draftOf(desk: Desk, patientId: string, basedOn: number) {
+export function draftOf(desk: Desk, patientId: PatientId, basedOn: number) {
   return {
     patientId,
     basedOn,

@@ -11,11 +11,11 @@ import type { Exercise } from '@/core/exercise';
 import { type PlannedLine, plannedLine } from '@/core/programme';
 import type { DeskLine } from '@/core/records';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
-import type { LocalDate, Range, Seconds } from '@/core/units';
+import type { LocalDate, Range, Seconds, ExerciseId } from '@/core/units';
 
 export type { DeskLine };
 
-export function newLine(uid: string, exerciseId: string, dose: string): DeskLine {
+export function newLine(uid: string, exerciseId: ExerciseId, dose: string): DeskLine {
   return {
     uid,
     lineage: null,
@@ -61,7 +61,7 @@ export function readLine(
   return made;
 }
 
-function reading(exerciseId: string, text: string, catalogue: Catalogue): ReadLine {
+function reading(exerciseId: ExerciseId, text: string, catalogue: Catalogue): ReadLine {
   const exercise = catalogue.byId(exerciseId);
   if (!exercise)
     return failure(text, 'The catalogue has no such exercise any more; choose another.');

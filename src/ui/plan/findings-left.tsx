@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { PatientId } from '@/core/units';
 
 export type FindingShown = {
   readonly id: string;
@@ -12,7 +13,7 @@ export function FindingsLeft({
   patientId,
   findings,
 }: {
-  patientId: string;
+  patientId: PatientId;
   findings: readonly FindingShown[];
 }) {
   return (

@@ -2,6 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
+import type { PatientId } from '@/core/units';
 import { copyText } from '../forms/copy-text';
 import { useSend } from '../forms/use-send';
 import { QrCode } from '../handout/qr';
@@ -13,7 +14,7 @@ export function PatientLinkButton({
   patientName,
   link,
 }: {
-  patientId: string;
+  patientId: PatientId;
   patientName: string;
   link: { readonly issued: boolean; readonly opened: boolean };
 }) {

@@ -20,7 +20,7 @@ import { doseOf } from '@/core/progression';
 import { formatDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId } from '@/core/screen';
-import { type Frozen, type LocalDate, sumRanges } from '@/core/units';
+import { type Frozen, type LocalDate, sumRanges, type PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
@@ -49,7 +49,7 @@ import { useReckoning } from './use-reckoning';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
 
 export type PlanDeskProps = {
-  readonly patientId: string;
+  readonly patientId: PatientId;
   /** The newest version there is; 0 when there is none. */
   readonly newest: number;
   readonly start: Desk;

@@ -3,6 +3,7 @@
 import { useCallback, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
+import type { PatientId } from '@/core/units';
 import { post } from '../forms/post';
 
 /**
@@ -10,7 +11,7 @@ import { post } from '../forms/post';
  * drag supersedes the plan before, one after the other.
  */
 export function useDayPlan(
-  patientId: string,
+  patientId: PatientId,
   start: Readonly<Record<string, number>>,
   startId: string | null,
   today: string,

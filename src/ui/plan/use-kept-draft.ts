@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { PatientId } from '@/core/units';
 import { post } from '../forms/post';
 import type { Desk } from './desk-state';
 
@@ -17,7 +18,7 @@ const AFTER_MS = 1200;
  * @param start the desk as it was sent last; it is no draft
  */
 export function useKeptDraft(
-  patientId: string,
+  patientId: PatientId,
   newest: number,
   desk: Desk,
   start: Desk,

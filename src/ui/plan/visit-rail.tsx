@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import type { PatientId } from '@/core/units';
 
 /** The steps of a visit in their order. */
 const STEPS = [
@@ -19,7 +20,7 @@ const STEP_OF = [
   [/\/review(\/.*)?$/, '/follow'],
 ] as const;
 
-export function VisitRail({ patientId }: { patientId: string }) {
+export function VisitRail({ patientId }: { patientId: PatientId }) {
   const here = usePathname();
   return (
     <nav aria-label="Visit" className="no-print border-y border-hair">

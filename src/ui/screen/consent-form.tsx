@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { ConsentBody } from '@/core/records';
+import type { PatientId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
@@ -22,7 +23,7 @@ export function ConsentForm({
   today,
   before,
 }: {
-  patientId: string;
+  patientId: PatientId;
   today: string;
   before: { id: string; on: string; body: ConsentBody } | null;
 }) {

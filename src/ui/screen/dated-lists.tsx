@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { CARE_KINDS, type CareBody, type GoalBody } from '@/core/records';
+import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
@@ -13,7 +14,7 @@ import { Choice, Field } from '../primitives/field';
 type Entry<T> = { readonly id: string; readonly on: string; readonly body: T };
 
 /** Takes an entry out of the file; it stays in the record. */
-function useTakeOut(patientId: string) {
+function useTakeOut(patientId: PatientId) {
   const { send } = useSend();
   return (supersedes: string) =>
     send(
@@ -27,7 +28,7 @@ function useTakeOut(patientId: string) {
 
 /** A form that adds one dated entry and is empty again afterwards. */
 function useEntryForm(
-  patientId: string,
+  patientId: PatientId,
   kind: 'goal' | 'care',
   record: (fields: FormData) => { on: string; body: unknown },
 ) {
@@ -50,7 +51,7 @@ export function Goals({
   today,
   goals,
 }: {
-  patientId: string;
+  patientId: PatientId;
   today: string;
   goals: readonly Entry<GoalBody>[];
 }) {
@@ -128,7 +129,7 @@ export function CareLog({
   today,
   care,
 }: {
-  patientId: string;
+  patientId: PatientId;
   today: string;
   care: readonly Entry<CareBody>[];
 }) {

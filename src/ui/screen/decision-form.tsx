@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { SCREENING_ACTIONS } from '@/core/records';
+import type { PatientId, ScreeningId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
@@ -15,8 +16,8 @@ export function DecisionForm({
   patientId,
   screeningId,
 }: {
-  patientId: string;
-  screeningId: string;
+  patientId: PatientId;
+  screeningId: ScreeningId;
 }) {
   const router = useRouter();
   const [id, setId] = useState(() => uuid());

@@ -6,6 +6,7 @@ import {
   type PrecautionId,
   flagsInWords,
 } from '@/core/screen';
+import type { PatientId } from '@/core/units';
 
 export type HeaderScreening = {
   readonly outcome: Outcome | null;
@@ -23,7 +24,7 @@ export function HeaderNotes({
   patientId,
   screening,
 }: {
-  patientId: string;
+  patientId: PatientId;
   screening: HeaderScreening;
 }) {
   const { outcome, on, precautions, old, blocked, waiting, openReferrals } = screening;

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { HistoryBody } from '@/core/records';
 import { PROVOKED_BY, SETTLES_WITHIN, irritability } from '@/core/symptoms';
+import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
@@ -38,7 +39,7 @@ export function HistoryForm({
   today,
   before,
 }: {
-  patientId: string;
+  patientId: PatientId;
   today: string;
   before: { id: string; on: string; body: HistoryBody } | null;
 }) {

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
+import type { PatientId, ReferralId, ScreeningId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
@@ -15,8 +16,8 @@ export function LetterForm({
   screeningId,
   letter,
 }: {
-  patientId: string;
-  screeningId: string;
+  patientId: PatientId;
+  screeningId: ScreeningId;
   letter: string;
 }) {
   const router = useRouter();
@@ -67,8 +68,8 @@ export function AnswerForm({
   referralId,
   today,
 }: {
-  patientId: string;
-  referralId: string;
+  patientId: PatientId;
+  referralId: ReferralId;
   today: string;
 }) {
   const router = useRouter();

@@ -2,6 +2,7 @@
 
 import { type ReactNode, useState } from 'react';
 import type { ScreeningAnswers } from '@/core/screen';
+import type { PatientId } from '@/core/units';
 import { Button } from '../primitives/button';
 import { ScreeningForm } from './screening-form';
 
@@ -15,7 +16,7 @@ export function ScreeningDesk({
   again,
   children,
 }: {
-  patientId: string;
+  patientId: PatientId;
   start: ScreeningAnswers;
   fromId: string | null;
   mayConfirm: boolean;

@@ -10,6 +10,7 @@ import {
   questionsFor,
   screen,
 } from '@/core/screen';
+import type { PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
@@ -28,7 +29,7 @@ export function ScreeningForm({
   mayConfirm,
   onLeave,
 }: {
-  patientId: string;
+  patientId: PatientId;
   start: ScreeningAnswers;
   /** The patient's own answers this begins with. */
   fromId: string | null;

@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { NOTE_PARTS, NOTE_TITLES, type NoteText, noteAsText } from '@/core/teach';
+import type { PatientId } from '@/core/units';
 import { copyText } from '../forms/copy-text';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
@@ -24,7 +25,7 @@ export function NoteForm({
   kept,
   maySign,
 }: {
-  patientId: string;
+  patientId: PatientId;
   draft: NoteText;
   kept: unknown;
   maySign: boolean;

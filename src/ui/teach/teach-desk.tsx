@@ -12,6 +12,7 @@ import {
   gapsOfLine,
   teachingGaps,
 } from '@/core/teach';
+import type { ExerciseId, PatientId, ProgrammeId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
 import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
@@ -32,7 +33,7 @@ import {
 /** One exercise as the run sheet needs it. */
 export type TeachPage = {
   readonly lineage: string;
-  readonly exerciseId: string;
+  readonly exerciseId: ExerciseId;
   readonly name: string;
   readonly sentences: readonly Sentence[];
   readonly missing: readonly string[];
@@ -50,9 +51,9 @@ export type TeachPage = {
 };
 
 export type TeachDeskProps = {
-  readonly patientId: string;
+  readonly patientId: PatientId;
   readonly version: {
-    readonly programmeId: string;
+    readonly programmeId: ProgrammeId;
     readonly number: number;
     readonly reviewOn: string | null;
   };

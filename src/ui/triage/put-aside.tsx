@@ -3,6 +3,7 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
+import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { INPUT_CLASS } from '../primitives/field';
@@ -17,7 +18,7 @@ export function PutAside({
   rule,
   aside,
 }: {
-  patientId: string;
+  patientId: PatientId;
   name: string;
   rule: string;
   aside: boolean;

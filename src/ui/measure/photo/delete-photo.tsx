@@ -2,11 +2,12 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { PatientId, PhotoId } from '@/core/units';
 import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 
 /** Deletes a picture for good, after asking once. */
-export function DeletePhoto({ patientId, photoId }: { patientId: string; photoId: string }) {
+export function DeletePhoto({ patientId, photoId }: { patientId: PatientId; photoId: PhotoId }) {
   const router = useRouter();
   const [asking, setAsking] = useState(false);
   const { busy, send } = useSend();

@@ -1,6 +1,7 @@
 'use client';
 
 import { v4 as uuid } from 'uuid';
+import type { PatientId } from '@/core/units';
 import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 
@@ -10,7 +11,7 @@ export function PhotoAsk({
   today,
   asked,
 }: {
-  patientId: string;
+  patientId: PatientId;
   today: string;
   asked: { readonly id: string; readonly on: string } | null;
 }) {

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { marksProblem, measurePhoto } from '@/core/measures';
+import type { PatientId } from '@/core/units';
 import { useKeys } from '../../forms/use-keys';
 import { useSend } from '../../forms/use-send';
 import { Refusal } from '../../forms/refusal';
@@ -26,7 +27,7 @@ export function PhotoMarking({
   patientId,
   photo,
 }: {
-  patientId: string;
+  patientId: PatientId;
   photo: { readonly id: string; readonly width: number; readonly height: number };
 }) {
   const router = useRouter();

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
+import type { PatientId } from '@/core/units';
 import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
 import { Field } from '../../primitives/field';
@@ -14,7 +15,7 @@ export function PhotoUpload({
   today,
   consented,
 }: {
-  patientId: string;
+  patientId: PatientId;
   today: string;
   consented: boolean;
 }) {

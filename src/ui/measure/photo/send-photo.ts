@@ -1,4 +1,5 @@
 import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/records';
+import type { PatientId } from '@/core/units';
 import type { DownscaleAnswer } from '@/workers/downscale.worker';
 import type { Answer } from '../../forms/post';
 
@@ -22,7 +23,7 @@ function smaller(file: File): Promise<DownscaleAnswer> {
 /** Sends a side photo of a patient, taken at the clinic. */
 export function sendPhoto(
   file: File,
-  facts: { readonly id: string; readonly patientId: string; readonly takenOn: string },
+  facts: { readonly id: string; readonly patientId: PatientId; readonly takenOn: string },
 ): Promise<Answer<{ width: number; height: number }>> {
   return sendPhotoTo('/api/v1/photos', file, facts);
 }

@@ -1,8 +1,10 @@
+import type { PatientId } from '@/core/units';
+
 /** That this phone keeps what the clinic does not have yet, beside the store that a browser may clear. */
 const UNSENT = 'dl-unsent';
 
 /** Marks that this phone keeps a patient's session, or anything else the clinic does not have yet. */
-export function markUnsent(what: 'session' | 'event', patientId: string): void {
+export function markUnsent(what: 'session' | 'event', patientId: PatientId): void {
   try {
     if (what === 'session' || localStorage.getItem(UNSENT) === null)
       localStorage.setItem(UNSENT, `${what} ${patientId}`);
@@ -21,7 +23,7 @@ export function clearUnsent(): void {
 }
 
 /** A session of this patient was marked as kept here. Where none is found, the browser has cleared it. */
-export function isSessionMarked(patientId: string): boolean {
+export function isSessionMarked(patientId: PatientId): boolean {
   try {
     return localStorage.getItem(UNSENT) === `session ${patientId}`;
   } catch {

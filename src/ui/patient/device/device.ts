@@ -1,6 +1,6 @@
 import { isStop, lineTarget, shareDone } from '@/core/adherence';
 import type { PackDay, PatientPack } from '@/core/exchange';
-import type { LocalDate } from '@/core/units';
+import type { LocalDate, PatientId } from '@/core/units';
 import { clearUnsent, isSessionMarked } from './awake';
 import { askToPersist, keepForOffline } from './offline';
 import { type Delivery, deliver } from './outbox';
@@ -28,7 +28,7 @@ export type DeviceState = {
 let cleared = false;
 
 /** Sends what waits, and says how things stand on a date. */
-export async function deviceState(patientId: string, date: LocalDate): Promise<DeviceState> {
+export async function deviceState(patientId: PatientId, date: LocalDate): Promise<DeviceState> {
   const store = await deviceStore();
   const sessions = await store.sessionsOf(patientId);
   cleared ||= store.lasts && sessions.length === 0 && isSessionMarked(patientId);

@@ -1,4 +1,5 @@
 import { MOST_EVENTS_POSTED, fittingEvents } from '@/core/adherence';
+import type { PatientId } from '@/core/units';
 import { type Answer, post } from '../../forms/post';
 import { type DeviceStore, type WaitingEvent, deviceStore } from './store';
 
@@ -40,7 +41,7 @@ export function outbox(world: OutboxWorld) {
    * since something may have come in after it had looked. Never rejects: a device that cannot be
    * read says "saved here", and the next call tries again.
    */
-  function deliver(patientId: string): Promise<Delivery> {
+  function deliver(patientId: PatientId): Promise<Delivery> {
     if (running) {
       askedAgain = true;
       return running;
@@ -51,7 +52,7 @@ export function outbox(world: OutboxWorld) {
     return running;
   }
 
-  async function untilNothingNew(patientId: string): Promise<Delivery> {
+  async function untilNothingNew(patientId: PatientId): Promise<Delivery> {
     let delivery: Delivery;
     do {
       askedAgain = false;
@@ -63,7 +64,7 @@ export function outbox(world: OutboxWorld) {
     return delivery;
   }
 
-  async function deliverAll(patientId: string): Promise<Delivery> {
+  async function deliverAll(patientId: PatientId): Promise<Delivery> {
     const store = await world.store();
     for (;;) {
       const all = await store.waiting(patientId);

@@ -3,6 +3,7 @@ import { v4 as uuid } from 'uuid';
 import type { DayEventBody, RepDone, SessionEventBody, SkipReason } from '@/core/adherence';
 import type { PackDay, PackSession, PatientPack } from '@/core/exchange';
 import type { Advice, SymptomReport } from '@/core/symptoms';
+import type { PatientId } from '@/core/units';
 import { deliver } from './outbox';
 import { type KeptSession, type WaitingEvent, deviceStore } from './store';
 
@@ -143,7 +144,7 @@ function eventOf(
 }
 
 /** Makes events of repetitions that a reload or a killed tab left untold. */
-export async function flushPending(patientId: string): Promise<void> {
+export async function flushPending(patientId: PatientId): Promise<void> {
   const store = await deviceStore();
   for (const session of await store.sessionsOf(patientId)) {
     if (session.pending.length === 0 || session.pendingLine === '') continue;

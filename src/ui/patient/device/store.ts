@@ -2,13 +2,14 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { RepDone } from '@/core/adherence';
 import type { PatientPack } from '@/core/exchange';
 import type { DeviceEvent } from '@/core/records';
+import type { PatientId, ProgrammeId } from '@/core/units';
 import { markUnsent } from './awake';
 import { memoryStore } from './memory-store';
 
 /** An event waiting on this device, with the patient it belongs to. */
 export type WaitingEvent = {
   readonly id: string;
-  readonly patientId: string;
+  readonly patientId: PatientId;
   readonly event: DeviceEvent;
   /** Refused by the clinic's server for good; kept for a person to look at. */
   readonly refused?: string;
@@ -17,10 +18,10 @@ export type WaitingEvent = {
 /** A session as far as it got, so that a reload loses nothing. */
 export type KeptSession = {
   readonly id: string;
-  readonly patientId: string;
+  readonly patientId: PatientId;
   readonly date: string;
   readonly key: string;
-  readonly programmeId: string;
+  readonly programmeId: ProgrammeId;
   readonly version: number;
   readonly end: 'least' | 'most';
   /** Segment to go on with. */
@@ -51,10 +52,10 @@ export type DeviceStore = {
   /** Something found no room on this device and is only in this page's memory. */
   readonly full: () => boolean;
   addEvents(events: readonly WaitingEvent[]): Promise<void>;
-  waiting(patientId: string): Promise<WaitingEvent[]>;
+  waiting(patientId: PatientId): Promise<WaitingEvent[]>;
   removeEvents(ids: readonly string[]): Promise<void>;
   keepSession(session: KeptSession): Promise<void>;
-  sessionsOf(patientId: string): Promise<KeptSession[]>;
+  sessionsOf(patientId: PatientId): Promise<KeptSession[]>;
   /** The newest pack this device got; one patient's at a time. */
   keepPack(pack: PatientPack): Promise<void>;
   pack(): Promise<PatientPack | null>;

@@ -5,6 +5,7 @@ import { v4 as uuid } from 'uuid';
 import { ASKED_PROPS, POSITIONS } from '@/core/exercise';
 import type { HomeBody } from '@/core/records';
 import { clockText } from '@/core/schedule';
+import type { PatientId } from '@/core/units';
 import { useSend } from '../../forms/use-send';
 import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
@@ -32,7 +33,7 @@ export function HomeDialog({
   homeId,
   today,
 }: {
-  patientId: string;
+  patientId: PatientId;
   home: HomeBody | null;
   /** The entry it brings up to date. */
   homeId: string | null;

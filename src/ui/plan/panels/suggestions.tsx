@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Suggestion } from '@/core/choose';
+import type { ExerciseId } from '@/core/units';
 import { Button } from '../../primitives/button';
 
 /** What the findings ask for, each with its reason; accepted by hand, added by one key. */
@@ -16,7 +17,7 @@ export function Suggestions({
   /** Exercises that stand on the desk already. */
   present: ReadonlySet<string>;
   accepted: ReadonlySet<string>;
-  onAccept: (exerciseId: string, accept: boolean) => void;
+  onAccept: (exerciseId: ExerciseId, accept: boolean) => void;
   onAdd: (suggestions: readonly Suggestion[]) => void;
 }) {
   const [all, setAll] = useState(false);

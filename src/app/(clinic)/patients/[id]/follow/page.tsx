@@ -2,7 +2,7 @@ import { requireFile } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { formatSeconds, percentText, seconds } from '@/core/units';
+import { formatSeconds, percentText, seconds, type PatientId } from '@/core/units';
 import { roleSuffices } from '@/server/access';
 import { pastDecisions } from '@/server/follow/decided';
 import { shownProposals } from '@/server/follow/proposals';
@@ -113,7 +113,7 @@ function inWords(follow: Follow): string {
     : done;
 }
 
-function Figures({ follow, patientId }: { follow: Follow; patientId: string }) {
+function Figures({ follow, patientId }: { follow: Follow; patientId: PatientId }) {
   const { summary, fortnight } = follow;
   const pains = painsIn(follow);
   const [first, last] = [pains[0], pains.at(-1)];

@@ -1,3 +1,4 @@
+import type { PatientId } from '@/core/units';
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -47,7 +48,7 @@ function PhotoSummary({
   known,
   photos,
 }: {
-  patientId: string;
+  patientId: PatientId;
   known: KnownMeasures;
   photos: number;
 }) {

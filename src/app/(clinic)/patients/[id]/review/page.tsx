@@ -1,5 +1,5 @@
 import { requireFile } from '@/server/require';
-import { percentText } from '@/core/units';
+import { percentText, type PatientId } from '@/core/units';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { roleSuffices } from '@/server/access';
@@ -154,7 +154,7 @@ function Course({ review }: { review: Review }) {
   );
 }
 
-function Goals({ review, patientId }: { review: Review; patientId: string }) {
+function Goals({ review, patientId }: { review: Review; patientId: PatientId }) {
   const { goals, activities, newFindings } = review;
   return (
     <section aria-labelledby="goals-name" className="grid content-start gap-2">

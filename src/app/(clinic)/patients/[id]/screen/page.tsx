@@ -1,3 +1,4 @@
+import type { PatientId } from '@/core/units';
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -70,7 +71,15 @@ async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
 
 type Step = Awaited<ReturnType<typeof screenStep>>;
 
-function Safety({ member, patientId, step }: { member: SignedIn; patientId: string; step: Step }) {
+function Safety({
+  member,
+  patientId,
+  step,
+}: {
+  member: SignedIn;
+  patientId: PatientId;
+  step: Step;
+}) {
   const { state, answers, waiting, authorName } = step;
   const practises = roleSuffices(member.role, 'practitioner');
   const start = waiting ?? { ...NOTHING_ANSWERED, pressure: step.pressure };
@@ -168,7 +177,7 @@ function Referrals({
   practises,
 }: {
   step: Step;
-  patientId: string;
+  patientId: PatientId;
   practises: boolean;
 }) {
   return (

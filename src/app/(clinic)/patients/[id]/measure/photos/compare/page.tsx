@@ -1,3 +1,4 @@
+import type { PhotoId } from '@/core/units';
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -26,7 +27,7 @@ async function ComparePage({
   const query = Query.safeParse(await searchParams);
   if (!opened || !query.success) notFound();
   const { photos, detectable } = await photoStep(member, opened.patient);
-  const dated = (photoId: string) => {
+  const dated = (photoId: PhotoId) => {
     const photo = photos.find((one) => one.id === photoId);
     const marks = photo?.markings.at(-1)?.marks;
     const angle = meanCraniovertebralAngle(photo?.markings.map((one) => one.marks) ?? []);
