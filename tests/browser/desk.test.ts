@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
-import { versionsOf } from '@/db';
+import { deskDraftOf, versionsOf } from '@/db';
 import { decideFinding, findingList } from '@/server/visit/findings';
 import { saveMeasurements } from '@/server/visit/measuring';
 import { saveScreening } from '@/server/visit/screening';
@@ -20,6 +20,7 @@ import {
   textOf,
 } from '../support/browser';
 import { makePatient, prescribe } from '../support/clinic';
+import { eventually } from '../support/record';
 import { browserStage, measure, patientOf, screening } from '../support/stage';
 
 const stage = browserStage();
@@ -233,6 +234,11 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
   expect(await elsewhere.$$('ol .desk-row')).toHaveLength(1);
   await press(elsewhere, 'Begin from version 0 instead');
   expect(await elsewhere.$$('ol .desk-row')).toHaveLength(0);
+  // What was begun anew is no draft of its own: it is back neither after a moment nor for others.
+  const { clinicId, id } = stage.practitioner;
+  await eventually(async () => expect(await deskDraftOf(clinicId, patientId, id)).toBeNull());
+  await reloaded(elsewhere);
+  expect(await textOf(elsewhere)).not.toContain('Your unsaved desk is back');
 });
 
 it('keeps a template and applies it to another patient', async () => {

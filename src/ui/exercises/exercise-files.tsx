@@ -1,9 +1,8 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { post } from '../forms/post';
+import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { buttonClass } from '../primitives/button';
 
@@ -16,7 +15,7 @@ const MOST_SHOWN = 50;
 
 /** Exercises as a file, out and in: CSV and JSON. */
 export function ExerciseFiles() {
-  const router = useRouter();
+  const { send } = useSend();
   const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<Imported['problems']>([]);
   const [refusal, setRefusal] = useState('');
@@ -27,15 +26,17 @@ export function ExerciseFiles() {
     setProblems([]);
     setRefusal('');
     const format = file.name.toLowerCase().endsWith('.json') ? 'json' : 'csv';
-    const answer = await post<Imported>('/api/v1/exercises/import', {
-      format,
-      text: await file.text(),
-    });
+    const text = await file.text();
+    await send<Imported>(
+      '/api/v1/exercises/import',
+      { format, text },
+      {
+        done: ({ taken, problems: found }) =>
+          found.length > 0 ? setProblems(found) : toast(`${taken} exercises taken in.`),
+        refused: ({ say }) => setRefusal(say),
+      },
+    );
     if (input.current) input.current.value = '';
-    if (!answer.ok) return setRefusal(answer.say);
-    if (answer.value.problems.length > 0) return setProblems(answer.value.problems);
-    toast(`${answer.value.taken} exercises taken in.`);
-    return router.refresh();
   }
 
   return (

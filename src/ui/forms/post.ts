@@ -8,15 +8,22 @@ export type Answer<T> =
       readonly details: Readonly<Record<string, string | number>>;
     };
 
+/** Posts a record while the page is being left: nobody waits for the answer. */
+export function postOnLeaving(path: string, body: unknown): void {
+  void fetch(path, { ...jsonOf(body), keepalive: true }).catch(() => undefined);
+}
+
+const jsonOf = (body: unknown): RequestInit => ({
+  method: 'POST',
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify(body),
+  credentials: 'same-origin',
+});
+
 /** Posts a record as JSON. Never throws: no connection is an answer too. */
 export async function post<T = unknown>(path: string, body: unknown): Promise<Answer<T>> {
   try {
-    const response = await fetch(path, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-      credentials: 'same-origin',
-    });
+    const response = await fetch(path, jsonOf(body));
     const answer = (await response.json()) as Answer<T>;
     return answer.ok ? answer : { ...answer, status: response.status };
   } catch {

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { Handout, Paper } from '@/core/handout';
 import type { PatientId } from '@/core/units';
-import { post } from '../forms/post';
+import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { saveFile } from '../forms/save-file';
 import { Button } from '../primitives/button';
@@ -16,13 +16,15 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
   const [large, setLarge] = useState(false);
   const [link, setLink] = useState<string | null>(null);
   const [busy, setBusy] = useState('');
+  const { sending } = useSending();
   const [refusal, setRefusal] = useState('');
 
   async function newLink() {
     setBusy('link');
     setRefusal('');
-    const answer = await post<{ address: string }>('/api/v1/links', { patientId });
+    const answer = await sending<{ address: string }>('/api/v1/links', { patientId });
     setBusy('');
+    if (!answer) return;
     if (answer.ok) setLink(answer.value.address);
     else setRefusal(answer.say);
   }

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { post } from '../forms/post';
-import { saveFile } from '../forms/save-file';
 import { Refusal } from '../forms/refusal';
+import { saveFile } from '../forms/save-file';
+import { useSending } from '../forms/use-sending';
 import { useSay } from './say';
 
 const BUTTON = 'min-h-12 rounded border border-hair bg-sheet px-4 font-medium';
@@ -12,10 +12,12 @@ const BUTTON = 'min-h-12 rounded border border-hair bg-sheet px-4 font-medium';
 export function CalendarBox() {
   const say = useSay();
   const [address, setAddress] = useState('');
+  const { sending } = useSending();
   const [refusal, setRefusal] = useState('');
 
   async function make() {
-    const answer = await post<{ address: string }>('/api/v1/patient/calendar', {});
+    const answer = await sending<{ address: string }>('/api/v1/patient/calendar', {});
+    if (!answer) return;
     if (answer.ok) setAddress(answer.value.address);
     else setRefusal(answer.say);
   }

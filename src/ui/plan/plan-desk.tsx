@@ -238,10 +238,7 @@ export function PlanDesk(props: PlanDeskProps) {
               <button
                 type="button"
                 className="text-action underline"
-                onClick={() => {
-                  step({ type: 'replace', desk: start });
-                  draft.discard();
-                }}
+                onClick={() => step({ type: 'replace', desk: start })}
               >
                 Begin from version {newest} instead
               </button>

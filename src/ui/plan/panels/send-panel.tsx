@@ -8,9 +8,9 @@ import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
 import { Field } from '../../primitives/field';
 import type { Desk, DeskAction } from '../desk-state';
-import type { DraftState } from '../use-kept-draft';
+import type { KeepState } from '../../forms/use-keeping';
 
-const KEPT: Readonly<Record<DraftState, string>> = {
+const KEPT: Readonly<Record<KeepState, string>> = {
   'nothing to keep': '',
   keeping: 'Keeping this desk …',
   kept: 'This desk is kept; it is not sent yet.',
@@ -35,7 +35,7 @@ export function SendPanel({
   desk: Desk;
   step: Dispatch<DeskAction>;
   newest: number;
-  draft: DraftState;
+  draft: KeepState;
   refusal: Extract<Answer<unknown>, { ok: false }> | null;
   busy: boolean;
   /** What keeps it from being sent. */
