@@ -22,6 +22,7 @@ const shared = {
     '^server-only$': '<rootDir>/node_modules/server-only/empty.js',
   },
   extensionsToTreatAsEsm: [],
+  setupFiles: ['<rootDir>/tests/support/shifted-clock.ts'],
   // A module's look at a global of its sandbox is slow, and the libraries ask for these all the time.
   sandboxInjectedGlobals: [
     'Array',

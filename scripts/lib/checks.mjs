@@ -60,13 +60,13 @@ export function check(name, script, ...args) {
   });
 }
 
-/** All tests of one of Jest's projects. */
-export function jest(project, ...args) {
-  return timed(`${project} tests`, async () => {
+/** All tests of one of Jest's projects, as if it were another day where `shiftMs` is not 0. */
+export function jestOn(day, shiftMs, project, ...args) {
+  return timed(`${project} tests${day}`, async () => {
     const output = join(ROOT, 'test-output', `${project}.json`);
     mkdirSync(join(ROOT, 'test-output'), { recursive: true });
     rmSync(output, { force: true });
-    const { printed } = await ended([
+    const command = [
       bin('jest/bin/jest.js'),
       '--selectProjects',
       project,
@@ -77,7 +77,8 @@ export function jest(project, ...args) {
       '--outputFile',
       output,
       ...args,
-    ]);
+    ];
+    const { printed } = await ended(command, shiftMs === 0 ? {} : { SHIFT_MS: String(shiftMs) });
     const result = existsSync(output) ? JSON.parse(readFileSync(output, 'utf8')) : null;
     if (!result) {
       tally.failed += 1;
@@ -93,6 +94,8 @@ export function jest(project, ...args) {
     return `${result.numPassedTests} passed, ${failed} failed`;
   });
 }
+
+export const jest = (project, ...args) => jestOn('', 0, project, ...args);
 
 /** Runs parts one after the other; lanes run beside each other. */
 export const lane = async (...parts) => {

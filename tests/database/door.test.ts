@@ -1,6 +1,4 @@
-import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
-import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import {
@@ -15,7 +13,8 @@ import {
 import { PATIENCE_MS, read, setPatience } from '@/db/door';
 import { failedAttempt } from '@/db/schema';
 import { ZONE, instant, makeClinic, member, useDatabase } from '../support/clinic';
-import { ROOT, temporaryFolder } from '../support/server';
+import { temporaryFolder } from '../support/server';
+import { startWriter } from '../support/writer-process';
 
 let folder: string;
 
@@ -29,27 +28,7 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-function start(...args: string[]) {
-  const child = spawn(
-    process.execPath,
-    ['--import', 'tsx', join(ROOT, 'tests/database/writer.ts'), ...args],
-    {
-      cwd: ROOT,
-      env: { ...process.env, DATA_DIR: folder },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    },
-  );
-  let out = '';
-  let err = '';
-  child.stdout.on('data', (data: Buffer) => {
-    out += data.toString();
-  });
-  child.stderr.on('data', (data: Buffer) => {
-    err += data.toString();
-  });
-  const ended = new Promise<number | null>((resolve) => child.on('close', resolve));
-  return { child, ended, lines: () => out.split('\n').slice(0, -1), errors: () => err };
-}
+const start = (...args: string[]) => startWriter(folder, ...args);
 
 async function stored(): Promise<Set<string>> {
   const rows = await read((db) => db.select({ what: failedAttempt.what }).from(failedAttempt));
