@@ -284,6 +284,29 @@ describe('reminders through the simulated outbox', () => {
     expect(after[0]?.message.text).not.toMatch(/neck|pain/i);
   });
 
+  it('fail in the stand-in one time in five, the same each time', async () => {
+    const [one, another] = [simulatedSender(), simulatedSender()];
+    const luck = async (send: typeof one) => {
+      const tries: string[] = [];
+      for (let i = 0; i < 400; i += 1)
+        tries.push(
+          await send({
+            id: `message ${i % 200}`,
+            address: 'a',
+            text: `text ${i}`,
+            channel: 'text',
+          }),
+        );
+      return tries;
+    };
+    const tries = await luck(one);
+    expect(await luck(another)).toEqual(tries);
+    const failed = tries.filter((state) => state === 'failed').length / tries.length;
+    expect(failed).toBeGreaterThan(0.15);
+    expect(failed).toBeLessThan(0.25);
+    expect(tries.slice(0, 200)).not.toEqual(tries.slice(200));
+  });
+
   it('are tried again when sending fails, and given up after the last try', async () => {
     const here = await reminded();
     const morning = instant(Date.parse(`${today()}T08:20:00Z`));

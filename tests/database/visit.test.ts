@@ -54,7 +54,10 @@ describe('a screening', () => {
       why: 'A cold, no spinal infection',
       mayPrescribe: false,
     };
+    const blocked = async () => (await screeningState(await patientOf(stage, id))).blocked;
+    expect(await blocked()).toBe(true);
     await decideScreening(stage.practitioner, decision);
+    expect(await blocked()).toBe(true);
     await expect(prescribe(stage.practitioner, id, PROGRAMME)).rejects.toMatchObject({
       guard: 'screening',
     });
@@ -66,6 +69,7 @@ describe('a screening', () => {
       id: randomUUID(),
       mayPrescribe: true,
     });
+    expect(await blocked()).toBe(false);
     await prescribe(stage.practitioner, id, PROGRAMME);
     // A newer screening that blocks, blocks again; the old decision does not reach it.
     await saveScreening(stage.practitioner, screening(id, ['fever']));

@@ -71,6 +71,7 @@ describe('values of the grammar', () => {
     ['3x10s in 6 directions', 18, 180],
     ['5x3s in 4 directions', 20, 60],
     ['5x3s at 10/20deg alternating', 20, 60],
+    ['5x3s at 1/2/3/4/5/6deg', 30, 90],
   ])('%s is %i repetitions', (line, reps, held) => {
     expect(repsOf(read(line)).least).toBe(reps);
     expect(heldSeconds(read(line))?.least ?? null).toBe(held);
@@ -91,7 +92,10 @@ describe('mistakes are marked at their character', () => {
   it.each([
     ['', 0, 'begin with how many'],
     ['   ', 3, 'begin with how many'],
+    ['hold 5s', 0, 'A dose begins with how many'],
+    ['daily', 0, 'A dose begins with how many'],
     ['10', 0, '10 what?'],
+    ['5x3s at 1/2/3/4/5/6/7deg', 8, 'At most six'],
     ['6-4', 0, 'range or two sets'],
     ['5x', 2, 'How many of what'],
     ['5x 2/day', 8, 'How many of what'],

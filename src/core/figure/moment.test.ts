@@ -23,6 +23,30 @@ function played(line: string, mode: 'held' | 'moved' | 'lain'): PlayedSegment[] 
   return resolve(sessionTimeline([{ dose: dose.value, mode, position: 'sitting' }]), 'least');
 }
 
+it('is where a part without length leads', () => {
+  const segment = { ...first(played('5x3s', 'held'), 'move'), seconds: 0 as never };
+  expect(momentOf(figure, segment, 0).along).toBe(
+    momentOf(figure, { ...segment, seconds: 2 as never }, 2).along,
+  );
+});
+
+it('goes the whole way of a figure of one stage in two poses', () => {
+  const two: Figure = {
+    ...figure,
+    poses: [BASE_POSES.sitting, BENT],
+    stages: {
+      by: 'station',
+      at: [
+        { pose: 1, side: 'right' },
+        { pose: 0, side: 'left' },
+      ],
+    },
+  } as Figure;
+  const hold = first(played('5x3s at 2 angles', 'held'), 'hold');
+  expect(momentOf(two, { ...hold, station: 1 }, 1)).toEqual({ side: 'right', along: 1 });
+  expect(momentOf(two, { ...hold, station: 2 }, 1)).toEqual({ side: 'left', along: 0 });
+});
+
 const first = (segments: readonly PlayedSegment[], kind: PlayedSegment['kind']) => {
   const found = segments.find((one) => one.kind === kind);
   if (!found) throw new Error(`no ${kind}`);

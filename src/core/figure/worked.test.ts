@@ -118,7 +118,33 @@ describe('every drawing of the catalogue', () => {
   });
 });
 
+/** The whole degrees of one angle at which a pose has nothing beyond its range: first and last. */
+function allowed(set: (degrees: number) => Pose): string {
+  const fine = Array.from({ length: 361 }, (_, i) => i - 180).filter(
+    (degrees) => beyondRange(set(degrees)).length === 0,
+  );
+  return `${fine[0]} to ${fine.at(-1)}`;
+}
+
 describe('any pose', () => {
+  it('is allowed what a person can do, joint by joint', () => {
+    const still = BASE_POSES.standing;
+    const hanging = { by: 'angles', forward: 0, out: 0, spin: 0, bend: 0, end: 0 } as const;
+    const spine = (['lumbar', 'thorax', 'neck', 'head'] as const).flatMap((joint) =>
+      (['flex', 'side', 'turn'] as const).map(
+        (way) =>
+          `${joint} ${way}: ${allowed((degrees) => ({ ...still, [joint]: { flex: 0, side: 0, turn: 0, [way]: degrees } }))}`,
+      ),
+    );
+    const limbs = (['arms', 'legs'] as const).flatMap((which) =>
+      (['forward', 'out', 'bend', 'end'] as const).map(
+        (way) =>
+          `${which} ${way}: ${allowed((degrees) => ({ ...still, [which]: { right: { ...hanging, [way]: degrees }, left: hanging } }))}`,
+      ),
+    );
+    expect([...spine, ...limbs]).toMatchSnapshot();
+  });
+
   it('has its joints beyond a person’s range named', () => {
     expect(drawnCases(pose, 60).map((one) => beyondRange(one).join('; '))).toMatchSnapshot();
   });

@@ -247,6 +247,10 @@ describe('what triage reads', () => {
     const link = { createdAt: (NOW - 75 * HOUR_MS) as Instant, openedAt: null, revokedAt: null };
     const given = triageFacts(after({ type: 'link handed over', link }), context);
     expect(given).toMatchObject({ unopenedDays: 3, silentDays: null });
+    const lainFor = (ms: number) =>
+      triageFacts({ ...FACTS, link: { ...link, createdAt: (NOW - ms) as Instant } }, context);
+    expect(lainFor(72 * HOUR_MS).unopenedDays).toBe(3);
+    expect(lainFor(72 * HOUR_MS - 1).unopenedDays).toBe(2);
     for (const change of [{ openedAt: NOW }, { revokedAt: NOW }]) {
       const facts = triageFacts({ ...FACTS, link: { ...link, ...change } }, context);
       expect(facts.unopenedDays).toBeNull();

@@ -1,6 +1,6 @@
 import { type Instant, later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
-import { type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
+import { ignoredDays, type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate, addDays, type ClinicId } from '@/core/units';
 import {
@@ -19,7 +19,7 @@ import {
 import { now } from '../clock';
 import { logFailure } from '../problem';
 import { languageFor } from '../languages';
-import { type PatientFacts, factsOf, todayOf, zoneOf } from '../programme-facts';
+import { factsOf, todayOf, zoneOf } from '../programme-facts';
 import { layoutOf, momentsOf } from './day-moments';
 
 /** What a real sender would have to do. The id is told, so that it may refuse a repetition. */
@@ -84,7 +84,11 @@ async function planFor(patient: Patient, settings: ReminderSettings, at: Instant
   const wanted = remindersOf(
     momentsOf(facts, today, layout),
     settings,
-    ignoredDays(facts, today),
+    ignoredDays(
+      today,
+      (date) => momentsOf(facts, date, { plan: {}, busy: [] }).length > 0,
+      (date) => (facts.done.get(date)?.sessions.length ?? 0) > 0,
+    ),
     dayNumber(today),
   )
     .map((reminder) => ({ ...reminder, moment: instantAt(zone, today, reminder.at as WallMinute) }))
@@ -111,19 +115,6 @@ async function planFor(patient: Patient, settings: ReminderSettings, at: Instant
       }),
     ),
   );
-}
-
-/** Days in a row, up to yesterday, on which something was due and nothing was done. */
-function ignoredDays(facts: PatientFacts, today: LocalDate): number {
-  let ignored = 0;
-  for (let ago = 1; ago <= 14; ago += 1) {
-    const date = addDays(today, -ago);
-    const due = momentsOf(facts, date, { plan: {}, busy: [] }).length > 0;
-    if (!due) continue;
-    if ((facts.done.get(date)?.sessions.length ?? 0) > 0) break;
-    ignored += 1;
-  }
-  return ignored;
 }
 
 const dayNumber = (date: LocalDate) => Math.floor(Date.parse(`${date}T00:00:00Z`) / 86_400_000);

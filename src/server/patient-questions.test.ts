@@ -1,0 +1,75 @@
+import { NO_REPORT } from '@/core/history';
+import { localDate } from '@/core/units';
+import { type Asked, questionsFor } from './patient-questions';
+import type { PatientFacts } from './programme-facts';
+
+const TODAY = localDate('2026-11-25');
+const DAYS = ['2026-11-22', '2026-11-23', '2026-11-24', '2026-11-25'].map(localDate);
+const NOTHING: Asked = { measures: [], history: null, goals: [], photo: false };
+
+type Report = Partial<typeof NO_REPORT>;
+
+/** Facts of a patient who told so on the days up to today, and did so many sessions yesterday. */
+function facts(reports: readonly Report[], sessionsYesterday = 0): PatientFacts {
+  const from = DAYS.length - reports.length;
+  return {
+    doneRows: reports.map((report, i) => ({
+      localDate: DAYS[from + i],
+      report: { ...NO_REPORT, ...report },
+    })),
+    done: new Map([
+      [localDate('2026-11-24'), { sessions: Array.from({ length: sessionsYesterday }) }],
+    ]),
+  } as unknown as PatientFacts;
+}
+const asked = (reports: readonly Report[], more: Partial<Asked> = {}, sessions = 0) =>
+  questionsFor(facts(reports, sessions), { ...NOTHING, ...more }, TODAY);
+
+describe('what is usual', () => {
+  it('is the middle of three days or more; of fewer, what the history says', () => {
+    expect(asked([{ worst: 9 }, { worst: 2 }, { worst: 4 }]).baseline.worst).toBe(4);
+    expect(asked([{ worst: 9 }, { worst: 2 }]).baseline.worst).toBeNull();
+    const history = { irritability: { worst: 6 } } as Asked['history'];
+    expect(asked([{ worst: 9 }, { worst: 2 }], { history }).baseline.worst).toBe(6);
+    expect(asked([{ worst: 1 }, { worst: 2 }, { worst: 8 }, { worst: 3 }]).baseline.worst).toBe(3);
+  });
+
+  it('knows the headache that was counted, and none that was counted as none', () => {
+    const days = (value: number) =>
+      asked([], { measures: [{ kind: 'headache-days', value }] as unknown as Asked['measures'] });
+    expect(days(0).questions.headache).toBe(false);
+    expect(days(1)).toMatchObject({
+      questions: { headache: true },
+      baseline: { known: ['headache'] },
+    });
+  });
+});
+
+describe('what is asked today', () => {
+  it('is the morning after one session, until it was told', () => {
+    expect(asked([], {}, 0).questions.morning).toBe(false);
+    expect(asked([], {}, 1).questions.morning).toBe(true);
+    expect(asked([{ soreness: 'none' }], {}, 1).questions.morning).toBe(false);
+  });
+
+  it('is the day until it was told', () => {
+    expect(asked([]).questions.daily).toBe(true);
+    expect(asked([{ worst: 0 }]).questions.daily).toBe(false);
+  });
+
+  it('is at most five open goals, once a week', () => {
+    const goals = Array.from({ length: 7 }, (_, i) => ({
+      activity: `goal ${i}`,
+      reachedOn: i === 1 ? TODAY : null,
+    })) as unknown as Asked['goals'];
+    expect(asked([], { goals }).questions.activities).toEqual([
+      'goal 0',
+      'goal 2',
+      'goal 3',
+      'goal 4',
+      'goal 5',
+    ]);
+    const scored = [{ activities: [{ activity: 'goal 0', score: 4 }] }] as const;
+    expect(asked(scored as unknown as Report[], { goals }).questions.activities).toEqual([]);
+  });
+});
