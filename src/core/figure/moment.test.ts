@@ -41,7 +41,7 @@ it('goes the whole way of a figure of one stage in two poses', () => {
         { pose: 0, side: 'left' },
       ],
     },
-  } as Figure;
+  };
   const hold = first(played('5x3s at 2 angles', 'held'), 'hold');
   expect(momentOf(two, { ...hold, station: 1 }, 1)).toEqual({ side: 'right', along: 1 });
   expect(momentOf(two, { ...hold, station: 2 }, 1)).toEqual({ side: 'left', along: 0 });
