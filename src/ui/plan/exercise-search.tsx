@@ -1,10 +1,18 @@
 'use client';
 
 import { Command } from 'cmdk';
-import { type Ref, useState } from 'react';
-import { type Exercise, searchWords } from '@/core/exercise';
+import { type Ref, useMemo, useState } from 'react';
+import { ALIASES, SHIPPED } from '@/catalogue';
+import type { Exercise } from '@/core/exercise';
+import { exerciseFinder } from '@/core/find';
 
-/** Finds an exercise by name, family, finding, muscle, prop or other word; Enter adds it. */
+/** Whoever needs more writes another word. */
+const MOST_SHOWN = 12;
+
+/**
+ * Finds an exercise by its name, a common name, family, finding, muscle or prop; Enter adds the one
+ * that is marked. Where nothing is like it, nothing is offered.
+ */
 export function ExerciseSearch({
   exercises,
   more,
@@ -20,9 +28,12 @@ export function ExerciseSearch({
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState(false);
   const show = open && typed.trim() !== '';
+  const find = useMemo(() => exerciseFinder(exercises, ALIASES, more), [exercises, more]);
+  const found = useMemo(() => find(show ? typed : '', MOST_SHOWN), [show, find, typed]);
   return (
     <Command
       label="Add an exercise"
+      shouldFilter={false}
       className="relative"
       loop
       onBlur={(event) => {
@@ -49,27 +60,47 @@ export function ExerciseSearch({
         className={`absolute inset-x-0 top-full z-10 mt-1 max-h-80 overflow-auto rounded border border-hair bg-sheet p-1 shadow-lg ${show ? '' : 'hidden'}`}
       >
         <Command.Empty className="px-3 py-2 text-soft">
-          Nothing in the catalogue has this word. Try another name, a muscle or a position.
+          Nothing is called so here. Try another name, a muscle or a position, or{' '}
+          <a href="/exercises/new" className="text-action underline">
+            add an exercise of your own
+          </a>
+          .
         </Command.Empty>
-        {show &&
-          exercises.map((exercise) => (
-            <Command.Item
-              key={exercise.id}
-              value={exercise.name}
-              keywords={[...searchWords(exercise), ...(more.get(exercise.family) ?? [])]}
-              onSelect={() => {
-                setTyped('');
-                onPick(exercise);
-              }}
-              className="flex flex-wrap items-baseline gap-x-3 rounded px-3 py-1.5 data-[selected=true]:bg-wash"
-            >
+        {found.guessed && (
+          <p role="status" className="px-3 py-1 text-soft">
+            Nothing is called so here. Most like it:
+          </p>
+        )}
+        {found.exercises.map((exercise) => (
+          <Command.Item
+            key={exercise.id}
+            value={exercise.id}
+            onSelect={() => {
+              setTyped('');
+              onPick(exercise);
+            }}
+            className="flex items-center gap-3 rounded px-3 py-1 data-[selected=true]:bg-wash"
+          >
+            <span className="flex h-11 w-14 shrink-0 items-center justify-center">
+              {SHIPPED.byId(exercise.id) && (
+                // oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising
+                <img
+                  src={`/figures/${exercise.id}/right`}
+                  alt=""
+                  loading="lazy"
+                  className="max-h-full max-w-full"
+                />
+              )}
+            </span>
+            <span className="grid min-w-0 grow">
               <span className="font-medium">{exercise.name}</span>
-              <span className="text-soft">
+              <span className="text-[0.9em] text-soft">
                 {exercise.family}, {exercise.position}
               </span>
-              <span className="figures ml-auto text-[0.9em] text-soft">{exercise.usualDose}</span>
-            </Command.Item>
-          ))}
+            </span>
+            <span className="figures shrink-0 text-[0.9em] text-soft">{exercise.usualDose}</span>
+          </Command.Item>
+        ))}
       </Command.List>
     </Command>
   );
