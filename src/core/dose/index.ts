@@ -11,6 +11,7 @@ export {
   formatSpan,
 } from './format';
 export * from './model';
+export { type TypedDose, readTyped } from './typed';
 export { LONGEST_LINE, parseDose } from './parse';
 export { PART_WORDS } from './parts';
 export { BOUT_MODES, type BoutMode, type Phrase, readDose } from './reading';
