@@ -1,6 +1,6 @@
 import { type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
 import type { Catalogue } from '@/catalogue';
-import { GRAMMAR, formatDose, parseDose, untimed } from '@/core/dose';
+import { GRAMMAR, formatDose, readTyped, untimed } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
 import { type PrecautionId, PRECAUTIONS, TRAITS, doseTraits, flagsOn } from '@/core/screen';
 import {
@@ -149,15 +149,16 @@ function checkLines(
   precautions: readonly PrecautionId[],
 ): string[] {
   return draft.lines.map((line, index) => {
-    const parsed = parseDose(line.dose);
-    if (!parsed.ok)
-      throw new Problem(400, parsed.say, ['lines', index, 'dose'], { character: parsed.at });
-    const refusal = untimed(parsed.value);
+    const typed = readTyped(line.dose);
+    if (!typed.ok)
+      throw new Problem(400, typed.say, ['lines', index, 'dose'], { character: typed.at });
+    const { dose } = typed.value;
+    const refusal = untimed(dose);
     if (refusal !== null) throw new Problem(400, refusal, ['lines', index, 'dose']);
     const exercise = catalogue.byId(line.exerciseId);
     if (!exercise)
       throw new Problem(400, 'The catalogue has no such exercise.', ['lines', index, 'exerciseId']);
-    const open = flagsOn(precautions, [...exercise.traits, ...doseTraits(parsed.value)]).find(
+    const open = flagsOn(precautions, [...exercise.traits, ...doseTraits(dose)]).find(
       ({ precaution, trait }) =>
         !line.overrides?.some((one) => one.precaution === precaution && one.trait === trait),
     );
@@ -167,7 +168,7 @@ function checkLines(
         `Flagged: ${TRAITS[open.trait]} (${PRECAUTIONS[open.precaution].name}). Write beside the line why it goes ahead, or choose another.`,
         ['lines', index, 'overrides'],
       );
-    return formatDose(parsed.value);
+    return formatDose(dose);
   });
 }
 

@@ -241,6 +241,53 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
   expect(await textOf(elsewhere)).not.toContain('Your unsaved desk is back');
 });
 
+it('reads the trade’s own words, writes them canonically when the field is left, and sends them', async () => {
+  const patientId = await makePatient(stage.practitioner);
+  const page = await stage.open(`/patients/${patientId}/plan`);
+  await page.keyboard.press('/');
+  await page.keyboard.type('glute bridge');
+  await page.waitForSelector('[cmdk-item][data-selected=true]');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('input[aria-label="Dose of Bridge"]:focus');
+  await page.keyboard.type('3 sets of 10, 5 sec hold, rest 60 sec, qod');
+  await says(page, 'Written as 3x10 hold 5s rest 60s every other day');
+  expect(await doseOf(page, 'Bridge')).toContain('3 sets of 10');
+  // On to the next exercise.
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(
+    () =>
+      document.querySelector<HTMLInputElement>('input[aria-label="Dose of Bridge"]')?.value ===
+      '3x10 hold 5s rest 60s every other day',
+  );
+  await page.keyboard.type('nerve floss');
+  await page.waitForSelector('[cmdk-item][data-selected=true]');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('input[aria-label="Dose of Median nerve slider"]:focus');
+  await page.keyboard.type('10 reps bid L/R');
+  await says(page, 'Written as x10 each side 2/day');
+  // Saved from within the field, which was never left.
+  await page.keyboard.down('Control');
+  await page.keyboard.press('Enter');
+  await page.keyboard.up('Control');
+  await says(page, 'Version 1 saved');
+  const [version] = await sent(patientId);
+  expect(version?.lines.map(({ text }) => text)).toEqual([
+    '3x10 hold 5s rest 60s every other day',
+    'x10 each side 2/day',
+  ]);
+  // The desk of the version that was sent stands there now.
+  await says(page, 'Save as version 2');
+  await page.focus('input[aria-label="Dose of Bridge"]');
+  await page.keyboard.type('1.30min');
+  await says(page, '1 min 30 s, or 78 s?');
+  await page.focus('input[placeholder^="Add an exercise"]');
+  await page.keyboard.type('spinning class');
+  await says(page, 'Nothing is called so here');
+  await page.keyboard.press('Enter');
+  expect(await page.$$('ol .desk-row')).toHaveLength(2);
+  expect(page.problems).toEqual([]);
+});
+
 it('keeps a template and applies it to another patient', async () => {
   const [from, to] = [await makePatient(stage.practitioner), await makePatient(stage.practitioner)];
   await prescribe(stage.practitioner, from, [{ exerciseId: 'blade-set', dose: 'x10 hold 5s' }]);

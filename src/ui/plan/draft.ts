@@ -2,8 +2,8 @@ import { type Catalogue, SHIPPED, sayPhrase, sayPhrases } from '@/catalogue';
 import {
   type Dose,
   type DoseError,
-  parseDose,
   readDose,
+  readTyped,
   untimed,
   unwrittenParts,
 } from '@/core/dose';
@@ -33,6 +33,8 @@ export type ReadLine =
       readonly ok: true;
       readonly exercise: Exercise;
       readonly dose: Dose;
+      /** How it is printed, where it was typed in the trade's own words. */
+      readonly rewritten: string | null;
       readonly words: string;
       readonly assumed: readonly string[];
       readonly missing: readonly string[];
@@ -65,20 +67,22 @@ function reading(exerciseId: ExerciseId, text: string, catalogue: Catalogue): Re
   const exercise = catalogue.byId(exerciseId);
   if (!exercise)
     return failure(text, 'The catalogue has no such exercise any more; choose another.');
-  const parsed = parseDose(text);
-  if (!parsed.ok) return { ok: false, error: parsed };
-  const refusal = untimed(parsed.value);
+  const typed = readTyped(text);
+  if (!typed.ok) return { ok: false, error: typed };
+  const { dose, rewritten } = typed.value;
+  const refusal = untimed(dose);
   if (refusal !== null) return failure(text, refusal);
-  const { assumed, missing } = unwrittenParts(parsed.value, exercise.needs);
+  const { assumed, missing } = unwrittenParts(dose, exercise.needs);
   const { mode, position } = exercise;
   return {
     ok: true,
     exercise,
-    dose: parsed.value,
-    words: sayPhrases(readDose(parsed.value, mode), 'clinician'),
+    dose,
+    rewritten,
+    words: sayPhrases(readDose(dose, mode), 'clinician'),
     assumed: assumed.map((phrase) => sayPhrase(phrase, 'clinician')),
     missing: missing.map((phrase) => sayPhrase(phrase, 'clinician')),
-    time: sessionSeconds(sessionTimeline([{ dose: parsed.value, mode, position }])),
+    time: sessionSeconds(sessionTimeline([{ dose, mode, position }])),
   };
 }
 

@@ -38,6 +38,8 @@ export function DoseField({
         value={dose}
         onChange={(event) => onType(event.target.value)}
         onKeyDown={onKeyDown}
+        // Left, the line stands in the words it is kept in.
+        onBlur={() => read.ok && read.rewritten !== null && onType(read.rewritten)}
         onFocus={(event) => event.target.select()}
         // The desk moves to a line it has just added: that is what the clinician types next.
         autoFocus={autoFocus}
@@ -59,6 +61,11 @@ function Reading({ read }: { read: Extract<ReadLine, { ok: true }> }) {
       <p>
         {read.words}. <span className="figures text-soft">{minutesText(read.time)}</span>
       </p>
+      {read.rewritten !== null && (
+        <p className="text-soft">
+          Written as <span className="figures">{read.rewritten}</span>
+        </p>
+      )}
       {read.missing.length > 0 && (
         <p className="text-lit-ink">
           <strong className="font-semibold">Not written:</strong> {read.missing.join('; ')}
