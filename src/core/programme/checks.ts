@@ -3,10 +3,10 @@ import { orderHints, tradeWarnings, uncoveredFindings } from '../choose';
 import { propStates } from '../exercise';
 import { holdCheck } from '../load';
 import { type Flag, type PrecautionId, PRECAUTIONS, TRAITS } from '../screen';
-import type { Range, Seconds } from '../units';
+import type { LocalDate, Range, Seconds } from '../units';
 import type { PlannedLine } from './planned-line';
 
-export const CHECK_AREAS = ['complete', 'safe', 'feasible', 'covers'] as const;
+export const CHECK_AREAS = ['complete', 'safe', 'feasible', 'covers', 'trade'] as const;
 export type CheckArea = (typeof CHECK_AREAS)[number];
 
 /** Something the checks pane says; `stops` keeps the programme from being sent. */
@@ -31,9 +31,25 @@ export type CheckedLine = {
   readonly openFlags: readonly Flag[];
 };
 
+/**
+ * Where the screening stands: an unscreened patient is not safe, and neither are answers that nobody
+ * has confirmed, or old ones.
+ */
+export const SCREENED = ['current', 'none', 'waiting', 'unfinished', 'old'] as const;
+export type Screened = (typeof SCREENED)[number];
+
+const UNSCREENED: Readonly<Record<Exclude<Screened, 'current'>, string>> = {
+  none: 'Not screened yet: nobody has asked for the signs that forbid exercise. Screen first.',
+  waiting: 'The screening waits for a practitioner to confirm it.',
+  unfinished: 'The screening is not finished: an unanswered question is not a no.',
+  old: 'The screening is older than the clinic’s limit. Screen again.',
+};
+
 export type CheckFacts = {
   readonly lines: readonly CheckedLine[];
   readonly blocked: boolean;
+  readonly screened: Screened;
+  readonly reviewOn: LocalDate | null;
   readonly precautions: readonly PrecautionId[];
   readonly findings: readonly ConfirmedFinding[];
   readonly props: readonly string[] | null;
@@ -45,7 +61,13 @@ export type CheckFacts = {
 
 /** Everything that is to be said of a programme at this moment, the gravest of each area first. */
 export function programmeChecks(facts: CheckFacts): Check[] {
-  const checks = [...complete(facts), ...safe(facts), ...feasible(facts), ...covers(facts)];
+  const checks = [
+    ...complete(facts),
+    ...safe(facts),
+    ...feasible(facts),
+    ...covers(facts),
+    ...trade(facts),
+  ];
   const order = { stops: 0, look: 1, note: 2 };
   return checks.sort(
     (a, b) =>
@@ -59,7 +81,7 @@ export function isFine(checks: readonly Check[], area: CheckArea): boolean {
   return checks.every((check) => check.area !== area || check.weight === 'note');
 }
 
-function complete({ lines }: CheckFacts): Check[] {
+function complete({ lines, reviewOn }: CheckFacts): Check[] {
   const area = 'complete';
   if (lines.length === 0) return [{ area, weight: 'stops', say: 'No exercise yet.', line: null }];
   return lines.flatMap(({ id, name, planned, missing, assumed }): Check[] => {
@@ -67,6 +89,15 @@ function complete({ lines }: CheckFacts): Check[] {
       return [{ area, weight: 'stops', say: `${name}: the dose cannot be read yet.`, line: id }];
     if (missing.length > 0)
       return [{ area, weight: 'look', say: `${name}: ${missing.join('; ')}`, line: id }];
+    if (planned.dose.until?.kind === 'review' && reviewOn === null)
+      return [
+        {
+          area,
+          weight: 'look',
+          say: `${name}: until review, and no day is set for the review.`,
+          line: id,
+        },
+      ];
     return assumed.length > 0
       ? [{ area, weight: 'note', say: `${name}, assumed: ${assumed.join('; ')}`, line: id }]
       : [];
@@ -88,6 +119,8 @@ function safe(facts: CheckFacts): Check[] {
         },
       ]
     : [];
+  if (facts.screened !== 'current')
+    checks.unshift({ area, weight: 'look', say: UNSCREENED[facts.screened], line: null });
   for (const { id, name, flags, openFlags } of facts.lines) {
     for (const { precaution, trait } of openFlags)
       checks.push({
@@ -104,8 +137,6 @@ function safe(facts: CheckFacts): Check[] {
         line: id,
       });
   }
-  for (const { say, lines } of tradeWarnings(planned(facts), facts.precautions))
-    checks.push({ area, weight: 'look', say, line: lines[0] ?? null });
   for (const { id, dose, exercise } of planned(facts))
     if (exercise.mode === 'held' && holdCheck(dose)?.verdict === 'beyond')
       checks.push({
@@ -115,6 +146,16 @@ function safe(facts: CheckFacts): Check[] {
         line: id,
       });
   return checks;
+}
+
+/** What the trade would do otherwise: advice, and no question of safety. */
+function trade(facts: CheckFacts): Check[] {
+  return tradeWarnings(planned(facts), facts.precautions).map(({ say, lines }) => ({
+    area: 'trade',
+    weight: 'look',
+    say,
+    line: lines[0] ?? null,
+  }));
 }
 
 function feasible(facts: CheckFacts): Check[] {
@@ -176,8 +217,8 @@ function covers(facts: CheckFacts): Check[] {
     return [
       {
         area,
-        weight: 'note',
-        say: 'No finding is confirmed, so none can be answered.',
+        weight: 'look',
+        say: 'No finding is confirmed yet, so nothing says what this is for.',
         line: null,
       },
     ];

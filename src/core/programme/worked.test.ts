@@ -11,6 +11,7 @@ import { PRECAUTIONS, type PrecautionId, doseTraits, flagsOn } from '../screen';
 import { addDays } from '../units';
 import {
   CHECK_AREAS,
+  SCREENED,
   cheapestCuts,
   cutText,
   fullestDay,
@@ -132,6 +133,8 @@ it('what the checks say of any programme', () => {
           };
         }),
         blocked: roll % 11 === 0,
+        screened: SCREENED[roll % SCREENED.length] ?? 'none',
+        reviewOn: roll % 2 === 0 ? FIRST : null,
         precautions,
         findings:
           roll % 5 === 0
@@ -151,6 +154,8 @@ it('what the checks say of any programme', () => {
   const none = {
     lines: [],
     blocked: false,
+    screened: 'none' as const,
+    reviewOn: null,
     precautions: [],
     findings: [],
     props: null,

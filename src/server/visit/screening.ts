@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { PatientScreeningDraft, ScreeningDecisionDraft, ScreeningDraft } from '@/core/records';
+import type { Screened } from '@/core/programme';
 import {
   type Outcome,
   type PrecautionId,
@@ -158,6 +159,8 @@ export type ScreeningState = {
   readonly current: ScreeningRow | null;
   readonly outcome: Outcome | null;
   readonly precautions: readonly PrecautionId[];
+  /** Where it stands, for what is planned on it. */
+  readonly screened: Screened;
   /** Asks to be redone. */
   readonly old: boolean;
   /** Prescribing is blocked until a practitioner has decided. */
@@ -181,17 +184,25 @@ export async function screeningState(patient: Patient): Promise<ScreeningState> 
   const decision = decisions.find((one) => one.screeningId === current?.id) ?? null;
   const outcome = current && current.outcome !== 'unfinished' ? current.outcome : null;
   const [newest] = all;
+  const old =
+    current !== null && isScreeningOld(current.localDate, todayOf(patient), clinic.screeningDays);
   return {
     current,
     outcome,
     precautions: current?.precautions ?? [],
-    old:
-      current !== null && isScreeningOld(current.localDate, todayOf(patient), clinic.screeningDays),
+    screened: outcome === null ? unscreened(newest) : old ? 'old' : 'current',
+    old,
     blocked: outcome !== null && blocksPrescribing(outcome) && decision?.mayPrescribe !== true,
     decision,
     waiting: newest && newest.confirmedBy === null ? newest : null,
     openReferrals: referrals.filter(({ answers }) => answers.length === 0).length,
   };
+}
+
+/** Why nothing stands that could be planned on. */
+function unscreened(newest: ScreeningRow | undefined): Screened {
+  if (newest === undefined) return 'none';
+  return newest.outcome === 'unfinished' ? 'unfinished' : 'waiting';
 }
 
 /** True while the patient may be asked for their own answers: none stands, it is old, and none waits. */

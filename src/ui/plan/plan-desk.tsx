@@ -14,7 +14,7 @@ import {
 import type { Exercise } from '@/core/exercise';
 import type { FindingFacts } from '@/core/findings';
 import type { BandCurve } from '@/core/load';
-import { cutText, versionDifference } from '@/core/programme';
+import { type Screened, cutText, versionDifference } from '@/core/programme';
 import type { HomeBody, TemplateDraft } from '@/core/records';
 import { doseOf } from '@/core/progression';
 import { formatDose } from '@/core/dose';
@@ -60,6 +60,7 @@ export type PlanDeskProps = {
   readonly minutesADay: number | null;
   /** The screening blocks prescribing. */
   readonly blocked: boolean;
+  readonly screened: Screened;
   readonly precautions: readonly PrecautionId[];
   readonly findings: readonly (FindingShown & ConfirmedFinding)[];
   readonly facts: FindingFacts;
@@ -78,7 +79,7 @@ export type PlanDeskProps = {
 
 /** Findings left, lines in the middle, the day right, checks below; all by key, mouse or touch. */
 export function PlanDesk(props: PlanDeskProps) {
-  const { patientId, newest, start, earliest, findings, blocked, minutesADay } = props;
+  const { patientId, newest, start, earliest, findings, blocked, screened, minutesADay } = props;
   const restored = props.kept?.desk ?? null;
   const [history, step] = useReducer(deskStep, restored ?? start, startHistory);
   const desk = history.now;
@@ -117,7 +118,13 @@ export function PlanDesk(props: PlanDeskProps) {
     ],
   );
   const { catalogue } = facts;
-  const reckoned = useReckoning(desk, facts, earliest, { blocked, findings, minutesADay, dragged });
+  const reckoned = useReckoning(desk, facts, earliest, {
+    blocked,
+    screened,
+    findings,
+    minutesADay,
+    dragged,
+  });
   const suggestions = useMemo(
     () => suggest(findings, catalogue.all, props.facts, circumstancesOf(facts)),
     [findings, catalogue, props.facts, facts],

@@ -11,6 +11,7 @@ import {
   lookAhead,
   programmeCalendar,
   programmeChecks,
+  type Screened,
 } from '@/core/programme';
 import { layRibbon } from '@/core/schedule';
 import { type LocalDate, parseLocalDate } from '@/core/units';
@@ -50,12 +51,13 @@ export function useReckoning(
   earliest: LocalDate,
   given: {
     readonly blocked: boolean;
+    readonly screened: Screened;
     readonly findings: readonly ConfirmedFinding[];
     readonly minutesADay: number | null;
     readonly dragged: Readonly<Record<string, number>>;
   },
 ) {
-  const { blocked, findings, minutesADay, dragged } = given;
+  const { blocked, screened, findings, minutesADay, dragged } = given;
   const settled = useSettled(desk);
   const { catalogue, waking, zone, home, precautions } = facts;
   const frame = useMemo(
@@ -107,6 +109,8 @@ export function useReckoning(
         };
       }),
       blocked,
+      screened,
+      reviewOn: frame.review,
       precautions,
       findings,
       props: home?.props ?? null,
@@ -120,6 +124,8 @@ export function useReckoning(
     catalogue,
     precautions,
     blocked,
+    screened,
+    frame.review,
     findings,
     home,
     day,

@@ -7,6 +7,7 @@ const QUESTIONS: Readonly<Record<CheckArea, string>> = {
   safe: 'Safe?',
   feasible: 'Feasible?',
   covers: 'Covers the findings?',
+  trade: 'As the trade would?',
 };
 const MARKS: Readonly<Record<Check['weight'], { sign: string; look: string; word: string }>> = {
   stops: { sign: '■', look: 'text-stop', word: 'Keeps it from being sent' },

@@ -46,6 +46,7 @@ async function PlanPage({ params }: PageProps<'/patients/[id]/plan'>) {
         zone={zoneOf(patient)}
         minutesADay={patient.minutesADay}
         blocked={screening.blocked}
+        screened={screening.screened}
         precautions={screening.precautions}
       />
     </>
