@@ -1,15 +1,24 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import lighthouse from 'lighthouse';
 import puppeteer from 'puppeteer-core';
-import { ROOT, option } from './lib/project.mjs';
+import { ROOT, option, run } from './lib/project.mjs';
 
 /**
  * Looks at the patient's page of a running demo as Lighthouse does, with a phone's profile, and prints
  * the scores and the scripts of its first load:
  * `node scripts/lighthouse.mjs --url http://localhost:3000 --facts data/demo/demo.json`.
  */
+/** Lighthouse and its 120 packages are fetched when somebody looks: no test and no page needs them. */
+const tools = join(ROOT, 'data', 'tools');
+const main = join(tools, 'node_modules', 'lighthouse', 'core', 'index.js');
+if (!existsSync(main)) {
+  mkdirSync(tools, { recursive: true });
+  const wanted = ['lighthouse@12.8.2', 'third-party-web@0.27.0'];
+  run('npm', ['install', '--prefix', tools, '--no-audit', '--no-fund', ...wanted]);
+}
+const { default: lighthouse } = await import(main);
+
 const url = option('url', 'http://localhost:3000');
 const facts = JSON.parse(readFileSync(option('facts', join(ROOT, 'data/demo/demo.json')), 'utf8'));
 const browser = await puppeteer.launch({

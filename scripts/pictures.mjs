@@ -120,7 +120,7 @@ await shot(phone, 'progress');
 await go(phone, '/today');
 await phone.waitForFunction(() => document.body.innerText.includes('Everything you did'));
 await phone.evaluate(() =>
-  [...document.querySelectorAll('button')]
+  [...document.querySelectorAll('a, button')]
     .find((b) => /^(Begin|Do it again)/.test(b.textContent))
     .click(),
 );
