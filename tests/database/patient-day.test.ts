@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody } from '@/core/adherence';
 import type { PatientSettings } from '@/core/records';
-import { type Instant, later } from '@/core/schedule';
+import { type Instant, later, instantAt } from '@/core/schedule';
 import type { LocalDate } from '@/core/units';
 import {
   auditOf,
@@ -24,7 +24,7 @@ import { pauseMyself, saveSettings, settingsOf } from '@/server/patient/settings
 import { saveEntry } from '@/server/visit/entries';
 import { addPatient } from '@/server/people';
 import { takeIn } from '@/server/take-in';
-import { ZONE, device, instant, makePatient, minute, prescribe, today } from '../support/clinic';
+import { ZONE, device, makePatient, minute, prescribe, today } from '../support/clinic';
 import { databaseStage } from '../support/stage';
 
 const stage = databaseStage('patient-day');
@@ -260,7 +260,7 @@ describe('reminders through the simulated outbox', () => {
 
   it('go into the outbox once however often it is looked at, and each is sent once', async () => {
     const here = await reminded();
-    const noon = Date.parse(`${today()}T08:20:00Z`);
+    const noon: number = instantAt(ZONE, today(), minute(500));
     for (let minute = 0; minute < 180; minute += 10) {
       setClock(() => noon + minute * 60_000);
       await planReminders();
@@ -309,7 +309,7 @@ describe('reminders through the simulated outbox', () => {
 
   it('are tried again when sending fails, and given up after the last try', async () => {
     const here = await reminded();
-    const morning = instant(Date.parse(`${today()}T08:20:00Z`));
+    const morning = instantAt(ZONE, today(), minute(500));
     for (let minute = 0; minute < 180; minute += 10) {
       setClock(() => morning + minute * 60_000);
       await planReminders();
@@ -330,7 +330,7 @@ describe('reminders through the simulated outbox', () => {
   it('stop for what is done, on paused days, and when nothing is wanted', async () => {
     const here = await reminded();
     await pauseMyself(here, { id: randomUUID(), from: today(), to: today(), reason: 'ill' });
-    const dawn = Date.parse(`${today()}T07:00:00Z`);
+    const dawn: number = instantAt(ZONE, today(), minute(420));
     for (let minute = 0; minute < 720; minute += 20) {
       setClock(() => dawn + minute * 60_000);
       await planReminders();
