@@ -19,6 +19,8 @@ const THOUSANDS = /\d{1,3}[.,]000(?!\d)/;
 /** "30s x 3 daily": three of them, or three times a day? */
 const TIMES_OR_DAILY = /x ?(\d+) ?(?:times? )?daily\b/i;
 
+/** What the grammar expects where it is told how often a week. */
+const NAMED_DAYS = 'mon wed fri';
 const A_WEEK = /\d ?(?:x|times?)? ?(?:\/|an?|per|each) ?(?:week|wk)\b/i;
 
 function ambiguous(typed: string): DoseError | null {
@@ -80,7 +82,7 @@ export function readTyped(typed: string): Result<TypedDose, DoseError> {
   if (meant.ok) return ok({ dose: meant.value, rewritten: formatDose(meant.value) });
   const week = A_WEEK.exec(typed);
   // The grammar has a sentence for it, with the days to choose.
-  if (week && meant.say.includes('mon wed fri'))
+  if (week && meant.expected.includes(NAMED_DAYS))
     return { ...meant, at: week.index, length: week[0].length, found: week[0] };
   return read;
 }
