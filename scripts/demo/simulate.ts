@@ -1,5 +1,5 @@
 import { NO_SETTINGS, doseOf } from '@/core/progression';
-import { doseTraits, flagsOn } from '@/core/screen';
+import { lineFlags } from '@/core/exercise';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate } from '@/core/units';
 import { memberBySession, openAlertsOf, patientByDevice } from '@/db';
@@ -18,7 +18,7 @@ import { SAID_PARTS, untaught } from '@/core/teach';
 import { newestVersion, signTeaching } from '@/server/visit/teaching';
 import { saveEntry } from '@/server/visit/entries';
 import { screeningState } from '@/server/visit/screening';
-import { carryOut } from './visit';
+import { carryOut, screenAgain } from './visit';
 import { VISITS } from './visits';
 import { CLINIC, DAYS, DEMO_PASSWORD, type Story } from './world';
 import { type Chance, chance } from './chance';
@@ -203,10 +203,15 @@ async function writeVersion(
   const before = await sentVersions(member.clinicId, patientId);
   const newest = before.at(-1);
   const patient = await patientFor(member, patientId);
+  await screenAgain(member, patient);
   const [{ precautions }, catalogue] = await Promise.all([
     screeningState(patient),
     catalogueFor(member.clinicId),
   ]);
+  const flagsOf = (exerciseId: string, dose: string) => {
+    const exercise = catalogue.byId(exerciseId);
+    return exercise ? lineFlags(precautions, exercise, doseOf(dose)) : [];
+  };
   await saveProgramme(member, {
     patientId,
     basedOn: newest?.number ?? 0,
@@ -219,10 +224,10 @@ async function writeVersion(
       dose,
       school: more?.school ? { id: more.school, settings: NO_SETTINGS } : null,
       session: more?.session ?? null,
-      overrides: flagsOn(precautions, [
-        ...(catalogue.byId(exerciseId)?.traits ?? []),
-        ...doseTraits(doseOf(dose)),
-      ]).map((flag) => ({ ...flag, reason: more?.why ?? WATCHED })),
+      overrides: flagsOf(exerciseId, dose).map((flag) => ({
+        ...flag,
+        reason: more?.why ?? WATCHED,
+      })),
       lineage: newest?.lines.find((line) => line.exerciseId === exerciseId)?.lineage ?? null,
     })),
   });

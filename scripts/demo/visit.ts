@@ -2,9 +2,15 @@ import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import type { PhotoMarks, Point } from '@/core/measures';
 import { kindOf } from '@/core/measures';
-import { type Answer, type QuestionId, answerTheRestNo } from '@/core/screen';
+import {
+  type Answer,
+  NOTHING_ANSWERED,
+  type QuestionId,
+  answerTheRestNo,
+  standsFor,
+} from '@/core/screen';
 import { type LocalDate, addDays } from '@/core/units';
-import { openAlertsOf, patientById } from '@/db';
+import { type Patient, openAlertsOf, patientById } from '@/db';
 import { acknowledge } from '@/server/people';
 import type { PatientHere, SignedIn } from '@/server/access';
 import { saveEntry } from '@/server/visit/entries';
@@ -75,6 +81,7 @@ async function screenPatient(
 ): Promise<void> {
   const yes: Partial<Record<QuestionId, Answer>> = {};
   for (const id of screening.yes) yes[id] = 'yes';
+  for (const id of screening.no ?? []) yes[id] = 'no';
   const facts = answerTheRestNo({
     answers: yes,
     age: screening.age,
@@ -98,6 +105,22 @@ async function screenPatient(
     screeningId: current.id,
     to: screening.refer.to,
     text: letter.replace(/^To: $|^To:$/m, `To: ${screening.refer.to}`),
+  });
+}
+
+/**
+ * Goes through the screening again where nothing may be sent on it: after a stop, in the answers it
+ * had; for somebody who never was screened, everything "no".
+ */
+export async function screenAgain(member: SignedIn, patient: Patient): Promise<void> {
+  const { screened, current, waiting } = await screeningState(patient);
+  if (standsFor(screened)) return;
+  const before = (waiting ?? current)?.answers ?? { ...NOTHING_ANSWERED, age: 40 };
+  await saveScreening(member, {
+    id: randomUUID(),
+    patientId: patient.id,
+    ...answerTheRestNo(before),
+    fromId: waiting?.id ?? null,
   });
 }
 

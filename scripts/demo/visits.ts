@@ -19,6 +19,8 @@ export type DemoVisit = {
   readonly onDay: number;
   readonly screening?: {
     readonly yes: readonly QuestionId[];
+    /** Questions that somebody has to ask, answered with no. */
+    readonly no?: readonly QuestionId[];
     readonly age: number;
     readonly pressure?: { readonly systolic: number; readonly diastolic: number };
     /** The patient's own answers, from the link, instead of the clinic's. */
@@ -149,6 +151,7 @@ export const VISITS: Readonly<Record<string, readonly DemoVisit[]>> = {
       onDay: 0,
       screening: {
         yes: ['back-injury', 'high-pressure'],
+        no: ['back-injury-new', 'back-injury-hard', 'back-injury-seen'],
         age: 41,
         pressure: { systolic: 148, diastolic: 92 },
       },

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { formatDose, parseDose, readDose, unwrittenParts } from '@/core/dose';
-import { ASKED_PROPS, FAMILIES, HOUSEHOLD } from '@/core/exercise';
-import { type PrecautionId, flagsOn } from '@/core/screen';
+import { ASKED_PROPS, FAMILIES, HOUSEHOLD, lineFlags, traitsOf } from '@/core/exercise';
+import { DOSE_TRAITS, PRECAUTIONS, type PrecautionId, TRAITS, type Trait } from '@/core/screen';
 import { EXERCISES, SHIPPED, catalogueOf, sayPhrase, sayPhrases } from '.';
 
 describe('the catalogue', () => {
@@ -81,7 +81,9 @@ describe('the catalogue', () => {
 
 describe('precautions (the matrix of the trade; common practice, no source)', () => {
   const flagged = (precaution: PrecautionId) =>
-    EXERCISES.filter(({ traits }) => flagsOn([precaution], traits).length > 0).map(({ id }) => id);
+    EXERCISES.filter((one) =>
+      lineFlags([precaution], one, null).some((flag) => flag.precaution === precaution),
+    ).map(({ id }) => id);
 
   it('flags every neck exercise for whoever must not exercise the neck', () => {
     const neck = EXERCISES.filter(({ region }) => region === 'neck').map(({ id }) => id);
@@ -123,10 +125,42 @@ describe('precautions (the matrix of the trade; common practice, no source)', ()
     ],
     ['dizziness', ['look-up-push', 'wedge-lying', 'head-rolls', 'cloth-rotation']],
     ['carotid or fainting', ['nod-hold-finger-check']],
+    ['thinners', ['neck-base-press', 'block-opening', 'tuck-bench-edge']],
+    ['everybody', ['head-rolls']],
+    ['surgery neck', ['tuck-lying', 'block-opening']],
+    ['surgery back', ['press-up', 'curl-up']],
+    ['surgery arm', ['overhead-shrug']],
     ['late pregnancy', ['face-down-lying', 'prone-neck-hold', 'tuck-lying']],
     ['limb joints', ['tuck-hands-knees', 'side-band-hold', 'press-up', 'overhead-shrug']],
   ])('%s', (precaution, ids) => {
     expect(flagged(precaution)).toEqual(expect.arrayContaining(ids));
+  });
+
+  it('lets every trait reach a precaution, and every precaution an exercise or a dose', () => {
+    const carried = new Set([...EXERCISES.flatMap(traitsOf), ...DOSE_TRAITS]);
+    const flaggable = new Set(
+      Object.values(PRECAUTIONS).flatMap(({ flags }): Trait[] => [...flags]),
+    );
+    const traits = Object.keys(TRAITS) as Trait[];
+    expect(traits.filter((trait) => !carried.has(trait))).toEqual([]);
+    expect(traits.filter((trait) => !flaggable.has(trait))).toEqual(['light control']);
+    for (const id of Object.keys(PRECAUTIONS) as PrecautionId[])
+      expect([id, PRECAUTIONS[id].flags.some((flag) => carried.has(flag))]).toEqual([id, true]);
+  });
+
+  it('asks a reason for whole-circle head rolls of whoever it is', () => {
+    const rolls = SHIPPED.byId('head-rolls');
+    expect(rolls && lineFlags([], rolls, null)).toEqual([
+      { precaution: 'everybody', trait: 'head rolls' },
+    ]);
+  });
+
+  it('keeps surgery to its region, and to everything while nobody has said where', () => {
+    const of = (precaution: PrecautionId) => new Set(flagged(precaution));
+    for (const { id, region } of EXERCISES) {
+      expect([id, of('surgery').has(id)]).toEqual([id, true]);
+      expect([id, of('surgery leg').has(id)]).toEqual([id, ['leg', 'all'].includes(region)]);
+    }
   });
 
   it('flags bands for a latex allergy', () => {

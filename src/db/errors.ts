@@ -24,6 +24,7 @@ export type GuardName =
   | 'day'
   | 'empty'
   | 'screening'
+  | 'screened'
   | 'consent'
   | 'offered'
   | 'triage';

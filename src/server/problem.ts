@@ -48,6 +48,11 @@ export function asProblem(error: unknown): Problem {
         return new Problem(409, 'This clinic has been set up already. Sign in instead.');
       case 'screening':
         return new Problem(409, SCREENING_BLOCKS);
+      case 'screened':
+        return new Problem(
+          409,
+          'Something was told or answered in the meantime that the screening has not seen. Look under Screen, then send again; your lines are kept here.',
+        );
       case 'consent':
         return new Problem(409, 'The consent was taken back in the meantime. Nothing was saved.');
       case 'offered':

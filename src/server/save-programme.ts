@@ -2,7 +2,8 @@ import { type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
 import type { Catalogue } from '@/catalogue';
 import { GRAMMAR, formatDose, readTyped, untimed } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
-import { type PrecautionId, PRECAUTIONS, TRAITS, doseTraits, flagsOn } from '@/core/screen';
+import { lineFlags } from '@/core/exercise';
+import { type PrecautionId, PRECAUTIONS, TRAITS, UNSCREENED, standsFor } from '@/core/screen';
 import {
   type LocalDate,
   addDays,
@@ -28,6 +29,7 @@ import {
   openEpisodeOf,
   programmeOf,
   screeningAllows,
+  standingIs,
   versionsOf,
   write,
 } from '@/db';
@@ -53,18 +55,21 @@ export async function saveProgramme(
   const { clinicId } = member;
   const versions = (await versionsOf(clinicId, [patient.id])).get(patient.id) ?? [];
   const newest = versions.at(-1);
-  const [catalogue, { precautions }, earliest] = await Promise.all([
+  const [catalogue, screening, earliest] = await Promise.all([
     catalogueFor(clinicId),
     screeningState(patient),
     earliestStart(patient),
   ]);
-  const lines = checkLines(draft, catalogue, precautions);
+  const lines = checkLines(draft, catalogue, screening.precautions);
   if (newest && newest.version.number !== draft.basedOn) {
     const sent = sentVersion(newest);
     if (isSame(sent, draft, lines, member))
       return { number: sent.number, effectiveFrom: sent.effectiveFrom };
     throw new GuardRefused('version');
   }
+  const { screened, stamp } = screening;
+  if (!standsFor(screened))
+    throw new Problem(409, `${UNSCREENED[screened]} Nothing was sent; your lines are kept here.`);
   if (draft.effectiveFrom < earliest) {
     const say =
       earliest === todayOf(patient)
@@ -91,6 +96,7 @@ export async function saveProgramme(
     stillMay(member, 'practitioner'),
     guard('version', newestVersionIs(clinicId, patient.id, draft.basedOn)),
     guard('screening', screeningAllows(clinicId, patient.id)),
+    guard('screened', standingIs(clinicId, patient.id, stamp)),
     ...(effectiveFrom === todayOf(patient)
       ? [guard('day', nothingLoggedOn(clinicId, patient.id, effectiveFrom))]
       : []),
@@ -158,7 +164,7 @@ function checkLines(
     const exercise = catalogue.byId(line.exerciseId);
     if (!exercise)
       throw new Problem(400, 'The catalogue has no such exercise.', ['lines', index, 'exerciseId']);
-    const open = flagsOn(precautions, [...exercise.traits, ...doseTraits(dose)]).find(
+    const open = lineFlags(precautions, exercise, dose).find(
       ({ precaution, trait }) =>
         !line.overrides?.some((one) => one.precaution === precaution && one.trait === trait),
     );

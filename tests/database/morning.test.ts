@@ -8,7 +8,7 @@ import { acknowledge } from '@/server/people';
 import { setPaused } from '@/server/save-programme';
 import { takeIn } from '@/server/take-in';
 import { saveScreening } from '@/server/visit/screening';
-import { device, makePatient, prescribe, today } from '../support/clinic';
+import { device, makePatient, prescribe, screened, today } from '../support/clinic';
 import { databaseStage, patientOf, screening } from '../support/stage';
 
 /** What the morning list knows of a patient, brought up to date by one event, is what is read anew. */
@@ -57,6 +57,11 @@ it('after a version, a session with a stop, a screening, a pause and a mark', as
   const { practitioner } = stage;
   const { clinicId } = practitioner;
   const id = await makePatient(practitioner);
+  await comesTo(
+    id,
+    () => screened(practitioner, id),
+    () => Promise.resolve([{ type: 'screened', on: today(), precautions: [] }]),
+  );
   await comesTo(
     id,
     () => prescribe(practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]),

@@ -11,6 +11,7 @@ import {
   makePatient,
   member,
   prescribe,
+  screened,
   today,
   useDatabase,
 } from '../support/clinic';
@@ -133,6 +134,7 @@ describe('saving a programme', () => {
 
   it('is refused to an assistant, also past the page', async () => {
     const assistant = await member(clinic.emails.assistant);
+    await screened(practitioner, patientId);
     await expect(prescribe(assistant, patientId, [TUCK])).rejects.toMatchObject({
       guard: 'access',
     });

@@ -209,7 +209,7 @@ describe('a visit note', () => {
     const patient = await patientOf(stage, id);
     const { draft } = await noteStep(stage.practitioner, patient, 'Neck');
     expect(draft.subjective).toMatch(/^Neck\./);
-    expect(draft.objective).toMatch(/Not screened[\s\S]*61°/);
+    expect(draft.objective).toMatch(/Go ahead[\s\S]*61°/);
     expect(draft.plan).toMatch(/Tuck lying down: 10x10s gap 5s[\s\S]*Taught:[\s\S]*said in full/);
     const note = { id: randomUUID(), patientId: id, ...draft };
     await signNote(stage.practitioner, note);

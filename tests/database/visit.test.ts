@@ -23,7 +23,7 @@ import {
   saveScreening,
   screeningState,
 } from '@/server/visit/screening';
-import { device, makePatient, prescribe, today } from '../support/clinic';
+import { device, makePatient, prescribe, screened, today } from '../support/clinic';
 import { databaseStage, measure, patientOf, screening } from '../support/stage';
 
 const stage = databaseStage('visit');
@@ -362,6 +362,7 @@ describe('findings', () => {
 
 it('keeps the programme’s own refusals beside the screening’s', async () => {
   const id = await makePatient(stage.practitioner);
+  await screened(stage.practitioner, id);
   await expect(
     saveProgramme(stage.practitioner, {
       patientId: id,

@@ -7,6 +7,7 @@ import {
   exerciseDraft,
 } from '@/core/records';
 import type { Instant, WallMinute, Zone } from '@/core/schedule';
+import { answerTheRestNo, standsFor } from '@/core/screen';
 import { type LocalDate, addDays } from '@/core/units';
 import {
   closeDatabase,
@@ -21,10 +22,11 @@ import type { PatientHere, SignedIn } from '@/server/access';
 import { now } from '@/server/clock';
 import { issueLink, openLink } from '@/server/links';
 import { hashPassword } from '@/server/passwords';
-import { addPatient } from '@/server/people';
+import { addPatient, patientFor } from '@/server/people';
 import { saveProgramme } from '@/server/save-programme';
 import { hashToken } from '@/server/secrets';
 import { signIn } from '@/server/sign-in';
+import { saveScreening, screeningState } from '@/server/visit/screening';
 import { dateIn } from '@/core/schedule';
 
 export const PASSWORD = 'a long enough password';
@@ -162,13 +164,26 @@ export function aTemplate(name: string, id: string = crypto.randomUUID()): Templ
   return { id, name, rounds: 1, lines: [{ exerciseId: 'tuck-lying', dose: '10x10s' }] };
 }
 
-/** Saves a programme of these lines. */
-export function prescribe(
+/** Screens a patient, everything "no", unless a screening stands that something may be sent on. */
+export async function screened(by: SignedIn, patientId: string): Promise<void> {
+  const { screened: standing } = await screeningState(await patientFor(by, patientId));
+  if (standsFor(standing)) return;
+  await saveScreening(by, {
+    id: crypto.randomUUID(),
+    patientId,
+    fromId: null,
+    ...answerTheRestNo({ answers: {}, age: 40, pressure: null }),
+  });
+}
+
+/** Saves a programme of these lines for a patient who is screened. */
+export async function prescribe(
   by: SignedIn,
   patientId: string,
   lines: readonly LineInput[],
   more: { basedOn?: number; effectiveFrom?: LocalDate; reason?: string } = {},
 ) {
+  await screened(by, patientId);
   return saveProgramme(by, {
     patientId,
     basedOn: more.basedOn ?? 0,

@@ -264,6 +264,7 @@ export const recordCase: fc.Arbitrary<RecordCase> = fc
         faults: new Map(dice.under(10) ? [['line-1', 1]] : []),
         decisions: [],
         deficitGrows: dice.under(6),
+        stepSlides: false,
       },
     };
   });

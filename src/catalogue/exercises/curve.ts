@@ -17,7 +17,7 @@ export const CURVE_EXERCISES = [
     position: 'sitting',
     purpose: 'mobilise',
     muscles: ['lower cervical and upper thoracic joints'],
-    traits: ['every neck exercise', 'base-of-neck press', 'extension'],
+    traits: ['every neck exercise', 'base-of-neck press', 'extension', 'bruising pressure'],
     mode: 'held',
     usualDose: 'x15-20 hold 3s gap 2s tuck 50-70% daily',
     doses: { climb: 'x15 hold 3s gap 2s tuck 50-70% daily' },

@@ -90,7 +90,7 @@ export const UPPER_BACK = [
     rung: 4,
     position: 'lying',
     muscles: ['thoracic joints', 'pectorals'],
-    traits: ['block', 'long flat on back'],
+    traits: ['block', 'long flat on back', 'bruising pressure'],
     mode: 'lain',
     needs: PLAIN,
     props: {

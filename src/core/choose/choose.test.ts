@@ -275,7 +275,13 @@ describe('the trade’s own warnings (common practice, no source)', () => {
       ],
     ],
     ['no rest day', [['knee-angle-hold', '5x5s at 3 angles 50% daily']]],
-    ['no rest day', [['band-row', '3x10 10kg']]],
+    ['no rest day', [['band-row', '3x10 band medium rpe 5']]],
+    ['no rest day', [['band-row', '3x10 50% 1rm']]],
+    ['no rest day', [['band-row', '3x10 67% 10rm']]],
+    ['no rest day', [['band-row', '3x10 rpe 6 mon tue']]],
+    ['no rest day', [['band-row', '3x10 rpe 6 sun mon']]],
+    ['effort not told', [['band-row', '3x10 10kg']]],
+    ['effort not told', [['band-row', '3x10 band firm mon tue wed thu fri']]],
     [
       'curve both ways',
       [
@@ -285,9 +291,38 @@ describe('the trade’s own warnings (common practice, no source)', () => {
     ],
     ['load contradicts its repetitions', [['band-row', '3x10 80% 1rm every other day']]],
     ['bending soon after waking', [['knees-to-chest', 'x10 on waking']]],
+    ['bending soon after waking', [['knees-to-chest', 'x10 every 2h']]],
+    ['bending soon after waking', [['standing-bend', 'x10 every 2h']]],
     ['tensioner without slider', [['median-tensioner', 'x5 each side']]],
   ])('%s', (rule, lines) => {
     expect(warned(lines)).toContain(rule);
+  });
+  it.each<[string, string, string]>([
+    ['a weight however heavy', 'band-row', '3x10 50kg'],
+    ['less than half of the maximum', 'band-row', '3x10 49% 1rm'],
+    ['66 % of a ten-repetition maximum', 'band-row', '3x10 66% 10rm'],
+    ['an effort of 4 of 10', 'band-row', '3x10 band firm rpe 4'],
+    ['a day between', 'band-row', '3x10 rpe 8 mon wed fri'],
+    ['every other day', 'band-row', '3x10 rpe 8 every other day'],
+    ['what declares itself light', 'cheekbone-nod', 'x5 hold 3s rpe 6'],
+    ['what does not strengthen', 'side-neck-stretch', '30s left rpe 6'],
+  ])('asks for no rest day for %s', (_, id, line) => {
+    expect(warned([[id, line]])).not.toContain('no rest day');
+  });
+  it('asks once how hard unknown loads are, and never of one that is told', () => {
+    const asked = tradeWarnings(
+      [
+        { id: 'a', exercise: exercise('band-row'), dose: doseOf('3x10 10kg') },
+        { id: 'b', exercise: exercise('band-pull'), dose: doseOf('3x10 band light') },
+        { id: 'c', exercise: exercise('band-pull'), dose: doseOf('3x10 band light rpe 3') },
+        { id: 'd', exercise: exercise('band-row'), dose: doseOf('3x10 10kg every other day') },
+      ],
+      [],
+    ).filter(({ rule }) => rule === 'effort not told');
+    expect(asked.map(({ lines }) => lines)).toEqual([['a', 'b']]);
+  });
+  it('bending at set times of the day is left alone', () => {
+    expect(warned([['knees-to-chest', 'x10 2/day']])).not.toContain('bending soon after waking');
   });
   it('end range for the unstable', () => {
     expect(warned([['side-neck-stretch', '30s each side']], ['instability'])).toEqual([

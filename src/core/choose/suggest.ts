@@ -1,6 +1,6 @@
-import { type Exercise, type Family, type Position, propStates } from '../exercise';
+import { type Exercise, type Family, type Position, lineFlags, propStates } from '../exercise';
 import type { BodySide, FindingAbout, FindingFacts } from '../findings';
-import { type PrecautionId, type Trait, TRAITS, flagsOn } from '../screen';
+import { type PrecautionId, type Trait, TRAITS } from '../screen';
 import { CHOICE_RULES, type ChoiceRule } from './rules';
 
 /** A finding the clinician confirmed, as far as choosing needs it. */
@@ -21,7 +21,7 @@ export type Circumstances = {
 
 /** Why a step is closed to this patient; empty when it is open. */
 export function closedBecause(exercise: Exercise, circumstances: Circumstances): string[] {
-  const flags = flagsOn(circumstances.precautions, exercise.traits);
+  const flags = lineFlags(circumstances.precautions, exercise, null);
   const traits = [...new Set(flags.map(({ trait }): Trait => trait))];
   return [
     ...traits.map((trait) => `flagged: ${TRAITS[trait]}`),

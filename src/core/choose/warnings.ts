@@ -1,7 +1,7 @@
 import type { Dose } from '../dose';
 import type { Exercise } from '../exercise';
 import { loadContradiction } from '../load';
-import { daysAWeek } from '../progression';
+import { hasDaysInARow } from '../progression';
 import type { PrecautionId } from '../screen';
 
 /** A line as the warnings read it. */
@@ -33,20 +33,40 @@ const RESTORING = [
   'wedge-look-over',
 ];
 const BACK_OF_NECK = ['strength-back'];
+/** Percent of the maximum; perceived effort counts ten for each of its points. */
 const REST_DAY_FROM = 50;
+/** "Every two hours" counts from waking. */
+const BEGINS_ON_WAKING: readonly string[] = ['on waking', 'every'];
 
 const inFamilies = (families: readonly string[]) => (line: WarnedLine) =>
   families.includes(line.exercise.family);
 const idsOf = (lines: readonly WarnedLine[]) => lines.map(({ id }) => id);
 
-/** Strengthening at 50 % and up, or with a weight: it wants a day between. */
-function isLoaded({ exercise, dose }: WarnedLine): boolean {
-  if (exercise.purpose !== 'strengthen' && exercise.family !== 'Limb strength') return false;
-  if (dose.load !== undefined) return true;
-  if (dose.band?.band.kind === 'level' && dose.band.band.level === 'firm') return true;
-  const { effort } = dose;
-  if (!effort) return false;
-  return effort.range.least >= (effort.kind === 'percent' ? REST_DAY_FROM : REST_DAY_FROM / 10);
+/** Strengthening, but for what declares itself light work for control. */
+function isStrengthening({ exercise }: WarnedLine): boolean {
+  return (
+    (exercise.purpose === 'strengthen' || exercise.family === 'Limb strength') &&
+    !exercise.traits.includes('light control')
+  );
+}
+
+/** A ten-repetition maximum as percent of the one-repetition maximum, by 1/(1 + 10/30) (Epley). */
+const TEN_OF_ONE_PERCENT = 75;
+
+/** Percent of the maximum that a line asks for, where it is known; a weight alone tells nothing. */
+function percentOfMaximum({ dose }: WarnedLine): number | null {
+  const { effort, load } = dose;
+  if (effort?.kind === 'percent') return effort.range.least;
+  if (effort?.kind === 'perceived') return effort.range.least * 10;
+  if (load?.kind !== 'percent') return null;
+  const heaviest = Math.max(...load.perSet);
+  return load.of === '1rm' ? heaviest : (heaviest * TEN_OF_ONE_PERCENT) / 100;
+}
+
+/** Loaded by a weight or a band of which nobody has said how hard it is. */
+function isOfUnknownEffort(line: WarnedLine): boolean {
+  const { load, band } = line.dose;
+  return (load !== undefined || band !== undefined) && percentOfMaximum(line) === null;
 }
 
 /** Works the back of the neck or all round it. */
@@ -110,11 +130,30 @@ const RULES: readonly WarningRule[] = [
   {
     rule: 'no rest day',
     find: (lines) => {
-      const daily = lines.filter((line) => isLoaded(line) && daysAWeek(line.dose) > 5);
+      const daily = lines.filter(
+        (line) =>
+          isStrengthening(line) &&
+          (percentOfMaximum(line) ?? 0) >= REST_DAY_FROM &&
+          hasDaysInARow(line.dose),
+      );
       return daily.length > 0
         ? {
-            say: 'Loaded strengthening (about 50 % and up) wants a day between; low-effort holds may be daily.',
+            say: 'Strengthening from 50 % of the maximum, or 5 of 10, wants a day between; low-effort holds may be daily.',
             lines: idsOf(daily),
+          }
+        : null;
+    },
+  },
+  {
+    rule: 'effort not told',
+    find: (lines) => {
+      const unknown = lines.filter(
+        (line) => isStrengthening(line) && isOfUnknownEffort(line) && hasDaysInARow(line.dose),
+      );
+      return unknown.length > 0
+        ? {
+            say: 'How hard is the load, of 10? On days in a row it should stay below 5: write it as rpe.',
+            lines: idsOf(unknown),
           }
         : null;
     },
@@ -135,7 +174,7 @@ const RULES: readonly WarningRule[] = [
   {
     rule: 'load contradicts its repetitions',
     find: (lines) => {
-      const wrong = lines.filter(({ dose }) => loadContradiction(dose) !== null);
+      const wrong = lines.filter(({ dose }) => loadContradiction(dose)?.kind === 'too heavy');
       return wrong.length > 0
         ? { say: 'A load is too heavy for its own repetitions.', lines: idsOf(wrong) }
         : null;
@@ -158,10 +197,16 @@ const RULES: readonly WarningRule[] = [
     rule: 'bending soon after waking',
     find: (lines) => {
       const early = lines.filter(
-        (line) => inFamilies(['Bending forward'])(line) && line.dose.times?.kind === 'on waking',
+        (line) =>
+          (inFamilies(['Bending forward'])(line) ||
+            line.exercise.traits.includes('standing bend')) &&
+          BEGINS_ON_WAKING.includes(line.dose.times?.kind ?? 'per day'),
       );
       return early.length > 0
-        ? { say: 'Avoid bending the low back fully soon after waking.', lines: idsOf(early) }
+        ? {
+            say: 'Avoid bending the low back fully soon after waking; “every 2h” begins on waking.',
+            lines: idsOf(early),
+          }
         : null;
     },
   },

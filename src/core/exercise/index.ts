@@ -1,2 +1,3 @@
 export * from './exercise';
+export * from './flags';
 export * from './substitute';

@@ -5,6 +5,7 @@ import {
   heldFromBelow,
   padThickness,
   roundMeasure,
+  stepSlides,
   wedgeFit,
 } from '../measures';
 import { HELD_BY } from './about';
@@ -113,8 +114,7 @@ export const POSTURE_RULES: readonly FindingRule[] = [
     source: TRADE,
     towards: 'looking up only as far as the backward push is kept',
     read: (facts) => {
-      const body = latest(facts, 'step-feel')?.body;
-      return body?.form === 'choice' && body.option === 'slides away'
+      return stepSlides(latest(facts, 'step-feel')?.body ?? null)
         ? [
             {
               measure: 'step-feel',

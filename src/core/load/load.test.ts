@@ -117,7 +117,17 @@ describe('one-repetition maximum (Epley 1985, Brzycki 1993; memory)', () => {
     };
     expect(contradiction('3x10 80% 1rm')).toMatchObject({ asked: 10, percent: 80 });
     expect(contradiction('3x8 80% 1rm')).toBeNull();
-    expect(contradiction('3x10 60% 1rm')).toBeNull();
+    expect(contradiction('3x9 80% 1rm')).toBeNull();
+    expect(contradiction('3x6 80% 1rm')).toBeNull();
+    expect(contradiction('3x5 80% 1rm')).toMatchObject({ kind: 'too light', asked: 5 });
+    expect(contradiction('3x10 60% 1rm')).toMatchObject({ kind: 'too light', set: 1 });
+    expect(contradiction('3x10 110% 10rm')).toMatchObject({ kind: 'too heavy', of: '10rm' });
+    expect(contradiction('x1 140% 10rm')).toMatchObject({ kind: 'too heavy', asked: 1 });
+    // Set by set: a pyramid is no contradiction, whatever its first set and its last load are.
+    expect(contradiction('10-8-6 60/70/80% 1rm')).toBeNull();
+    expect(contradiction('6-8-10 60/70/80% 1rm')).toMatchObject({ kind: 'too heavy', set: 3 });
+    // DeLorme & Watkins 1948: the first two sets are light on purpose.
+    expect(contradiction('3x10 50/75/100% 10rm')).toBeNull();
     expect(contradiction('3x10 100% 10rm')).toBeNull();
     expect(contradiction('3x10')).toBeNull();
   });

@@ -1,4 +1,4 @@
-import type { Dose, Head } from '../dose';
+import type { Dose, Head, Load } from '../dose';
 import { repsOfSet, setsOf } from '../dose';
 import { type Fraction, fraction } from './endurance';
 
@@ -39,29 +39,57 @@ export function repsAllowed(f: Fraction): { readonly least: number; readonly mos
   return { least: Math.min(epley, second), most: Math.max(epley, second) };
 }
 
-function mostReps(head: Head): number {
-  return Math.max(
-    ...Array.from({ length: setsOf(head).most }, (_, set) => repsOfSet(head, set).most),
-  );
-}
+/** The ten-repetition maximum as a share of the one-repetition maximum: the formulas agree on it. */
+const TEN_OF_ONE = 0.75;
+
+/** How far repetitions may lie from what the formulas allow: people and exercises differ so much. */
+const SPREAD = 0.2;
 
 export type LoadContradiction = {
-  /** Repetitions the line asks at most. */
+  readonly kind: 'too heavy' | 'too light';
+  /** The first set it is about, from 1. */
+  readonly set: number;
+  /** Repetitions the line asks there: most of a too heavy one, least of a too light one. */
   readonly asked: number;
+  /** As written. */
   readonly percent: number;
+  readonly of: '1rm' | '10rm';
+  /** What the formulas allow at that load. */
   readonly allowed: { readonly least: number; readonly most: number };
 };
 
 /**
- * A load of the one-repetition maximum that its own repetitions contradict, such as 3 × 10 at 80 %.
+ * Where a load of a known maximum and its repetitions contradict each other, judged set by set: a set
+ * fits when its repetitions lie within 20 % of what the formulas allow (Epley 1985, Brzycki 1993;
+ * memory). One set that is too heavy is enough; too light is said only where every set is, since the
+ * first sets of many schemes are light on purpose.
  *
- * @returns null where there is no such load, or it allows what is asked
+ * @returns null where there is no such load, or nothing contradicts
+ * @example loadContradiction(parse('3x10 80% 1rm')) // too heavy: about 7.5 to 8.2 can be done
  */
 export function loadContradiction(dose: Dose): LoadContradiction | null {
   const { load, head } = dose;
-  if (load?.kind !== 'percent' || load.of !== '1rm') return null;
-  const percent = Math.max(...load.perSet);
-  const allowed = repsAllowed(fraction(percent / 100));
-  const asked = mostReps(head);
-  return asked > Math.ceil(allowed.most) ? { asked, percent, allowed } : null;
+  if (load?.kind !== 'percent') return null;
+  const found = Array.from({ length: setsOf(head).most }, (_, set) => judgedSet(head, load, set));
+  const heavy = found.find((one) => one?.kind === 'too heavy');
+  const light = found.every((one) => one?.kind === 'too light') ? found[0] : null;
+  return heavy ?? light ?? null;
+}
+
+function judgedSet(
+  head: Head,
+  load: Extract<Load, { kind: 'percent' }>,
+  set: number,
+): LoadContradiction | null {
+  const percent = load.perSet[Math.min(set, load.perSet.length - 1)] ?? 0;
+  const share = (percent / 100) * (load.of === '10rm' ? TEN_OF_ONE : 1);
+  const allowed = repsAllowed(fraction(Math.min(1, share)));
+  const { least, most } = repsOfSet(head, set);
+  const found = { set: set + 1, percent, of: load.of, allowed };
+  // Beyond the one-repetition maximum nothing can be done at all.
+  if (share > 1 || most > allowed.most * (1 + SPREAD))
+    return { ...found, kind: 'too heavy', asked: most };
+  return least < allowed.least * (1 - SPREAD)
+    ? { ...found, kind: 'too light', asked: least }
+    : null;
 }

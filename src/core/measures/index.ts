@@ -10,5 +10,6 @@ export * from './kinds';
 export * from './measured';
 export * from './scores';
 export * from './side-photo';
+export * from './step-feel';
 export * from './trials';
 export * from './words';

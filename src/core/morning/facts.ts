@@ -85,6 +85,7 @@ export type MorningEvent =
   | { readonly type: 'taught'; readonly lines: readonly TaughtLine[] }
   | { readonly type: 'home told'; readonly home: HomeBody }
   | { readonly type: 'nerves examined'; readonly deficitGrows: boolean }
+  | { readonly type: 'step felt'; readonly stepSlides: boolean }
   | { readonly type: 'episode opened'; readonly complaint: string }
   | { readonly type: 'episode closed' }
   | { readonly type: 'day begun'; readonly today: LocalDate };
@@ -140,6 +141,8 @@ export function withEvent(facts: MorningFacts, event: MorningEvent): MorningFact
       return withRecord(facts, { home: event.home });
     case 'nerves examined':
       return withRecord(facts, { deficitGrows: event.deficitGrows });
+    case 'step felt':
+      return withRecord(facts, { stepSlides: event.stepSlides });
     case 'episode opened':
       return { ...facts, complaint: event.complaint, closed: false };
     case 'episode closed':

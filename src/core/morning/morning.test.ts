@@ -72,6 +72,7 @@ const FACTS: MorningFacts = {
     faults: new Map(),
     decisions: [],
     deficitGrows: false,
+    stepSlides: false,
   },
   complaint: 'Neck',
   closed: false,
@@ -166,6 +167,7 @@ describe('one event brings the facts up to date', () => {
       { type: 'decided', decision },
       { type: 'decided', decision: { ...decision, key: 'newer' } },
       { type: 'nerves examined', deficitGrows: true },
+      { type: 'step felt', stepSlides: true },
       { type: 'put aside', mark },
       { type: 'version sent', version: version(2, 1) },
       { type: 'episode closed' },
@@ -175,6 +177,7 @@ describe('one event brings the facts up to date', () => {
       screenedOn: TODAY,
       precautions: ['latex'],
       deficitGrows: true,
+      stepSlides: true,
     });
     expect(facts.openReferrals).toEqual(['b']);
     expect(facts.record.decisions.map(({ key }) => key)).toEqual(['newer', 'k']);

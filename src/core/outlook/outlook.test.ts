@@ -86,6 +86,7 @@ function record(change: Partial<FollowRecord['facts']> = {}): FollowRecord {
     faults: new Map(),
     decisions: [],
     deficitGrows: false,
+    stepSlides: false,
   };
 }
 

@@ -4,7 +4,13 @@ import { type LineFacts, type LineOutlook, type Proposal, outlooksOf } from '../
 import type { TriageLimits } from '../records';
 import { limbWord, limbsOf } from './limbs';
 import { logsOf } from './logs';
-import { type Decided, type FollowRecord, circumstancesIn, judgedVersion } from './record';
+import {
+  type Decided,
+  type FollowRecord,
+  circumstancesIn,
+  judgedVersion,
+  precautionsIn,
+} from './record';
 
 /** The exercises a clinic chooses from. */
 export type Choice = {
@@ -36,7 +42,7 @@ export function outlook(
           school: line.school,
           logs: logsOf(record, line),
           goodSessions,
-          precautions: record.precautions,
+          precautions: precautionsIn(record),
           above: above(exercise),
           below: below(exercise),
           owned: record.home?.weights ?? [],

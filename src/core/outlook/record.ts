@@ -2,7 +2,7 @@ import type { Circumstances } from '../choose';
 import type { DayReport, HistoryFacts } from '../history';
 import type { SentVersion } from '../programme';
 import type { Decision, HomeBody, MeasurementBody, TaughtLine } from '../records';
-import type { PrecautionId } from '../screen';
+import { type MeasuredDangers, type PrecautionId, withMeasured } from '../screen';
 import { nerveChange } from '../symptoms';
 import type { LocalDate } from '../units';
 
@@ -24,6 +24,7 @@ export type RecordFacts = Omit<HistoryFacts, 'versions'> & {
 export type FollowRecord<D extends Decided = Decided, F extends RecordFacts = RecordFacts> = {
   readonly facts: F;
   readonly reports: ReadonlyMap<LocalDate, DayReport>;
+  /** Those the screening names; `precautionsIn` adds what was measured. */
   readonly precautions: readonly PrecautionId[];
   readonly screenedOn: LocalDate | null;
   readonly home: HomeBody | null;
@@ -33,7 +34,7 @@ export type FollowRecord<D extends Decided = Decided, F extends RecordFacts = Re
   readonly decisions: readonly D[];
   /** The newest nerve examination found less strength or feeling than the one before. */
   readonly deficitGrows: boolean;
-};
+} & MeasuredDangers;
 
 /** The version whose lines are judged: the newest, also while it is still to begin. */
 export function judgedVersion({ facts }: FollowRecord): SentVersion | null {
@@ -41,8 +42,18 @@ export function judgedVersion({ facts }: FollowRecord): SentVersion | null {
 }
 
 /** What closes or opens steps of the stairs for a patient. */
-export function circumstancesIn({ home, precautions }: FollowRecord): Circumstances {
-  return { props: home?.props ?? null, cannot: home?.cannot ?? [], precautions };
+export function circumstancesIn(record: FollowRecord): Circumstances {
+  const { home } = record;
+  return {
+    props: home?.props ?? null,
+    cannot: home?.cannot ?? [],
+    precautions: precautionsIn(record),
+  };
+}
+
+/** The screening's precautions with those of what was measured. */
+export function precautionsIn(record: FollowRecord): readonly PrecautionId[] {
+  return withMeasured(record.precautions, record);
 }
 
 /**

@@ -2,7 +2,8 @@ import { EXERCISES } from '@/catalogue';
 import { parseDose } from '../dose';
 import { ABOUT_NOTHING } from '../findings';
 import { localDate } from '../units';
-import { type CheckFacts, SCREENED, isFine, plannedLine, programmeChecks } from '.';
+import { SCREENED } from '../screen';
+import { type CheckFacts, isFine, plannedLine, programmeChecks } from '.';
 
 const FIRST = localDate('2026-11-23');
 
@@ -47,10 +48,13 @@ describe('a programme is called safe', () => {
     });
     expect(first).toEqual([
       ['current', true, ''],
-      ['none', false, expect.stringContaining('look: Not screened yet')],
-      ['waiting', false, expect.stringContaining('waits for a practitioner')],
+      ['on paper', true, expect.stringContaining('note: Screened on paper')],
+      ['none', false, expect.stringContaining('stops: Not screened yet')],
+      ['new episode', false, expect.stringContaining('stops: The screening is of an earlier')],
+      ['waiting', false, expect.stringContaining('stops: Answers wait for a practitioner')],
       ['unfinished', false, expect.stringContaining('an unanswered question is not a no')],
-      ['old', false, expect.stringContaining('older than the clinic’s limit')],
+      ['danger since', false, expect.stringContaining('stops: A sign to stop or an injury')],
+      ['old', false, expect.stringContaining('stops: The screening is older than')],
     ]);
   });
 

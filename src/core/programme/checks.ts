@@ -2,7 +2,15 @@ import type { ConfirmedFinding } from '../choose';
 import { orderHints, tradeWarnings, uncoveredFindings } from '../choose';
 import { propStates } from '../exercise';
 import { holdCheck } from '../load';
-import { type Flag, type PrecautionId, PRECAUTIONS, TRAITS } from '../screen';
+import {
+  type Flag,
+  type PrecautionId,
+  type Screened,
+  PRECAUTIONS,
+  TRAITS,
+  UNSCREENED,
+  standsFor,
+} from '../screen';
 import type { LocalDate, Range, Seconds } from '../units';
 import type { PlannedLine } from './planned-line';
 
@@ -29,20 +37,6 @@ export type CheckedLine = {
   readonly flags: readonly Flag[];
   /** Flags that have no reason to go ahead yet. */
   readonly openFlags: readonly Flag[];
-};
-
-/**
- * Where the screening stands: an unscreened patient is not safe, and neither are answers that nobody
- * has confirmed, or old ones.
- */
-export const SCREENED = ['current', 'none', 'waiting', 'unfinished', 'old'] as const;
-export type Screened = (typeof SCREENED)[number];
-
-const UNSCREENED: Readonly<Record<Exclude<Screened, 'current'>, string>> = {
-  none: 'Not screened yet: nobody has asked for the signs that forbid exercise. Screen first.',
-  waiting: 'The screening waits for a practitioner to confirm it.',
-  unfinished: 'The screening is not finished: an unanswered question is not a no.',
-  old: 'The screening is older than the clinic’s limit. Screen again.',
 };
 
 export type CheckFacts = {
@@ -119,8 +113,16 @@ function safe(facts: CheckFacts): Check[] {
         },
       ]
     : [];
-  if (facts.screened !== 'current')
-    checks.unshift({ area, weight: 'look', say: UNSCREENED[facts.screened], line: null });
+  const { screened } = facts;
+  if (screened === 'on paper')
+    checks.push({
+      area,
+      weight: 'note',
+      say: 'Screened on paper, as written under Screen. It holds until the next visit.',
+      line: null,
+    });
+  else if (!standsFor(screened))
+    checks.unshift({ area, weight: 'stops', say: UNSCREENED[screened], line: null });
   for (const { id, name, flags, openFlags } of facts.lines) {
     for (const { precaution, trait } of openFlags)
       checks.push({

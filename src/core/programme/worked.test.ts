@@ -1,17 +1,17 @@
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
 import { doseFrom } from '../../../tests/support/dose-lines';
+import { lineFlags } from '../exercise';
 import { FIRST, exerciseOf, plannedLines, waking } from '../../../tests/support/programme-cases';
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
 import { formatDose } from '../dose';
 import { nextRungIn } from '../choose';
 import { ABOUT_NOTHING } from '../findings';
 import type { Zone } from '../schedule';
-import { PRECAUTIONS, type PrecautionId, doseTraits, flagsOn } from '../screen';
+import { PRECAUTIONS, type PrecautionId, SCREENED } from '../screen';
 import { addDays } from '../units';
 import {
   CHECK_AREAS,
-  SCREENED,
   cheapestCuts,
   cutText,
   fullestDay,
@@ -121,7 +121,7 @@ it('what the checks say of any programme', () => {
     drawnCases(facts, 70, 13).map(([lines, precautions, props, minutesADay, least, roll]) => {
       const checks = programmeChecks({
         lines: lines.map((line, i) => {
-          const flags = flagsOn(precautions, [...line.exercise.traits, ...doseTraits(line.dose)]);
+          const flags = lineFlags(precautions, line.exercise, line.dose);
           return {
             id: line.lineage,
             name: line.exercise.name,

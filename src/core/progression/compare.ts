@@ -23,15 +23,29 @@ const BEAT_DAYS = 28;
 
 /** Days of a week on which a line is due, on average over four weeks. */
 export function daysAWeek(dose: Dose): number {
+  return (beat(dose).filter(Boolean).length * 7) / BEAT_DAYS;
+}
+
+/**
+ * Whether a line is due on two days in a row: also on weekdays only, which are five days a week.
+ *
+ * @example hasDaysInARow(parse('x10 mon tue')) // true
+ * @example hasDaysInARow(parse('x10 mon wed fri')) // false
+ */
+export function hasDaysInARow(dose: Dose): boolean {
+  const due = beat(dose);
+  // The four weeks come round, so that a Sunday is followed by a Monday.
+  return due.some((isDue, day) => isDue && due[(day + 1) % BEAT_DAYS]);
+}
+
+/** On which of four weeks' days a line is due, whenever it begins or ends. */
+function beat(dose: Dose): boolean[] {
   const anchor = localDate('2026-01-05');
   const bare: Dose = { ...dose };
   delete (bare as { fromDay?: number }).fromDay;
   delete (bare as { until?: unknown }).until;
-  const due = Array.from({ length: BEAT_DAYS }, (_, ahead): LocalDate => addDays(anchor, ahead));
-  return (
-    (due.filter((date) => isDueOn({ lineage: '', anchor, dose: bare }, date)).length * 7) /
-    BEAT_DAYS
-  );
+  const days = Array.from({ length: BEAT_DAYS }, (_, ahead): LocalDate => addDays(anchor, ahead));
+  return days.map((date) => isDueOn({ lineage: '', anchor, dose: bare }, date));
 }
 
 /** Reckons a dose by the same timeline the player plays. */

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
 import { SORENESS, SKIP_REASONS } from '../adherence';
 import { formatDose } from '../dose';
-import { type Exercise, type SchoolId } from '../exercise';
-import { PRECAUTIONS, type PrecautionId, doseTraits, flagsOn } from '../screen';
+import { type Exercise, type SchoolId, lineFlags } from '../exercise';
+import { PRECAUTIONS, type PrecautionId } from '../screen';
 import { addDays, localDate } from '../units';
 import {
   GOOD_SESSIONS,
@@ -332,7 +332,7 @@ it('nothing proposed ever leaves a school’s limits, or adds what a precaution 
           true,
         );
         const flags = (of: typeof dose) =>
-          flagsOn(precautions, [...one.traits, ...doseTraits(of)]).map(({ trait }) => trait);
+          lineFlags(precautions, one, of).map(({ trait }) => trait);
         const before = flags(dose);
         expect(flags(step.dose).filter((trait) => !before.includes(trait))).toEqual([]);
         // What is proposed can be written as a dose line and read back.

@@ -1,6 +1,6 @@
 import { type Dose, doseDifference, sayDoseChange } from '../dose';
-import type { Exercise } from '../exercise';
-import { type PrecautionId, PRECAUTIONS, TRAITS, doseTraits, flagsOn } from '../screen';
+import { type Exercise, lineFlags } from '../exercise';
+import { type PrecautionId, PRECAUTIONS, TRAITS } from '../screen';
 import { easierDose, withDayBetween } from './easier';
 import { READINESS, adjustedDose } from './readiness';
 import { SCHOOLS, doseOf } from './schools';
@@ -314,12 +314,9 @@ function capped(facts: StepFacts, step: Step): Step {
   if (step.dose === null || step.move === 'step back') return step;
   const beyond = facts.school ? SCHOOLS[facts.school.id].beyond(step.dose) : null;
   if (beyond !== null) return stays(`${step.why} Not proposed: ${beyond}`, step.source);
-  const before = flagsOn(facts.precautions, [
-    ...facts.exercise.traits,
-    ...doseTraits(facts.dose),
-  ]).map(({ trait }) => trait);
+  const before = lineFlags(facts.precautions, facts.exercise, facts.dose).map(({ trait }) => trait);
   const exercise = step.exercise ?? facts.exercise;
-  const added = flagsOn(facts.precautions, [...exercise.traits, ...doseTraits(step.dose)]).find(
+  const added = lineFlags(facts.precautions, exercise, step.dose).find(
     ({ trait }) => !before.includes(trait),
   );
   return added

@@ -59,6 +59,7 @@ export const CARE_KINDS = [
   'injection',
   'medicine changed',
   'work changed',
+  'injury',
   'other',
 ] as const;
 
@@ -133,6 +134,16 @@ export type RemindersBody = z.infer<typeof RemindersBody>;
 export const PhotoRequestBody = z.object({ note: text('What to look out for', 200) });
 export type PhotoRequestBody = z.infer<typeof PhotoRequestBody>;
 
+/**
+ * Why there is no screening here: a practitioner screened on paper, on which day. It stands in for a
+ * missing one in this episode until the next visit.
+ */
+export const ScreenedOnPaperBody = z.object({
+  why: words('Why it is not here', 300),
+  screenedOn: dateText,
+});
+export type ScreenedOnPaperBody = z.infer<typeof ScreenedOnPaperBody>;
+
 /** What an entry of each kind holds. */
 export const FILE_BODIES = {
   history: HistoryBody,
@@ -143,6 +154,7 @@ export const FILE_BODIES = {
   'day-plan': DayPlanBody,
   reminders: RemindersBody,
   'photo-request': PhotoRequestBody,
+  'screened-on-paper': ScreenedOnPaperBody,
 } as const;
 export type FileBodies = { readonly [Kind in FileEntryKind]: z.output<(typeof FILE_BODIES)[Kind]> };
 
@@ -164,6 +176,7 @@ export const FileEntryDraft = z.discriminatedUnion('kind', [
   z.object({ ...common, kind: z.literal('day-plan'), body: DayPlanBody }),
   z.object({ ...common, kind: z.literal('reminders'), body: RemindersBody }),
   z.object({ ...common, kind: z.literal('photo-request'), body: PhotoRequestBody }),
+  z.object({ ...common, kind: z.literal('screened-on-paper'), body: ScreenedOnPaperBody }),
 ]);
 export type FileEntryDraft = z.infer<typeof FileEntryDraft>;
 export type FileEntryKind = keyof typeof FILE_BODIES;

@@ -7,6 +7,7 @@ import {
   TRADE,
   all,
   any,
+  unless,
   yes,
 } from './rule';
 
@@ -68,25 +69,18 @@ export const BLOCKING_RULES: readonly ScreeningRule[] = [
   {
     id: 'injury-not-alert',
     outcome: 'emergency',
-    when: all(yes('neck-injury'), { no: 'neck-injury-cleared' }, { no: 'alert-stable' }),
+    when: all(yes('neck-injury'), unless('neck-injury-cleared'), { no: 'alert-stable' }),
     reason: 'Neck injury, and not fully alert and stable.',
     source: `${NECK_RULE} It does not apply here.`,
     precaution: 'neck injury',
   },
   {
-    id: 'injury-image',
+    id: 'injury-signs',
     outcome: 'emergency',
-    when: { neckInjury: 'image' },
-    reason: 'After this neck injury an image is needed before the neck is moved on purpose.',
-    source: NECK_RULE,
-    precaution: 'neck injury',
-  },
-  {
-    id: 'injury-high-risk',
-    outcome: 'emergency',
-    when: { neckInjuryHighRisk: true },
-    reason: 'Recent neck injury with a high-risk factor: age, how it happened, or tingling limbs.',
-    source: NECK_RULE,
+    when: { neckInjurySigns: true },
+    reason:
+      'Neck injury with a sign that asks for an image before the neck is moved on purpose: age, how it happened, tingling limbs, no low-risk factor, or a neck that does not turn.',
+    source: `${NECK_RULE} Its signs count where the rule itself does not apply.`,
     precaution: 'neck injury',
   },
   {
@@ -113,6 +107,19 @@ export const BLOCKING_RULES: readonly ScreeningRule[] = [
     }),
     reason: 'Injury to the back with bones that may break easily.',
     source: TRADE,
+  },
+  {
+    id: 'back-injury-hard-new',
+    outcome: 'same day',
+    when: all(
+      yes('back-injury'),
+      yes('back-injury-hard'),
+      yes('back-injury-new'),
+      unless('back-injury-seen'),
+    ),
+    reason: 'A hard injury to the back within two weeks that no physician has examined.',
+    source: TRADE,
+    precaution: 'after back injury',
   },
   {
     id: 'both-legs',
@@ -211,6 +218,22 @@ export const BLOCKING_RULES: readonly ScreeningRule[] = [
     reason: 'Dizziness on moving the head, with nausea.',
     source: TRADE,
     precaution: 'cord or artery signs',
+  },
+  {
+    id: 'nausea-headache',
+    outcome: 'refer',
+    when: all(yes('nausea'), yes('nausea-headache'), unless('nausea-explained')),
+    reason: 'Nausea with headache, and no known cause.',
+    source: TRADE,
+    precaution: 'nausea',
+  },
+  {
+    id: 'back-injury-hard',
+    outcome: 'refer',
+    when: all(yes('back-injury'), yes('back-injury-hard'), unless('back-injury-seen')),
+    reason: 'A hard injury to the back that no physician has examined.',
+    source: TRADE,
+    precaution: 'after back injury',
   },
   {
     id: 'unlike-before',

@@ -1,12 +1,16 @@
 import { type ScreeningAnswers, type Truth, truthOf } from './answers';
 import { type CordVerdict, cordSigns } from './cord-signs';
-import { type NeckInjuryVerdict, highNeckInjuryRisks, neckInjuryRule } from './neck-injury';
+import { type NeckInjuryVerdict, neckInjurySigns, neckInjuryRule } from './neck-injury';
 import type { QuestionId } from './question-ids';
 
 /** What a rule waits for, as data. */
 export type Condition =
   | { readonly yes: QuestionId }
   | { readonly no: QuestionId }
+  /** Anything but "yes": what was not asked reassures nobody. */
+  | { readonly unless: QuestionId }
+  /** Not asked yet, or not tested. */
+  | { readonly open: QuestionId }
   | { readonly all: readonly Condition[] }
   | { readonly any: readonly Condition[] }
   | { readonly atLeast: number; readonly of: readonly QuestionId[] }
@@ -16,7 +20,7 @@ export type Condition =
   | { readonly pressureOver: readonly [number, number]; readonly orAt: boolean }
   | { readonly pressureUnknown: true }
   | { readonly neckInjury: NeckInjuryVerdict['kind'] }
-  | { readonly neckInjuryHighRisk: true }
+  | { readonly neckInjurySigns: true }
   | { readonly cord: CordVerdict['kind'] };
 
 /**
@@ -28,6 +32,8 @@ export type Condition =
 export function holds(condition: Condition, facts: ScreeningAnswers): Truth {
   if ('yes' in condition) return truthOf(facts, condition.yes);
   if ('no' in condition) return not(truthOf(facts, condition.no));
+  if ('unless' in condition) return truthOf(facts, condition.unless) !== true;
+  if ('open' in condition) return truthOf(facts, condition.open) === null;
   if ('all' in condition) return every(condition.all.map((part) => holds(part, facts)));
   if ('any' in condition) return not(every(condition.any.map((part) => not(holds(part, facts)))));
   if ('atLeast' in condition) {
@@ -46,7 +52,7 @@ export function holds(condition: Condition, facts: ScreeningAnswers): Truth {
   }
   if ('pressureUnknown' in condition) return facts.pressure === null;
   if ('neckInjury' in condition) return neckInjuryRule(facts).kind === condition.neckInjury;
-  if ('neckInjuryHighRisk' in condition) return highNeckInjuryRisks(facts).length > 0;
+  if ('neckInjurySigns' in condition) return neckInjurySigns(facts).length > 0;
   return cordSigns(facts).kind === condition.cord;
 }
 

@@ -169,6 +169,22 @@ export const ILLNESS_QUESTIONS: readonly Question[] = [
     toPatient: true,
   },
   {
+    id: 'nausea-headache',
+    group: 'artery',
+    ask: 'Headache with the nausea',
+    toPatient: true,
+    when: { yes: 'nausea' },
+    byItself: true,
+  },
+  {
+    id: 'nausea-explained',
+    group: 'artery',
+    ask: 'The nausea has a known cause (a medicine, a stomach illness, pregnancy)',
+    toPatient: true,
+    when: { yes: 'nausea' },
+    calms: ['nausea-headache'],
+  },
+  {
     id: 'fainting',
     group: 'artery',
     ask: 'Fainting that nobody has explained',

@@ -2,6 +2,8 @@ import type { Condition } from './condition';
 import type { Question } from './question';
 
 const injured: Condition = { yes: 'neck-injury' };
+const backInjured: Condition = { yes: 'back-injury' };
+const operated: Condition = { yes: 'surgery' };
 const notCleared: Condition = { all: [injured, { no: 'neck-injury-cleared' }] };
 
 /** Injury, concussion and surgery, with the guided rule for the neck. */
@@ -18,21 +20,21 @@ export const INJURY_QUESTIONS: readonly Question[] = [
     ask: 'Examined by a physician since, and cleared for exercise',
     toPatient: true,
     when: injured,
-    guided: true,
+    calms: ['injury-not-alert', 'injury-signs', 'injury-outside-rule', 'injury-open'],
   },
   {
     id: 'injury-recent',
     group: 'injury',
     ask: 'Blunt injury within the last 48 hours',
     when: notCleared,
-    guided: true,
+    calms: ['injury-outside-rule', 'injury-open'],
   },
   {
     id: 'alert-stable',
     group: 'injury',
     ask: 'Fully alert, and vital signs stable',
     when: notCleared,
-    guided: true,
+    calms: ['injury-not-alert', 'injury-outside-rule', 'injury-open'],
   },
   {
     id: 'spinal-disease',
@@ -57,20 +59,44 @@ export const INJURY_QUESTIONS: readonly Question[] = [
     group: 'injury',
     ask: 'Any one low-risk factor: simple rear-end crash, sitting up, walked at any time since, pain came late, no tenderness along the mid-line',
     when: notCleared,
-    guided: true,
+    calms: ['injury-signs', 'injury-open'],
   },
   {
     id: 'turns-45',
     group: 'injury',
     ask: 'Turns the head 45° to both sides by themselves (test only with a low-risk factor)',
     when: notCleared,
-    guided: true,
+    calms: ['injury-signs', 'injury-open'],
   },
   {
     id: 'back-injury',
     group: 'injury',
     ask: 'Recent injury to the back (fall, lift, crash)',
     toPatient: true,
+  },
+  {
+    id: 'back-injury-new',
+    group: 'injury',
+    ask: 'When: the injury to the back is less than two weeks old',
+    toPatient: true,
+    when: backInjured,
+    byItself: true,
+  },
+  {
+    id: 'back-injury-hard',
+    group: 'injury',
+    ask: 'How: a fall from a height or down stairs, a crash, or a heavy blow',
+    toPatient: true,
+    when: backInjured,
+    byItself: true,
+  },
+  {
+    id: 'back-injury-seen',
+    group: 'injury',
+    ask: 'Seen by whom: examined by a physician since, and cleared for exercise',
+    toPatient: true,
+    when: backInjured,
+    calms: ['back-injury-hard', 'back-injury-hard-new'],
   },
   {
     id: 'concussion',
@@ -84,7 +110,7 @@ export const INJURY_QUESTIONS: readonly Question[] = [
     ask: 'Concussion seen by a physician, and cleared for exercise',
     toPatient: true,
     when: { yes: 'concussion' },
-    guided: true,
+    calms: ['concussion-not-seen'],
   },
   {
     id: 'surgery',
@@ -96,7 +122,39 @@ export const INJURY_QUESTIONS: readonly Question[] = [
     id: 'surgery-protocol',
     group: 'injury',
     ask: 'The surgeon’s protocol for exercise is in the record',
-    when: { yes: 'surgery' },
-    guided: true,
+    when: operated,
+    calms: ['surgery-without-protocol'],
+  },
+  {
+    id: 'surgery-neck',
+    group: 'injury',
+    ask: 'The surgery was on the neck or the upper back',
+    toPatient: true,
+    when: operated,
+    byItself: true,
+  },
+  {
+    id: 'surgery-arm',
+    group: 'injury',
+    ask: 'The surgery was on the shoulder or the arm',
+    toPatient: true,
+    when: operated,
+    byItself: true,
+  },
+  {
+    id: 'surgery-back',
+    group: 'injury',
+    ask: 'The surgery was on the low back',
+    toPatient: true,
+    when: operated,
+    byItself: true,
+  },
+  {
+    id: 'surgery-leg',
+    group: 'injury',
+    ask: 'The surgery was on the hip or the leg',
+    toPatient: true,
+    when: operated,
+    byItself: true,
   },
 ];

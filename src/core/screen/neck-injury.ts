@@ -17,7 +17,8 @@ const NECK_RULE_OLD_FROM = 65;
  * The published rule for imaging after a neck injury (Canadian C-spine rule, Stiell 2001), for
  * alert, stable adults with a recent blunt injury, not pregnant, without known spinal disease or
  * earlier neck surgery. A high-risk factor, no low-risk factor, or not turning 45° both ways asks
- * for an image. Where it does not apply the answer is to refer, never to clear.
+ * for an image. Where it does not apply the answer is to refer, never to clear, and its signs count
+ * all the same.
  *
  * @example // alert, recent, low-risk, turns 45° → { kind: 'cleared by the rule' }
  */
@@ -35,11 +36,8 @@ export function neckInjuryRule(facts: ScreeningAnswers): NeckInjuryVerdict {
   ] as const;
   const because = outside.filter(([fails]) => fails).map(([, words]) => words);
   if (because.length > 0) return { kind: 'does not apply', because };
-  const risks = highNeckInjuryRisks(facts);
-  if (risks.length > 0) return { kind: 'image', because: risks };
-  if (is('low-risk-factor') === false) return { kind: 'image', because: ['no low-risk factor'] };
-  if (is('turns-45') === false)
-    return { kind: 'image', because: ['cannot turn 45° to both sides'] };
+  const signs = neckInjurySigns(facts);
+  if (signs.length > 0) return { kind: 'image', because: signs };
   const open: readonly (readonly [Truth, string])[] = [
     [is('neck-injury-cleared'), 'seen by a physician since'],
     [is('injury-recent'), 'when it happened'],
@@ -57,20 +55,21 @@ export function neckInjuryRule(facts: ScreeningAnswers): NeckInjuryVerdict {
 }
 
 /**
- * The rule's high-risk factors that hold after an injury neither old nor cleared by a physician.
- * They stand by themselves: what takes the rule away (pregnancy, a known disease) makes none of
- * them smaller.
+ * What speaks for an image after an injury that no physician has cleared: the rule's high-risk
+ * factors, no low-risk factor, or a neck that does not turn 45°. They stand by themselves: what takes
+ * the rule away (more than 48 hours, pregnancy, a known disease, a child) makes none of them smaller.
  *
  * @returns their words; none when there is no such injury
  */
-export function highNeckInjuryRisks(facts: ScreeningAnswers): readonly string[] {
+export function neckInjurySigns(facts: ScreeningAnswers): readonly string[] {
   const is = (id: QuestionId) => truthOf(facts, id);
   if (is('neck-injury') !== true || is('neck-injury-cleared') === true) return [];
-  if (is('injury-recent') === false) return [];
-  const factors = [
+  const signs = [
     [facts.age !== null && facts.age >= NECK_RULE_OLD_FROM, `${NECK_RULE_OLD_FROM} or over`],
     [is('dangerous-mechanism') === true, 'dangerous mechanism'],
     [is('limb-tingling') === true, 'tingling in the limbs'],
+    [is('low-risk-factor') === false, 'no low-risk factor'],
+    [is('turns-45') === false, 'cannot turn 45° to both sides'],
   ] as const;
-  return factors.filter(([holds]) => holds).map(([, words]) => words);
+  return signs.filter(([holds]) => holds).map(([, words]) => words);
 }

@@ -6,8 +6,11 @@ import {
   TRADE,
   all,
   any,
+  unless,
   yes,
 } from './rule';
+
+const SURGERY_REGIONS = ['surgery-neck', 'surgery-arm', 'surgery-back', 'surgery-leg'] as const;
 
 /** Rules that let exercise go ahead with a named precaution. Adding one is adding a row. */
 export const PRECAUTION_RULES: readonly ScreeningRule[] = [
@@ -23,6 +26,22 @@ export const PRECAUTION_RULES: readonly ScreeningRule[] = [
     reason: 'Neck injury, cleared.',
     source: NECK_RULE,
     precaution: 'after neck injury',
+  },
+  {
+    id: 'back-injury',
+    outcome: 'precautions',
+    when: yes('back-injury'),
+    reason: 'Recent injury to the back.',
+    source: TRADE,
+    precaution: 'after back injury',
+  },
+  {
+    id: 'nausea',
+    outcome: 'precautions',
+    when: yes('nausea'),
+    reason: 'Nausea.',
+    source: TRADE,
+    precaution: 'nausea',
   },
   {
     id: 'weak-immunity',
@@ -42,10 +61,52 @@ export const PRECAUTION_RULES: readonly ScreeningRule[] = [
   {
     id: 'surgery',
     outcome: 'precautions',
-    when: yes('surgery'),
-    reason: 'Recent surgery.',
+    when: all(yes('surgery'), ...SURGERY_REGIONS.map((id) => unless(id)), {
+      any: SURGERY_REGIONS.map((open) => ({ open })),
+    }),
+    reason: 'Recent surgery, and nobody has said where.',
     source: TRADE,
     precaution: 'surgery',
+  },
+  {
+    id: 'surgery-elsewhere',
+    outcome: 'precautions',
+    when: all(yes('surgery'), ...SURGERY_REGIONS.map((no) => ({ no }))),
+    reason: 'Recent surgery elsewhere (chest, belly, head).',
+    source: TRADE,
+    precaution: 'surgery elsewhere',
+  },
+  {
+    id: 'surgery-neck',
+    outcome: 'precautions',
+    when: all(yes('surgery'), yes('surgery-neck')),
+    reason: 'Recent surgery on the neck or the upper back.',
+    source: TRADE,
+    precaution: 'surgery neck',
+  },
+  {
+    id: 'surgery-arm',
+    outcome: 'precautions',
+    when: all(yes('surgery'), yes('surgery-arm')),
+    reason: 'Recent surgery on the shoulder or the arm.',
+    source: TRADE,
+    precaution: 'surgery arm',
+  },
+  {
+    id: 'surgery-back',
+    outcome: 'precautions',
+    when: all(yes('surgery'), yes('surgery-back')),
+    reason: 'Recent surgery on the low back.',
+    source: TRADE,
+    precaution: 'surgery back',
+  },
+  {
+    id: 'surgery-leg',
+    outcome: 'precautions',
+    when: all(yes('surgery'), yes('surgery-leg')),
+    reason: 'Recent surgery on the hip or the leg.',
+    source: TRADE,
+    precaution: 'surgery leg',
   },
   {
     id: 'pressure-caution',

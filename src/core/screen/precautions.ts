@@ -38,7 +38,14 @@ export const TRAITS = {
   kneeling: 'kneeling',
   'front support': 'front support on the arms',
   'latex band': 'bands made of latex',
-  'region of the surgery': 'everything in the region of the surgery',
+  'region of the surgery': 'anything, while the region of the surgery is not written',
+  'neck region': 'everything for the neck and the upper back',
+  'arm region': 'everything for the shoulder and the arm',
+  'back region': 'everything for the low back',
+  'leg region': 'everything for the leg',
+  'bruising pressure': 'hard pressure on one place',
+  /** No precaution flags it: it is why strengthening by it may be daily. */
+  'light control': 'light work for control',
   'resisted through range': 'resistance through the whole range',
 } as const;
 export type Trait = keyof typeof TRAITS;
@@ -55,6 +62,16 @@ export const PRECAUTIONS = {
     name: 'Neck injury not cleared',
     flags: ['every neck exercise'],
     note: 'An injured neck can be made worse by exercising it.',
+  },
+  'after back injury': {
+    name: 'After an injury to the back',
+    flags: ['loaded spine bending', 'standing bend', 'straining'],
+    note: 'Build up slowly; stop at anything new in the legs.',
+  },
+  nausea: {
+    name: 'Nausea',
+    flags: ['head rolls', 'forced end-range turn', 'head down'],
+    note: 'Ask at every visit whether it comes with dizziness, headache or a new medicine.',
   },
   'after neck injury': {
     name: 'After a neck injury',
@@ -161,17 +178,50 @@ export const PRECAUTIONS = {
     note: 'Latex-free bands only.',
   },
   surgery: {
-    name: 'Recent surgery',
+    name: 'Recent surgery, region not written',
     flags: ['region of the surgery'],
+    note: 'By the surgeon’s protocol only.',
+  },
+  'surgery neck': {
+    name: 'Recent surgery on the neck or upper back',
+    flags: ['neck region'],
+    note: 'By the surgeon’s protocol only.',
+  },
+  'surgery arm': {
+    name: 'Recent surgery on the shoulder or arm',
+    flags: ['arm region'],
+    note: 'By the surgeon’s protocol only.',
+  },
+  'surgery back': {
+    name: 'Recent surgery on the low back',
+    flags: ['back region'],
+    note: 'By the surgeon’s protocol only.',
+  },
+  'surgery leg': {
+    name: 'Recent surgery on the hip or leg',
+    flags: ['leg region'],
+    note: 'By the surgeon’s protocol only.',
+  },
+  'surgery elsewhere': {
+    name: 'Recent surgery elsewhere',
+    flags: ['straining', 'front support', 'breath holding'],
     note: 'By the surgeon’s protocol only.',
   },
   thinners: {
     name: 'Blood thinners',
-    flags: [],
+    flags: ['bruising pressure'],
     note: 'Bruises easily; any blow to the head is for a physician at once.',
+  },
+  everybody: {
+    name: 'Every patient',
+    flags: ['head rolls'],
+    note: 'Some warm up with whole-circle rolls, others avoid them: off until a reason is written.',
   },
 } as const satisfies Readonly<Record<string, Precaution>>;
 export type PrecautionId = keyof typeof PRECAUTIONS;
+
+/** What holds for whoever it is, screened or not. */
+export const FOR_EVERYBODY: readonly PrecautionId[] = ['everybody'];
 
 /** What a precaution asks to leave out or watch, in words. */
 export function flagsInWords(id: PrecautionId): string {

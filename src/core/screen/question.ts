@@ -22,6 +22,11 @@ export type Question = {
   readonly toPatient?: true;
   /** Asked only when this holds. */
   readonly when?: Condition;
-  /** Here "yes" is the reassuring answer, so that "everything no" leaves it alone. */
-  readonly guided?: true;
+  /** Never answered by "everything else: no"; somebody has to ask it. */
+  readonly byItself?: true;
+  /**
+   * Here "yes" is the reassuring answer: the ids of the rules it may keep from firing, and no other.
+   * Such a question is never answered by "everything else: no" either.
+   */
+  readonly calms?: readonly string[];
 };

@@ -19,6 +19,8 @@ export const any = (...ids: readonly QuestionId[]): Condition => ({
   any: ids.map((yes) => ({ yes })),
 });
 export const all = (...parts: readonly Condition[]): Condition => ({ all: parts });
+/** True unless it was answered with yes. */
+export const unless = (id: QuestionId): Condition => ({ unless: id });
 export const yes = (id: QuestionId): Condition => ({ yes: id });
 
 /** Above these, in mmHg, no effortful work before a medical opinion (memory; local policy decides). */

@@ -63,7 +63,7 @@ export function screen(facts: ScreeningAnswers): ScreeningResult {
 
 /**
  * Answers "no" to every open question that may be answered so in one go: signs become "not tested",
- * and questions whose "no" is the worrying answer stay open.
+ * and questions whose "no" is the worrying answer, or that somebody has to ask, stay open.
  */
 export function answerTheRestNo(
   facts: ScreeningAnswers,
@@ -72,7 +72,7 @@ export function answerTheRestNo(
   const answers = { ...facts.answers };
   for (const question of questionsFor(facts, who)) {
     const id = question.id;
-    if (answers[id] === undefined && !question.guided)
+    if (answers[id] === undefined && !question.byItself && !question.calms)
       answers[id] = question.group === 'signs' ? 'not tested' : 'no';
   }
   return { ...facts, answers };
@@ -93,6 +93,6 @@ export function withoutHidden(facts: ScreeningAnswers): ScreeningAnswers {
 /** The questions answered "yes", as the clinician reads them. */
 export function yesInWords(facts: ScreeningAnswers): string[] {
   return (Object.keys(facts.answers) as QuestionId[])
-    .filter((id) => facts.answers[id] === 'yes' && !questionOf(id).guided)
+    .filter((id) => facts.answers[id] === 'yes' && !questionOf(id).calms)
     .map((id) => questionOf(id).ask);
 }

@@ -9,6 +9,12 @@ export const ALERT_KINDS = [
   'new weakness',
   'health answers',
 ] as const;
+/** These tell of a danger: a screening from before one stands no more. */
+export const DANGER_ALERTS = [
+  'stopped for a symptom',
+  'new weakness',
+  'health answers',
+] as const satisfies (typeof ALERT_KINDS)[number][];
 export type AlertKind = (typeof ALERT_KINDS)[number];
 
 export const ALERT_REASONS: Readonly<Record<AlertKind, string>> = {

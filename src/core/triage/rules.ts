@@ -216,10 +216,11 @@ export const TRIAGE_RULES: readonly TriageRule[] = [
     next: 'Screen again',
     step: 'screen',
     source: TRADE,
-    say: ({ screeningAge, screeningDays }) =>
-      screeningAge !== null && screeningAge > screeningDays
-        ? `The screening is ${days(screeningAge)} old.`
-        : null,
+    say: ({ prescribed, screeningAge, screeningDays }) => {
+      if (screeningAge === null)
+        return prescribed ? 'Has a programme and no screening stands here.' : null;
+      return screeningAge > screeningDays ? `The screening is ${days(screeningAge)} old.` : null;
+    },
   },
 ];
 

@@ -128,6 +128,7 @@ export const alert = sqliteTable(
       foreignColumns: [patient.clinicId, patient.id],
     }),
     index('alert_open').on(t.clinicId, t.acknowledgedAt, t.patientId),
+    index('alert_patient').on(t.clinicId, t.patientId, t.createdAt),
   ],
 );
 

@@ -4,4 +4,5 @@ export * from './measurements';
 export * from './photos';
 export type { Placed } from './place';
 export * from './screenings';
+export * from './standing';
 export * from './teach';

@@ -1,4 +1,5 @@
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import type { MeasureKindId } from '@/core/measures';
 import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
 import { measurement } from '../schema';
@@ -34,10 +35,11 @@ export function measurementsOf(
   );
 }
 
-/** The nerve examinations of some patients that count now, newest first. */
-export function nerveExaminationsOf(
+/** The measurements of one kind of some patients that count now, newest first. */
+export function measurementsOfKind(
   clinicId: ClinicId,
   patientIds: readonly string[],
+  kind: MeasureKindId,
 ): Promise<Pick<MeasurementRow, 'patientId' | 'details'>[]> {
   return read((db) =>
     db
@@ -47,7 +49,7 @@ export function nerveExaminationsOf(
         and(
           eq(measurement.clinicId, clinicId),
           inArray(measurement.patientId, [...patientIds]),
-          eq(measurement.kind, 'nerve-examination'),
+          eq(measurement.kind, kind),
           isNotNull(measurement.details),
           notSuperseded,
         ),

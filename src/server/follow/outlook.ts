@@ -1,5 +1,6 @@
 import { group } from 'd3';
 import { type FollowRecord, deficitGrows, openFaults } from '@/core/outlook';
+import { stepSlides } from '@/core/measures';
 import { type TriageLimits, TRIAGE_LIMITS } from '@/core/triage';
 import type { LocalDate, ClinicId } from '@/core/units';
 import {
@@ -7,7 +8,7 @@ import {
   type Patient,
   type ProposalDecisionRow,
   homesOf,
-  nerveExaminationsOf,
+  measurementsOfKind,
   newestConfirmedOf,
   newestTeachingsOf,
   proposalDecisionsOf,
@@ -35,15 +36,17 @@ export async function followRecords(
 ): Promise<PatientRecord[]> {
   if (patients.length === 0) return [];
   const ids = patients.map(({ id }) => id);
-  const [facts, screenings, homes, teachings, decisions, nerves] = await Promise.all([
+  const [facts, screenings, homes, teachings, decisions, nerves, steps] = await Promise.all([
     factsOf(clinicId, patients, from, to),
     newestConfirmedOf(clinicId, ids),
     homesOf(clinicId, ids),
     newestTeachingsOf(clinicId, ids),
     proposalDecisionsOf(clinicId, ids, 20_000),
-    nerveExaminationsOf(clinicId, ids),
+    measurementsOfKind(clinicId, ids, 'nerve-examination'),
+    measurementsOfKind(clinicId, ids, 'step-feel'),
   ]);
   const decided = group(decisions, ({ patientId }) => patientId);
+  const felt = group(steps, ({ patientId }) => patientId);
   const examined = group(nerves, ({ patientId }) => patientId);
   return facts.map((one): PatientRecord => {
     const { id } = one.patient;
@@ -56,6 +59,7 @@ export async function followRecords(
       home: homes.get(id) ?? null,
       faults: openFaults(teachings.get(id)?.lines ?? []),
       decisions: decided.get(id) ?? [],
+      stepSlides: stepSlides(felt.get(id)?.[0]?.details?.body ?? null),
       deficitGrows: deficitGrows(
         (examined.get(id) ?? []).map(({ details }) => details?.body ?? null),
       ),

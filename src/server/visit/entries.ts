@@ -39,6 +39,15 @@ export async function saveEntry(member: SignedIn, draft: FileEntryDraft): Promis
   if (draft.on > todayOf(patient))
     throw new Problem(400, 'An entry cannot be of a day to come.', ['on']);
   if (draft.kind === 'consent') await checkGuardian(patient, draft.body);
+  if (draft.kind === 'screened-on-paper') {
+    if (draft.on !== todayOf(patient))
+      throw new Problem(400, 'The reason is of the day it is written on.', ['on']);
+    if (draft.body.screenedOn > draft.on)
+      throw new Problem(400, 'A screening on paper cannot be of a day to come.', [
+        'body',
+        'screenedOn',
+      ]);
+  }
   await supersede(member, patient, draft, draft);
 }
 
@@ -82,7 +91,7 @@ async function supersede(
     if (!old || old.patientId !== patient.id || old.kind !== kind)
       throw new Problem(404, NOT_FOUND);
   }
-  await writeAs(member, 'assistant', {
+  await writeAs(member, kind === 'screened-on-paper' ? 'practitioner' : 'assistant', {
     verb: body === null ? 'took out' : supersedes === null ? 'added' : 'superseded',
     subject: { kind, id: supersedes ?? id },
     statements: (at) => [
@@ -140,9 +149,10 @@ export function newestConsent(patient: Patient): Promise<Entry<ConsentBody> | nu
   return newestEntry(patient, 'consent');
 }
 
-/** History, consent, goals and other care, as the page shows them. */
+/** History, consent, goals, other care and the reason for no screening, as the page shows them. */
 export async function fileOf(patient: Patient) {
   const rows = await entriesOf(patient.clinicId, patient.id, [
+    'screened-on-paper',
     'history',
     'consent',
     'goal',
@@ -155,5 +165,6 @@ export async function fileOf(patient: Patient) {
     consent: of('consent')[0] ?? null,
     goals: of('goal'),
     care: of('care'),
+    onPaper: of('screened-on-paper')[0] ?? null,
   };
 }

@@ -72,7 +72,9 @@ export async function draftNote(patient: Patient, complaint: string): Promise<No
           `${screening.outcome ? OUTCOME_NAMES[screening.outcome] : 'Not finished'}, ${screening.current.localDate}`,
           ...yesInWords(screening.current.answers),
         ]
-      : ['Not screened.'],
+      : screening.screened === 'on paper' && file.onPaper
+        ? [`Screened on paper on ${file.onPaper.body.screenedOn}: ${file.onPaper.body.why}`]
+        : ['Not screened.'],
     measures: measures.filter(({ on }) => on === today).map(measureInWords),
     findings: findings.confirmed.map(({ say }) => say),
     programme: version && {

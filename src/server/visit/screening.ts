@@ -1,17 +1,20 @@
 import { isDeepStrictEqual } from 'node:util';
+import { stepSlides } from '@/core/measures';
 import type { PatientScreeningDraft, ScreeningDecisionDraft, ScreeningDraft } from '@/core/records';
-import type { Screened } from '@/core/programme';
 import {
   type Outcome,
   type PrecautionId,
   RULES_VERSION,
   type ScreeningAnswers,
+  type Screened,
   type ScreeningOutcome,
   type Urgency,
   blocksPrescribing,
   isScreeningOld,
   screen,
+  standingOf,
   urgencyOf,
+  withMeasured,
   withoutHidden,
 } from '@/core/screen';
 import {
@@ -23,9 +26,11 @@ import {
   insertAlert,
   insertDecision,
   insertScreening,
+  measurementsOfKind,
   newestConfirmed,
   referralsOf,
   screeningsOf,
+  standingRow,
 } from '@/db';
 import { type PatientHere, type SignedIn, roleSuffices } from '../access';
 import { patientFor } from '../people';
@@ -161,6 +166,8 @@ export type ScreeningState = {
   readonly precautions: readonly PrecautionId[];
   /** Where it stands, for what is planned on it. */
   readonly screened: Screened;
+  /** What that was reckoned from, for the guard of what is sent on it. */
+  readonly stamp: string;
   /** Asks to be redone. */
   readonly old: boolean;
   /** Prescribing is blocked until a practitioner has decided. */
@@ -173,36 +180,49 @@ export type ScreeningState = {
 
 export async function screeningState(patient: Patient): Promise<ScreeningState> {
   const { clinicId, id } = patient;
-  const [current, all, decisions, referrals, clinic] = await Promise.all([
+  const [current, all, decisions, referrals, clinic, standing, steps] = await Promise.all([
     newestConfirmed(clinicId, id),
     screeningsOf(clinicId, id),
     decisionsOf(clinicId, id),
     referralsOf(clinicId, id),
     clinicById(clinicId),
+    standingRow(clinicId, id),
+    measurementsOfKind(clinicId, [id], 'step-feel'),
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   const decision = decisions.find((one) => one.screeningId === current?.id) ?? null;
   const outcome = current && current.outcome !== 'unfinished' ? current.outcome : null;
   const [newest] = all;
+  const waiting = newest && newest.confirmedBy === null ? newest : null;
   const old =
     current !== null && isScreeningOld(current.localDate, todayOf(patient), clinic.screeningDays);
   return {
     current,
     outcome,
-    precautions: current?.precautions ?? [],
-    screened: outcome === null ? unscreened(newest) : old ? 'old' : 'current',
+    precautions: withMeasured(current?.precautions ?? [], {
+      stepSlides: stepSlides(steps[0]?.details?.body ?? null),
+    }),
+    screened: standingOf({
+      confirmed: current && {
+        outcome: current.outcome,
+        on: current.localDate,
+        at: current.createdAt,
+        episodeId: current.episodeId,
+      },
+      waiting,
+      reasonAt: standing.reasonAt,
+      dangerAt: standing.dangerAt,
+      episodeId: standing.episodeId,
+      today: todayOf(patient),
+      lastsDays: clinic.screeningDays,
+    }),
+    stamp: standing.stamp,
     old,
     blocked: outcome !== null && blocksPrescribing(outcome) && decision?.mayPrescribe !== true,
     decision,
-    waiting: newest && newest.confirmedBy === null ? newest : null,
+    waiting,
     openReferrals: referrals.filter(({ answers }) => answers.length === 0).length,
   };
-}
-
-/** Why nothing stands that could be planned on. */
-function unscreened(newest: ScreeningRow | undefined): Screened {
-  if (newest === undefined) return 'none';
-  return newest.outcome === 'unfinished' ? 'unfinished' : 'waiting';
 }
 
 /** True while the patient may be asked for their own answers: none stands, it is old, and none waits. */

@@ -31,7 +31,7 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
       birthDate: textOf(fields, 'birth') === '' ? null : textOf(fields, 'birth'),
       minutesADay: textOf(fields, 'minutes') === '' ? null : Number(textOf(fields, 'minutes')),
     }),
-    (patient) => router.push(`/patients/${patient.id}/plan`),
+    (patient) => router.push(`/patients/${patient.id}/screen`),
   );
   return (
     <form onSubmit={form.onSubmit} className="mt-4 grid gap-4" noValidate>

@@ -14,12 +14,12 @@ import {
 import type { Exercise } from '@/core/exercise';
 import type { FindingFacts } from '@/core/findings';
 import type { BandCurve } from '@/core/load';
-import { type Screened, cutText, versionDifference } from '@/core/programme';
+import { cutText, versionDifference } from '@/core/programme';
 import type { HomeBody, TemplateDraft } from '@/core/records';
 import { doseOf } from '@/core/progression';
 import { formatDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
-import type { PrecautionId } from '@/core/screen';
+import type { PrecautionId, Screened } from '@/core/screen';
 import { type Frozen, type LocalDate, sumRanges, type PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';

@@ -3,6 +3,7 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { nextRungIn, uncoveredFindings } from '@/core/choose';
 import type { ConfirmedFinding } from '@/core/choose';
+import type { Screened } from '@/core/screen';
 import {
   type Check,
   type Cut,
@@ -11,7 +12,6 @@ import {
   lookAhead,
   programmeCalendar,
   programmeChecks,
-  type Screened,
 } from '@/core/programme';
 import { layRibbon } from '@/core/schedule';
 import { type LocalDate, parseLocalDate } from '@/core/units';

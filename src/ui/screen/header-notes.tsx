@@ -4,7 +4,9 @@ import {
   type Outcome,
   PRECAUTIONS,
   type PrecautionId,
+  type Screened,
   flagsInWords,
+  standsFor,
 } from '@/core/screen';
 import type { PatientId } from '@/core/units';
 
@@ -12,11 +14,22 @@ export type HeaderScreening = {
   readonly outcome: Outcome | null;
   readonly on: string | null;
   readonly precautions: readonly PrecautionId[];
-  readonly old: boolean;
+  readonly screened: Screened;
   readonly blocked: boolean;
   /** Newer answers wait for a practitioner. */
   readonly waiting: boolean;
   readonly openReferrals: number;
+};
+
+const NOTES: Readonly<Record<Screened, string>> = {
+  current: '',
+  'on paper': '',
+  none: '',
+  waiting: '',
+  unfinished: 'not finished',
+  'new episode': 'in an earlier episode: screen again',
+  'danger since': 'a danger was reported since: screen again',
+  old: 'due to be screened again',
 };
 
 /** Screening and precautions in a line of the file's header, on every step. */
@@ -27,10 +40,14 @@ export function HeaderNotes({
   patientId: PatientId;
   screening: HeaderScreening;
 }) {
-  const { outcome, on, precautions, old, blocked, waiting, openReferrals } = screening;
+  const { outcome, on, precautions, screened, blocked, waiting, openReferrals } = screening;
   const notes = [
-    outcome === null ? 'Not screened yet' : `${OUTCOME_NAMES[outcome]}, screened ${on}`,
-    old ? 'due to be screened again' : '',
+    outcome === null
+      ? screened === 'on paper'
+        ? 'Screened on paper'
+        : 'Not screened yet'
+      : `${OUTCOME_NAMES[outcome]}, screened ${on}`,
+    NOTES[screened],
     waiting ? 'answers wait to be confirmed' : '',
     openReferrals > 0
       ? `${openReferrals} referral${openReferrals === 1 ? '' : 's'} without an answer`
@@ -40,7 +57,7 @@ export function HeaderNotes({
     <div className="file-header flex flex-wrap items-baseline gap-x-4 gap-y-1 border-t border-hair py-1.5">
       <p
         className={
-          blocked ? 'font-semibold text-stop' : outcome === null || old ? 'font-semibold' : ''
+          blocked ? 'font-semibold text-stop' : !standsFor(screened) ? 'font-semibold' : ''
         }
       >
         {blocked && 'Prescribing is blocked. '}

@@ -96,7 +96,7 @@ export function ScreeningForm({
                   words={question.ask}
                   answer={facts.answers[question.id]}
                   choices={group === 'signs' ? ['yes', 'no', 'not tested'] : ['yes', 'no']}
-                  guided={question.guided === true}
+                  guided={question.calms !== undefined}
                   onAnswer={(answer) =>
                     setFacts((before) => ({
                       ...before,

@@ -1,4 +1,5 @@
-import { type Flag, doseTraits, flagsOn } from '@/core/screen';
+import { lineFlags as flagsOf } from '@/core/exercise';
+import type { Flag } from '@/core/screen';
 import type { DeskFacts } from '../desk-facts';
 import { type DeskLine, readLine } from '../draft';
 
@@ -8,8 +9,8 @@ export function lineFlags(
   { catalogue, precautions }: Pick<DeskFacts, 'catalogue' | 'precautions'>,
 ): { readonly flags: readonly Flag[]; readonly open: readonly Flag[] } {
   const read = readLine(line, catalogue);
-  const traits = catalogue.byId(line.exerciseId)?.traits ?? [];
-  const flags = flagsOn(precautions, [...traits, ...(read.ok ? doseTraits(read.dose) : [])]);
+  const exercise = catalogue.byId(line.exerciseId);
+  const flags = exercise ? flagsOf(precautions, exercise, read.ok ? read.dose : null) : [];
   return { flags, open: flags.filter((flag) => reasonFor(line, flag) === '') };
 }
 

@@ -1,14 +1,18 @@
 import type { LoadContradiction } from '@/core/load';
 
+const MAXIMA = { '1rm': 'one-repetition', '10rm': 'ten-repetition' } as const;
+
 /** A load that its own repetitions contradict. */
 export function LoadNote({ found }: { found: LoadContradiction }) {
-  const { asked, percent, allowed } = found;
+  const { kind, set, asked, percent, of, allowed } = found;
   const [least, most] = [Math.floor(allowed.least), Math.floor(allowed.most)];
+  const heavy = kind === 'too heavy';
   return (
-    <p className="text-[0.93em] font-medium">
-      {percent} % of the one-repetition maximum allows about{' '}
-      {least === most ? most : `${least}–${most}`} repetitions (Epley 1985, Brzycki 1993; memory),
-      not {asked}.
+    <p className={`text-[0.93em] ${heavy ? 'font-medium' : 'text-soft'}`}>
+      {heavy ? `Set ${set}: ` : ''}
+      {percent} % of the {MAXIMA[of]} maximum allows about{' '}
+      {least === most ? most : `${least}–${most}`} repetitions (Epley 1985, Brzycki 1993; memory)
+      {heavy ? `, not ${asked}` : `; ${asked} leave much in reserve`}.
     </p>
   );
 }

@@ -67,7 +67,7 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           outcome: screening.outcome,
           on: screening.current?.localDate ?? null,
           precautions: screening.precautions,
-          old: screening.old,
+          screened: screening.screened,
           blocked: screening.blocked,
           waiting: screening.waiting !== null,
           openReferrals: screening.openReferrals,

@@ -4,7 +4,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { SCREENING_CAUTION } from '@/catalogue';
-import { NOTHING_ANSWERED, blocksPrescribing, screen } from '@/core/screen';
+import { NOTHING_ANSWERED, UNSCREENED, blocksPrescribing, isMissing, screen } from '@/core/screen';
 import { type SignedIn, roleSuffices } from '@/server/access';
 import { openPatient } from '@/server/open-patient';
 import { screenStep } from '@/server/visit/screen-step';
@@ -13,6 +13,7 @@ import { ConsentForm } from '@/ui/screen/consent-form';
 import { CareLog, Goals } from '@/ui/screen/dated-lists';
 import { DecisionForm } from '@/ui/screen/decision-form';
 import { HistoryForm } from '@/ui/screen/history-form';
+import { OnPaperForm } from '@/ui/screen/on-paper-form';
 import { AnswerForm, LetterForm } from '@/ui/screen/referral-forms';
 import { ScreeningDesk } from '@/ui/screen/screening-desk';
 import { FiredRules, GuidedVerdicts, OutcomeName } from '@/ui/screen/screening-outcome';
@@ -69,6 +70,10 @@ async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
   );
 }
 
+/** What is said beside a screening that was good once. */
+const AGAIN: readonly string[] = ['new episode', 'danger since', 'old'] satisfies Again[];
+type Again = 'new episode' | 'danger since' | 'old';
+
 type Step = Awaited<ReturnType<typeof screenStep>>;
 
 function Safety({
@@ -100,9 +105,12 @@ function Safety({
           <PauseSwitch patientId={patientId} paused={false} allowed={practises} />
         </div>
       )}
-      {state.old && (
+      {AGAIN.includes(state.screened) && (
+        <p className="border-l-2 border-lit pl-3">{UNSCREENED[state.screened as Again]}</p>
+      )}
+      {state.screened === 'on paper' && (
         <p className="border-l-2 border-lit pl-3">
-          This screening is older than your clinic lets one stand. Screen again.
+          Screened on paper, by the reason written below. It holds until the next visit.
         </p>
       )}
       <ScreeningDesk
@@ -118,6 +126,14 @@ function Safety({
           <Current step={step} result={screen(answers)} author={authorName} />
         )}
       </ScreeningDesk>
+      {practises && (isMissing(state.screened) || state.screened === 'on paper') && (
+        <details>
+          <summary className="text-action">It was screened on paper</summary>
+          <div className="pt-2">
+            <OnPaperForm patientId={patientId} today={step.today} before={step.file.onPaper} />
+          </div>
+        </details>
+      )}
       {state.current && state.outcome && blocksPrescribing(state.outcome) && (
         <div className="grid gap-8 lg:grid-cols-2">
           <div className="grid content-start gap-3">
