@@ -19,6 +19,7 @@ import {
   device,
   makeClinic,
   makePatient,
+  screenedPatient,
   member,
   ownDomain,
   prescribe,
@@ -109,7 +110,7 @@ it('undoes a removal, moves lines by key, and keeps an unsaved desk through a re
 });
 
 it('tells the second of two tabs, and loses neither’s lines', async () => {
-  const patientId = await makePatient(practitioner);
+  const patientId = await screenedPatient(practitioner);
   const [one, two] = [await planOf(patientId), await planOf(patientId)];
   await one.bringToFront();
   await writeLine(one, 'tuck lying', '10x10s');
@@ -144,7 +145,7 @@ it('adds one patient when the form is sent twice', async () => {
     form.requestSubmit();
     form.requestSubmit();
   });
-  await page.waitForFunction(() => location.pathname.endsWith('/plan'));
+  await page.waitForFunction(() => location.pathname.endsWith('/screen'));
   expect(await count()).toBe(1);
 });
 

@@ -19,7 +19,7 @@ import {
   says,
   textOf,
 } from '../support/browser';
-import { makePatient, prescribe } from '../support/clinic';
+import { prescribe, screenedPatient } from '../support/clinic';
 import { eventually } from '../support/record';
 import { browserStage, measure, patientOf, screening } from '../support/stage';
 
@@ -40,7 +40,7 @@ const clickLabel = (page: Page, label: string) =>
   page.$eval(`[aria-label="${label}"]`, (element) => (element as HTMLElement).click());
 
 it('prescribes a known five-exercise programme in under a minute and 120 keys', async () => {
-  const patientId = await makePatient(stage.practitioner);
+  const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
   let keys = 0;
   const began = Date.now();
@@ -84,7 +84,7 @@ it('prescribes a known five-exercise programme in under a minute and 120 keys', 
 
 it('suggests from a confirmed finding, and adds what was accepted by one key', async () => {
   const { practitioner } = stage;
-  const patientId = await makePatient(practitioner);
+  const patientId = await screenedPatient(practitioner);
   await saveMeasurements(practitioner, {
     patientId,
     measurements: [
@@ -116,7 +116,7 @@ it('suggests from a confirmed finding, and adds what was accepted by one key', a
 
 it('sends a flagged line only with a reason, and nothing that cannot be read', async () => {
   const { practitioner } = stage;
-  const patientId = await makePatient(practitioner);
+  const patientId = await screenedPatient(practitioner);
   await saveScreening(practitioner, screening(patientId, ['jaw']));
   const page = await stage.open(`/patients/${patientId}/plan`);
   await page.keyboard.press('/');
@@ -138,7 +138,7 @@ it('sends a flagged line only with a reason, and nothing that cannot be read', a
 });
 
 it('compares schools, takes one, says what changed, and undoes it', async () => {
-  const patientId = await makePatient(stage.practitioner);
+  const patientId = await screenedPatient(stage.practitioner);
   await prescribe(stage.practitioner, patientId, [
     { exerciseId: 'curl-up', dose: '3x10s gap 10s daily' },
     { exerciseId: 'straight-leg-raise', dose: '2x20 left' },
@@ -166,7 +166,7 @@ it('compares schools, takes one, says what changed, and undoes it', async () => 
 });
 
 it('lets the day be dragged and moved by key, keeps it, and never puts it on what is taken', async () => {
-  const patientId = await makePatient(stage.practitioner);
+  const patientId = await screenedPatient(stage.practitioner);
   await prescribe(stage.practitioner, patientId, [
     { exerciseId: 'tuck-lying', dose: '10x10s 2/day' },
     { exerciseId: 'posture-reset', dose: '60s tuck 10-20% every 2h' },
@@ -218,7 +218,7 @@ it('lets the day be dragged and moved by key, keeps it, and never puts it on wha
 });
 
 it('tells each of two who are writing, and brings an unsaved desk back on another machine', async () => {
-  const patientId = await makePatient(stage.practitioner);
+  const patientId = await screenedPatient(stage.practitioner);
   const mine = await stage.open(`/patients/${patientId}/plan`);
   await mine.keyboard.press('/');
   await mine.keyboard.type('tuck ly');
@@ -242,7 +242,7 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
 });
 
 it('reads the trade’s own words, writes them canonically when the field is left, and sends them', async () => {
-  const patientId = await makePatient(stage.practitioner);
+  const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
   await page.keyboard.press('/');
   await page.keyboard.type('glute bridge');
@@ -289,7 +289,10 @@ it('reads the trade’s own words, writes them canonically when the field is lef
 });
 
 it('keeps a template and applies it to another patient', async () => {
-  const [from, to] = [await makePatient(stage.practitioner), await makePatient(stage.practitioner)];
+  const [from, to] = [
+    await screenedPatient(stage.practitioner),
+    await screenedPatient(stage.practitioner),
+  ];
   await prescribe(stage.practitioner, from, [{ exerciseId: 'blade-set', dose: 'x10 hold 5s' }]);
   const page = await stage.open(`/patients/${from}/plan`);
   await press(page, 'Templates');
@@ -332,7 +335,7 @@ it('takes exercises in from a file, row by row, and offers an own one on the des
   await press(page, 'Keep');
   await page.waitForFunction(() => location.pathname === '/exercises');
   await says(page, 'Harbour wall lean');
-  const another = await makePatient(stage.practitioner);
+  const another = await screenedPatient(stage.practitioner);
   await goTo(page, `${stage.server.origin}/patients/${another}/plan`);
   await page.keyboard.press('/');
   await page.keyboard.type('harbour wall');
@@ -343,7 +346,7 @@ it('takes exercises in from a file, row by row, and offers an own one on the des
 
 it('shows where the patient stands on the stairs, also on a phone', async () => {
   const { practitioner } = stage;
-  const patientId = await makePatient(practitioner);
+  const patientId = await screenedPatient(practitioner);
   await saveScreening(practitioner, screening(patientId, ['carotid']));
   await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
   for (const viewport of [DESK, PHONE]) {

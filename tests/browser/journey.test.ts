@@ -45,6 +45,14 @@ it('prescribes two exercises by keyboard, opens the link on a phone, does the se
   ]);
   const patientId = /patients\/([0-9a-f-]+)/.exec(desk.url())?.[1] ?? '';
 
+  // A new patient's file opens at Screen, and nothing can be sent before.
+  await says(desk, 'Is home exercise safe?');
+  await desk.type('aside input[type=number]', '44');
+  await press(desk, 'Everything else: no');
+  await press(desk, 'Confirm the screening');
+  await says(desk, 'Go ahead, screened');
+  await goTo(desk, `${server.origin}/patients/${patientId}/plan`);
+
   // From here on by keyboard alone.
   const typed: string[] = [];
   const type = async (text: string) => {

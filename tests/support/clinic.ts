@@ -176,6 +176,13 @@ export async function screened(by: SignedIn, patientId: string): Promise<void> {
   });
 }
 
+/** A patient to whom something may be sent. */
+export async function screenedPatient(by: SignedIn, name?: string): Promise<string> {
+  const id = await makePatient(by, name);
+  await screened(by, id);
+  return id;
+}
+
 /** Saves a programme of these lines for a patient who is screened. */
 export async function prescribe(
   by: SignedIn,
