@@ -130,6 +130,13 @@ export function pausesOf(clinicId: ClinicId, patientIds: readonly string[]) {
   );
 }
 
+/** A pause with a person's own words: another under its id is refused. */
+export function insertOwnPause(row: typeof pause.$inferInsert): Statement {
+  return builder()
+    .insert(pause)
+    .values({ ...row, episodeId: episodeOf(row) });
+}
+
 /** A pause that is there already stays as it is: what caused it may be told twice. */
 export function insertPause(row: typeof pause.$inferInsert): Statement {
   return builder()

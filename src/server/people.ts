@@ -94,6 +94,8 @@ export async function addMember(lead: SignedIn, draft: MemberDraft): Promise<voi
     if (same?.email !== draft.email) {
       throw new Problem(409, 'Somebody already signs in with this e-mail address.', ['email']);
     }
+    if (same.name !== draft.name || same.role !== draft.role)
+      throw new Problem(409, 'This member was added meanwhile, under another name or role.');
   }
 }
 

@@ -19,7 +19,8 @@ export async function decideProposal(
   const patient = await patientFor(member, draft.patientId);
   const view = await proposalsOf(patient);
   const there = (await proposalDecisionsOf(member.clinicId, [patient.id])).some(
-    ({ id, decision }) => id === draft.id && decision === draft.decision,
+    ({ id, decision, reason }) =>
+      id === draft.id && decision === draft.decision && reason === draft.reason,
   );
   if (there) return;
   const subject = view?.version === draft.version ? subjectOf(view, draft) : null;

@@ -7,7 +7,7 @@ import { patientFor } from '../people';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { limitsOf } from './outlook';
-import { writeAs } from '../visit/write-as';
+import { isSameRecord, writeAs } from '../visit/write-as';
 
 /** Puts a row of the morning list aside, for today or some days, or takes it back. */
 export async function markTriage(member: SignedIn, draft: TriageMarkDraft): Promise<void> {
@@ -35,8 +35,10 @@ export async function markTriage(member: SignedIn, draft: TriageMarkDraft): Prom
         reason: draft.reason,
       }),
     ],
-    isThere: async () =>
-      (await newestMarksOf(member.clinicId, [patient.id])).get(patient.id)?.id === draft.id,
+    isThere: async () => {
+      const newest = (await newestMarksOf(member.clinicId, [patient.id])).get(patient.id);
+      return newest !== undefined && isSameRecord(newest, draft);
+    },
   });
 }
 

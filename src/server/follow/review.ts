@@ -138,8 +138,16 @@ export async function signLetter(
 ): Promise<{ id: string }> {
   const patient = await patientFor(member, draft.patientId);
   const { clinicId } = member;
-  const there = await outcomeLetterById(clinicId, draft.id);
-  if (there && there.patientId === patient.id) return { id: draft.id };
+  const isThere = async () => {
+    const there = await outcomeLetterById(clinicId, draft.id);
+    return (
+      there?.patientId === patient.id &&
+      there.kind === draft.kind &&
+      there.body.words === draft.words &&
+      there.body.forReferrer === draft.forReferrer
+    );
+  };
+  if (await isThere()) return { id: draft.id };
   const [review, clinic] = await Promise.all([reviewOf(member, patient), clinicById(clinicId)]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   if (draft.forReferrer && !review.mayShare)
@@ -165,7 +173,7 @@ export async function signLetter(
       }),
       ...(draft.kind === 'discharge' ? [closeEpisodes(clinicId, patient.id, review.today)] : []),
     ],
-    isThere: async () => (await outcomeLetterById(clinicId, draft.id)) !== null,
+    isThere,
   });
   return { id: draft.id };
 }

@@ -1,10 +1,10 @@
+import { isDeepStrictEqual } from 'node:util';
 import { sayToPatient } from '@/catalogue';
 import { ASKED_PROPS } from '@/core/exercise';
 import type { HomeBody, OwnPause, PatientSettings, RemindersBody } from '@/core/records';
 import { addDays } from '@/core/units';
-import { audit, insertEntry, insertPause, setPatientDay, write } from '@/db';
-import { type PatientHere, actorOf, stillHolds } from '../access';
-import { now } from '../clock';
+import { insertEntry, insertOwnPause, patientById, pausesOf, setPatientDay } from '@/db';
+import type { PatientHere } from '../access';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { isOffered, languageFor, offeredLanguages } from '../languages';
@@ -46,7 +46,6 @@ export async function saveSettings(here: PatientHere, draft: PatientSettings): P
   ]);
   const { minutesADay, wakeMinute, sleepMinute } = draft;
   const language = isOffered(draft.language) ? draft.language : patient.language;
-  const at = now();
   const known = new Set<string>(ASKED_PROPS);
   // What the clinic wrote beside the asked props stays.
   const props = [
@@ -57,35 +56,44 @@ export async function saveSettings(here: PatientHere, draft: PatientSettings): P
   const common = {
     clinicId,
     patientId,
-    createdAt: at,
     authorId: patientId,
     localDate: todayOf(patient),
   };
-  await write(() => [
-    stillHolds(here),
-    setPatientDay(clinicId, patientId, { minutesADay, wakeMinute, sleepMinute, language }),
-    ...insertEntry({
-      ...common,
-      id: draft.id,
-      kind: 'home',
-      body: { ...base, props },
-      supersedes: home?.id ?? null,
-    }),
-    ...insertEntry({
-      ...common,
-      id: crypto.randomUUID(),
-      kind: 'reminders',
-      body: draft.reminders,
-      supersedes: reminders?.id ?? null,
-    }),
-    audit({
-      clinicId,
-      at,
-      actor: actorOf(here),
-      verb: 'set the day of',
-      subject: { kind: 'patient', id: patientId },
-    }),
-  ]);
+  await writeAsPatient(here, {
+    verb: 'set the day of',
+    subject: { kind: 'patient', id: patientId },
+    statements: (at) => [
+      setPatientDay(clinicId, patientId, { minutesADay, wakeMinute, sleepMinute, language }),
+      ...insertEntry({
+        ...common,
+        createdAt: at,
+        id: draft.id,
+        kind: 'home',
+        body: { ...base, props },
+        supersedes: home?.id ?? null,
+      }),
+      ...insertEntry({
+        ...common,
+        createdAt: at,
+        id: crypto.randomUUID(),
+        kind: 'reminders',
+        body: draft.reminders,
+        supersedes: reminders?.id ?? null,
+      }),
+    ],
+    // The answer of the first time was lost: what was set is what stands.
+    isThere: async () => {
+      const stored = await patientById(clinicId, patientId);
+      return (
+        home?.id === draft.id &&
+        isDeepStrictEqual(home.body.props, props) &&
+        isDeepStrictEqual(reminders?.body, draft.reminders) &&
+        stored?.minutesADay === minutesADay &&
+        stored.wakeMinute === wakeMinute &&
+        stored.sleepMinute === sleepMinute
+      );
+    },
+  });
 }
 
 /** The longest pause a patient may take without the clinic, in days. */
@@ -105,7 +113,7 @@ export async function pauseMyself(here: PatientHere, draft: OwnPause): Promise<v
     verb: 'paused',
     subject: { kind: 'pause', id: draft.id },
     statements: (at) => [
-      insertPause({
+      insertOwnPause({
         clinicId: here.clinicId,
         id: draft.id,
         patientId: here.id,
@@ -116,5 +124,13 @@ export async function pauseMyself(here: PatientHere, draft: OwnPause): Promise<v
         createdAt: at,
       }),
     ],
+    isThere: async () =>
+      (await pausesOf(here.clinicId, [here.id])).some(
+        (one) =>
+          one.id === draft.id &&
+          one.fromDate === draft.from &&
+          one.toDate === draft.to &&
+          one.reason === draft.reason,
+      ),
   });
 }

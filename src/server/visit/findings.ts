@@ -14,7 +14,7 @@ import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { newestHistory } from './entries';
 import { detectableChangesOf, latestMeasures } from './measuring';
-import { writeAs } from './write-as';
+import { isSameRecord, writeAs } from './write-as';
 
 /** A finding whose facts are known. */
 export type ReadFinding = FindingRow & { readonly about: FindingAbout };
@@ -137,6 +137,8 @@ export async function decideFinding(member: SignedIn, draft: FindingDraft): Prom
         reason,
       }),
     isThere: async () =>
-      (await findingsOf(clinicId, patient.id)).some((row) => row.id === id && row.say === say),
+      (await findingsOf(clinicId, patient.id)).some((row) =>
+        isSameRecord(row, { id, key, decision, say, reason }),
+      ),
   });
 }

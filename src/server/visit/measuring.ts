@@ -1,4 +1,3 @@
-import { isDeepStrictEqual } from 'node:util';
 import type { Instant } from '@/core/schedule';
 import type { BodySide, LatestMeasure } from '@/core/findings';
 import {
@@ -34,10 +33,11 @@ import {
   setDetectableChange,
 } from '@/db';
 import type { SignedIn } from '../access';
+import { now } from '../clock';
 import { patientFor } from '../people';
 import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
-import { writeAs } from './write-as';
+import { isSameRecord, writeAs } from './write-as';
 
 /** A stored measurement as pages and rules read it. */
 export type Measure = LatestMeasure & {
@@ -209,7 +209,6 @@ export async function saveMeasurements(member: SignedIn, draft: MeasurementsDraf
         'The measurement to correct is not there any more. Load the page again.',
         ['measurements', index],
       );
-  const [first] = draft.measurements;
   await writeAs(member, 'assistant', {
     verb: `measured ${draft.measurements.length} of`,
     subject: { kind: 'patient', id: patient.id },
@@ -220,8 +219,19 @@ export async function saveMeasurements(member: SignedIn, draft: MeasurementsDraf
       ...draft.measurements.flatMap((one) => weaknessAlert(patient, stored, one, at)),
     ],
     isThere: async () => {
-      const there = first && (await measurementById(clinicId, first.id));
-      return there?.patientId === patient.id && isDeepStrictEqual(there.trials, first?.trials);
+      const there = await Promise.all(
+        draft.measurements.map((one) => measurementById(clinicId, one.id)),
+      );
+      return draft.measurements.every((one, index) => {
+        const row = there[index];
+        const { id, patientId, kind, side, trials, details, supersedes } = measurementRow(
+          patient,
+          member,
+          one,
+          now(),
+        );
+        return row && isSameRecord(row, { id, patientId, kind, side, trials, details, supersedes });
+      });
     },
   });
 }

@@ -36,7 +36,7 @@ import { todayOf } from '../programme-facts';
 import { newestConsent, newestEntry } from './entries';
 import { detectableChangesOf, measurementRow, measuresOf } from './measuring';
 import { storedPicture } from './picture';
-import { writeAs, writeAsPatient } from './write-as';
+import { isSameRecord, writeAs, writeAsPatient } from './write-as';
 
 const NO_CONSENT =
   'Consent for photos is not recorded. Ask for it under Screen, then take the photo.';
@@ -242,7 +242,7 @@ export async function saveMarking(member: SignedIn, draft: MarkingDraft): Promis
         return insertMeasurement({ ...row, localDate: photo.takenOn });
       }),
     ],
-    isThere: async () => markings.some((row) => row.id === draft.id),
+    isThere: () => Promise.resolve(markings.some((row) => isSameRecord(row, draft))),
   });
 }
 

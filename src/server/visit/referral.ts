@@ -17,7 +17,7 @@ import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { newestHistory } from './entries';
 import { latestMeasures } from './measuring';
-import { writeAs } from './write-as';
+import { isSameRecord, writeAs } from './write-as';
 
 /** A patient's referrals with their answers, newest first. */
 export function referralsOf(patient: Patient) {
@@ -83,8 +83,8 @@ export async function saveReferral(member: SignedIn, draft: ReferralDraft): Prom
         localDate: todayOf(patient),
       }),
     isThere: async () =>
-      (await referralRows(clinicId, patient.id)).some(
-        ({ referral }) => referral.id === draft.id && referral.text === draft.text,
+      (await referralRows(clinicId, patient.id)).some(({ referral }) =>
+        isSameRecord(referral, draft),
       ),
   });
 }
@@ -109,6 +109,6 @@ export async function answerReferral(member: SignedIn, draft: ReferralAnswerDraf
         { ...draft, clinicId, authorId: member.id, createdAt: at },
         todayOf(patient),
       ),
-    isThere: async () => found.answers.some((one) => one.id === draft.id),
+    isThere: () => Promise.resolve(found.answers.some((one) => isSameRecord(one, draft))),
   });
 }

@@ -36,7 +36,7 @@ import { type PatientHere, type SignedIn, roleSuffices } from '../access';
 import { patientFor } from '../people';
 import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
-import { writeAs, writeAsPatient } from './write-as';
+import { isSameRecord, writeAs, writeAsPatient } from './write-as';
 
 type NewScreening = Omit<ScreeningRow, 'createdAt' | 'episodeId' | 'visitId'>;
 
@@ -153,9 +153,7 @@ export async function decideScreening(
         todayOf(patient),
       ),
     isThere: async () =>
-      (await decisionsOf(member.clinicId, patient.id)).some(
-        (one) => one.id === draft.id && one.what === draft.what,
-      ),
+      (await decisionsOf(member.clinicId, patient.id)).some((one) => isSameRecord(one, draft)),
   });
 }
 

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { Instant } from '@/core/schedule';
 import type { Role } from '@/core/records';
 import { AlreadyThere, type Statement, audit, write } from '@/db';
@@ -14,6 +15,17 @@ type Deed = {
    */
   readonly isThere?: () => Promise<boolean>;
 };
+
+/**
+ * Whether a stored record is this very draft: every field that both have is the same. A record with
+ * other words under the same id is another one, and is refused instead of passing for stored.
+ */
+export function isSameRecord(stored: object, draft: object): boolean {
+  const row = stored as Record<string, unknown>;
+  return Object.entries(draft).every(
+    ([key, value]) => !(key in row) || isDeepStrictEqual(row[key], value),
+  );
+}
 
 /** One guarded, audited write. Repeating it changes nothing. */
 async function carryOut(
