@@ -145,6 +145,12 @@ describe('the share of a line', () => {
     expect(shareDone(target('x10'), [rep(1, 0), rep(2, 0)])).toBe(0.2);
   });
 
+  it('of nothing due is nothing, and of a single repetition the whole', () => {
+    expect(shareDone(target('x10 as needed'), [])).toBe(0);
+    expect(shareDone(target('x1'), [rep(1, 0)])).toBe(1);
+    expect(shareDone(target('1x1s'), [rep(1, 1)])).toBe(1);
+  });
+
   it('asks the least; only beyond the most is extra', () => {
     const asked = target('3-5x10-15s');
     const four = [1, 2, 3, 4].map((n) => rep(n, 15));

@@ -120,6 +120,8 @@ describe('mistakes are marked at their character', () => {
     ['3x10 warm-up 3', 5, 'at most 2'],
     ['10x10s warm-up 1', 7, 'at most 0'],
     ['3x10 3/week', 5, 'mon wed fri'],
+    ['3x10 50/adj/100% 10rm', 5, 'written with kg or lb'],
+    ['3x10 adj% 1rm', 5, 'written with kg or lb'],
     ['3x10 vigorously', 5, 'not part of a dose line'],
     ['3x10hold 5s', 4, 'directly'],
     ['3x10 until 2026-02-30', 11, 'no such date'],

@@ -157,6 +157,15 @@ it.each<[string, LatestMeasure[], string]>([
   expect(say(...measures)).toContain(sentence);
 });
 
+it.each([
+  [7.9, true],
+  [8, false],
+  [8.5, false],
+])('an activity at %d of 10 is missed: %s', (score, missed) => {
+  const body = { form: 'activities' as const, activities: [{ name: 'rowing', score }] };
+  expect(say(form('specific-activities', body)).some((one) => one.includes('rowing'))).toBe(missed);
+});
+
 it('is silent within error, at the norm, and above the references', () => {
   expect(
     say(

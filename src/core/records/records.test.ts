@@ -5,6 +5,7 @@ import {
   MemberDraft,
   PatientDraft,
   ProgrammeDraft,
+  ProposalDecisionDraft,
   SignInDraft,
 } from '.';
 
@@ -28,6 +29,42 @@ function wrong(
   const { issues } = result.error as { issues: { message: string; path: PropertyKey[] }[] };
   return [issues[0]?.path.join('.'), issues[0]?.message];
 }
+
+describe('a decision on a proposal', () => {
+  const decision = {
+    id: randomUUID(),
+    patientId: randomUUID(),
+    key: 'k',
+    version: 1,
+    dose: null,
+    reason: 'seen',
+  };
+  it.each([
+    ['edited', null, false],
+    ['edited', '  ', false],
+    ['edited', 'x10', true],
+    ['accepted', null, true],
+    ['declined', null, true],
+    ['taken back', null, true],
+  ])('%s with the dose %j is taken: %s', (word, dose, taken) => {
+    expect(ProposalDecisionDraft.safeParse({ ...decision, decision: word, dose }).success).toBe(
+      taken,
+    );
+  });
+});
+
+describe('an e-mail address', () => {
+  it('has at most two hundred characters', () => {
+    const taken = (length: number) => {
+      const host = `@${'y'.repeat(60)}.${'z'.repeat(60)}.example`;
+      const email = `${'x'.repeat(length - host.length)}${host}`;
+      return wrong(SignInDraft, { email, password: 'p' })?.[1] ?? null;
+    };
+    expect(taken(201)).toContain('200');
+    // Beyond this length only its form is judged.
+    expect(taken(200) ?? '').not.toContain('200');
+  });
+});
 
 describe('a patient', () => {
   it('may have any name people have', () => {
