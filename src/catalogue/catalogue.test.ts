@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { formatDose, parseDose, readDose, unwrittenParts } from '@/core/dose';
+import { leftUnwritten } from '@/core/timeline';
 import { ASKED_PROPS, FAMILIES, HOUSEHOLD, lineFlags, traitsOf } from '@/core/exercise';
 import { DOSE_TRAITS, PRECAUTIONS, type PrecautionId, TRAITS, type Trait } from '@/core/screen';
 import { EXERCISES, SHIPPED, catalogueOf, sayPhrase, sayPhrases } from '.';
@@ -214,12 +215,20 @@ describe('plain words', () => {
         expect(say(line, 'clinician', mode)).not.toMatch(/[{}]|undefined/);
       }
     }
-    const bare = parseDose('3x10');
-    if (!bare.ok) throw new Error(bare.say);
-    const { assumed, missing } = unwrittenParts(bare.value, { sided: true, effort: true });
-    expect([...assumed, ...missing].map((phrase) => sayPhrase(phrase, 'clinician'))).toHaveLength(
-      7,
-    );
+    for (const [line, most] of [
+      ['3x10', 6],
+      ['10s in 4 directions', 5],
+      ['2x10s each side', 6],
+      ['2x10s alternating', 5],
+    ] as const) {
+      const dose = parseDose(line);
+      if (!dose.ok) throw new Error(dose.say);
+      const open = leftUnwritten(dose.value, 'held', { sided: true, effort: true });
+      expect([
+        line,
+        [...open.assumed, ...open.missing].map((phrase) => sayPhrase(phrase, 'clinician')).length,
+      ]).toEqual([line, most]);
+    }
   });
 
   it('refuses a key that has no words instead of showing it', () => {

@@ -13,4 +13,5 @@ export {
   stopSigns,
   todayWords,
 } from './messages/patient';
+export { waysOf } from './ways';
 export { readLanguage } from './messages/read-language';

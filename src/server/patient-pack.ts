@@ -6,10 +6,11 @@ import {
   sayPhrases,
   sayToPatient,
   stopSigns,
+  waysOf,
 } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
 import { describeFigure } from '@/core/figure';
-import { readDose } from '@/core/dose';
+import { directionNames, readDose } from '@/core/dose';
 import {
   PACK_FORMAT,
   type PackDay,
@@ -118,6 +119,7 @@ function packLine(
 ): PackLine {
   const { name, steps, cues, mode, position } = line.exercise;
   const figure = figureOf(line.exerciseId);
+  const ways = waysOf(line);
   const side = line.dose.side === 'left' ? 'left' : 'right';
   return {
     lineage: line.lineage,
@@ -125,8 +127,10 @@ function packLine(
     steps,
     cues: [...own, ...cues],
     needs: needsOf(line.exercise, language),
-    words: sayPhrases(readDose(line.dose, mode), 'patient', language),
+    words: sayPhrases(readDose(line.dose, mode, ways), 'patient', language),
     dose: line.dose,
+    sides: ways.sides,
+    directions: directionNames(line.dose, ways.directions),
     mode,
     position,
     share,

@@ -43,7 +43,7 @@ describe('a teaching', () => {
     expect(step.pages[1]?.missing).toEqual(
       expect.arrayContaining([
         expect.stringMatching(/^how hard\?/),
-        expect.stringMatching(/rest|pause/),
+        '5 s to change sides (assumed)',
       ]),
     );
     expect(step.pages[0]?.figure?.poses.length).toBeGreaterThan(1);

@@ -1,7 +1,9 @@
+import type { Sides, SidesName } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
 
-type Given = Omit<Exercise, 'props' | 'ways' | 'doses' | 'strength' | 'traits'> &
-  Partial<Pick<Exercise, 'ways' | 'doses' | 'strength' | 'traits'>> & {
+type Left = 'ways' | 'doses' | 'strength' | 'traits' | 'sides' | 'directions';
+type Given = Omit<Exercise, 'props' | Left> &
+  Partial<Pick<Exercise, Left>> & {
     /** Prop → what will do instead → what that costs. */
     readonly props?: Readonly<Record<string, Readonly<Record<string, string>>>>;
   };
@@ -12,10 +14,22 @@ export const SIDED = { sided: true, effort: false } as const;
 export const PUSHED = { sided: false, effort: true } as const;
 export const PUSHED_EACH_SIDE = { sided: true, effort: true } as const;
 
+/**
+ * What is done on each side, from one sentence for both.
+ *
+ * @param say its words for the named side and the other one
+ * @example sides('turned', (side) => `turns the face to the ${side}`)
+ */
+export function sides(name: SidesName, say: (side: string, other: string) => string): Sides {
+  return { name, left: say('left', 'right'), right: say('right', 'left') };
+}
+
 /** An entry as the files of this folder write it, made whole. */
 export function entry(given: Given): Exercise {
   return {
     traits: [],
+    sides: null,
+    directions: [],
     ways: '',
     doses: {},
     strength: null,

@@ -1,4 +1,4 @@
-import { PUSHED, PUSHED_EACH_SIDE, entry } from './entry';
+import { PUSHED, PUSHED_EACH_SIDE, entry, sides } from './entry';
 
 const HOLD = { family: 'Neck hold', region: 'neck', mode: 'held', needs: PUSHED } as const;
 const HOLD_FAULTS = {
@@ -19,6 +19,7 @@ export const NECK_HOLD = [
     muscles: ['neck flexors', 'neck extensors', 'side-benders', 'rotators'],
     traits: ['every neck exercise'],
     strength: 'strength-forward',
+    directions: ['front', 'back', 'left', 'right', 'turn left', 'turn right'],
     ways: 'Forward, back, side-bend left and right, turn left and right.',
     usualDose: '3x10s in 6 directions gap 5s 30% daily',
     doses: {
@@ -49,6 +50,7 @@ export const NECK_HOLD = [
     traits: ['every neck exercise'],
     strength: 'strength-forward',
     props: { 'small firm ball': { towel: 'folded: squashes less evenly' }, wall: {} },
+    directions: ['front', 'back', 'left', 'right'],
     ways: 'Forehead, back of the head, left and right.',
     usualDose: '5x3s in 4 directions gap 2s 30% daily',
     doses: { lengthen: '5x3s in 4 directions gap 2s 30% daily' },
@@ -139,6 +141,10 @@ export const NECK_HOLD = [
     purpose: 'endure',
     muscles: ['scalenes', 'side-benders of the neck'],
     traits: ['every neck exercise', 'latex band', 'kneeling'],
+    sides: sides(
+      'works',
+      (side, other) => `the ${side} side of the neck works: the band pulls to the ${other}`,
+    ),
     needs: PUSHED_EACH_SIDE,
     strength: 'strength-side',
     props: {
@@ -199,6 +205,7 @@ export const NECK_HOLD = [
     traits: ['every neck exercise'],
     strength: 'strength-side',
     mode: 'moved',
+    directions: ['left', 'right', 'front', 'back'],
     ways: 'Left, right, forward, back.',
     usualDose: 'x10 hold 1s in 4 directions 20% daily',
     doses: { climb: 'x10 hold 1s in 4 directions 20% daily' },
@@ -224,6 +231,10 @@ export const NECK_HOLD = [
     muscles: ['neck flexors', 'neck extensors', 'side-benders'],
     traits: ['every neck exercise', 'resisted through range'],
     mode: 'moved',
+    sides: sides(
+      'works',
+      (side) => `the ${side} side of the neck works: ${side} hand on the ${side} side of the head`,
+    ),
     needs: PUSHED_EACH_SIDE,
     strength: 'strength-side',
     ways: 'Side, front and back; each side.',

@@ -1,4 +1,4 @@
-import { PLAIN, SIDED, entry } from './entry';
+import { PLAIN, SIDED, entry, sides } from './entry';
 
 const MOBILITY = { family: 'Neck mobility', region: 'neck', position: 'sitting' } as const;
 
@@ -41,6 +41,7 @@ export const NECK_MOBILITY = [
     muscles: ['suboccipitals', 'deep neck muscles'],
     traits: ['every neck exercise'],
     mode: 'moved',
+    sides: sides('turned', (side) => `turns the face to the ${side} and back`),
     needs: SIDED,
     ways: 'To each side in turn.',
     usualDose: 'x5 slow alternating daily',
@@ -101,6 +102,7 @@ export const NECK_MOBILITY = [
       'end-range stretch',
     ],
     mode: 'moved',
+    sides: sides('turned', (side) => `turns the face to the ${side}`),
     needs: SIDED,
     props: { pillowcase: { towel: 'thicker: harder to keep high on the neck' } },
     ways: 'To the short side, or each side.',
@@ -130,6 +132,7 @@ export const NECK_MOBILITY = [
     muscles: ['all neck muscles'],
     traits: ['every neck exercise', 'head rolls', 'extension', 'end-range stretch'],
     mode: 'moved',
+    sides: sides('turned', (side) => `rolls round to the ${side} first`),
     needs: SIDED,
     ways: 'Each way round.',
     usualDose: 'x3-5 slow each side daily',

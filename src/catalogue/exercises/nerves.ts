@@ -1,6 +1,13 @@
-import { SIDED, entry } from './entry';
+import { SIDED, entry, sides } from './entry';
 
-const GLIDE = { region: 'arm', purpose: 'glide', mode: 'moved', needs: SIDED } as const;
+const GLIDE = {
+  region: 'arm',
+  purpose: 'glide',
+  mode: 'moved',
+  needs: SIDED,
+  sides: sides('limb', (side) => `the ${side} arm glides`),
+} as const;
+const LEG = sides('limb', (side) => `the ${side} leg glides`);
 const SLIDER = {
   rung: 1,
   usualDose: 'x10 move 4s each side 1-3/day daily',
@@ -127,6 +134,7 @@ export const NERVES = [
     family: 'Sciatic nerve',
     position: 'sitting',
     region: 'leg',
+    sides: LEG,
     muscles: ['sciatic nerve'],
     props: { chair: {} },
     steps: [
@@ -144,6 +152,7 @@ export const NERVES = [
     family: 'Sciatic nerve',
     position: 'sitting',
     region: 'leg',
+    sides: LEG,
     muscles: ['sciatic nerve'],
     props: { chair: {} },
     steps: [

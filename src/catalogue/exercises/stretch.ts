@@ -1,4 +1,4 @@
-import { PLAIN, SIDED, entry } from './entry';
+import { PLAIN, SIDED, entry, sides } from './entry';
 
 const STRETCH = { family: 'Stretch', purpose: 'lengthen', mode: 'held' } as const;
 const BARRIERS = { barriers: '30s at 3 barriers each side daily' } as const;
@@ -14,6 +14,10 @@ export const STRETCH_EXERCISES = [
     region: 'neck',
     muscles: ['scalenes', 'upper trapezius'],
     traits: ['every neck exercise', 'end-range stretch'],
+    sides: sides(
+      'lengthened',
+      (side, other) => `stretches the ${side} side: ear towards the ${other} shoulder`,
+    ),
     needs: SIDED,
     ways: 'The short side, or each side.',
     usualDose: '30s at 3 barriers each side daily',
@@ -43,6 +47,10 @@ export const STRETCH_EXERCISES = [
     region: 'neck',
     muscles: ['levator scapulae'],
     traits: ['every neck exercise', 'end-range stretch'],
+    sides: sides(
+      'lengthened',
+      (side, other) => `stretches the ${side} side: nose towards the ${other} armpit`,
+    ),
     needs: SIDED,
     ways: 'Each side.',
     usualDose: '2x30s gap 10s each side daily',
@@ -98,6 +106,10 @@ export const STRETCH_EXERCISES = [
     region: 'shoulder',
     muscles: ['pectoralis minor', 'pectoralis major'],
     traits: ['overhead'],
+    sides: sides(
+      'lengthened',
+      (side) => `stretches the ${side} side of the chest: ${side} forearm on the frame`,
+    ),
     needs: SIDED,
     ways: 'Each side; the arm higher or lower for other fibres.',
     usualDose: '2x30s gap 10s each side daily',
@@ -123,6 +135,10 @@ export const STRETCH_EXERCISES = [
     region: 'leg',
     muscles: ['hip flexors'],
     traits: ['kneeling'],
+    sides: sides(
+      'lengthened',
+      (side) => `stretches the front of the ${side} hip: kneel on the ${side} knee`,
+    ),
     needs: SIDED,
     props: { pillow: { towel: 'folded under the knee: thinner' } },
     ways: 'Each side.',

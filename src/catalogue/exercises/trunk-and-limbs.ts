@@ -1,4 +1,4 @@
-import { PLAIN, PUSHED, PUSHED_EACH_SIDE, SIDED, entry } from './entry';
+import { PLAIN, PUSHED, PUSHED_EACH_SIDE, SIDED, entry, sides } from './entry';
 
 const TRUNK = {
   family: 'Trunk endurance',
@@ -78,6 +78,7 @@ export const TRUNK_AND_LIMBS = [
     position: 'hands and knees',
     muscles: ['trunk extensors', 'gluteals'],
     traits: ['hands and knees', 'front support', 'kneeling'],
+    sides: sides('limb', (side) => `the ${side} leg reaches back`),
     needs: SIDED,
     ways: 'One limb first, then opposite arm and leg; each side.',
     usualDose: '6-4-2 hold 10s rest 20-30s each side daily',
@@ -102,6 +103,7 @@ export const TRUNK_AND_LIMBS = [
     position: 'on the side',
     muscles: ['quadratus lumborum', 'obliques'],
     traits: ['front support', 'kneeling', 'straining'],
+    sides: sides('works', (side) => `the ${side} side works: lie on the ${side} forearm`),
     needs: SIDED,
     ways: 'Each side; from the knees, then legs long.',
     usualDose: '6-4-2 hold 10s rest 20-30s each side daily',
@@ -154,6 +156,7 @@ export const TRUNK_AND_LIMBS = [
     muscles: ['quadriceps', 'hip flexors'],
     traits: ['long flat on back'],
     mode: 'moved',
+    sides: sides('limb', (side) => `lifts the ${side} leg`),
     needs: SIDED,
     ways: 'Each side.',
     usualDose: '2x20 rest 60s each side daily',
@@ -209,6 +212,7 @@ export const TRUNK_AND_LIMBS = [
     muscles: ['calf'],
     traits: ['latex band'],
     mode: 'moved',
+    sides: sides('limb', (side) => `pushes down with the ${side} foot`),
     needs: PUSHED_EACH_SIDE,
     props: { 'flat band': {}, towel: {} },
     ways: 'Each side.',

@@ -1,4 +1,4 @@
-import { PLAIN, SIDED, entry } from './entry';
+import { PLAIN, SIDED, entry, sides } from './entry';
 
 const UPRIGHT = { family: 'Tuck, upright', region: 'neck', needs: PLAIN } as const;
 const FLEXORS = ['longus colli', 'longus capitis', 'lower cervical extensors'];
@@ -106,6 +106,7 @@ export const TUCK_UPRIGHT = [
     muscles: [...FLEXORS, 'suboccipitals'],
     traits: ['every neck exercise'],
     mode: 'held',
+    sides: sides('turned', (side) => `turns and nods to the ${side}`),
     needs: SIDED,
     ways: 'Turns of 10° and 20° to each side in turn.',
     usualDose: 'x5 hold 3s at 10/20deg gap 2s alternating daily',
@@ -136,6 +137,7 @@ export const TUCK_UPRIGHT = [
     muscles: [...FLEXORS, 'neck rotators'],
     traits: ['every neck exercise'],
     mode: 'moved',
+    sides: sides('turned', (side) => `turns the face to the ${side}`),
     needs: SIDED,
     ways: 'To each side; tuck kept at half of the patient’s own full tuck.',
     usualDose: 'x10 hold 1s each side tuck 50% daily',

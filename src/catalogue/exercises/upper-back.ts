@@ -1,4 +1,4 @@
-import { PLAIN, SIDED, entry } from './entry';
+import { PLAIN, SIDED, entry, sides } from './entry';
 
 const BACK = { family: 'Upper back', region: 'upper back', purpose: 'mobilise' } as const;
 
@@ -63,6 +63,7 @@ export const UPPER_BACK = [
     position: 'on the side',
     muscles: ['thoracic rotators', 'pectorals'],
     mode: 'moved',
+    sides: sides('turned', (side, other) => `opens to the ${side}: lie on the ${other} side`),
     needs: SIDED,
     props: { pillow: { towel: 'rolled up under the head: lower' } },
     ways: 'Each side.',

@@ -1,4 +1,4 @@
-import type { DrawnProp, Figure } from '@/core/figure';
+import { type DrawnProp, type Figure, mirrorFigure } from '@/core/figure';
 import { CHAIR, angles, changed, figure, hand, hands, left, pose, right } from './kit';
 
 const SIT = pose('sitting', { head: { back: 0 } });
@@ -99,28 +99,30 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
     works: ['neck extensors', 'deep neck flexors'],
     fault: ['Head drops back', changed(SIT, { head: { back: -0.8, nod: -58 }, arms: FINGER })],
   }),
-  'cloth-rotation': figure({
-    view: 'front',
-    crop: 'upper',
-    poses: {
-      'Cloth high round the neck, ends crossed': changed(SIT, {
-        head: { back: 0.1 },
-        arms: clothHands(26, 6),
-        grip: true,
-      }),
-      'The upper hand draws the head round': changed(SIT, {
-        head: { back: 0.1, turn: -48 },
-        arms: clothHands(26, -14),
-        grip: true,
-      }),
-    },
-    props: [CHAIR, CLOTH],
-    stretches: ['suboccipitals'],
-    fault: [
-      'It is yanked',
-      changed(SIT, { head: { turn: -48, side: 16 }, arms: clothHands(26, -18), grip: true }),
-    ],
-  }),
+  'cloth-rotation': mirrorFigure(
+    figure({
+      view: 'front',
+      crop: 'upper',
+      poses: {
+        'Cloth high round the neck, ends crossed': changed(SIT, {
+          head: { back: 0.1 },
+          arms: clothHands(26, 6),
+          grip: true,
+        }),
+        'The upper hand draws the head round': changed(SIT, {
+          head: { back: 0.1, turn: -48 },
+          arms: clothHands(26, -14),
+          grip: true,
+        }),
+      },
+      props: [CHAIR, CLOTH],
+      stretches: ['suboccipitals'],
+      fault: [
+        'It is yanked',
+        changed(SIT, { head: { turn: -48, side: 16 }, arms: clothHands(26, -18), grip: true }),
+      ],
+    }),
+  ),
   'head-rolls': figure({
     view: 'front',
     crop: 'upper',
@@ -138,44 +140,48 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
       changed(SIT, { head: { back: -0.8, nod: -56 } }),
     ],
   }),
-  'side-neck-stretch': figure({
-    view: 'front',
-    crop: 'upper',
-    stages: { by: 'barrier', at: [{ pose: 0 }, { pose: 1 }, { pose: 2 }] },
-    poses: {
-      'First sense of pull': stretch(14),
-      'Second, once the first has eased': stretch(23),
-      Third: stretch(31),
-    },
-    props: [CHAIR],
-    stretches: [left('side of neck', 'stretched'), left('upper trapezius', 'stretched')],
-    fault: [
-      'Shoulder comes up to the ear',
-      changed(stretch(24), { blades: { up: 5 }, thorax: { side: 6 } }),
-    ],
-  }),
-  'blade-lifter-stretch': figure({
-    crop: 'upper',
-    view: 'front',
-    poses: {
-      'Nose turned towards the right hip': changed(SIT, { head: { turn: 38 } }),
-      'Chin drawn down towards it, the hand only resting': changed(SIT, {
-        head: { turn: 38, nod: 24, back: -0.6, side: 8 },
-        arms: CRADLE,
-      }),
-    },
-    props: [CHAIR],
-    stretches: [left('upper trapezius', 'stretched'), left('neck extensors', 'stretched')],
-    fault: [
-      'Slumps into it',
-      changed(SIT, {
-        lumbar: { flex: 10 },
-        thorax: { flex: 22 },
-        head: { turn: 38, nod: 20, back: -1 },
-        arms: CRADLE,
-      }),
-    ],
-  }),
+  'side-neck-stretch': mirrorFigure(
+    figure({
+      view: 'front',
+      crop: 'upper',
+      stages: { by: 'barrier', at: [{ pose: 0 }, { pose: 1 }, { pose: 2 }] },
+      poses: {
+        'First sense of pull': stretch(14),
+        'Second, once the first has eased': stretch(23),
+        Third: stretch(31),
+      },
+      props: [CHAIR],
+      stretches: [left('side of neck', 'stretched'), left('upper trapezius', 'stretched')],
+      fault: [
+        'Shoulder comes up to the ear',
+        changed(stretch(24), { blades: { up: 5 }, thorax: { side: 6 } }),
+      ],
+    }),
+  ),
+  'blade-lifter-stretch': mirrorFigure(
+    figure({
+      crop: 'upper',
+      view: 'front',
+      poses: {
+        'Nose turned towards the other hip': changed(SIT, { head: { turn: 38 } }),
+        'Chin drawn down towards it, the hand only resting': changed(SIT, {
+          head: { turn: 38, nod: 24, back: -0.6, side: 8 },
+          arms: CRADLE,
+        }),
+      },
+      props: [CHAIR],
+      stretches: [left('upper trapezius', 'stretched'), left('neck extensors', 'stretched')],
+      fault: [
+        'Slumps into it',
+        changed(SIT, {
+          lumbar: { flex: 10 },
+          thorax: { flex: 22 },
+          head: { turn: 38, nod: 20, back: -1 },
+          arms: CRADLE,
+        }),
+      ],
+    }),
+  ),
   'chest-stretch': figure({
     poses: {
       'Hands clasped behind, wrists off the back': changed(STAND, { arms: behind(-20, 84) }),

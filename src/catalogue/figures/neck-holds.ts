@@ -105,11 +105,12 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     stages: {
       by: 'direction',
       at: [
-        { pose: 0 },
-        { pose: 1 },
-        { pose: 2, side: 'left' },
-        { pose: 2, side: 'right' },
-        { pose: 3, side: 'left' },
+        { pose: 0, to: 'front' },
+        { pose: 1, to: 'back' },
+        { pose: 2, side: 'left', to: 'left' },
+        { pose: 2, side: 'right', to: 'right' },
+        { pose: 3, side: 'left', to: 'turn left' },
+        { pose: 3, side: 'right', to: 'turn right' },
         { pose: 3, side: 'right' },
       ],
     },
@@ -127,7 +128,15 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     crop: 'upper',
     path: 'round',
     // Forehead, back of the head, left and right.
-    stages: { by: 'direction', at: [{ pose: 0 }, { pose: 2 }, { pose: 1 }, { pose: 3 }] },
+    stages: {
+      by: 'direction',
+      at: [
+        { pose: 0, to: 'front' },
+        { pose: 2, to: 'back' },
+        { pose: 1, to: 'left' },
+        { pose: 3, to: 'right' },
+      ],
+    },
     poses: {
       'Forehead into the ball': facing(0, 'forehead'),
       'Left side into the ball': facing(90, 'sideOfHeadLeft'),
@@ -223,12 +232,29 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
   'glide-press': figure({
     view: 'front',
     crop: 'upper',
+    path: 'round',
+    stages: {
+      by: 'direction',
+      at: [
+        { pose: 0, side: 'left', to: 'left' },
+        { pose: 0, side: 'right', to: 'right' },
+        { pose: 1, to: 'front' },
+        { pose: 2, to: 'back' },
+      ],
+    },
     poses: {
-      'A palm on the side of the head': changed(SIT, { arms: onSide }),
-      'The head glides level into the palm': changed(SIT, {
+      'The head glides level into the palm at its side, then the other side': changed(SIT, {
         thorax: { side: 2 },
         head: { back: 0.1, side: -2 },
         arms: onSide,
+      }),
+      'Forward into the palm at the forehead': changed(SIT, {
+        head: { back: -0.3 },
+        arms: onForehead,
+      }),
+      'Back into the hands behind the head': changed(SIT, {
+        head: { back: 0.5 },
+        arms: behindHead,
       }),
     },
     props: [CHAIR],

@@ -1,4 +1,4 @@
-import { type DrawnProp, type Figure, skeletonOf } from '@/core/figure';
+import { type DrawnProp, type Figure, mirrorFigure, skeletonOf } from '@/core/figure';
 import { CHAIR, MAT, angles, changed, figure, hand, hands, on, pose, right } from './kit';
 
 /** Carried by the left knee throughout: the right one leaves the floor. */
@@ -89,15 +89,17 @@ export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
       }),
     ],
   }),
-  'side-plank': figure({
-    view: 'front',
-    poses: {
-      'On the side, propped on the forearm, knees bent': plank(12, 22),
-      'Hips forward and up to a straight line': plank(25),
-    },
-    works: [{ muscle: 'side of trunk', as: 'working', side: 'left' }],
-    fault: ['Hips sag', plank(17, 14)],
-  }),
+  'side-plank': mirrorFigure(
+    figure({
+      view: 'front',
+      poses: {
+        'On the side, propped on the forearm, knees bent': plank(12, 22),
+        'Hips forward and up to a straight line': plank(25),
+      },
+      works: [{ muscle: 'side of trunk', as: 'working', side: 'left' }],
+      fault: ['Hips sag', plank(17, 14)],
+    }),
+  ),
   'knee-angle-hold': figure({
     stages: { by: 'station', at: [{ pose: 0 }, { pose: 1 }, { pose: 2 }] },
     poses: {

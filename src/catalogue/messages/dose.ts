@@ -12,7 +12,7 @@ export function doseTexts(texts: MessageTable): MessageTable {
   );
 }
 
-/** A dose as a clinician reads it: every key of `readDose` and `unwrittenParts`. */
+/** A dose as a clinician reads it: every key of `readDose` and `leftUnwritten`. */
 export const DOSE_FOR_CLINICIAN: MessageTable = {
   ...doseTexts(ENGLISH.texts),
   'head.bouts.held': '{most, plural, one {one hold of {span}} other {{times} holds of {span}}}',
@@ -26,6 +26,7 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   slow: 'slowly',
   breath: 'breathing {in}-{hold}-{out}',
   directions: 'in {n} directions',
+  'directions.named': '{list}',
   angles: 'at {n} angles',
   barriers: 'at {n} barriers without a pause',
   degrees: 'at {list}',
@@ -39,6 +40,8 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   rest: '{span} rest between sets',
   'side.left': 'left only',
   'side.right': 'right only',
+  'side.left.how': 'left only: {how}',
+  'side.right.how': 'right only: {how}',
   'side.each': 'each side, one after the other',
   'side.alternating': 'left and right alternating',
   'effort.percent': '{count} % of maximum push',
@@ -62,8 +65,12 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   'until.day': 'until day {day}',
   'until.date': 'until {date}',
   'until.review': 'until review',
-  'assumed.gap': 'a short pause between repetitions',
-  'assumed.rest': 'half a minute of rest between sets',
+  'assumed.pause.gapAfterHold': '{seconds} s between repetitions',
+  'assumed.pause.gapAfterMove': '{seconds} s between repetitions',
+  'assumed.pause.rest': '{seconds} s of rest between sets',
+  'assumed.pause.changeSide': '{seconds} s to change sides',
+  'assumed.pause.alternate': '{seconds} s from side to side',
+  'assumed.pause.changeDirection': '{seconds} s to the next direction or angle',
   'assumed.times': 'once a day',
   'assumed.days': 'every day',
   'missing.side': 'which side?',

@@ -1,4 +1,5 @@
 export * from './order';
 export * from './rules';
+export { onSide } from './side-for';
 export * from './suggest';
 export * from './warnings';

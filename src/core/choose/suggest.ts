@@ -1,6 +1,7 @@
 import { type Exercise, type Family, type Position, lineFlags, propStates } from '../exercise';
 import type { BodySide, FindingAbout, FindingFacts } from '../findings';
 import { type PrecautionId, type Trait, TRAITS } from '../screen';
+import { sideFor } from './side-for';
 import { CHOICE_RULES, type ChoiceRule } from './rules';
 
 /** A finding the clinician confirmed, as far as choosing needs it. */
@@ -41,18 +42,11 @@ export type Suggestion = {
   readonly because: string;
   /** Why this step of the stairs. */
   readonly rungBecause: string;
-  /** The short or weak side where its finding names one. */
+  /** The side to write, by what the exercise's side names; null where the finding names none. */
   readonly side: BodySide | null;
   /** Props replaced, with what that costs. */
   readonly instead: readonly string[];
 };
-
-/** Rules whose side is the one that is short or weak, and that an exercise is given for. */
-const SIDED_RULES = ['side-difference', 'weak-side', 'range-below-norm', 'short-or-stiff'];
-
-function sideOf({ about }: ConfirmedFinding): BodySide | null {
-  return SIDED_RULES.includes(about.rule) ? about.side : null;
-}
 
 function rulesOf({ about }: ConfirmedFinding): ChoiceRule[] {
   return CHOICE_RULES.filter(({ finding, only }) => about.rule === finding && isAbout(about, only));
@@ -120,6 +114,7 @@ export function suggest(
         const steps = stepsOf(catalogue, family);
         const rung = openRung(steps, place === 0 ? above : 0, circumstances);
         if (!rung) return;
+        const side = sideFor(finding.about, rung.exercise);
         const known = found.get(rung.exercise.id);
         const weight = (known?.weight ?? 0) + 1 / (place + 1);
         found.set(rung.exercise.id, {
@@ -129,7 +124,7 @@ export function suggest(
           rungBecause:
             known?.rungBecause ??
             `${place === 0 ? start.because : 'The first open step.'}${lower > 0 && place === 0 ? ' Flares easily: one step lower.' : ''}${rung.moved}`,
-          side: known ? (known.side === sideOf(finding) ? known.side : null) : sideOf(finding),
+          side: known && known.side !== side ? null : side,
           instead: propStates(rung.exercise, circumstances.props).flatMap((state) =>
             state.kind === 'instead'
               ? [`${state.use} instead of ${state.prop}: ${state.consequence}`]

@@ -1,6 +1,5 @@
 import type { Dose } from './model';
 import type { Phrase } from './reading';
-import { barriersOf, blocksOf, repsOf, sidesOf } from './volume';
 
 /** What an exercise wants said in its dose. */
 export type DoseNeeds = {
@@ -18,19 +17,17 @@ export type Unwritten = {
 };
 
 /**
- * The parts of a dose that were left unwritten and matter for it: practitioners forget the rests
- * most often, then the effort, then the side (common practice, no source).
+ * The parts of a dose that were left unwritten and matter for it, but for its pauses, of which the
+ * timeline tells: practitioners forget the rests most often, then the effort, then the side (common
+ * practice, no source).
  */
 export function unwrittenParts(dose: Dose, needs: DoseNeeds): Unwritten {
   const assumed: string[] = [];
   const missing: string[] = [];
-  const repsInBlock = repsOf(dose).most / blocksOf(dose).most / sidesOf(dose);
-  if (dose.gap === undefined && repsInBlock > 1 && barriersOf(dose) === 1)
-    assumed.push('assumed.gap');
-  if (dose.rest === undefined && blocksOf(dose).most > 1) assumed.push('assumed.rest');
   if (dose.times === undefined) assumed.push('assumed.times');
   if (dose.days === undefined) assumed.push('assumed.days');
-  if (needs.sided && dose.side === undefined) missing.push('missing.side');
+  if (needs.sided && dose.side === undefined && dose.directions === undefined)
+    missing.push('missing.side');
   if (
     needs.effort &&
     dose.effort === undefined &&

@@ -36,6 +36,7 @@ export function checkWhole(
     dose = { ...parts, head: parsed };
   }
   checkStations(scanner, dose, spots);
+  checkDirections(scanner, dose, spots);
   checkSets(scanner, dose, spots);
   checkDays(scanner, dose, spots);
   if (repsOf(dose).most > MOST_REPS_A_LINE) {
@@ -53,6 +54,16 @@ function checkStations(scanner: Scanner, dose: Dose, spots: Spots): void {
       spots.get('stations'),
     );
   }
+}
+
+/** Named directions say themselves where they go. Lines of before have their number beside a side. */
+function checkDirections(scanner: Scanner, dose: Dose, spots: Spots): void {
+  if (typeof dose.directions === 'object' && dose.side !== undefined)
+    scanner.fail(
+      'The directions are named, so there is no side beside them: leave it out.',
+      [],
+      spots.get('side'),
+    );
 }
 
 function checkSets(scanner: Scanner, dose: Dose, spots: Spots): void {

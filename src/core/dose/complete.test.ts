@@ -22,7 +22,7 @@ describe('completing a dose by one key', () => {
   it('writes what was left out, from the exercise’s own dose first', () => {
     expect(
       complete('3x10', '3x10 rest 90s 40% every other day', { sided: true, effort: true }),
-    ).toBe('3x10 gap 2s rest 90s each side 40% 1/day every other day until review');
+    ).toBe('3x10 rest 90s each side 40% 1/day every other day until review');
     expect(complete('10x10s', '10x10s gap 5s 2/day daily')).toBe(
       '10x10s gap 5s 2/day daily until review',
     );

@@ -2,18 +2,22 @@ import { type Seconds, exactly, seconds } from '../units';
 import type { DoseNeeds } from './assumptions';
 import type { DosePart } from './format';
 import type { Dose } from './model';
-import { barriersOf, blocksOf, repsOf, sidesOf } from './volume';
+import { barriersOf, blocksOf, repsOf, setsOf, sidesOf } from './volume';
 
-/** What stands in where neither the exercise nor its school says. Common practice, no source. */
-const HOUSE = {
+/**
+ * What stands in where neither the exercise nor its school says: for pauses the very paces that play
+ * while they are unwritten, so that writing them changes no time. Common practice, no source.
+ */
+export const HOUSE = {
   gap: exactly(seconds(2)),
-  rest: exactly(seconds(60)),
+  rest: exactly(seconds(30)),
+  nextDirection: exactly(seconds(5)),
   side: 'each',
   effort: { kind: 'perceived', range: { least: 3, most: 5 } },
   times: { kind: 'per day', times: exactly(1) },
   days: { kind: 'daily' },
   until: { kind: 'review' },
-} as const satisfies Partial<Dose>;
+} as const satisfies Partial<Dose> & { readonly nextDirection: Dose['rest'] };
 
 export type Completed = {
   readonly dose: Dose;
@@ -41,9 +45,13 @@ export function completeDose(dose: Dose, like: Dose, needs: DoseNeeds): Complete
   // In a dose of one block a written rest is its gap, so only what can stand is filled.
   const repsInBlock = repsOf(dose).most / blocksOf(dose).most / sidesOf(dose);
   const oneBlock = blocksOf(dose).most === 1;
-  if (repsInBlock > 1 && barriersOf(dose) === 1) fill('gap', like.gap ?? HOUSE.gap);
-  if (!oneBlock) fill('rest', like.rest ?? restLike(like.gap));
-  if (needs.sided) fill('side', like.side ?? HOUSE.side);
+  // Movements follow one another without a pause unless somebody writes one.
+  const held = dose.hold !== undefined || dose.head.kind === 'bouts';
+  if (repsInBlock > 1 && barriersOf(dose) === 1)
+    fill('gap', like.gap ?? (held ? HOUSE.gap : undefined));
+  if (!oneBlock) fill('rest', like.rest ?? restLike(dose, like.gap));
+  // Where directions are written there is no side to ask for.
+  if (needs.sided && whole.directions === undefined) fill('side', like.side ?? HOUSE.side);
   const pushed = dose.effort ?? dose.load ?? dose.band;
   if (needs.effort && pushed === undefined) {
     if (like.band) fill('band', like.band);
@@ -57,7 +65,8 @@ export function completeDose(dose: Dose, like: Dose, needs: DoseNeeds): Complete
 }
 
 /** Long pauses between single holds are rests by another name; short ones are not. */
-function restLike(gap: Dose['gap']): Dose['rest'] {
+function restLike(dose: Dose, gap: Dose['gap']): Dose['rest'] {
   const long: Seconds = seconds(20);
-  return gap && gap.least >= long ? gap : HOUSE.rest;
+  if (gap && gap.least >= long) return gap;
+  return setsOf(dose.head).most > 1 ? HOUSE.rest : HOUSE.nextDirection;
 }

@@ -37,7 +37,7 @@ export function formatPart(dose: Dose, part: DosePart): string | null {
     case 'breath':
       return dose.breath ? `breath ${dose.breath.in}-${dose.breath.hold}-${dose.breath.out}` : null;
     case 'directions':
-      return dose.directions ? `in ${dose.directions} directions` : null;
+      return dose.directions ? formatDirections(dose.directions) : null;
     case 'stations':
       return dose.stations ? formatStations(dose.stations) : null;
     case 'load':
@@ -111,6 +111,12 @@ export function formatSpan(range: Range): string {
   const unit = minutes ? 'min' : 's';
   const scale = minutes ? 60 : 1;
   return `${formatCount({ least: range.least / scale, most: range.most / scale })}${unit}`;
+}
+
+function formatDirections(directions: NonNullable<Dose['directions']>): string {
+  return typeof directions === 'number'
+    ? `in ${directions} directions`
+    : `in ${directions.join('/')}`;
 }
 
 function formatStations(stations: Stations): string {

@@ -2,6 +2,7 @@ export { type DoseNeeds, type Unwritten, untimed, unwrittenParts } from './assum
 export type { DoseError } from './error';
 export * from './complete';
 export * from './difference';
+export * from './directions';
 export {
   DOSE_PARTS,
   type DosePart,

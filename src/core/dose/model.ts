@@ -10,8 +10,8 @@ export type Dose = {
   readonly hold?: Range<Seconds>;
   readonly tempo?: Tempo;
   readonly breath?: Breath;
-  /** The block is repeated in this many directions. */
-  readonly directions?: number;
+  /** The block is repeated in all of so many directions, or in these. */
+  readonly directions?: number | readonly DirectionName[];
   readonly stations?: Stations;
   readonly load?: Load;
   readonly band?: Band;
@@ -39,6 +39,40 @@ export type Head =
   | { readonly kind: 'sets'; readonly sets: Range; readonly reps: Range }
   /** The repetitions of each set in turn: 6-4-2. */
   | { readonly kind: 'pyramid'; readonly reps: readonly (number | 'max')[] };
+
+/** Where a push or a glide goes; an exercise declares which of them it has, in its order. */
+export const DIRECTION_NAMES = [
+  'front',
+  'back',
+  'left',
+  'right',
+  'turn left',
+  'turn right',
+] as const;
+export type DirectionName = (typeof DIRECTION_NAMES)[number];
+
+/** What an exercise's sides and directions are, for whoever reads, plays or draws its dose. */
+export type Ways = {
+  /** Its directions by name, in its order; empty where it names none. */
+  readonly directions: readonly DirectionName[];
+  /** What is done on each side, in words; null where it has no sides. */
+  readonly sides: Sides | null;
+};
+
+/**
+ * What the side of an exercise names, by the trade's habit: a stretch the side that is lengthened, a
+ * hold the side that works, a glide or a lift the limb, a turn where the face goes.
+ */
+export const SIDES_NAME = ['lengthened', 'works', 'limb', 'turned'] as const;
+export type SidesName = (typeof SIDES_NAME)[number];
+export type Sides = {
+  readonly name: SidesName;
+  /** In full: "stretches the left side: ear towards the right shoulder". */
+  readonly left: string;
+  readonly right: string;
+};
+
+export const NO_WAYS: Ways = { directions: [], sides: null };
 
 export type Tempo =
   /** Seconds of movement per repetition, out and back together. */
@@ -104,5 +138,8 @@ export type Until =
   | { readonly kind: 'date'; readonly date: LocalDate }
   | { readonly kind: 'review' };
 
-/** The grammar's number, stored with every version so that old text keeps its meaning. */
-export const GRAMMAR = 1;
+/**
+ * The grammar's number, stored with every version so that old text keeps its meaning. In grammar 1
+ * the side of some exercises was the way the drawing moved; since 2 it is the trade's habit.
+ */
+export const GRAMMAR = 2;

@@ -14,7 +14,7 @@ const SLOT_WORD: Readonly<Record<Slot, string>> = {
   hold: 'The hold',
   tempo: 'The movement',
   breath: 'The breath',
-  directions: 'The number of directions',
+  directions: 'What follows “in”',
   stations: 'Where it is done',
   load: 'The load',
   band: 'The band',

@@ -1,6 +1,6 @@
 import { exactly } from '../units';
 import { readNumber, NUMBER_SOURCE, takeCount, takeSpan, takeWhole } from './numbers';
-import type { Band, Effort, Load, Stations } from './model';
+import { type Band, DIRECTION_NAMES, type Effort, type Load, type Stations } from './model';
 import { takeDays, takeEvery, takeFrom, takeTrainingOrWaking, takeUntil } from './part-times';
 import type { Part } from './part';
 import type { Scanner } from './scanner';
@@ -128,8 +128,22 @@ function takeBreath(scanner: Scanner): Part {
   return { slot: 'breath', value: { breath: { in: inward, hold: held, out: outward } } };
 }
 
+const A_DIRECTION = String.raw`(?:front|back|(?:turn[ -])?left|(?:turn[ -])?right)`;
+const NAMED_DIRECTIONS = new RegExp(String.raw`${A_DIRECTION}(?: ?\/ ?${A_DIRECTION})*(?![a-z\/])`);
+
 function takeDirections(scanner: Scanner): Part {
-  const expected = ['in 6 directions'];
+  const expected = ['in 6 directions', 'in front/back/left/right'];
+  const from = scanner.position;
+  const named = scanner.take(NAMED_DIRECTIONS);
+  if (named) {
+    const words = named[0].split('/').map((word) => word.trim().replace('-', ' '));
+    const directions = DIRECTION_NAMES.filter((one) => words.includes(one));
+    if (directions.length < words.length)
+      scanner.fail('A direction is named twice.', expected, { from, to: scanner.position });
+    // In the order they were written: that is the order they are done in.
+    directions.sort((a, b) => words.indexOf(a) - words.indexOf(b));
+    return { slot: 'directions', value: { directions } };
+  }
   const directions = takeWhole(scanner, 'directions', 'directions', expected);
   if (!scanner.take(/ *directions?\b/)) scanner.fail('Expected the word directions.', expected);
   return { slot: 'directions', value: { directions } };

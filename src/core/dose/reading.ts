@@ -1,5 +1,15 @@
 import { type Range, type Seconds, isExact } from '../units';
-import type { Dose, Effort, Head, Load, Times, Until } from './model';
+import { directionNames, directionsOf } from './directions';
+import {
+  type Dose,
+  type Effort,
+  type Head,
+  type Load,
+  NO_WAYS,
+  type Times,
+  type Until,
+  type Ways,
+} from './model';
 
 /**
  * One sentence or word group, as a message key and its values; a language's catalogue turns it
@@ -40,8 +50,9 @@ function span(range: Range<Seconds>): Phrase {
  * A dose in plain words, one phrase per sentence, in the order of the dose line.
  *
  * @param mode what the exercise's bouts are, for heads such as 3x30s
+ * @param ways what its sides and directions are, to be said in full
  */
-export function readDose(dose: Dose, mode: BoutMode): Phrase[] {
+export function readDose(dose: Dose, mode: BoutMode, ways: Ways = NO_WAYS): Phrase[] {
   const phrases: (Phrase | null)[] = [
     readHead(dose.head, mode),
     dose.hold ? phrase('hold', { span: span(dose.hold) }) : null,
@@ -51,13 +62,13 @@ export function readDose(dose: Dose, mode: BoutMode): Phrase[] {
         : phrase('move', { span: span(dose.tempo.seconds) })
       : null,
     dose.breath ? phrase('breath', { ...dose.breath }) : null,
-    dose.directions ? phrase('directions', { n: dose.directions }) : null,
+    readDirections(dose, ways),
     readStations(dose),
     dose.load ? readLoad(dose.load) : null,
     readBand(dose),
     dose.gap ? phrase('gap', { span: span(dose.gap) }) : null,
     dose.rest ? phrase('rest', { span: span(dose.rest) }) : null,
-    dose.side ? phrase(`side.${dose.side}`) : null,
+    readSide(dose, ways),
     dose.effort ? readEffort(dose.effort) : null,
     dose.tuck ? phrase('tuck', { count: count(dose.tuck) }) : null,
     dose.warmUpSets ? phrase('warmUp', { n: dose.warmUpSets }) : null,
@@ -92,6 +103,21 @@ function readHead(head: Head, mode: BoutMode): Phrase {
         ),
       });
   }
+}
+
+function readDirections(dose: Dose, ways: Ways): Phrase | null {
+  if (dose.directions === undefined) return null;
+  const names = directionNames(dose, ways.directions);
+  return names.length === 0
+    ? phrase('directions', { n: directionsOf(dose) })
+    : phrase('directions.named', { list: names.map((one) => phrase(`direction.${one}`)) });
+}
+
+function readSide({ side }: Dose, { sides }: Ways): Phrase | null {
+  if (side === undefined) return null;
+  return sides !== null && (side === 'left' || side === 'right')
+    ? phrase(`side.${side}.how`, { how: sides[side] })
+    : phrase(`side.${side}`);
 }
 
 function readStations({ stations }: Dose): Phrase | null {

@@ -1,4 +1,5 @@
 import { type Range, type Seconds, exactly, seconds } from '../units';
+import { directionsOf } from './directions';
 import type { Dose, Head } from './model';
 
 /** Repetitions that stand for "max" where a number is needed. Common practice, no source. */
@@ -51,13 +52,13 @@ export function sidesOf(dose: Dose): 1 | 2 {
 /** Blocks on one side: sets × directions × angles. */
 export function blocksOf(dose: Dose): Range {
   const sets = setsOf(dose.head);
-  const times = (dose.directions ?? 1) * stationsOf(dose);
+  const times = directionsOf(dose) * stationsOf(dose);
   return { least: sets.least * times, most: sets.most * times };
 }
 
 /** Repetitions or bouts in one session, over sets, directions, angles and sides. */
 export function repsOf(dose: Dose): Range {
-  const times = (dose.directions ?? 1) * stationsOf(dose) * sidesOf(dose);
+  const times = directionsOf(dose) * stationsOf(dose) * sidesOf(dose);
   const sets = setsOf(dose.head);
   let least = 0;
   let most = 0;

@@ -17,6 +17,8 @@ export const EXERCISE_COLUMNS = [
   'muscles',
   'props',
   'traits',
+  'sidesName',
+  'directions',
   'ways',
   'usualDose',
   'steps',
@@ -32,7 +34,9 @@ export type ExerciseColumn = (typeof EXERCISE_COLUMNS)[number];
 export type ExerciseRow = Readonly<Record<ExerciseColumn, string>>;
 
 const BAR = ' | ';
-const LISTS = ['muscles', 'traits', 'steps', 'cues', 'keywords'] as const;
+/** Columns that tables of before lack. */
+export const LATER_COLUMNS: readonly ExerciseColumn[] = ['sidesName', 'directions'];
+const LISTS = ['muscles', 'traits', 'directions', 'steps', 'cues', 'keywords'] as const;
 const FLAGS = ['sided', 'effort'] as const;
 
 /** @example exerciseRow(draft).muscles // "scalenes | upper trapezius" */
@@ -44,6 +48,8 @@ export function exerciseRow(draft: OwnExerciseDraft): ExerciseRow {
     effort: draft.effort ? 'yes' : 'no',
     muscles: draft.muscles.join(BAR),
     traits: draft.traits.join(BAR),
+    sidesName: draft.sidesName ?? '',
+    directions: (draft.directions ?? []).join(BAR),
     steps: draft.steps.join(BAR),
     cues: draft.cues.join(BAR),
     keywords: draft.keywords.join(BAR),

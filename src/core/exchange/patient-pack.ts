@@ -1,4 +1,4 @@
-import type { BoutMode, Dose } from '../dose';
+import type { BoutMode, DirectionName, Dose, Sides } from '../dose';
 import type { Position } from '../exercise';
 import type { Figure } from '../figure';
 import type { SymptomBaseline } from '../symptoms';
@@ -24,6 +24,10 @@ export type PackLine = {
   /** The dose in plain words. */
   readonly words: string;
   readonly dose: Dose;
+  /** What is done on each side, in full; left out of packs of before, null without sides. */
+  readonly sides?: Sides | null;
+  /** Its directions by name, in the order they come; empty or left out where they have none. */
+  readonly directions?: readonly DirectionName[];
   readonly mode: BoutMode;
   readonly position: Position;
   /** Share of today's due done so far, 0–1, as the clinic knows it. */

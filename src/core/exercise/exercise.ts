@@ -1,4 +1,4 @@
-import type { BoutMode, DoseNeeds } from '../dose';
+import type { BoutMode, DirectionName, DoseNeeds, Sides } from '../dose';
 import type { MeasureKindId } from '../measures';
 import type { Trait } from '../screen';
 
@@ -121,6 +121,10 @@ export type Exercise = {
   readonly mode: BoutMode;
   readonly needs: DoseNeeds;
   readonly props: readonly PropNeed[];
+  /** What is done on each side, in words; null where it has no sides. */
+  readonly sides: Sides | null;
+  /** Its directions by name, in the order they are done; empty where it names none. */
+  readonly directions: readonly DirectionName[];
   /** Where its sides, directions or angles lie, for the clinician; empty where it has none. */
   readonly ways: string;
   /** A usual dose to start from. Common practice, no source. */

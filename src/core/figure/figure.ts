@@ -1,3 +1,4 @@
+import type { DirectionName } from '../dose';
 import type { MarkName, Pose, Vec } from './body';
 
 /** Where the viewer stands. `above` looks down on somebody lying. */
@@ -69,7 +70,12 @@ export type Push = { readonly from: MarkName; readonly way: Vec };
 export type DrawnFault = { readonly name: string; readonly pose: Pose };
 
 /** A pose shown at one of several places, and on which side. */
-export type Stage = { readonly pose: number; readonly side?: 'right' | 'left' };
+export type Stage = {
+  readonly pose: number;
+  readonly side?: 'right' | 'left';
+  /** The direction it shows: a dose that names some finds its places by it. */
+  readonly to?: DirectionName;
+};
 
 /**
  * Poses that are places, not a way to go: a six-way hold has one for each direction. The nth place

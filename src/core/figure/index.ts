@@ -2,4 +2,5 @@ export * from './body';
 export * from './describe';
 export * from './drawing';
 export * from './figure';
+export { mirrorFigure } from './mirror-figure';
 export * from './moment';

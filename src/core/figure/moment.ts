@@ -1,3 +1,4 @@
+import type { DirectionName } from '../dose';
 import type { PlayedSegment } from '../timeline';
 import { roundEnd } from './drawing';
 import type { Figure } from './figure';
@@ -17,6 +18,7 @@ export function ease(share: number): number {
  *
  * @param segment the segment under way
  * @param elapsed seconds of it that have passed
+ * @param names the dose's directions by name, in its order
  * @param still shows where each movement leads instead of the movement (reduced motion)
  */
 export function momentOf(
@@ -27,8 +29,9 @@ export function momentOf(
   >,
   elapsed: number,
   still = false,
+  names: readonly DirectionName[] = [],
 ): Moment {
-  const stage = stageOf(figure, segment);
+  const stage = stageOf(figure, segment, names);
   const side = stage?.side ?? segment.side ?? 'right';
   const end = stage ? stage.pose / Math.max(1, figure.poses.length - 1) : 1;
   const share = segment.seconds > 0 ? elapsed / segment.seconds : 1;
@@ -58,6 +61,8 @@ function alongOf(
     case 'gap':
     case 'rest':
     case 'change-side':
+    case 'next-direction':
+    case 'next-angle':
     case 'change-position':
     case 'next-exercise':
       return staged ? end : 0;
@@ -74,8 +79,12 @@ function thereAndBack(figure: Figure, share: number, still: boolean): number {
 function stageOf(
   { stages }: Figure,
   { direction, station, barrier }: Pick<PlayedSegment, 'direction' | 'station' | 'barrier'>,
+  names: readonly DirectionName[],
 ) {
   if (!stages) return null;
+  const name = names[direction - 1];
+  const named = stages.by === 'direction' && name ? stages.at.find(({ to }) => to === name) : null;
+  if (named) return named;
   const nth = { direction, station, barrier }[stages.by];
   return stages.at[Math.max(0, nth - 1) % stages.at.length] ?? stages.at[0];
 }

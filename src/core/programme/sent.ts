@@ -1,5 +1,13 @@
-import { type BoutMode, type Dose, parseDose } from '../dose';
+import {
+  type BoutMode,
+  type DirectionName,
+  type Dose,
+  type Sides,
+  formatDose,
+  parseDose,
+} from '../dose';
 import type { Exercise, Position, Purpose } from '../exercise';
+import { asMeant } from './old-sides';
 import { type ProgrammeLine, type ProgrammeVersion, withTarget } from '../history';
 import type { SchoolChoice } from '../progression';
 import type { FlagOverride } from '../records';
@@ -27,23 +35,41 @@ export type ExerciseSnapshot = {
   readonly stop?: string | undefined;
   readonly purpose?: Purpose | undefined;
   readonly muscles?: readonly string[] | undefined;
+  readonly sides?: Sides | null | undefined;
+  readonly directions?: readonly DirectionName[] | undefined;
 };
 
 /** What a version keeps of an exercise. */
 export function snapshotOf(exercise: Exercise): ExerciseSnapshot {
   const { name, position, mode, steps, cues, faults, feel, normal, stop, purpose, muscles } =
     exercise;
+  const { sides, directions } = exercise;
   const props = exercise.props.map(({ prop, orElse }) => ({
     prop,
     orElse: orElse.map((other) => other.prop),
   }));
-  return { name, position, mode, steps, cues, props, faults, feel, normal, stop, purpose, muscles };
+  return {
+    name,
+    position,
+    mode,
+    steps,
+    cues,
+    props,
+    faults,
+    feel,
+    normal,
+    stop,
+    purpose,
+    muscles,
+    sides,
+    directions,
+  };
 }
 
 export type SentLine = ProgrammeLine & {
   readonly exerciseId: ExerciseId;
   readonly exercise: ExerciseSnapshot;
-  /** Canonical dose line. */
+  /** Canonical dose line, in today's grammar. */
   readonly text: string;
   readonly school: SchoolChoice | null;
   readonly session: SessionName | null;
@@ -61,7 +87,10 @@ export type SentVersion = Omit<ProgrammeVersion, 'lines'> & {
 
 /** A version and its lines as they are stored. */
 export type StoredVersion = {
-  readonly version: Omit<SentVersion, 'lines'>;
+  readonly version: Omit<SentVersion, 'lines'> & {
+    /** Of the grammar its lines are written in. */
+    readonly grammar: number;
+  };
   readonly lines: readonly {
     readonly lineage: string;
     readonly anchor: LocalDate;
@@ -80,18 +109,22 @@ const parsedLines = new Map<string, ProgrammeLine['target'] & { dose: Dose }>();
 const MOST_PARSED = 5_000;
 const SOME_DAY = localDate('1970-01-01');
 
-function doseAndTarget(text: string, exercise: ExerciseSnapshot, rounds: number) {
-  const key = `${rounds} ${exercise.mode} ${exercise.position} ${text}`;
+function doseAndTarget(
+  text: string,
+  exercise: ExerciseSnapshot,
+  rounds: number,
+  meant: (dose: Dose) => Dose,
+  spelling: string,
+) {
+  const key = `${rounds} ${exercise.mode} ${exercise.position} ${spelling} ${text}`;
   const known = parsedLines.get(key);
   if (known) return known;
   const parsed = parseDose(text);
   if (!parsed.ok) throw new Error('a stored dose line cannot be read');
   const { position, mode } = exercise;
-  const { target } = withTarget(
-    { lineage: '', anchor: SOME_DAY, dose: parsed.value, mode, position },
-    rounds,
-  );
-  const made = { ...target, dose: parsed.value };
+  const dose = meant(parsed.value);
+  const { target } = withTarget({ lineage: '', anchor: SOME_DAY, dose, mode, position }, rounds);
+  const made = { ...target, dose };
   if (parsedLines.size >= MOST_PARSED) parsedLines.clear();
   parsedLines.set(key, made);
   return made;
@@ -104,7 +137,7 @@ function doseAndTarget(text: string, exercise: ExerciseSnapshot, rounds: number)
  * @throws Error when a stored dose line cannot be read, which only another program could have written
  */
 export function sentVersion({ version, lines }: StoredVersion): SentVersion {
-  const { number, programmeId, effectiveFrom, reviewOn, rounds } = version;
+  const { number, programmeId, effectiveFrom, reviewOn, rounds, grammar } = version;
   const { reason, authorId, createdAt } = version;
   return {
     number,
@@ -117,9 +150,15 @@ export function sentVersion({ version, lines }: StoredVersion): SentVersion {
     createdAt,
     lines: lines.map((line) => {
       const { lineage, anchor, exerciseId, exercise, school, session, overrides } = line;
-      const { dose, ...target } = doseAndTarget(line.dose, exercise, rounds);
+      const { dose, ...target } = doseAndTarget(
+        line.dose,
+        exercise,
+        rounds,
+        (read) => asMeant(read, exerciseId, grammar),
+        grammar >= 2 ? '' : exerciseId,
+      );
       const { mode, position } = exercise;
-      const text = line.dose;
+      const text = formatDose(dose);
       return {
         lineage,
         anchor,

@@ -58,7 +58,7 @@ function kept(before: Dose, after: Dose): Dose {
   }
   if (dose.stations && dose.directions) {
     const undirected = { ...dose };
-    delete (undirected as { directions?: number }).directions;
+    delete (undirected as { directions?: unknown }).directions;
     dose = undirected;
   }
   return restAsGap(dose);

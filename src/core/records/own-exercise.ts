@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { BOUT_MODES, LONGEST_LINE, formatDose, parseDose } from '../dose';
+import {
+  BOUT_MODES,
+  DIRECTION_NAMES,
+  LONGEST_LINE,
+  SIDES_NAME,
+  type Sides,
+  type SidesName,
+  formatDose,
+  parseDose,
+} from '../dose';
 import { type Exercise, FAMILIES, POSITIONS, PURPOSES, REGIONS } from '../exercise';
 import { TRAITS, type Trait } from '../screen';
 import type { Frozen } from '../units';
@@ -42,6 +51,17 @@ export const OwnExerciseDraft = z.object({
   traits: z.array(
     z.enum(Object.keys(TRAITS) as [Trait, ...Trait[]], { error: 'There is no such precaution.' }),
   ),
+  /** What its side names; left out by exercises of before, whose side is the one that works. */
+  sidesName: z
+    .enum([...SIDES_NAME, ''], { error: `The side is one of: ${SIDES_NAME.join(', ')}.` })
+    .optional(),
+  directions: z
+    .array(
+      z.enum(DIRECTION_NAMES, { error: `A direction is one of: ${DIRECTION_NAMES.join(', ')}.` }),
+    )
+    .max(DIRECTION_NAMES.length, 'Each direction once.')
+    .refine((all) => new Set(all).size === all.length, 'Each direction once.')
+    .optional(),
   ways: text('Sides and angles'),
   usualDose: z
     .string({ error: 'The usual dose is missing.' })
@@ -71,15 +91,29 @@ export type OwnExerciseSave = z.infer<typeof OwnExerciseSave>;
 
 /** An own exercise as the catalogue holds it. */
 export function ownExercise(id: string, draft: Frozen<OwnExerciseDraft>): Exercise {
-  const { sided, effort, faults, ...same } = draft;
+  const { sided, effort, faults, sidesName, directions, ...same } = draft;
   return {
     ...same,
     id,
+    sides: sided ? ownSides(sidesName || 'works') : null,
+    directions: directions ?? [],
     needs: { sided, effort },
     doses: {},
     strength: null,
     faults: Object.fromEntries(faults.map(({ fault, fix }) => [fault, fix])),
   };
+}
+
+const SAID: Readonly<Record<SidesName, (side: string) => string>> = {
+  lengthened: (side) => `stretches the ${side} side`,
+  works: (side) => `the ${side} side works`,
+  limb: (side) => `with the ${side} arm or leg`,
+  turned: (side) => `turns to the ${side}`,
+};
+
+/** What is done on each side of a clinic's own exercise, by what its side names. */
+function ownSides(name: SidesName): Sides {
+  return { name, left: SAID[name]('left'), right: SAID[name]('right') };
 }
 
 /** Any exercise as a draft, to be edited or exported. */
@@ -95,6 +129,8 @@ export function exerciseDraft(exercise: Exercise): OwnExerciseDraft {
     mode: exercise.mode,
     sided: needs.sided,
     effort: needs.effort,
+    sidesName: exercise.sides?.name ?? '',
+    directions: [...exercise.directions],
     muscles: [...exercise.muscles],
     props: exercise.props.map(({ prop, orElse }) => ({ prop, orElse: [...orElse] })),
     traits: [...exercise.traits],

@@ -1,3 +1,4 @@
+export * from './assumed';
 export * from './paces';
 export * from './segment';
 export * from './timeline';

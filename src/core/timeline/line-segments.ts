@@ -1,4 +1,12 @@
-import { type BoutMode, type Dose, barriersOf, repsOfSet, setsOf, stationsOf } from '../dose';
+import {
+  type BoutMode,
+  type Dose,
+  barriersOf,
+  directionsOf,
+  repsOfSet,
+  setsOf,
+  stationsOf,
+} from '../dose';
 import type { Range, Seconds } from '../units';
 import { seconds } from '../units';
 import type { PaceName } from './paces';
@@ -31,7 +39,7 @@ function* repetitions(dose: Dose): Generator<{ spot: Spot; beyondLeast: boolean 
   const repSides: Side[] = dose.side === 'alternating' ? ['left', 'right'] : [];
   const sets = setsOf(dose.head);
   for (const blockSide of blockSides) {
-    for (let direction = 1; direction <= (dose.directions ?? 1); direction += 1) {
+    for (let direction = 1; direction <= directionsOf(dose); direction += 1) {
       for (let station = 1; station <= stationsOf(dose); station += 1) {
         for (let set = 1; set <= sets.most; set += 1) {
           const reps = repsOfSet(dose.head, set - 1);
@@ -70,15 +78,16 @@ function pauseBetween(
   const replacesPace = change === 'rep' || (change === 'set' && dose.rest !== undefined);
   const pace = paceOfChange(change, dose, mode);
   const length: Length = written ? (replacesPace ? { written } : { written, pace }) : { pace };
-  const kind = kindOfChange(change, written !== undefined);
+  const kind = kindOfChange(change);
   return { ...after, kind, length, beyondLeast, work: null, endsRep: false };
 }
 
-type Change = 'side' | 'place' | 'set' | 'rep';
+type Change = 'side' | 'direction' | 'angle' | 'set' | 'rep';
 
 function changeBetween(before: Spot, after: Spot): Change {
   if (before.side !== after.side) return 'side';
-  if (before.direction !== after.direction || before.station !== after.station) return 'place';
+  if (before.direction !== after.direction) return 'direction';
+  if (before.station !== after.station) return 'angle';
   return before.set === after.set ? 'rep' : 'set';
 }
 
@@ -86,7 +95,8 @@ function paceOfChange(change: Change, dose: Dose, mode: BoutMode): PaceName {
   switch (change) {
     case 'side':
       return dose.side === 'alternating' ? 'alternate' : 'changeSide';
-    case 'place':
+    case 'direction':
+    case 'angle':
       return 'changeDirection';
     case 'set':
       return 'rest';
@@ -95,12 +105,14 @@ function paceOfChange(change: Change, dose: Dose, mode: BoutMode): PaceName {
   }
 }
 
-function kindOfChange(change: Change, written: boolean): SegmentKind {
+function kindOfChange(change: Change): SegmentKind {
   switch (change) {
     case 'side':
       return 'change-side';
-    case 'place':
-      return written ? 'rest' : 'change-position';
+    case 'direction':
+      return 'next-direction';
+    case 'angle':
+      return 'next-angle';
     case 'set':
       return 'rest';
     case 'rep':

@@ -9,6 +9,8 @@ export type SegmentKind =
   | 'gap'
   | 'rest'
   | 'change-side'
+  | 'next-direction'
+  | 'next-angle'
   | 'change-position'
   | 'next-exercise';
 

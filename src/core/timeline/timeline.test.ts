@@ -31,7 +31,7 @@ describe('dose arithmetic (common practice, no source)', () => {
 
   it('rests twice for 60 s between three angles', () => {
     const played = resolve(sessionTimeline([line('5x5s at 3 angles rest 60s')]), 'least');
-    const rests = played.filter((segment) => segment.kind === 'rest');
+    const rests = played.filter((segment) => segment.kind === 'next-angle');
     expect(rests.map((segment) => segment.seconds)).toEqual([60, 60]);
   });
 

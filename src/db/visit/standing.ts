@@ -67,7 +67,7 @@ export async function standingRow(clinicId: ClinicId, patientId: PatientId): Pro
   );
   const stamp = row?.stamp ?? '[null,null,null,null,null]';
   const [, , episodeId, reasonAt, dangerAt] = Stamp.parse(JSON.parse(stamp));
-  return { episodeId: episodeId as EpisodeId | null, reasonAt, dangerAt, stamp };
+  return { episodeId, reasonAt, dangerAt, stamp };
 }
 
 /** A guard's condition: nothing that the standing was reckoned from has changed since. */

@@ -1,6 +1,12 @@
 import Papa from 'papaparse';
 import { type Catalogue, catalogueOf } from '@/catalogue';
-import { EXERCISE_COLUMNS, type RowProblem, exerciseRow, readExercises } from '@/core/exchange';
+import {
+  EXERCISE_COLUMNS,
+  LATER_COLUMNS,
+  type RowProblem,
+  exerciseRow,
+  readExercises,
+} from '@/core/exchange';
 import { type Exercise, FAMILIES } from '@/core/exercise';
 import { type OwnExerciseSave, exerciseDraft, ownExercise } from '@/core/records';
 import type { ClinicId } from '@/core/units';
@@ -131,7 +137,9 @@ function tableRows(text: string): Rows {
     // The sign our own export puts before what a spreadsheet would take for a formula.
     transform: (cell) => cell.replace(/^'(?=[=+\-@\t\r])/, ''),
   });
-  const missing = EXERCISE_COLUMNS.filter((column) => !parsed.meta.fields?.includes(column));
+  const missing = EXERCISE_COLUMNS.filter(
+    (column) => !LATER_COLUMNS.includes(column) && !parsed.meta.fields?.includes(column),
+  );
   const fail = (row: number, say: string) => ({ rows: [], first: 2, problem: { row, say } });
   if (missing.length > 0) return fail(1, `The heading lacks: ${missing.join(', ')}.`);
   const [error] = parsed.errors.filter(({ code }) => code !== 'UndetectableDelimiter');

@@ -1,4 +1,4 @@
-import { CLINIC_CAUTION, sayPhrases } from '@/catalogue';
+import { CLINIC_CAUTION, sayPhrases, waysOf } from '@/catalogue';
 import { summarise } from '@/core/adherence';
 import { formatDose, readDose } from '@/core/dose';
 import { judgeAll, sayVerdict } from '@/core/follow';
@@ -212,8 +212,8 @@ function letterOf(
       ...activities.map(({ activity, from, to }) => `${activity}: ${from} → ${to} of 10`),
     ],
     programme: (newest?.lines ?? []).map(
-      ({ exercise, dose }) =>
-        `${exercise.name}: ${sayPhrases(readDose(dose, exercise.mode), 'patient')}`,
+      (line) =>
+        `${line.exercise.name}: ${sayPhrases(readDose(line.dose, line.mode, waysOf(line)), 'patient')}`,
     ),
     words: draft.words,
     caution: CLINIC_CAUTION,

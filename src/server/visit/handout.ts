@@ -1,4 +1,4 @@
-import { CLINIC_CAUTION, ENGLISH, sayPhrases, stopSigns } from '@/catalogue';
+import { CLINIC_CAUTION, ENGLISH, sayPhrases, stopSigns, waysOf } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
 import { readDose } from '@/core/dose';
 import { type Figure, describeFigure, drawFigure } from '@/core/figure';
@@ -68,7 +68,7 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
       return {
         lineage: line.lineage,
         name,
-        numbers: sayPhrases(readDose(line.dose, mode), 'patient'),
+        numbers: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
         steps,
         own: cues.get(line.lineage) ?? [],
         cues: usual,

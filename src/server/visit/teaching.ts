@@ -1,8 +1,9 @@
 import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
 import { isDeepStrictEqual } from 'node:util';
-import { type Catalogue, sayPhrase, sayPhrases } from '@/catalogue';
+import { type Catalogue, sayPhrase, sayPhrases, waysOf } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
-import { readDose, unwrittenParts } from '@/core/dose';
+import { readDose } from '@/core/dose';
+import { leftUnwritten } from '@/core/timeline';
 import type { Muscle } from '@/core/figure';
 import type { TeachBackDraft } from '@/core/records';
 import { PRECAUTIONS, TRAITS } from '@/core/screen';
@@ -53,7 +54,7 @@ export function unwrittenInWords(
   line: SentLine,
   needs: { readonly sided: boolean; readonly effort: boolean },
 ): string[] {
-  const { missing, assumed } = unwrittenParts(line.dose, needs);
+  const { missing, assumed } = leftUnwritten(line.dose, line.mode, needs);
   return [
     ...missing.map((phrase) => sayPhrase(phrase, 'clinician')),
     ...assumed.map((phrase) => `${sayPhrase(phrase, 'clinician')} (assumed)`),
@@ -75,7 +76,7 @@ function sheetLine(line: SentLine, catalogue: Catalogue): SheetLine & { muscles:
       purpose: current?.purpose ?? 're-educate',
       family: current?.family ?? 'Posture and breathing',
     },
-    words: sayPhrases(readDose(line.dose, mode), 'patient'),
+    words: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
     missing: unwrittenInWords(line, current?.needs ?? { sided: false, effort: false }),
     overridden: line.overrides.map(
       ({ precaution, trait, reason }) =>

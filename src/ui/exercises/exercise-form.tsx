@@ -9,6 +9,7 @@ import {
   type ExerciseRow,
   exerciseFromRow,
 } from '@/core/exchange';
+import { DIRECTION_NAMES, SIDES_NAME } from '@/core/dose';
 import { FAMILIES, POSITIONS, PURPOSES, REGIONS } from '@/core/exercise';
 import { TRAITS } from '@/core/screen';
 import { useSend } from '../forms/use-send';
@@ -24,6 +25,7 @@ const EMPTY = {
   region: REGIONS[0],
   purpose: PURPOSES[0],
   mode: 'held',
+  sidesName: 'works',
 } as ExerciseRow;
 
 /** A list stands in the form on lines of its own. */
@@ -34,6 +36,7 @@ const LISTS: readonly ExerciseColumn[] = [
   'cues',
   'faults',
   'keywords',
+  'directions',
 ];
 
 function asTyped(row: ExerciseRow): Record<ExerciseColumn, string> {
@@ -160,6 +163,15 @@ function What({ typed, write, wrong }: PartProps) {
         onChange={(event) => write({ usualDose: event.target.value })}
         hint="Such as 3x10 hold 5s rest 60s daily"
         error={wrong('usualDose')}
+      />
+      {typed.sided === 'yes' && select('sidesName', 'Its side names', SIDES_NAME)}
+      <TextField
+        label="Directions by name"
+        rows={2}
+        value={typed.directions}
+        onChange={(event) => write({ directions: event.target.value })}
+        hint={`One a line, in the order they are done: ${DIRECTION_NAMES.join(', ')}.`}
+        error={wrong('directions')}
       />
       <Field
         label="Sides, directions or angles"

@@ -11,7 +11,14 @@ import { BeginButton } from './begin-button';
 import { Controls } from './player-controls';
 import { RepRibs } from './rep-ribs';
 import { useSay } from './say';
-import { countWords, cueWords, segmentSpoken, segmentWord } from './segment-words';
+import {
+  countWords,
+  cueWords,
+  segmentSpoken,
+  segmentWord,
+  sideWords,
+  wayWord,
+} from './segment-words';
 
 /** The whole screen of a session: the figure, what to do now, its count, its side, what comes next. */
 export function PlayerFace(props: PlayerFaceProps) {
@@ -22,7 +29,7 @@ export function PlayerFace(props: PlayerFaceProps) {
   const title = useRef<HTMLHeadingElement>(null);
   useEffect(() => title.current?.focus(), []);
   if (!segment || !line) return null;
-  const count = countWords(segment, head.segments, say);
+  const count = countWords(segment, head.segments, line, say);
   return (
     <section className="fixed inset-0 grid grid-rows-[auto_minmax(0,1fr)_auto] bg-paper">
       <header className="mx-auto flex w-full max-w-2xl items-start justify-between gap-3 px-4 pt-3">
@@ -108,6 +115,7 @@ function Now({
           .filter(Boolean)
           .join(' ')
       : cueWords(cueAt(segment, elapsed, line.dose.breath, line.cues), say);
+  const way = wayWord(segment, line, say);
   const waits = segment.work === null && segment.kind !== 'move' && segment.kind !== 'release';
   return (
     <div className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-5">
@@ -116,11 +124,12 @@ function Now({
         <p className="text-2xl font-semibold" data-testid="now">
           {segmentWord(segment, line, say)}
         </p>
-        {segment.side && (
+        {way && (
           <p className="justify-self-start rounded bg-ink px-3 py-1 text-lg font-semibold text-paper">
-            {say(segment.side === 'left' ? 'player.left' : 'player.right')}
+            {way}
           </p>
         )}
+        {sideWords(segment, line) && <p>{sideWords(segment, line)}</p>}
         <p className="figures text-[3.6rem] leading-none font-semibold" aria-hidden>
           {formatClock(own === null ? secondsLeft(head) : seconds(own))}
         </p>

@@ -106,8 +106,9 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
     const played = currentSegment(at);
     const figure = played ? lines[played.line]?.figure : null;
     if (!played || !figure) return { along: 0, side: 'right' };
+    const names = lines[played.line]?.directions;
     const elapsed = Math.min(secondsInto(now.current, clock()), played.seconds);
-    return momentOf(figure, played, elapsed, wantsStill());
+    return momentOf(figure, played, elapsed, wantsStill(), names);
   }, [lines]);
 
   if (mode === 'first time')

@@ -12,24 +12,45 @@ export function segmentWord(segment: PlayedSegment, line: PackLine, say: Say): s
       if (segment.barrier > 0) return say('word.barrier', { nth: segment.barrier });
       return say(line.mode === 'lain' ? 'word.stay' : 'word.hold');
     case 'change-position':
-      return segment.set > 0
-        ? say('word.nextDirection')
-        : say('word.change-position', { position: say(`position.${line.position}`) });
+      return say('word.change-position', { position: say(`position.${line.position}`) });
     case 'get-ready':
     case 'release':
     case 'gap':
     case 'rest':
     case 'change-side':
+    case 'next-direction':
+    case 'next-angle':
     case 'next-exercise':
       return say(`word.${segment.kind}`);
   }
 }
 
-/** Word, side and length: what is spoken, and read out, once when it changes. */
+/** Where this goes, in a word or two: "Left side", "to the left"; empty where it has no way. */
+export function wayWord(segment: PlayedSegment, line: PackLine, say: Say): string {
+  const name = line.directions?.[segment.direction - 1];
+  if (name) return say(`dose.direction.${name}`);
+  return segment.side ? say(segment.side === 'left' ? 'player.left' : 'player.right') : '';
+}
+
+/**
+ * What is done on the side that is under way, in full: "stretches the right side: ear towards the
+ * left shoulder". While getting ready it is the side that comes first.
+ */
+export function sideWords(segment: PlayedSegment, line: PackLine): string {
+  const side = segment.kind === 'get-ready' ? firstSide(line) : segment.side;
+  return side && line.sides ? line.sides[side] : '';
+}
+
+function firstSide({ dose: { side } }: PackLine): 'left' | 'right' | null {
+  return side === undefined ? null : side === 'right' ? 'right' : 'left';
+}
+
+/** Word, way and length: what is spoken, and read out, once when it changes. */
 export function segmentSpoken(segment: PlayedSegment, line: PackLine, say: Say): string {
-  const side = segment.side ? say(segment.side === 'left' ? 'player.left' : 'player.right') : '';
+  const inFull = segment.kind === 'change-side' || segment.kind === 'get-ready';
+  const way = (inFull && sideWords(segment, line)) || wayWord(segment, line, say);
   const seconds = say('player.seconds', { seconds: Math.round(segment.seconds) });
-  return [segmentWord(segment, line, say), side, seconds].filter((part) => part !== '').join(', ');
+  return [segmentWord(segment, line, say), way, seconds].filter((part) => part !== '').join(', ');
 }
 
 export function cueWords(cue: PlayerCue | null, say: Say): string {
@@ -49,6 +70,7 @@ export function cueWords(cue: PlayerCue | null, say: Say): string {
 export function countWords(
   segment: PlayedSegment,
   segments: readonly PlayedSegment[],
+  line: PackLine,
   say: Say,
 ): string {
   if (segment.rep === 0) return '';
@@ -59,11 +81,13 @@ export function countWords(
   const part = (key: 'direction' | 'angle' | 'set', nth: number, count: number) =>
     count > 1 ? say(`player.${key}`, { nth, count }) : '';
   return [
-    part(
-      'direction',
-      segment.direction,
-      most((one) => one.direction),
-    ),
+    line.directions?.[segment.direction - 1]
+      ? wayWord(segment, line, say)
+      : part(
+          'direction',
+          segment.direction,
+          most((one) => one.direction),
+        ),
     part(
       'angle',
       segment.station,

@@ -2,15 +2,15 @@ import { type Catalogue, SHIPPED, sayPhrase, sayPhrases } from '@/catalogue';
 import {
   type Dose,
   type DoseError,
+  directionMisfit,
   readDose,
   readTyped,
   untimed,
-  unwrittenParts,
 } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
 import { type PlannedLine, plannedLine } from '@/core/programme';
 import type { DeskLine } from '@/core/records';
-import { sessionSeconds, sessionTimeline } from '@/core/timeline';
+import { leftUnwritten, sessionSeconds, sessionTimeline } from '@/core/timeline';
 import type { LocalDate, Range, Seconds, ExerciseId } from '@/core/units';
 
 export type { DeskLine };
@@ -70,16 +70,16 @@ function reading(exerciseId: ExerciseId, text: string, catalogue: Catalogue): Re
   const typed = readTyped(text);
   if (!typed.ok) return { ok: false, error: typed };
   const { dose, rewritten } = typed.value;
-  const refusal = untimed(dose);
+  const refusal = untimed(dose) ?? directionMisfit(dose, exercise.directions);
   if (refusal !== null) return failure(text, refusal);
-  const { assumed, missing } = unwrittenParts(dose, exercise.needs);
   const { mode, position } = exercise;
+  const { assumed, missing } = leftUnwritten(dose, mode, exercise.needs);
   return {
     ok: true,
     exercise,
     dose,
     rewritten,
-    words: sayPhrases(readDose(dose, mode), 'clinician'),
+    words: sayPhrases(readDose(dose, mode, exercise), 'clinician'),
     assumed: assumed.map((phrase) => sayPhrase(phrase, 'clinician')),
     missing: missing.map((phrase) => sayPhrase(phrase, 'clinician')),
     time: sessionSeconds(sessionTimeline([{ dose, mode, position }])),

@@ -9,6 +9,7 @@ import {
   type Suggestion,
   familiesFor,
   inSessionOrder,
+  onSide,
   suggest,
 } from '@/core/choose';
 import type { Exercise } from '@/core/exercise';
@@ -348,10 +349,10 @@ export function PlanDesk(props: PlanDeskProps) {
   );
 }
 
-/** A suggestion as a line: its usual dose, on the side its finding names. */
+/** A suggestion as a line: its usual dose, on the side its finding asks for. */
 function lineOf({ exercise, side }: Suggestion): DeskLine {
   const usual = doseOf(exercise.usualDose);
-  const dose = side && exercise.needs.sided ? { ...usual, side } : usual;
+  const dose = onSide(usual, side, exercise);
   return newLine(uuid(), exercise.id, formatDose(dose));
 }
 

@@ -124,11 +124,11 @@ describe('one step on a line', () => {
   it('writes every missing part at once and says which', () => {
     const { row, exercise, dose } = understood('3x10 each side', 'straight-leg-raise');
     expect(fillMissing(row, exercise, dose)).toMatchObject({
-      lines: [{ uid: 'a', dose: '3x10 gap 2s rest 60s each side 1/day daily until review' }],
-      say: 'Written: gap 2s, rest 60s, 1/day, daily, until review.',
+      lines: [{ uid: 'a', dose: '3x10 rest 60s each side 1/day daily until review' }],
+      say: 'Written: rest 60s, 1/day, daily, until review.',
     });
     const whole = understood(
-      '3x10 gap 2s rest 60s each side 1/day daily until review',
+      '3x10 rest 60s each side 1/day daily until review',
       'straight-leg-raise',
     );
     expect(fillMissing(whole.row, whole.exercise, whole.dose)).toBeNull();
@@ -166,7 +166,7 @@ describe('reading a line', () => {
       'how hard? (50 %, rpe 4, a load or a band)',
       'until when? (until 14 days, until review)',
     ]);
-    expect(read.ok && read.assumed).toContain('half a minute of rest between sets');
+    expect(read.ok && read.assumed).toContain('30 s of rest between sets');
   });
 
   it('refuses what cannot be timed, and an exercise that is gone', () => {

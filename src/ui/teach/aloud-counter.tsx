@@ -17,7 +17,9 @@ const WORD: Readonly<Record<PlayedSegment['kind'], string>> = {
   gap: 'Pause',
   rest: 'Rest',
   'change-side': 'Change side',
-  'change-position': 'Next direction',
+  'next-direction': 'Next direction',
+  'next-angle': 'Next angle',
+  'change-position': 'New position',
   'next-exercise': 'Next',
 };
 

@@ -13,11 +13,12 @@ import {
   size,
   skeletonOf,
 } from '../body';
-import type { DrawnProp, Figure, Lit, Push } from '../figure';
+import type { DrawnProp, Figure, Push } from '../figure';
 import { bodyShapes } from './body-shapes';
 import { headOutline, headShapes } from './head-shapes';
 import { litShapes } from './lit-shapes';
 import { line } from './outline';
+import { mirrorLit } from '../mirror-figure';
 import { mirrorProp } from './mirror-prop';
 import { propShapes } from './prop-shapes';
 import type { Drawing, Shape } from './shape';
@@ -79,10 +80,6 @@ export function drawPose(figure: Figure, given: Pose, options: DrawOptions = {})
   shapes.sort((a, b) => a.near - b.near);
   const box = boxOf(figure, camera, mirrored);
   return { box, shapes: [groundShape(figure, box), ...shapes] };
-}
-
-function mirrorLit(lit: Lit): Lit {
-  return lit.side ? { ...lit, side: lit.side === 'right' ? 'left' : 'right' } : lit;
 }
 
 /** The floor, right across the picture; none where the viewer looks down on it. */

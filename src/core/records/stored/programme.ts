@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BOUT_MODES } from '../../dose';
+import { BOUT_MODES, DIRECTION_NAMES, SIDES_NAME } from '../../dose';
 import { POSITIONS, PURPOSES } from '../../exercise';
 import type { ExerciseSnapshot } from '../../programme';
 
@@ -19,4 +19,9 @@ export const StoredExercise = z.object({
   stop: z.string().optional(),
   purpose: z.enum(PURPOSES).optional(),
   muscles: texts.optional(),
+  sides: z
+    .object({ name: z.enum(SIDES_NAME), left: z.string(), right: z.string() })
+    .nullable()
+    .optional(),
+  directions: z.array(z.enum(DIRECTION_NAMES)).optional(),
 }) satisfies z.ZodType<ExerciseSnapshot>;

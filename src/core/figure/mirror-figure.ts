@@ -1,0 +1,25 @@
+import { mirrorMark, mirrorPose, mirrorVec } from './body';
+import { mirrorProp } from './drawing/mirror-prop';
+import type { Figure, Lit } from './figure';
+
+const OTHER = { right: 'left', left: 'right' } as const;
+
+export function mirrorLit(lit: Lit): Lit {
+  return lit.side ? { ...lit, side: OTHER[lit.side] } : lit;
+}
+
+/**
+ * The same figure the other way round: for one that was made as it looks on the left, where a figure
+ * is described for the right.
+ */
+export function mirrorFigure(figure: Figure): Figure {
+  const [first, second, ...others] = figure.poses;
+  return {
+    ...figure,
+    poses: [mirrorPose(first), mirrorPose(second), ...others.map(mirrorPose)],
+    props: figure.props.map(mirrorProp),
+    lit: figure.lit.map(mirrorLit),
+    pushes: figure.pushes.map(({ from, way }) => ({ from: mirrorMark(from), way: mirrorVec(way) })),
+    fault: figure.fault && { ...figure.fault, pose: mirrorPose(figure.fault.pose) },
+  };
+}
