@@ -12,7 +12,11 @@ let unscreened: string;
 beforeAll(async () => {
   const patientId = await makePatient(stage.practitioner, 'Linnet Marlow');
   await prescribe(stage.practitioner, patientId, [
-    { exerciseId: 'tuck-lying', dose: '10-12x10s' },
+    // Words enough to fill a small phone: the drawing gives way, nothing lies over anything.
+    {
+      exerciseId: 'side-neck-stretch',
+      dose: '10-12x10s at 3 barriers gap 5s right rpe 3 2/day daily until review',
+    },
     { exerciseId: 'median-slider', dose: 'x10 move 4s each side' },
   ]);
   ({ link } = await device(stage.practitioner, patientId));
@@ -21,6 +25,14 @@ beforeAll(async () => {
     await makePatient(stage.practitioner, 'Tarn Ottery'),
   ));
 }, 900_000);
+
+/** Pixels by which the drawing lies over what stands below it. */
+const overlap = (page: Awaited<ReturnType<typeof freshPage>>, below: string) =>
+  page.evaluate((selector) => {
+    const drawing = document.querySelector('section svg.figure')?.getBoundingClientRect();
+    const words = document.querySelector(selector)?.getBoundingClientRect();
+    return drawing && words ? Math.max(0, Math.round(drawing.bottom - words.top)) : -1;
+  }, below);
 
 it('the patient’s views, with targets a finger can hit', async () => {
   const page = await freshPage(stage.browser, PHONE);
@@ -48,9 +60,11 @@ it('the patient’s views, with targets a finger can hit', async () => {
   await press(page, 'I understand');
   await says(page, 'Start');
   await look('player, ready');
+  expect(await overlap(page, 'section ol')).toBe(0);
   await press(page, 'Start');
   await says(page, 'Hold');
   await look('player');
+  expect(await overlap(page, '[data-testid=now]')).toBe(0);
   await press(page, 'Pause');
   await look('player, paused');
   await press(page, 'Go on');

@@ -78,15 +78,12 @@ it('teaches five exercises by one key, warns of the missing rest, and signs what
   }
   // The wall press has no pause written between its holds: said on its page and before leaving.
   await goToPage(page, 'Wall press');
-  await says(page, 'Not written in the dose: a short pause between repetitions (assumed)');
+  await says(page, 'Not written in the dose: 2 s between repetitions (assumed)');
   await page.$eval('#fault-0', (input) => (input as HTMLInputElement).click());
   const reminder = await page.$('input[maxlength="200"][dir=auto]:not([aria-label])');
   await reminder?.type('Folded towel, not the ball');
   await goToPage(page, 'Before the patient leaves');
-  await says(
-    page,
-    'Wall press into a pad: not written in the dose: a short pause between repetitions',
-  );
+  await says(page, 'Wall press into a pad: not written in the dose: 2 s between repetitions');
   expect(await textOf(page)).toContain('Not said or checked (3)');
 
   // It is fixed on the Plan desk: the version changes, and what was ticked stays.

@@ -111,7 +111,6 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
         { pose: 2, side: 'right', to: 'right' },
         { pose: 3, side: 'left', to: 'turn left' },
         { pose: 3, side: 'right', to: 'turn right' },
-        { pose: 3, side: 'right' },
       ],
     },
     poses: {
@@ -259,7 +258,6 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: [right('side of neck')],
-    pushes: [push('vertex', [0, 0, 1])],
     fault: ['Head tips', changed(SIT, { head: { side: 24 }, arms: onSide })],
   }),
   'resisted-range': figure({

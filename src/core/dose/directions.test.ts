@@ -64,6 +64,10 @@ describe('directions', () => {
       'does not go “turn left”',
     );
     expect(directionMisfit(doseFrom('10s in left'), [])).toContain('names no directions');
+    expect(directionMisfit(doseFrom('10s in 4 directions each side'), FOUR)).toContain(
+      'leave the side out',
+    );
+    expect(directionMisfit(doseFrom('10s in 4 directions each side'), [])).toBeNull();
     for (const line of ['10s', '10s in 4 directions', '10s in 2 directions', '10s in left/back'])
       expect(directionMisfit(doseFrom(line), FOUR)).toBeNull();
     expect(directionMisfit(doseFrom('10s in 8 directions'), [])).toBeNull();

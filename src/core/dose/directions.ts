@@ -28,10 +28,12 @@ export function directionNames(
  * @param named the exercise's own directions; empty where it names none
  */
 export function directionMisfit(
-  { directions }: Dose,
+  { directions, side }: Dose,
   named: readonly DirectionName[],
 ): string | null {
   if (directions === undefined) return null;
+  if (side !== undefined && named.length > 0)
+    return 'Its directions say themselves where they go: leave the side out.';
   if (typeof directions === 'number')
     return named.length > 0 && directions > named.length
       ? `This exercise has ${named.length} directions: in ${named.join('/')}.`

@@ -47,7 +47,14 @@ export function PlayerFace(props: PlayerFaceProps) {
           {formatClock(sessionLeft(head))}
         </p>
       </header>
-      <div className="mx-auto grid w-full max-w-2xl content-center gap-3 overflow-auto px-4">
+      {/* The drawing gives way to the words: nothing lies over anything on a small phone. */}
+      <div
+        className="mx-auto flex w-full max-w-2xl flex-col justify-center-safe gap-3 overflow-auto px-4"
+        // What does not fit is scrolled to, by keys as well.
+        tabIndex={0}
+        role="group"
+        aria-label={line.name}
+      >
         {line.figure && (
           <FigureMoving
             key={line.lineage}
@@ -56,7 +63,7 @@ export function PlayerFace(props: PlayerFaceProps) {
             moment={props.moment}
             running={mode === 'running'}
             label={line.description}
-            className="mx-auto max-h-[30dvh] w-full"
+            className="mx-auto max-h-[30dvh] min-h-28 w-full flex-1"
           />
         )}
         {mode === 'ready' ? (
@@ -129,7 +136,10 @@ function Now({
             {way}
           </p>
         )}
-        {sideWords(segment, line) && <p>{sideWords(segment, line)}</p>}
+        {/* While getting ready the dose's own words say it. */}
+        {segment.kind !== 'get-ready' && sideWords(segment, line) && (
+          <p>{sideWords(segment, line)}</p>
+        )}
         <p className="figures text-[3.6rem] leading-none font-semibold" aria-hidden>
           {formatClock(own === null ? secondsLeft(head) : seconds(own))}
         </p>
