@@ -47,6 +47,7 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   'effort.percent': '{count} % of maximum push',
   'effort.perceived': 'perceived effort {count} of 10',
   tuck: 'tuck {count} % of full',
+  'tuck.mm': 'tuck {count} mm back from the slouch',
   warmUp: '{n, plural, one {first set is warm-up} other {first # sets are warm-up}}',
   'times.exact': '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}',
   'times.upTo':
@@ -55,6 +56,9 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   'times.everyMinutes': 'every {minutes} minutes, waking to sleep',
   'times.asNeeded': 'as needed',
   'times.onWaking': 'on waking',
+  'times.afterWaking': 'an hour after waking',
+  'times.beforeCare': 'before hands-on care',
+  'times.afterCare': 'after hands-on care',
   'times.beforeTraining': 'before training',
   'times.afterTraining': 'after training',
   'days.daily': 'daily',

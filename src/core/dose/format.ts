@@ -1,5 +1,6 @@
 import { type Range, isExact } from '../units';
-import type { Band, Days, Dose, Effort, Head, Load, Stations, Times, Until } from './model';
+import { looksTurnedRound } from './head';
+import type { Band, Days, Dose, Effort, Head, Load, Stations, Times, Tuck, Until } from './model';
 
 /** The parts of a dose line in the order they are printed. */
 export const DOSE_PARTS = [
@@ -53,7 +54,7 @@ export function formatPart(dose: Dose, part: DosePart): string | null {
     case 'effort':
       return dose.effort ? formatEffort(dose.effort) : null;
     case 'tuck':
-      return dose.tuck ? `tuck ${formatCount(dose.tuck)}%` : null;
+      return dose.tuck ? formatTuck(dose.tuck) : null;
     case 'warmUpSets':
       return dose.warmUpSets ? `warm-up ${dose.warmUpSets}` : null;
     case 'times':
@@ -86,6 +87,8 @@ function formatHead(head: Head): string {
     }
     case 'sets': {
       const one = isExact(head.sets) && head.sets.least === 1;
+      if (looksTurnedRound(head))
+        return `${formatCount(head.sets)} sets of ${formatCount(head.reps)}`;
       return one
         ? `x${formatCount(head.reps)}`
         : `${formatCount(head.sets)}x${formatCount(head.reps)}`;
@@ -141,6 +144,10 @@ function formatBand({ band, stretchPercent }: Band): string {
   return stretchPercent === undefined ? `band ${name}` : `band ${name} stretch ${stretchPercent}%`;
 }
 
+function formatTuck({ kind, range }: Tuck): string {
+  return `tuck ${formatCount(range)}${kind === 'mm' ? 'mm' : '%'}`;
+}
+
 function formatEffort(effort: Effort): string {
   const count = formatCount(effort.range);
   return effort.kind === 'percent' ? `${count}%` : `rpe ${count}`;
@@ -156,8 +163,11 @@ function formatTimes(times: Times): string {
         : `every ${times.minutes}min`;
     case 'as needed':
     case 'on waking':
+    case 'after waking':
     case 'before training':
     case 'after training':
+    case 'before hands-on care':
+    case 'after hands-on care':
       return times.kind;
   }
 }

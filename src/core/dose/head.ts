@@ -19,6 +19,17 @@ const SPAN_WITH_TWO_UNITS = new RegExp(
 );
 const COUNT_FOLLOWS = /\d{1,5}(?:-\d{1,5})?(?= |$)/;
 
+/**
+ * From this many sets on, at least twice as many sets as repetitions: "10x3" may be meant as three
+ * sets of ten. Five sets of three is ordinary strength work. Common practice, no source.
+ */
+const MANY_SETS = 7;
+
+/** True for a head that two people would read differently; it is printed "10 sets of 3". */
+export function looksTurnedRound({ sets, reps }: Extract<Head, { kind: 'sets' }>): boolean {
+  return sets.least >= MANY_SETS && sets.least >= 2 * reps.most;
+}
+
 /** Reads what the line begins with: how many, of what. */
 export function takeHead(scanner: Scanner): ParsedHead {
   scanner.skipSpace();
@@ -31,6 +42,7 @@ export function takeHead(scanner: Scanner): ParsedHead {
       reps: takeCount(scanner, 'reps', 'repetitions', ['x10']),
     };
   }
+  if (scanner.sees(SETS_OF)) return takeSetsOf(scanner);
   if (scanner.sees(/\d{1,5}(?:-\d{1,5})? *x/)) return takeTimes(scanner);
   if (scanner.sees(new RegExp(`(?:${SPAN_FOLLOWS.source}|${SPAN_WITH_TWO_UNITS.source})`))) {
     return {
@@ -52,6 +64,16 @@ function takePyramid(scanner: Scanner): Head {
   }
   scanner.within(exactly(reps.length), 'sets', 'sets', spot);
   return { kind: 'pyramid', reps };
+}
+
+const SETS_OF = /\d{1,5}(?:-\d{1,5})? +sets? +of +\d{1,5}(?:-\d{1,5})?(?= |$)/;
+
+/** "10 sets of 3": the answer to which is which. */
+function takeSetsOf(scanner: Scanner): Head {
+  const sets = takeCount(scanner, 'sets', 'sets', HEADS);
+  scanner.take(/ +sets? +of +/);
+  const reps = takeCount(scanner, 'reps', 'repetitions', ['10', '8-12']);
+  return { kind: 'sets', sets, reps };
 }
 
 /** After "3x": a span, a count, or nothing yet. */

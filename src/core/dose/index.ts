@@ -1,5 +1,6 @@
 export { type DoseNeeds, type Unwritten, untimed, unwrittenParts } from './assumptions';
 export type { DoseError } from './error';
+export * from './breath-fit';
 export * from './complete';
 export * from './difference';
 export * from './directions';

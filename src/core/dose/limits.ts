@@ -22,6 +22,7 @@ export const LIMITS = {
   bandStretchPercent: [1, 300],
   effortPercent: [1, 100],
   perceivedEffort: [1, 10],
+  tuckMm: [1, 80],
   tuckPercent: [1, 100],
   warmUpSets: [1, 19],
   timesPerDay: [1, 24],

@@ -21,8 +21,7 @@ export type Dose = {
   readonly rest?: Range<Seconds>;
   readonly side?: Side;
   readonly effort?: Effort;
-  /** Percent of the patient's own full tuck, 1–100. */
-  readonly tuck?: Range;
+  readonly tuck?: Tuck;
   /** The first sets that are outside the working volume. */
   readonly warmUpSets?: number;
   readonly times?: Times;
@@ -116,15 +115,31 @@ export type Effort =
   /** Perceived effort, 0–10. */
   | { readonly kind: 'perceived'; readonly range: Range };
 
+/** How far the head is slid back. */
+export type Tuck =
+  /** Percent of the patient's own full tuck, 1–100. */
+  | { readonly kind: 'percent'; readonly range: Range }
+  /** Millimetres back from the slouch. */
+  | { readonly kind: 'mm'; readonly range: Range };
+
 export type Times =
   /** `least` are due, `most` are allowed. */
   | { readonly kind: 'per day'; readonly times: Range }
   /** By the wall clock, from waking to sleep. */
   | { readonly kind: 'every'; readonly minutes: number }
   | { readonly kind: 'as needed' }
-  | { readonly kind: 'on waking' }
-  | { readonly kind: 'before training' }
-  | { readonly kind: 'after training' };
+  | { readonly kind: TiedTime };
+
+/** Times tied to something else of the day, once each. */
+export const TIED_TIMES = [
+  'on waking',
+  'after waking',
+  'before training',
+  'after training',
+  'before hands-on care',
+  'after hands-on care',
+] as const;
+export type TiedTime = (typeof TIED_TIMES)[number];
 
 export type Days =
   | { readonly kind: 'daily' }

@@ -1,4 +1,5 @@
 import { WEEKDAYS, type Weekday, parseLocalDate } from '../units';
+import { TIED_TIMES } from './model';
 import { takeWhole } from './numbers';
 import type { Part } from './part';
 import type { Scanner } from './scanner';
@@ -25,14 +26,15 @@ export function takeEvery(scanner: Scanner): Part {
   return { slot: 'times', value: { times: { kind: 'every', minutes } } };
 }
 
-export function takeTrainingOrWaking(scanner: Scanner): Part {
-  if (scanner.take(/on +waking\b/))
-    return { slot: 'times', value: { times: { kind: 'on waking' } } };
-  if (scanner.take(/before +training\b/)) {
-    return { slot: 'times', value: { times: { kind: 'before training' } } };
-  }
-  scanner.take(/after +training\b/);
-  return { slot: 'times', value: { times: { kind: 'after training' } } };
+/** Any of the times tied to something else of the day. */
+export const TIED = new RegExp(
+  String.raw`(?:${TIED_TIMES.map((time) => time.replace(/ /g, ' +')).join('|')})\b`,
+);
+
+export function takeTied(scanner: Scanner): Part {
+  const words = scanner.take(TIED)?.[0].replace(/ +/g, ' ') ?? '';
+  const kind = TIED_TIMES.find((time) => time === words) ?? 'on waking';
+  return { slot: 'times', value: { times: { kind } } };
 }
 
 /** A list of weekdays; kept in the order of the week. */

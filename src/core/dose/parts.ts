@@ -1,7 +1,7 @@
 import { exactly } from '../units';
 import { readNumber, NUMBER_SOURCE, takeCount, takeSpan, takeWhole } from './numbers';
 import { type Band, DIRECTION_NAMES, type Effort, type Load, type Stations } from './model';
-import { takeDays, takeEvery, takeFrom, takeTrainingOrWaking, takeUntil } from './part-times';
+import { TIED, takeDays, takeEvery, takeFrom, takeTied, takeUntil } from './part-times';
 import type { Part } from './part';
 import type { Scanner } from './scanner';
 
@@ -26,7 +26,10 @@ export const PART_WORDS = [
   'every',
   'as needed',
   'on waking',
+  'after waking',
   'before training',
+  'before hands-on care',
+  'after hands-on care',
   'after training',
   'daily',
   'mon',
@@ -91,7 +94,7 @@ const TAKERS: readonly (readonly [RegExp, Taker])[] = [
   ],
   [/every\b */, takeEvery],
   [/as +needed\b/, () => ({ slot: 'times', value: { times: { kind: 'as needed' } } })],
-  [/(?:on +waking|before +training|after +training)\b/, takeTrainingOrWaking],
+  [TIED, takeTied],
   [/daily\b/, () => ({ slot: 'days', value: { days: { kind: 'daily' } } })],
   [/(?:mon|tue|wed|thu|fri|sat|sun)\b/, takeDays],
   [/from\b */, takeFrom],
@@ -105,7 +108,7 @@ export function takePart(scanner: Scanner): Part {
     const from = scanner.position;
     if (scanner.take(pattern)) {
       // Takers that read their own first word need it back.
-      if (taker === takeDays || taker === takeTrainingOrWaking) scanner.position = from;
+      if (taker === takeDays || taker === takeTied) scanner.position = from;
       return taker(scanner);
     }
   }
@@ -204,9 +207,15 @@ function takeBand(scanner: Scanner): Part {
 }
 
 function takeTuck(scanner: Scanner): Part {
-  const tuck = takeCount(scanner, 'tuckPercent', 'percent of the full tuck', ['tuck 50%']);
-  if (!scanner.take(/ *%/)) scanner.fail('Expected % after the tuck.', ['tuck 50%', 'tuck 10-20%']);
-  return { slot: 'tuck', value: { tuck } };
+  const examples = ['tuck 50%', 'tuck 10-20%', 'tuck 25-38mm'];
+  // How far in millimetres or in percent decides what it may be.
+  const inMm = scanner.sees(/\d+(?: *- *\d+)? *mm\b/);
+  const range = inMm
+    ? takeCount(scanner, 'tuckMm', 'millimetres of the tuck', examples)
+    : takeCount(scanner, 'tuckPercent', 'percent of the full tuck', examples);
+  if (!scanner.take(inMm ? / *mm\b/ : / *%/))
+    scanner.fail('Expected % or mm after the tuck.', examples);
+  return { slot: 'tuck', value: { tuck: { kind: inMm ? 'mm' : 'percent', range } } };
 }
 
 /** A part that begins with a number: effort, load, times a day; or one of their misspellings. */

@@ -86,7 +86,12 @@ const parts = fc.record({
       fc.record({ kind: fc.constant('perceived' as const), range: range(1, 10) }),
     ),
   ),
-  tuck: optional(range(1, 100)),
+  tuck: optional(
+    fc.record({
+      kind: fc.constantFrom('percent' as const, 'mm' as const),
+      range: range(1, 80),
+    }),
+  ),
   times: optional(
     fc.oneof(
       fc.record({ kind: fc.constant('per day' as const), times: range(1, 24) }),

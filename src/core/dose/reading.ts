@@ -70,7 +70,9 @@ export function readDose(dose: Dose, mode: BoutMode, ways: Ways = NO_WAYS): Phra
     dose.rest ? phrase('rest', { span: span(dose.rest) }) : null,
     readSide(dose, ways),
     dose.effort ? readEffort(dose.effort) : null,
-    dose.tuck ? phrase('tuck', { count: count(dose.tuck) }) : null,
+    dose.tuck
+      ? phrase(dose.tuck.kind === 'mm' ? 'tuck.mm' : 'tuck', { count: count(dose.tuck.range) })
+      : null,
     dose.warmUpSets ? phrase('warmUp', { n: dose.warmUpSets }) : null,
     dose.times ? readTimes(dose.times) : null,
     readDays(dose),
@@ -173,6 +175,12 @@ function readTimes(times: Times): Phrase {
       return phrase('times.asNeeded');
     case 'on waking':
       return phrase('times.onWaking');
+    case 'after waking':
+      return phrase('times.afterWaking');
+    case 'before hands-on care':
+      return phrase('times.beforeCare');
+    case 'after hands-on care':
+      return phrase('times.afterCare');
     case 'before training':
       return phrase('times.beforeTraining');
     case 'after training':

@@ -91,6 +91,7 @@ const TIMES: readonly Rule[] = [
   [/\b(?:hourly|q1h|every hour|each hour)\b/g, 'every 1h'],
   [/\bq ?(\d+) ?h\b/g, 'every $1h'],
   [/\bevery (\d+(?:h|min))\b/g, 'every $1'],
+  [words('(before|after) (?:manual therapy|hands-on|treatment)(?: care)?'), '$1 hands-on care'],
   [words('prn|p\\.r\\.n\\.?|as required|when needed'), 'as needed'],
   // Last, so that no number before it is taken for times a day.
   [words('q\\.?d\\.?|every day'), 'daily'],

@@ -170,7 +170,12 @@ describe('what two people would read differently', () => {
     ['6-4', 0, 'a range or two sets'],
     ['3x10 3x/week', 5, 'mon wed fri'],
     ['3x10 3 times a week', 5, 'mon wed fri'],
-    ['3x10 am', 5, 'not part of a dose line'],
+    ['3x10 am', 5, 'choose morning beside the line'],
+    ['3x10 hold 5s PM', 13, 'choose evening beside the line'],
+    ['10x3', 0, '10 sets of 3, or 3 sets of 10? Write 10 sets of 3, or 3x10.'],
+    ['15 x 2', 0, '15 sets of 2, or 2 sets of 15'],
+    ['7x3 rest 60s', 0, '7 sets of 3, or 3 sets of 7'],
+    ['8 x 2-4 twice a day', 0, '8 sets of 2-4'],
     ['5 min walk', 6, 'not part of a dose line'],
     ['3 sets', 0, '3 what?'],
     ['3x10 left right', 10, 'already given'],
@@ -181,6 +186,36 @@ describe('what two people would read differently', () => {
     if (read.ok) return;
     expect(read.say).toContain(say);
     expect(read.at).toBe(at);
+  });
+
+  it.each([
+    ['5x3', '5x3'],
+    ['6x3', '6x3'],
+    ['7x4', '7x4'],
+    ['10x10', '10x10'],
+    ['10 sets of 3', '10 sets of 3'],
+    ['10 sets of 3 rest 60s daily', '10 sets of 3 rest 60s daily'],
+    ['10 sets x 3 reps, bid', '10 sets of 3 2/day'],
+    ['10x3 reps', '10 sets of 3'],
+    ['10x3s', '10x3s'],
+    ['tuck 25-38mm 10x10s', null],
+    ['x10 tuck 25 - 38 mm', 'x10 tuck 25-38mm'],
+    ['x10 before treatment', 'x10 before hands-on care'],
+    ['x10 after hands-on care', 'x10 after hands-on care'],
+    ['x10 after waking', 'x10 after waking'],
+  ])('%s is plain: %s', (typed, line) => {
+    const read = readTyped(typed);
+    expect(read.ok ? formatDose(read.value.dose) : null).toBe(
+      line ?? (read.ok ? '10x10s tuck 25-38mm' : null),
+    );
+  });
+
+  it('once answered is printed so, and neither the stored line nor the printed one is asked', () => {
+    const stored = parseDose('10x3 rest 60s');
+    expect(stored.ok && formatDose(stored.value)).toBe('10 sets of 3 rest 60s');
+    const printed = readTyped('10 sets of 3 rest 60s');
+    expect(printed.ok && printed.value.rewritten).toBeNull();
+    expect(stored.ok && printed.ok && printed.value.dose).toEqual(stored.ok && stored.value);
   });
 
   it('is not asked of a half minute, or of what is stored', () => {

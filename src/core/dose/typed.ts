@@ -1,6 +1,7 @@
 import { type Result, ok } from '../units';
 import type { DoseError } from './error';
-import { formatDose } from './format';
+import { formatCount, formatDose } from './format';
+import { looksTurnedRound } from './head';
 import type { Dose } from './model';
 import { LONGEST_LINE, parseDose } from './parse';
 import { inGrammarWords } from './trade-words';
@@ -15,6 +16,26 @@ export type TypedDose = {
 const MINUTES_AND_SECONDS = /(\d+)[.,]([0-5]\d) ?(?:min|m\b)/i;
 /** "1,000s" may be a thousand, and is read as one. */
 const THOUSANDS = /\d{1,3}[.,]000(?!\d)/;
+
+/** Whoever writes sets or repetitions has said which number is which. */
+const SAYS_WHICH = /sets?\b|rep/i;
+
+/** "10x3": ten sets of three, or three sets of ten? Asked until the words say it. */
+function turnedRound(typed: string, { head }: Dose): DoseError | null {
+  if (head.kind !== 'sets' || !looksTurnedRound(head)) return null;
+  const found = /\d+(?: ?- ?\d+)? ?[x×] ?\d+(?: ?- ?\d+)?/i.exec(typed);
+  const [sets, reps] = [formatCount(head.sets), formatCount(head.reps)];
+  return {
+    at: found?.index ?? 0,
+    length: found?.[0].length ?? typed.length,
+    found: found?.[0] ?? typed,
+    expected: [`${sets} sets of ${reps}`, `${reps}x${sets}`],
+    say: `${sets} sets of ${reps}, or ${reps} sets of ${sets}? Write ${sets} sets of ${reps}, or ${reps}x${sets}.`,
+  };
+}
+
+/** "am" alone is a part of the day, which stands beside the line. */
+const PART_OF_DAY = /(?:^|\s)(am|pm)(?=\s|$)/i;
 
 /** "30s x 3 daily": three of them, or three times a day? */
 const TIMES_OR_DAILY = /x ?(\d+) ?(?:times? )?daily\b/i;
@@ -76,10 +97,28 @@ export function readTyped(typed: string): Result<TypedDose, DoseError> {
   const asked = typed.length <= LONGEST_LINE ? ambiguous(typed) : null;
   if (asked) return { ok: false, ...asked };
   const read = parseDose(typed);
+  const turned = (dose: Dose) => (SAYS_WHICH.test(typed) ? null : turnedRound(typed, dose));
+  const which = read.ok ? turned(read.value) : null;
+  if (which) return { ok: false, ...which };
   if (read.ok) return ok({ dose: read.value, rewritten: null });
   if (typed.length > LONGEST_LINE) return read;
   const meant = parseDose(inGrammarWords(typed));
+  const other = meant.ok ? turned(meant.value) : null;
+  if (other) return { ok: false, ...other };
   if (meant.ok) return ok({ dose: meant.value, rewritten: formatDose(meant.value) });
+  const part = PART_OF_DAY.exec(typed);
+  if (part && !/am\W*pm|pm\W*am/i.test(typed)) {
+    const [text, word = ''] = part;
+    const name = word.toLowerCase() === 'am' ? 'morning' : 'evening';
+    return {
+      ok: false,
+      at: part.index + text.length - word.length,
+      length: word.length,
+      found: word,
+      expected: [],
+      say: `${word} is a part of the day: leave it out here and choose ${name} beside the line.`,
+    };
+  }
   const week = A_WEEK.exec(typed);
   // The grammar has a sentence for it, with the days to choose.
   if (week && meant.expected.includes(NAMED_DAYS))

@@ -121,6 +121,7 @@ const WITH: Readonly<Record<keyof typeof LIMITS, (n: number) => string>> = {
   effortPercent: (n) => `x1 ${n}%`,
   perceivedEffort: (n) => `x1 rpe ${n}`,
   tuckPercent: (n) => `x1 tuck ${n}%`,
+  tuckMm: (n) => `x1 tuck ${n}mm`,
   warmUpSets: (n) => `20x1 warm-up ${n}`,
   timesPerDay: (n) => `x1 ${n}/day`,
   everyMinutes: (n) => `x1 every ${n}min`,

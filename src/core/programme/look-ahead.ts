@@ -45,6 +45,7 @@ export function lineAhead(
   from: LocalDate,
   days: number,
   nextRung: NextRung,
+  owned: readonly number[] = [],
 ): LineAhead {
   const dayOfFrom = daysBetween(line.anchor, from) + 1;
   const firstDay = Math.max(dayOfFrom, line.dose.fromDay ?? 1);
@@ -59,7 +60,7 @@ export function lineAhead(
     Math.max(0, Math.min(begun - 1, until - firstDay)) / school.stepDays,
   );
   for (let success = 0; success < successes; success += 1) {
-    const growth = school.grow(dose, settings);
+    const growth = school.grow(dose, settings, owned);
     if (growth.kind === 'stays') break;
     if (growth.kind === 'dose') {
       dose = growth.dose;
@@ -92,6 +93,7 @@ function onNextRung(dose: Dose, above: Exercise, line: PlannedLine): Dose {
  * What the programme takes in some weeks, assuming that every step succeeds.
  *
  * @param weeks 1 is the programme's first week
+ * @param owned weights at home; empty where any weight can be set
  */
 export function lookAhead(
   lines: readonly PlannedLine[],
@@ -99,10 +101,11 @@ export function lookAhead(
   waking: WakingHours,
   weeks: readonly number[],
   nextRung: NextRung,
+  owned: readonly number[] = [],
 ): WeekAhead[] {
   return weeks.map((week) => {
     const first = addDays(frame.from, (week - 1) * 7);
-    const then = lines.map((line) => lineAhead(line, frame.from, week * 7, nextRung));
+    const then = lines.map((line) => lineAhead(line, frame.from, week * 7, nextRung, owned));
     const planned = then.map(({ line, exercise, dose }) =>
       plannedLine(line.lineage, exercise, dose, line.anchor, line.school, line.session ?? null),
     );

@@ -1,11 +1,19 @@
-import { type Dose, type DoseChange, type DosePart, doseDifference } from '../dose';
+import { type Dose, type DoseChange, type DosePart, doseDifference, setsOf } from '../dose';
 import type { Exercise } from '../exercise';
 import { restAsGap } from './rest-as-gap';
 import { SCHOOLS, doseOf, startDose } from './schools';
 import type { SchoolChoice } from './settings';
 
 /** What a school does not decide: it stays as the clinician wrote it. */
-const KEPT: readonly DosePart[] = ['side', 'directions', 'tuck', 'until', 'fromDay', 'breath'];
+const KEPT: readonly DosePart[] = [
+  'side',
+  'directions',
+  'tuck',
+  'times',
+  'until',
+  'fromDay',
+  'breath',
+];
 
 export type AppliedSchool = {
   readonly dose: Dose;
@@ -40,10 +48,49 @@ export function applySchool(dose: Dose, exercise: Exercise, choice: SchoolChoice
   return { dose: rewritten, changes: doseDifference(dose, rewritten), later };
 }
 
+export type AttachedSchool =
+  /** The dose stays as it is, and the school's rule goes on from it. */
+  | { readonly kind: 'kept' }
+  /** The school cannot read the dose: what it would become, to be shown before it is taken. */
+  | { readonly kind: 'asks'; readonly applied: AppliedSchool };
+
+/**
+ * Puts a line under a school's rule. What the clinician wrote stays; only a dose the school cannot go
+ * on from is asked about.
+ *
+ * @example attachSchool(parse('10x5s left 30%'), hold, { id: 'lengthen', … }) // { kind: 'kept' }
+ * @example attachSchool(parse('3x10 left'), stretch, { id: 'barriers', … }) // asks: 30s at 3 barriers left
+ */
+export function attachSchool(dose: Dose, exercise: Exercise, choice: SchoolChoice): AttachedSchool {
+  const { reads, beyond } = SCHOOLS[choice.id];
+  return reads(dose) && beyond(dose) === null
+    ? { kind: 'kept' }
+    : { kind: 'asks', applied: applySchool(dose, exercise, choice) };
+}
+
 /** A later phase pulls on the same band or lifts the same load until somebody writes another. */
 function resisted(phase: Dose, first: Dose): Dose {
   const { band, effort } = first;
   return { ...phase, ...(band ? { band } : {}), ...(effort ? { effort } : {}) };
+}
+
+/** The same dose as hard as another one: its load, band or effort, where it has one. */
+function withEffortOf({ load, band, effort }: Dose, dose: Dose): Dose {
+  if (load === undefined && band === undefined && effort === undefined) return dose;
+  const bare = { ...dose };
+  for (const part of ['load', 'band', 'effort'] as const)
+    delete (bare as { -readonly [P in DosePart]?: Dose[P] })[part];
+  // Loads of other sets than these fit no longer; the first is where they begin.
+  const fitting =
+    load && load.perSet.length > 1 && load.perSet.length !== setsOf(dose.head).most
+      ? ({ ...load, perSet: load.perSet.slice(0, 1) } as Dose['load'])
+      : load;
+  return {
+    ...bare,
+    ...(fitting && { load: fitting }),
+    ...(band && { band }),
+    ...(effort && { effort }),
+  };
 }
 
 function kept(before: Dose, after: Dose): Dose {
@@ -51,11 +98,8 @@ function kept(before: Dose, after: Dose): Dose {
   for (const part of KEPT) {
     if (before[part] !== undefined) dose = { ...dose, [part]: before[part] };
   }
-  // A school that says nothing of effort leaves what was written.
-  if (dose.effort === undefined && dose.load === undefined && dose.band === undefined) {
-    const { effort, band } = before;
-    dose = { ...dose, ...(effort && { effort }), ...(band && { band }) };
-  }
+  // How hard is the clinician's, unless the school itself is a scheme of loads.
+  if ((dose.load?.perSet.length ?? 1) === 1) dose = withEffortOf(before, dose);
   if (dose.stations && dose.directions) {
     const undirected = { ...dose };
     delete (undirected as { directions?: unknown }).directions;

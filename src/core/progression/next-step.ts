@@ -256,7 +256,7 @@ function bySchool(facts: StepFacts, choice: SchoolChoice, last: SessionLog): Ste
   if (lacking) return stays(`${goodSessions} good sessions, but ${lacking.say}.`, source);
   if (choice.id === 'repeated' && facts.limb !== 'drawing in')
     return stays('The next stage waits until symptoms draw in.', source);
-  const growth = school.grow(dose, choice.settings);
+  const growth = school.grow(dose, choice.settings, facts.owned);
   const because = `${row} good sessions in a row`;
   switch (growth.kind) {
     case 'stays':

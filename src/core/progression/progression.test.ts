@@ -1,3 +1,4 @@
+import type { SchoolId } from '../exercise';
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
 import { formatDose, parseDose, repsOf } from '../dose';
@@ -8,6 +9,7 @@ import {
   NO_SETTINGS,
   SCHOOLS,
   applySchool,
+  attachSchool,
   compareSchools,
   doseOf,
   disagreementsOn,
@@ -56,7 +58,7 @@ describe('every school', () => {
         for (const id of schoolsFor(one)) {
           let dose = startDose(id, one, NO_SETTINGS);
           for (let time = 0; time < times; time += 1) {
-            const growth = SCHOOLS[id].grow(dose, NO_SETTINGS);
+            const growth = SCHOOLS[id].grow(dose, NO_SETTINGS, []);
             if (growth.kind !== 'dose') break;
             dose = growth.dose;
             expect(SCHOOLS[id].beyond(dose)).toBeNull();
@@ -74,8 +76,62 @@ describe('changing the school of a line', () => {
       'side-plank',
       'descending-sets',
     );
-    expect(formatDose(dose)).toBe('6-4-2 hold 10-15s rest 20-30s left daily until 21 days');
-    expect(changes.map(({ part }) => part)).toEqual(['head', 'hold', 'gap', 'rest', 'times']);
+    expect(formatDose(dose)).toBe('6-4-2 hold 10-15s rest 20-30s left 2/day daily until 21 days');
+    expect(changes.map(({ part }) => part)).toEqual(['head', 'hold', 'gap', 'rest']);
+  });
+
+  it.each<[SchoolId, string, string]>([
+    ['lengthen', 'wall-press', '10x5s left 30% 2/day'],
+    ['climb', 'wall-press', '3x30s rpe 4'],
+    ['volume-load', 'band-row', '3x12 band firm rpe 6 mon thu'],
+    ['volume-load', 'band-row', '3x10-15 10kg every other day'],
+    ['ascending', 'band-row', '3x10 10/15/20kg'],
+    ['ascending', 'band-row', '3x10 50/75/100% 10rm'],
+    ['adjustable', 'band-row', '10-6-6-6 50/75/100/100% 10rm'],
+    ['descending-sets', 'side-plank', '6-4-2 hold 12s left'],
+    ['barriers', 'side-neck-stretch', '20s at 2 barriers right 3/day'],
+    ['angles', 'knee-angle-hold', '3x5s at 2 angles 30%'],
+    ['pain-relief', 'shrug-hold', '2min 40%'],
+    ['repeated', 'press-up', 'x10 6/day'],
+  ])('%s goes on from %s as written: %s', (school, one, line) => {
+    const choice = { id: school, settings: NO_SETTINGS };
+    expect(attachSchool(doseOf(line), exercise(one), choice)).toEqual({ kind: 'kept' });
+  });
+
+  it.each<[SchoolId, string, string, string]>([
+    ['lengthen', 'wall-press', 'x10 left 30% 2/day', '3x30s'],
+    ['lengthen', 'wall-press', 'x5 hold 2min 30%', '3x30s'],
+    ['volume-load', 'band-row', '3x30s rpe 6', 'x'],
+    ['ascending', 'band-row', '3x10 10kg 2/day', '50/75/100% 10rm'],
+    ['adjustable', 'band-row', '3x10 50/75/100% 10rm', '10-6-6-6'],
+    ['descending-sets', 'side-plank', '3x10s left 2/day', '6-4-2'],
+    ['barriers', 'side-neck-stretch', '30s right', 'barriers'],
+    ['angles', 'knee-angle-hold', '5x5s 30%', 'at 3 angles'],
+    ['pain-relief', 'shrug-hold', '3x30s 40%', 'x1 hold 60s'],
+  ])('%s asks about %s %s, and shows what it would become', (school, one, line, shown) => {
+    const asked = attachSchool(doseOf(line), exercise(one), { id: school, settings: NO_SETTINGS });
+    if (asked.kind !== 'asks') throw new Error('kept');
+    const { dose, changes } = asked.applied;
+    expect(formatDose(dose)).toContain(shown);
+    expect(changes.length).toBeGreaterThan(0);
+    // Side, times a day and how hard it is survive, unless the school is a scheme of loads.
+    const before = doseOf(line);
+    expect([dose.side, dose.times]).toEqual([before.side, before.times]);
+    if (!shown.includes('10rm') && !shown.includes('10-6'))
+      expect([dose.effort, dose.band]).toEqual([before.effort, before.band]);
+  });
+
+  it('raises loads among the weights at home, and says why where none fits', () => {
+    const grow = (line: string, owned: readonly number[]) => {
+      const growth = SCHOOLS['volume-load'].grow(doseOf(line), NO_SETTINGS, owned);
+      return growth.kind === 'dose' ? formatDose(growth.dose) : growth.why;
+    };
+    expect(grow('3x10-15 20kg', [])).toBe('3x10-15 22.5kg');
+    expect(grow('3x10-15 20kg', [10, 20, 22, 30])).toBe('3x10-15 22kg');
+    expect(grow('3x10-15 20kg', [10, 20, 30])).toContain('30');
+    expect(grow('3x10-15 20kg', [10, 20])).toContain('No heavier weight is owned');
+    expect(grow('3x10-15 80% 10rm', [])).toContain('Measure the ten-rep maximum again');
+    expect(grow('3x10-15 adj kg', [])).toContain('set during the session');
   });
 
   it('writes the phases of volume, then load into lines of their own (common practice, no source)', () => {
@@ -119,11 +175,11 @@ describe('growing', () => {
     expect(climb('3x10s')).toEqual(['3x30s', '3x60s']);
     expect(climb('3x30s')).toEqual(['3x60s']);
     expect(climb('x5 hold 4s', [4, 8])).toEqual(['x5 hold 8s']);
-    expect(SCHOOLS.lengthen.grow(doseOf('3x60s'), NO_SETTINGS).kind).toBe('next rung');
+    expect(SCHOOLS.lengthen.grow(doseOf('3x60s'), NO_SETTINGS, []).kind).toBe('next rung');
   });
 
   it('raises a load by at most what fifteen repetitions predict for ten', () => {
-    const growth = SCHOOLS['volume-load'].grow(doseOf('3x10-15 20kg'), NO_SETTINGS);
+    const growth = SCHOOLS['volume-load'].grow(doseOf('3x10-15 20kg'), NO_SETTINGS, []);
     expect(growth.kind === 'dose' && formatDose(growth.dose)).toBe('3x10-15 22.5kg');
   });
 
@@ -131,9 +187,9 @@ describe('growing', () => {
     let dose = startDose('pain-relief', exercise('wall-press'), NO_SETTINGS);
     const seen = [dose.hold?.least];
     for (
-      let growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS);
+      let growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS, []);
       growth.kind === 'dose';
-      growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS)
+      growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS, [])
     ) {
       dose = growth.dose;
       seen.push(dose.hold?.least);

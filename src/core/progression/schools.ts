@@ -1,5 +1,5 @@
 import type { Dose } from '../dose';
-import { holdOf, parseDose } from '../dose';
+import { holdOf, parseDose, repsOf, setsOf, sidesOf } from '../dose';
 import type { Exercise, SchoolId } from '../exercise';
 import {
   ADJUSTABLE_PERCENT,
@@ -27,12 +27,14 @@ export type School = {
   readonly source: string;
   /** Whether this exercise can be dosed so. */
   readonly fits: (exercise: Exercise) => boolean;
+  /** Whether its rule can go on from a dose as it is written; else somebody is asked. */
+  readonly reads: (dose: Dose) => boolean;
   /** Where it starts; the exercise may have its own (`doses`). */
   readonly start: (settings: SchoolSettings) => string;
   /** What follows by itself once written into the version; empty for most. */
   readonly phases: readonly Phase[];
-  /** What one success changes. */
-  readonly grow: (dose: Dose, settings: SchoolSettings) => Growth;
+  /** What one success changes, with the weights that are owned (none: any weight can be set). */
+  readonly grow: (dose: Dose, settings: SchoolSettings, owned: readonly number[]) => Growth;
   /** Days between two steps of success, when looking ahead. Common practice, no source. */
   readonly stepDays: number;
   /** What its doses may never leave; null while within. */
@@ -41,6 +43,11 @@ export type School = {
 
 const TRADE = 'Common practice, no source.';
 const held = ({ mode }: Exercise) => mode === 'held';
+const isHeld = (dose: Dose) => holdOf(dose) !== null;
+const isCounted = (dose: Dose) => !isHeld(dose) && dose.head.kind === 'sets';
+/** A load for every set, which a scheme of loads goes on from. */
+const hasScheme = ({ load, head }: Dose) =>
+  load !== undefined && load.perSet.length > 1 && load.perSet.length === setsOf(head).most;
 const holdsOver = (dose: Dose, most: number) => {
   const hold = holdOf(dose);
   return hold !== null && hold.most > most ? `The hold is over ${most} s.` : null;
@@ -53,31 +60,31 @@ function schemeText(percents: readonly number[], { tenRepMaximum, unit }: School
     : `${schemeLoads(tenRepMaximum, percents).join('/')}${unit}`;
 }
 
-/** Every written weight heavier by the real step that the repetitions done predict room for. */
-function heavier(dose: Dose, reps: number, backTo: number): Dose | null {
+/**
+ * Every written weight heavier by the real step that the repetitions done predict room for, among the
+ * weights that are owned.
+ */
+function growLoad(dose: Dose, reps: number, owned: readonly number[], backTo = 10): Growth {
   const { load } = dose;
-  if (load?.kind !== 'weight') return null;
-  const perSet = load.perSet.map((one) => {
-    if (one === 'adj') return one;
-    return loadStep(one, reps, [], backTo).to ?? one;
-  });
-  return perSet.some((one, set) => one !== load.perSet[set])
-    ? { ...dose, load: { ...load, perSet } }
-    : null;
-}
-
-function growLoad(dose: Dose, reps: number, backTo = 10): Growth {
-  const grown = heavier(dose, reps, backTo);
-  return grown
-    ? {
-        kind: 'dose',
-        dose: grown,
-        why: `All sets done with ${reps} repetitions: a real step in load, at most the predicted ${backTo === 10 ? 'ten' : 'five'}-rep maximum.`,
-      }
-    : {
-        kind: 'stays',
-        why: 'Measure the ten-rep maximum again: the percents stay, the load grows.',
-      };
+  if (load?.kind !== 'weight')
+    return {
+      kind: 'stays',
+      why: 'Measure the ten-rep maximum again: the percents stay, the load grows.',
+    };
+  const steps = load.perSet.map((one) =>
+    one === 'adj' ? null : loadStep(one, reps, owned, backTo),
+  );
+  const perSet = load.perSet.map((one, set) => steps[set]?.to ?? one);
+  if (steps.every((one) => one === null || one.to === null))
+    return {
+      kind: 'stays',
+      why: steps.find((one) => one !== null)?.say ?? 'The load is set during the session.',
+    };
+  return {
+    kind: 'dose',
+    dose: { ...dose, load: { ...load, perSet } },
+    why: `All sets done with ${reps} repetitions: a real step in load, at most the predicted ${backTo === 10 ? 'ten' : 'five'}-rep maximum.`,
+  };
 }
 
 const MOST_HOLD = Math.max(...HOLD_LADDERS.flat());
@@ -91,6 +98,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Same step, longer holds (3 → 5 → 10, 10 → 30 → 60 or 30 → 60 s); then the next step.',
     source: TRADE,
     fits: (exercise) => exercise.mode !== 'moved',
+    reads: isHeld,
     start: ({ holds }) => `x10 hold ${holds[0] ?? 3}s gap 3s daily`,
     phases: [],
     grow: (dose, { holds }) => {
@@ -107,6 +115,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Gravity out, gravity in, added resistance, added movement, the tuck kept; each step by itself.',
     source: TRADE,
     fits: () => true,
+    reads: () => true,
     start: () => 'x10 gap 2s daily',
     phases: [],
     grow: () => ({ kind: 'next rung', why: 'Done properly: the next step of the stairs.' }),
@@ -118,6 +127,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Two weeks of 20–30 easy repetitions to learn; 3 × 10–15 until all three sets reach 15, then a real step in load and back to 10; after six weeks 5 × 5–7, the first two lighter.',
     source: `${TRADE} Novices gain at about 60 % of one-rep maximum.`,
     fits: (exercise) => exercise.mode === 'moved' && exercise.purpose === 'strengthen',
+    reads: isCounted,
     start: () => '1-2x20-30 rest 60s daily',
     phases: [
       {
@@ -131,11 +141,11 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
         why: 'After six weeks of that: 5 × 5–7, the first two sets lighter; as load rises, volume falls.',
       },
     ],
-    grow: (dose) =>
+    grow: (dose, _, owned) =>
       dose.head.kind === 'sets' && dose.head.reps.most === VOLUME_REPS.to
-        ? growLoad(dose, VOLUME_REPS.to)
+        ? growLoad(dose, VOLUME_REPS.to, owned)
         : dose.head.kind === 'sets' && dose.head.reps.most === 7
-          ? growLoad(dose, 7, 5)
+          ? growLoad(dose, 7, owned, 5)
           : { kind: 'stays', why: 'The learning phase lasts its two weeks.' },
     stepDays: 14,
     beyond: (dose) =>
@@ -148,10 +158,11 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Three sets of ten at 50, 75 and 100 % of the ten-rep maximum.',
     source: 'DeLorme & Watkins 1948.',
     fits: (exercise) => exercise.mode === 'moved' && exercise.needs.effort,
+    reads: hasScheme,
     start: (settings) =>
       `3x10 ${schemeText(ASCENDING_PERCENT, settings)} rest 2min every other day`,
     phases: [],
-    grow: (dose) => growLoad(dose, 12),
+    grow: (dose, _, owned) => growLoad(dose, 12, owned),
     stepDays: 14,
     beyond: () => null,
   },
@@ -160,10 +171,11 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Its mirror: ten at 100, 75 and 50 % of the ten-rep maximum, as it tires.',
     source: 'Textbook form of Zinovieff 1951, whose original used ten sets (memory).',
     fits: (exercise) => exercise.mode === 'moved' && exercise.needs.effort,
+    reads: hasScheme,
     start: (settings) =>
       `3x10 ${schemeText(DESCENDING_PERCENT, settings)} rest 2min every other day`,
     phases: [],
-    grow: (dose) => growLoad(dose, 12),
+    grow: (dose, _, owned) => growLoad(dose, 12, owned),
     stepDays: 14,
     beyond: () => null,
   },
@@ -172,6 +184,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Ten at half the working load, six at three quarters, then as many as possible at the full load and at the adjusted one, which sets the next session. Six are planned for these two.',
     source: 'After Knight 1979, rows as in later textbooks (memory).',
     fits: (exercise) => exercise.mode === 'moved' && exercise.needs.effort,
+    reads: (dose) => hasScheme(dose) && setsOf(dose.head).most === 4,
     start: ({ tenRepMaximum, unit }) =>
       tenRepMaximum === null
         ? '10-6-6-6 50/75/100/100% 10rm rest 2min every other day'
@@ -189,6 +202,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Six, then four, then two of a 10–15 s hold, 20–30 s between.',
     source: TRADE,
     fits: held,
+    reads: (dose) => isHeld(dose) && dose.head.kind === 'pyramid',
     start: () => '6-4-2 hold 10s rest 20-30s daily',
     phases: [],
     grow: (dose) => {
@@ -209,6 +223,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Thirty seconds at the first sense of pull, thirty at the next, thirty at the third; no bouncing.',
     source: TRADE,
     fits: (exercise) => held(exercise) && exercise.purpose === 'lengthen',
+    reads: ({ stations }) => stations?.kind === 'barriers',
     start: () => '30s at 3 barriers daily',
     phases: [],
     grow: () => ({ kind: 'stays', why: 'The barriers move outward by themselves.' }),
@@ -220,6 +235,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: '5 × 5 s at half effort at each of three angles; one set is one angle; a minute’s rest; every other day.',
     source: TRADE,
     fits: (exercise) => held(exercise) && exercise.family === 'Limb strength',
+    reads: ({ stations }) => stations?.kind === 'angles' || stations?.kind === 'degrees',
     start: () => '5x5s at 3 angles rest 60s 50% every other day',
     phases: [],
     grow: () => ({ kind: 'stays', why: 'Half of a maximum that grows: measure it again.' }),
@@ -231,6 +247,8 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'One unbroken hold at 30–50 % effort (best 40–50 %), from one minute towards five. Holds that unbroken length is what counts: three minutes does twice what one does, five twice what three do.',
     source: `${TRADE} Under 25 % does little, over 80 % threatens. Endurance models disagree with the longer holds: see the note beside the line.`,
     fits: (exercise) => held(exercise) && exercise.needs.effort,
+    // One unbroken hold is what it is about.
+    reads: (dose) => isHeld(dose) && repsOf(dose).most / sidesOf(dose) === 1,
     start: () => 'x1 hold 1min 40-50% daily',
     phases: [],
     grow: (dose) => {
@@ -255,6 +273,7 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     says: 'Only the direction that draws symptoms in, often in the day; in stages.',
     source: TRADE,
     fits: (exercise) => exercise.family === 'Bending back' || exercise.family === 'Bending forward',
+    reads: () => true,
     start: () => 'x10 1-8/day daily',
     phases: [],
     grow: () => ({

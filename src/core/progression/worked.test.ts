@@ -114,7 +114,7 @@ it('every school on every exercise it fits: where it starts, what it changes, ho
         let grown = startDose(choice.id, one, choice.settings);
         const path: string[] = [formatDose(grown)];
         for (let step = 0; step < 8; step += 1) {
-          const growth = SCHOOLS[choice.id].grow(grown, choice.settings);
+          const growth = SCHOOLS[choice.id].grow(grown, choice.settings, []);
           path.push(
             growth.kind === 'dose' ? formatDose(growth.dose) : `${growth.kind}: ${growth.why}`,
           );
@@ -151,7 +151,7 @@ it('the way each school grows, once in full', () => {
         let grown = startDose(choice.id, each, choice.settings);
         const path: string[] = [formatDose(grown)];
         for (let step = 0; step < 12; step += 1) {
-          const growth = SCHOOLS[choice.id].grow(grown, choice.settings);
+          const growth = SCHOOLS[choice.id].grow(grown, choice.settings, []);
           path.push(
             growth.kind === 'dose'
               ? `${formatDose(growth.dose)} (${growth.why})`

@@ -77,6 +77,9 @@ export function timesPerDay(times: Times | undefined, waking: WakingHours): Rang
   switch (times?.kind) {
     case undefined:
     case 'on waking':
+    case 'after waking':
+    case 'before hands-on care':
+    case 'after hands-on care':
     case 'before training':
     case 'after training':
       return exactly(1);

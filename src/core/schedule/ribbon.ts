@@ -119,6 +119,12 @@ function wantedMinute(slot: SessionSlot, wake: number, sleep: number): number {
       return slot.minute;
     case 'on waking':
       return wake;
+    case 'after waking':
+      return wake + margin;
+    case 'before hands-on care':
+      return Math.round(wake + (sleep - wake) * 0.4);
+    case 'after hands-on care':
+      return Math.round(wake + (sleep - wake) * 0.5);
     case 'before training':
       return Math.round(wake + (sleep - wake) * 0.6);
     case 'after training':

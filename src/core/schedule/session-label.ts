@@ -22,6 +22,12 @@ export function sessionLabel(slot: SessionSlot): string {
     }
     case 'on waking':
       return 'On waking';
+    case 'after waking':
+      return 'An hour after waking';
+    case 'before hands-on care':
+      return 'Before hands-on care';
+    case 'after hands-on care':
+      return 'After hands-on care';
     case 'before training':
       return 'Before training';
     case 'after training':

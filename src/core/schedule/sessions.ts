@@ -1,3 +1,4 @@
+import { TIED_TIMES, type TiedTime } from '../dose';
 import type { LocalDate } from '../units';
 import {
   type ScheduledLine,
@@ -11,7 +12,7 @@ import { type Instant, type WallMinute, type Zone, instantAt } from './zone';
 /** When in the day a session belongs. */
 export type SessionSlot =
   | { readonly kind: 'any'; readonly nth: number; readonly of: number }
-  | { readonly kind: 'on waking' | 'before training' | 'after training' }
+  | { readonly kind: TiedTime }
   | { readonly kind: 'at'; readonly minute: WallMinute; readonly minutesApart: number };
 
 /** One session of a day: the lines done in one go. */
@@ -45,10 +46,11 @@ export function sessionsOn<L extends ScheduledLine>(
   const waker = due.filter((line) => kindOf(line) === 'on waking');
   if (waker.length > 0) sessions.push({ key: 'waking', slot: { kind: 'on waking' }, lines: waker });
   sessions.push(...countedSessions(due, waking));
-  for (const kind of ['before training', 'after training'] as const) {
+  for (const kind of TIED_TIMES) {
+    if (kind === 'on waking') continue;
     const tied = due.filter((line) => kindOf(line) === kind);
     if (tied.length > 0)
-      sessions.push({ key: kind.replace(' ', '-'), slot: { kind }, lines: tied });
+      sessions.push({ key: kind.replaceAll(' ', '-'), slot: { kind }, lines: tied });
   }
   sessions.push(...beatSessions(due, waking));
   return { date, sessions, asNeeded: due.filter((line) => kindOf(line) === 'as needed') };

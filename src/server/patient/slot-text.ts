@@ -19,6 +19,12 @@ export function slotText(slot: SessionSlot, language: Language): string {
     }
     case 'on waking':
       return sayToPatient(language, 'session.waking');
+    case 'after waking':
+      return sayToPatient(language, 'session.afterWaking');
+    case 'before hands-on care':
+      return sayToPatient(language, 'session.beforeCare');
+    case 'after hands-on care':
+      return sayToPatient(language, 'session.afterCare');
     case 'before training':
       return sayToPatient(language, 'session.before');
     case 'after training':

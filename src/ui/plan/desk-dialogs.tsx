@@ -11,6 +11,7 @@ import { readLine } from './draft';
 import { CompareDialog } from './row/compare-dialog';
 import { LoadDialog } from './row/load-dialog';
 import { takeSchool } from './row/row-actions';
+import { SchoolDialog } from './row/school-dialog';
 import type { OpenDialog } from './use-row-moves';
 
 /** The dialog a row has opened, about its line as it is now. */
@@ -55,6 +56,16 @@ export function DeskDialogs({
     onClose();
   }
 
+  if (dialog.kind === 'school')
+    return (
+      <SchoolDialog
+        exercise={exercise}
+        dose={dose}
+        choice={{ id: dialog.school, settings }}
+        onTake={() => take(dialog.school, settings)}
+        onClose={onClose}
+      />
+    );
   return dialog.kind === 'compare' ? (
     <CompareDialog
       exercise={exercise}

@@ -18,7 +18,7 @@ import type { BandCurve } from '@/core/load';
 import { cutText, versionDifference } from '@/core/programme';
 import type { HomeBody, TemplateDraft } from '@/core/records';
 import { doseOf } from '@/core/progression';
-import { formatDose } from '@/core/dose';
+import { formatDose, parseDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId, Screened } from '@/core/screen';
 import { type Frozen, type LocalDate, sumRanges, type PatientId } from '@/core/units';
@@ -265,7 +265,7 @@ export function PlanDesk(props: PlanDeskProps) {
               onApply={(template) =>
                 addLines(
                   template.lines.map(({ exerciseId, dose, school, session }) => ({
-                    ...newLine(uuid(), exerciseId, dose),
+                    ...newLine(uuid(), exerciseId, canonical(dose)),
                     school: school ?? null,
                     session: session ?? null,
                   })),
@@ -347,6 +347,12 @@ export function PlanDesk(props: PlanDeskProps) {
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
     </DeskFactsProvider>
   );
+}
+
+/** A stored line as it is printed now: whoever stored it is not asked what it means. */
+function canonical(text: string): string {
+  const read = parseDose(text);
+  return read.ok ? formatDose(read.value) : text;
 }
 
 /** A suggestion as a line: its usual dose, on the side its finding asks for. */

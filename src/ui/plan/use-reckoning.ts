@@ -138,7 +138,14 @@ export function useReckoning(
   );
   const ahead = useMemo(
     () =>
-      lookAhead(planned, frame, waking, AHEAD, nextRungIn(catalogue.all, circumstancesOf(facts))),
+      lookAhead(
+        planned,
+        frame,
+        waking,
+        AHEAD,
+        nextRungIn(catalogue.all, circumstancesOf(facts)),
+        facts.home?.weights,
+      ),
     [planned, frame, waking, catalogue, facts],
   );
   return { day, ribbon, cuts, checks, calendar, ahead, planned, settled };

@@ -4,14 +4,18 @@ import { type Dispatch, type RefObject, useEffect, useMemo, useRef } from 'react
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { Catalogue } from '@/catalogue';
-import { NO_SETTINGS } from '@/core/progression';
+import type { SchoolId } from '@/core/exercise';
+import { NO_SETTINGS, SCHOOLS, attachSchool } from '@/core/progression';
 import type { Desk, DeskAction } from './desk-state';
 import { type DeskLine, readLine } from './draft';
 import type { RowMoves } from './row/desk-row';
-import { type LineStep, fillMissing, takeSchool } from './row/row-actions';
+import { type LineStep, fillMissing } from './row/row-actions';
 
 /** A dialog that a row opened. */
-export type OpenDialog = { readonly kind: 'compare' | 'loads'; readonly uid: string };
+export type OpenDialog =
+  | { readonly kind: 'compare' | 'loads'; readonly uid: string }
+  /** A school that cannot read the dose. */
+  | { readonly kind: 'school'; readonly uid: string; readonly school: SchoolId };
 
 /** What rows ask of the desk: one object for the desk's whole life, so that no row is redrawn for it. */
 export function useRowMoves(
@@ -66,7 +70,13 @@ export function useRowMoves(
         const { line, read } = found;
         if (id === null) return change(uid, { school: null });
         const settings = line.school?.settings ?? NO_SETTINGS;
-        put(uid, takeSchool(line, read.exercise, read.dose, { id, settings }));
+        const choice = { id, settings };
+        if (attachSchool(read.dose, read.exercise, choice).kind === 'asks')
+          return openDialog({ kind: 'school', uid, school: id });
+        put(uid, {
+          lines: [{ ...line, school: choice }],
+          say: `Kept as written; it goes on by “${SCHOOLS[id].name}”.`,
+        });
       },
       onHolds: (uid, holds) => {
         const school = lineOf(uid)?.school;

@@ -1,6 +1,7 @@
 'use client';
 
 import { propStates } from '@/core/exercise';
+import { breathMisfit } from '@/core/dose';
 import { bandForce, forceBand, holdCheck, loadContradiction } from '@/core/load';
 import { type DeskFacts, useDeskFacts } from '../desk-facts';
 import type { ReadLine } from '../draft';
@@ -14,7 +15,12 @@ export function LineNotes({ read, onShorter }: { read: Read; onShorter: (dose: s
   const facts = useDeskFacts();
   const check = read.exercise.mode === 'held' ? holdCheck(read.dose) : null;
   const load = loadContradiction(read.dose);
-  const said = [...propNotes(read, facts), ...forceNotes(read, facts), ...bandNotes(read, facts)];
+  const said = [
+    ...propNotes(read, facts),
+    ...forceNotes(read, facts),
+    ...bandNotes(read, facts),
+    ...breathNotes(read),
+  ];
   return (
     <>
       {said.map((say) => (
@@ -26,6 +32,15 @@ export function LineNotes({ read, onShorter }: { read: Read; onShorter: (dose: s
       {load && <LoadNote found={load} />}
     </>
   );
+}
+
+function breathNotes({ dose }: Read): string[] {
+  const misfit = breathMisfit(dose);
+  if (!misfit) return [];
+  const { cycle, hold, fits } = misfit;
+  return [
+    `One breath takes ${cycle} s and does not fit a hold of ${hold} s: ${fits.map((one) => `${one} s`).join(' or ')} would.`,
+  ];
 }
 
 function propNotes({ exercise }: Read, { home }: DeskFacts): string[] {
