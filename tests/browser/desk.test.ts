@@ -156,11 +156,23 @@ it('compares schools, takes one, says what changed, and undoes it', async () => 
   await page.keyboard.up('Control');
   expect(await doseOf(page, curl)).toBe('3x10s gap 10s daily');
   await page.select('select[aria-label="School of Straight leg raise"]', 'volume-load');
+  await says(page, 'Kept as written; it goes on by “Volume, then load”');
+  expect(await doseOf(page, 'Straight leg raise')).toBe('2x20 left');
+  // Its own dose, with its phases, is taken where all of them are shown.
+  await clickLabel(page, 'Compare schools for Straight leg raise');
+  await clickLabel(page, 'Take its dose: Volume, then load');
   await says(page, '2 later phases are written below');
   await says(page, 'The first week');
-  await page.select(`select[aria-label="School of ${curl}"]`, 'lengthen');
+  const school = `select[aria-label="School of ${curl}"]`;
+  await page.select(school, 'descending-sets');
+  await says(page, 'Descending sets cannot go on from this dose');
+  await says(page, '6-4-2 hold 10-15s rest 20-30s daily');
+  await press(page, 'Leave it as written');
+  expect(await doseOf(page, curl)).toBe('3x10s gap 10s daily');
+  await page.select(school, 'lengthen');
+  await says(page, 'Kept as written; it goes on by “Lengthen the hold”');
   await page.select(`select[aria-label="Holds of ${curl}"]`, '30 60');
-  await says(page, '3-5x60s');
+  await says(page, '3x60s');
   await says(page, 'next phase: Straight leg raise');
   expect(await page.$$('input[aria-label="Dose of Straight leg raise"]')).toHaveLength(3);
 });

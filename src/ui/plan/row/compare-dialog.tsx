@@ -120,9 +120,9 @@ export function CompareDialog({
                   <Button
                     className="whitespace-nowrap"
                     onClick={() => onSchool(id)}
-                    aria-label={`${id === current ? 'Again' : 'Take'} ${name}`}
+                    aria-label={`${id === current ? 'Take its dose:' : 'Take'} ${name}`}
                   >
-                    {id === current ? 'Again' : 'Take'}
+                    {id === current ? 'Take its dose' : 'Take'}
                   </Button>
                 </td>
               </tr>
