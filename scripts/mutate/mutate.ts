@@ -116,6 +116,19 @@ async function noticed(folder: string, part: Part, mutation: Mutation): Promise<
   }
 }
 
+/**
+ * Refuses to measure where a test fails without any change: everything would count as noticed.
+ *
+ * @throws Error when the copy's tests do not pass as they are
+ */
+async function passesAsItIs(projects: readonly string[]): Promise<void> {
+  const folder = laneFolder();
+  const failed = await jestFails(folder, ['--selectProjects', ...projects], 900_000);
+  rmSync(folder, { recursive: true, force: true });
+  if (failed)
+    throw new Error('a test fails without any change: mend it first, or nothing is measured');
+}
+
 type Result = Mutation & { readonly part: Part['name']; readonly noticed: boolean };
 
 async function measure(): Promise<void> {
@@ -131,6 +144,7 @@ async function measure(): Promise<void> {
       mutation,
     }));
   });
+  await passesAsItIs([...new Set(chosen.flatMap(({ part }) => part.projects))]);
   console.log(`${chosen.length} changes, seed ${seed}`);
   const results: Result[] = [];
   const queue = [...chosen];
