@@ -67,12 +67,17 @@ function laneFolder(): string {
 }
 
 /** True when some test fails, or hangs: what is noticed by hanging is noticed. */
-function jestFails(folder: string, args: readonly string[], timeout: number): Promise<boolean> {
+function jestFails(
+  folder: string,
+  args: readonly string[],
+  timeout: number,
+  show: 'ignore' | 'inherit' = 'ignore',
+): Promise<boolean> {
   return new Promise((resolve) => {
     const child = spawn(
       process.execPath,
       ['node_modules/jest/bin/jest.js', '--bail', '--runInBand', '--silent', ...args],
-      { cwd: folder, stdio: 'ignore', detached: true },
+      { cwd: folder, stdio: show, detached: true },
     );
     const timer = setTimeout(() => {
       if (child.pid) process.kill(-child.pid, 'SIGKILL');
@@ -123,7 +128,7 @@ async function noticed(folder: string, part: Part, mutation: Mutation): Promise<
  */
 async function passesAsItIs(projects: readonly string[]): Promise<void> {
   const folder = laneFolder();
-  const failed = await jestFails(folder, ['--selectProjects', ...projects], 900_000);
+  const failed = await jestFails(folder, ['--selectProjects', ...projects], 900_000, 'inherit');
   rmSync(folder, { recursive: true, force: true });
   if (failed)
     throw new Error('a test fails without any change: mend it first, or nothing is measured');

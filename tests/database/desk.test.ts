@@ -287,10 +287,11 @@ describe('home and bands', () => {
     await prescribe(practitioner, patientId, [{ exerciseId: 'six-way-hold', dose: '3x10s 30%' }]);
     const [first] = await stairsOf(await patientOf(stage, patientId));
     expect(first?.family).toBe('Neck hold');
-    expect(
-      first?.steps.filter(({ dose }) => dose !== null).map(({ exercise }) => exercise.id),
-    ).toEqual(['six-way-hold']);
-    expect(first?.steps.find(({ exercise }) => exercise.id === 'side-band-hold')?.closed).toEqual([
+    const climbed = first?.ladders.flatMap(({ steps }) => steps) ?? [];
+    expect(climbed.filter(({ dose }) => dose !== null).map(({ exercise }) => exercise.id)).toEqual([
+      'six-way-hold',
+    ]);
+    expect(first?.beside.find(({ exercise }) => exercise.id === 'side-band-hold')?.closed).toEqual([
       'cannot take the position: kneeling',
       'missing at home: band anchor',
     ]);

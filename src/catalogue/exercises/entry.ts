@@ -2,7 +2,7 @@ import type { Sides, SidesName } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
 
 type Left = 'ways' | 'doses' | 'strength' | 'traits' | 'sides' | 'directions';
-type Given = Omit<Exercise, 'props' | Left> &
+type Given = Omit<Exercise, 'props' | 'ladder' | Left> &
   Partial<Pick<Exercise, Left>> & {
     /** Prop → what will do instead → what that costs. */
     readonly props?: Readonly<Record<string, Readonly<Record<string, string>>>>;
@@ -28,6 +28,7 @@ export function sides(name: SidesName, say: (side: string, other: string) => str
 export function entry(given: Given): Exercise {
   return {
     traits: [],
+    ladder: null,
     sides: null,
     directions: [],
     ways: '',

@@ -1,4 +1,5 @@
 import type { Exercise } from '@/core/exercise';
+import { onLadder, ownOnLadder } from './ladders';
 import { CURVE_EXERCISES } from './curve';
 import { LOW_BACK_MOVEMENT } from './low-back-movement';
 import { NECK_HOLD } from './neck-hold';
@@ -28,7 +29,7 @@ export const EXERCISES: readonly Exercise[] = [
   ...LOW_BACK_MOVEMENT,
   ...TRUNK_AND_LIMBS,
   ...POSTURE,
-];
+].map(onLadder);
 
 /** The exercises a desk chooses from: those that ship and the clinic's own. */
 export type Catalogue = {
@@ -38,7 +39,8 @@ export type Catalogue = {
 };
 
 export function catalogueOf(own: readonly Exercise[]): Catalogue {
-  const all = own.length === 0 ? EXERCISES : [...EXERCISES, ...own];
+  const all =
+    own.length === 0 ? EXERCISES : [...EXERCISES, ...own.map((one) => ownOnLadder(one, EXERCISES))];
   const byId = new Map(all.map((exercise) => [exercise.id, exercise]));
   return { all, byId: (id) => byId.get(id) ?? null };
 }

@@ -1,3 +1,4 @@
+export * from './ladder';
 export * from './order';
 export * from './rules';
 export { onSide } from './side-for';

@@ -146,27 +146,6 @@ export function stepsOf(catalogue: readonly Exercise[], family: Family): Exercis
   return catalogue.filter((exercise) => exercise.family === family).sort((a, b) => a.rung - b.rung);
 }
 
-/** The next step above in the same family that is open to this patient; null without one. */
-export function nextRungIn(catalogue: readonly Exercise[], circumstances?: Circumstances) {
-  const isOpen = (exercise: Exercise) =>
-    circumstances === undefined || closedBecause(exercise, circumstances).length === 0;
-  return (exercise: Exercise): Exercise | null => {
-    const steps = stepsOf(catalogue, exercise.family);
-    return steps.slice(steps.findIndex(({ id }) => id === exercise.id) + 1).find(isOpen) ?? null;
-  };
-}
-
-/** The nearest step below in the same family that is open to this patient; null without one. */
-export function previousRungIn(catalogue: readonly Exercise[], circumstances?: Circumstances) {
-  const isOpen = (exercise: Exercise) =>
-    circumstances === undefined || closedBecause(exercise, circumstances).length === 0;
-  return (exercise: Exercise): Exercise | null => {
-    const steps = stepsOf(catalogue, exercise.family);
-    const place = steps.findIndex(({ id }) => id === exercise.id);
-    return steps.slice(0, Math.max(0, place)).reverse().find(isOpen) ?? null;
-  };
-}
-
 /** The confirmed findings that no exercise here answers; one without a rule is not judged. */
 export function uncoveredFindings(
   findings: readonly ConfirmedFinding[],

@@ -110,6 +110,8 @@ export type Exercise = {
   readonly family: Family;
   /** Place within the family, 1 the easiest. */
   readonly rung: number;
+  /** The ladder it is a step of, by what its steps keep; null where it stands beside the stairs. */
+  readonly ladder: string | null;
   readonly position: Position;
   readonly region: Region;
   readonly purpose: Purpose;

@@ -95,6 +95,8 @@ export function ownExercise(id: string, draft: Frozen<OwnExerciseDraft>): Exerci
   return {
     ...same,
     id,
+    // The catalogue that takes it in puts it on one.
+    ladder: null,
     sides: sided ? ownSides(sidesName || 'works') : null,
     directions: directions ?? [],
     needs: { sided, effort },

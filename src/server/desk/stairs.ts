@@ -1,3 +1,4 @@
+import { group } from 'd3';
 import { closedBecause, familiesFor, stepsOf } from '@/core/choose';
 import { type Exercise, FAMILIES, type Family, propStates } from '@/core/exercise';
 import type { Patient } from '@/db';
@@ -18,7 +19,10 @@ export type StairStep = {
 
 export type Stair = {
   readonly family: Family;
-  readonly steps: readonly StairStep[];
+  /** Its ladders, each easiest first, by what their steps keep. */
+  readonly ladders: readonly { readonly name: string; readonly steps: readonly StairStep[] }[];
+  /** Exercises of the family that are no step of another. */
+  readonly beside: readonly StairStep[];
   /** Confirmed findings that ask for this family. */
   readonly findings: readonly string[];
 };
@@ -39,21 +43,32 @@ export async function stairsOf(patient: Patient): Promise<Stair[]> {
     cannot: home?.body.cannot ?? [],
     precautions: screening.precautions,
   };
+  const stepFor = (exercise: Exercise): StairStep => ({
+    exercise,
+    dose: doses.get(exercise.id) ?? null,
+    closed: closedBecause(exercise, circumstances),
+    needs: propStates(exercise, props).map((state) =>
+      state.kind === 'instead' ? `${state.use} instead of ${state.prop}` : state.prop,
+    ),
+  });
   const stairs = FAMILIES.map((family): Stair => ({
     family,
-    steps: stepsOf(catalogue.all, family).map((exercise) => ({
-      exercise,
-      dose: doses.get(exercise.id) ?? null,
-      closed: closedBecause(exercise, circumstances),
-      needs: propStates(exercise, props).map((state) =>
-        state.kind === 'instead' ? `${state.use} instead of ${state.prop}` : state.prop,
+    ladders: [
+      ...group(
+        stepsOf(catalogue.all, family).filter(({ ladder }) => ladder !== null),
+        ({ ladder }) => ladder ?? '',
       ),
-    })),
+    ].map(([name, steps]) => ({ name, steps: steps.map(stepFor) })),
+    beside: stepsOf(catalogue.all, family)
+      .filter(({ ladder }) => ladder === null)
+      .map(stepFor),
     findings: findings.confirmed
       .filter((finding) => familiesFor(finding).includes(family))
       .map(({ say }) => say),
   }));
-  const weight = ({ steps, findings: asked }: Stair) =>
-    (steps.some(({ dose }) => dose !== null) ? 2 : 0) + (asked.length > 0 ? 1 : 0);
+  const weight = ({ ladders, beside, findings: asked }: Stair) =>
+    ([...ladders.flatMap(({ steps }) => steps), ...beside].some(({ dose }) => dose !== null)
+      ? 2
+      : 0) + (asked.length > 0 ? 1 : 0);
   return stairs.sort((a, b) => weight(b) - weight(a));
 }

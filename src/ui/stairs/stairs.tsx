@@ -12,11 +12,12 @@ const RISE = 14;
 
 /** One family as stairs: the easiest step left and low, the hardest right and high. */
 export function Stairs({
-  stair: { family, steps, findings },
+  stair: { family, ladders, beside, findings },
 }: {
   stair: {
     readonly family: string;
-    readonly steps: readonly Step[];
+    readonly ladders: readonly { readonly name: string; readonly steps: readonly Step[] }[];
+    readonly beside: readonly Step[];
     readonly findings: readonly string[];
   };
 }) {
@@ -24,18 +25,37 @@ export function Stairs({
     <section className="border-t border-ink pt-2 pb-6" aria-label={family}>
       <h2 className="text-lg">{family}</h2>
       {findings.length > 0 && <p className="text-soft">Asked for by: {findings.join(' ')}</p>}
-      <ol className="flex flex-col gap-y-2 pt-2 md:flex-row md:items-end md:gap-y-0">
-        {steps.map((step, index) => (
-          <li key={step.exercise.id} className="min-w-0 flex-1 md:max-w-52">
-            <StepBlock step={step} place={index} />
-          </li>
-        ))}
-      </ol>
+      {ladders.map(({ name, steps }) => (
+        <div key={name} className="pt-2">
+          <p className="text-[0.93em] text-soft first-letter:uppercase">{name}</p>
+          <ol className="flex flex-col gap-y-2 pt-1 md:flex-row md:items-end md:gap-y-0">
+            {steps.map((step, index) => (
+              <li key={step.exercise.id} className="min-w-0 flex-1 md:max-w-52">
+                <StepBlock step={step} place={index} />
+              </li>
+            ))}
+          </ol>
+        </div>
+      ))}
+      {beside.length > 0 && (
+        <div className="pt-3">
+          <p className="text-[0.93em] text-soft">
+            {ladders.length > 0 ? 'Beside the stairs: no step of another' : 'No step of another'}
+          </p>
+          <ul className="flex flex-col gap-y-2 pt-1 md:flex-row md:items-end md:gap-x-2 md:gap-y-0">
+            {beside.map((step) => (
+              <li key={step.exercise.id} className="min-w-0 flex-1 md:max-w-52">
+                <StepBlock step={step} place={0} beside />
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
     </section>
   );
 }
 
-function StepBlock({ step, place }: { step: Step; place: number }) {
+function StepBlock({ step, place, beside }: { step: Step; place: number; beside?: boolean }) {
   const { exercise, dose, closed, needs } = step;
   const here = dose !== null;
   const shut = closed.length > 0;
@@ -43,8 +63,12 @@ function StepBlock({ step, place }: { step: Step; place: number }) {
     <details className="group">
       <summary className="block cursor-pointer list-none">
         <span className="block px-1 pb-1 text-[0.93em] leading-tight">
-          <span className="sr-only">Step </span>
-          <span className="figures text-soft">{exercise.rung}</span>{' '}
+          {!beside && (
+            <>
+              <span className="sr-only">Step </span>
+              <span className="figures text-soft">{place + 1}</span>{' '}
+            </>
+          )}
           <span className={here ? 'font-semibold' : shut ? 'text-soft' : ''} dir="auto">
             {exercise.name}
           </span>

@@ -1,0 +1,35 @@
+import type { Exercise } from '../exercise';
+import { type Circumstances, closedBecause } from './suggest';
+
+/** The steps of an exercise's ladder, easiest first; none where it is a step of none. */
+export function ladderOf(catalogue: readonly Exercise[], { ladder }: Exercise): Exercise[] {
+  return ladder === null
+    ? []
+    : catalogue.filter((one) => one.ladder === ladder).sort((a, b) => a.rung - b.rung);
+}
+
+const isOpenTo = (circumstances?: Circumstances) => (exercise: Exercise) =>
+  circumstances === undefined || closedBecause(exercise, circumstances).length === 0;
+
+/**
+ * The next harder step of an exercise's ladder that is open to this patient; null without one. What
+ * merely stands in the same family is no step.
+ *
+ * @example nextRungIn(EXERCISES)(clothRotation) // null, and not head rolls
+ */
+export function nextRungIn(catalogue: readonly Exercise[], circumstances?: Circumstances) {
+  return (exercise: Exercise): Exercise | null => {
+    const steps = ladderOf(catalogue, exercise);
+    const above = steps.slice(steps.findIndex(({ id }) => id === exercise.id) + 1);
+    return above.find(isOpenTo(circumstances)) ?? null;
+  };
+}
+
+/** The nearest easier step of its ladder that is open to this patient; null without one. */
+export function previousRungIn(catalogue: readonly Exercise[], circumstances?: Circumstances) {
+  return (exercise: Exercise): Exercise | null => {
+    const steps = ladderOf(catalogue, exercise);
+    const place = steps.findIndex(({ id }) => id === exercise.id);
+    return steps.slice(0, Math.max(0, place)).reverse().find(isOpenTo(circumstances)) ?? null;
+  };
+}
