@@ -163,6 +163,17 @@ it('compares schools, takes one, says what changed, and undoes it', async () => 
   await clickLabel(page, 'Take its dose: Volume, then load');
   await says(page, '2 later phases are written below');
   await says(page, 'The first week');
+  // A number is typed over: Backspace and 2 is 2, and what is out of bounds is said and not taken.
+  const rounds = await page.waitForSelector('::-p-aria(Times through in a session)');
+  await rounds?.focus();
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('2');
+  expect(await rounds?.evaluate((one) => (one as HTMLInputElement).value)).toBe('2');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('9');
+  await says(page, 'A whole number from 1 to 5.');
+  await page.keyboard.press('Tab');
+  expect(await rounds?.evaluate((one) => (one as HTMLInputElement).value)).toBe('2');
   const school = `select[aria-label="School of ${curl}"]`;
   await page.select(school, 'descending-sets');
   await says(page, 'Descending sets cannot go on from this dose');

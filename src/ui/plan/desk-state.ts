@@ -12,7 +12,8 @@ export type DeskHistory = {
 };
 
 export type DeskAction =
-  | { readonly type: 'add'; readonly lines: readonly DeskLine[] }
+  /** At the end, or at a place from 0. */
+  | { readonly type: 'add'; readonly lines: readonly DeskLine[]; readonly at?: number }
   /** A copy right below, to be dosed otherwise. */
   | { readonly type: 'duplicate'; readonly uid: string; readonly newUid: string }
   /** One line by others in its place: itself changed, or with what follows it. */
@@ -77,7 +78,10 @@ function applied(
 ): Desk {
   switch (action.type) {
     case 'add':
-      return { ...desk, lines: [...desk.lines, ...action.lines] };
+      return {
+        ...desk,
+        lines: desk.lines.toSpliced(action.at ?? desk.lines.length, 0, ...action.lines),
+      };
     case 'duplicate':
       return {
         ...desk,

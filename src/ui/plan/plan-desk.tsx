@@ -10,6 +10,8 @@ import {
   familiesFor,
   inSessionOrder,
   onSide,
+  orderMoves,
+  placeForNew,
   suggest,
 } from '@/core/choose';
 import type { Exercise } from '@/core/exercise';
@@ -143,7 +145,12 @@ export function PlanDesk(props: PlanDeskProps) {
     setNewUid(lines.at(-1)?.uid ?? '');
     step({ type: 'add', lines });
   }, []);
-  const add = ({ id, usualDose }: Exercise) => addLines([newLine(uuid(), id, usualDose)]);
+  function add(exercise: Exercise) {
+    const line = newLine(uuid(), exercise.id, exercise.usualDose);
+    const there = desk.lines.map(({ exerciseId }) => catalogue.byId(exerciseId));
+    setNewUid(line.uid);
+    step({ type: 'add', lines: [line], at: placeForNew(exercise, there) });
+  }
   const addSuggestions = useCallback(
     (chosen: readonly Suggestion[]) => {
       addLines(chosen.map(lineOf));
@@ -170,11 +177,18 @@ export function PlanDesk(props: PlanDeskProps) {
     });
     step({ type: 'order', lines });
   }
-  const order = () =>
-    step({
-      type: 'order',
-      lines: inSessionOrder(desk.lines, ({ exerciseId }) => catalogue.byId(exerciseId)),
+  function order() {
+    const exerciseOf = ({ exerciseId }: DeskLine) => catalogue.byId(exerciseId);
+    const lines = inSessionOrder(desk.lines, exerciseOf);
+    const moves = orderMoves(desk.lines, lines, exerciseOf);
+    if (moves.length === 0 && lines.every((line, at) => line === desk.lines[at]))
+      return toast('In the order of a session already.');
+    step({ type: 'order', lines });
+    const said = moves.map(({ exercise, to, say }) => `${exercise.name} to place ${to}: ${say}`);
+    return toast(`Moved. ${said.join('; ')}.`, {
+      action: { label: 'Undo', onClick: () => step({ type: 'undo' }) },
     });
+  }
   const addAccepted = () =>
     addSuggestions(suggestions.filter(({ exercise }) => accepted.has(exercise.id)));
 

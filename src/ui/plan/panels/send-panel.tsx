@@ -7,6 +7,7 @@ import type { Answer } from '../../forms/post';
 import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
 import { Field } from '../../primitives/field';
+import { NumberField } from '../../primitives/number-field';
 import type { Desk, DeskAction } from '../desk-state';
 import type { KeepState } from '../../forms/use-keeping';
 
@@ -132,13 +133,12 @@ export function DatesPanel({
         hint="What “until review” means."
         error={wrongAt('reviewOn')}
       />
-      <Field
+      <NumberField
         label="Times through in a session"
-        type="number"
         min={1}
         max={5}
         value={desk.rounds}
-        onChange={(event) => set({ rounds: Number(event.target.value) || 1 })}
+        onNumber={(rounds) => set({ rounds })}
         error={wrongAt('rounds')}
       />
       <Field
