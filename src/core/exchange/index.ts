@@ -1,3 +1,4 @@
 export * from './patient-pack';
 export * from './exercise-table';
 export * from './pack-days';
+export * from './resets';

@@ -1,6 +1,7 @@
 'use client';
 
-import type { PackDay, PackSession } from '@/core/exchange';
+import { useEffect, useState } from 'react';
+import { type PackDay, type PackSession, type Resets, splitResets } from '@/core/exchange';
 import { type Range, type Seconds, wholeMinutes } from '@/core/units';
 import { OpenLink } from './opening';
 import { type Say, useSay } from './say';
@@ -22,21 +23,28 @@ export function Sessions({
   onBegin: (session: PackSession, end: 'least' | 'most') => void;
 }) {
   const say = useSay();
+  const minute = useMinute();
   const over = new Set(kept.filter((session) => session.over).map((session) => session.key));
-  const all = day.extra ? [...day.sessions, day.extra] : day.sessions;
-  const next = day.sessions.find((session) => !session.done && !over.has(session.key));
+  const isOver = (session: PackSession) => session.done || over.has(session.key);
+  const { plain, resets } = splitResets(day.sessions, isOver, minute);
+  const all = day.extra ? [...plain, day.extra] : plain;
+  const next = plain.find((session) => !isOver(session));
   const shown = all.filter((session) => (session === next) === (show === 'next'));
-  if (shown.length === 0) return null;
+  const rows = show === 'others' ? resets : [];
+  if (shown.length === 0 && rows.length === 0) return null;
   return (
     <ul className="grid gap-3">
+      {rows.map((row) => (
+        <ResetsRow key={row.key} row={row} onBegin={onBegin} />
+      ))}
       {shown.map((session) => {
-        const done = session.key !== 'as-needed' && (session.done || over.has(session.key));
+        const done = session.key !== 'as-needed' && isOver(session);
         return (
           <li key={session.key} className="grid gap-2 border-t border-hair pt-3">
             <div className="flex flex-wrap items-baseline justify-between gap-x-3">
               <h2 className="text-lg">
                 {session.label}
-                {session.at !== null && !session.key.startsWith('every-') && (
+                {session.at !== null && (
                   <span className="font-normal text-soft"> · {clockOf(session.at)}</span>
                 )}
               </h2>
@@ -78,6 +86,55 @@ export function Sessions({
       })}
     </ul>
   );
+}
+
+/** All resets of one beat: how many are done, when the next is, and one button. */
+function ResetsRow({
+  row: { minutesApart, count, done, now },
+  onBegin,
+}: {
+  row: Resets;
+  onBegin: (session: PackSession, end: 'least' | 'most') => void;
+}) {
+  const say = useSay();
+  const name =
+    minutesApart % 60 === 0
+      ? say('today.everyHours', { hours: minutesApart / 60 })
+      : say('today.everyMinutes', { minutes: minutesApart });
+  return (
+    <li className="grid gap-2 border-t border-hair pt-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <h2 className="text-lg">{name}</h2>
+        <span className="text-soft">{say('today.resetsDone', { done, count })}</span>
+      </div>
+      {now && (
+        <OpenLink
+          asked={{ kind: 'session', key: now.key, end: 'least' }}
+          look="button"
+          onOpen={() => onBegin(now, 'least')}
+        >
+          {say('today.resetNow')}
+          {now.at !== null && <span className="font-normal"> · {clockOf(now.at)}</span>}
+          <span className="sr-only">: {name}</span>
+        </OpenLink>
+      )}
+    </li>
+  );
+}
+
+/** The minute of this phone's wall clock; null until the page is awake. */
+function useMinute(): number | null {
+  const [minute, setMinute] = useState<number | null>(null);
+  useEffect(() => {
+    const look = () => {
+      const now = new Date();
+      setMinute(now.getHours() * 60 + now.getMinutes());
+    };
+    look();
+    const timer = setInterval(look, 30_000);
+    return () => clearInterval(timer);
+  }, []);
+  return minute;
 }
 
 function timeOf(time: Range<Seconds>, say: Say): string {
