@@ -47,6 +47,7 @@ export type CheckFacts = {
   readonly precautions: readonly PrecautionId[];
   readonly findings: readonly ConfirmedFinding[];
   readonly props: readonly string[] | null;
+  /** What the fullest day asks of the patient's minutes, without resets. */
   readonly day: Range<Seconds> | null;
   readonly minutesADay: number | null;
   /** Sessions that find no room in the patient's day, in words. */
@@ -175,7 +176,7 @@ function feasible(facts: CheckFacts): Check[] {
     checks.push({
       area,
       weight: 'look',
-      say: `The fullest day takes ${Math.round(day.least / 60)} min or more; the patient has ${minutesADay}.`,
+      say: `The fullest day takes ${Math.ceil(day.least / 60)} min or more; the patient has ${minutesADay}.`,
       line: null,
     });
   else if (day && day.most > minutesADay * 60)

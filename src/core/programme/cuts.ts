@@ -54,7 +54,7 @@ export function cheapestCuts(
   most = 5,
 ): Cut[] {
   const now = fullestDay(lines, frame, waking);
-  if (!now || now.total.least <= minutesADay * 60) return [];
+  if (!now || now.setAside.least <= minutesADay * 60) return [];
   const before = new Set(uncovered(lines));
   const cuts = lines.flatMap((line) =>
     [...smaller(line.dose), null].map((dose): Cut => {
@@ -70,7 +70,7 @@ export function cheapestCuts(
           dose === null
             ? `Leave out ${line.exercise.name}`
             : `${line.exercise.name}: ${doseDifference(line.dose, dose).map(sayDoseChange).join(', ')}`,
-        saves: seconds(now.total.least - (then?.total.least ?? 0)),
+        saves: seconds(now.setAside.least - (then?.setAside.least ?? 0)),
         loses: uncovered(left).filter((finding) => !before.has(finding)),
       };
     }),

@@ -8,6 +8,8 @@ export type TimedDay = {
   readonly date: LocalDate;
   readonly sessions: readonly TimedSession[];
   readonly total: Range<Seconds>;
+  /** Without the resets of a beat: what the patient's own minutes are asked for. */
+  readonly setAside: Range<Seconds>;
 };
 
 /**
@@ -24,7 +26,13 @@ export function dayTimer(frame: ProgrammeFrame, waking: WakingHours) {
       times.set(key, time);
       return { ...session, time };
     });
-    return { date, sessions: timed, total: sumRanges(timed.map(({ time }) => time)) };
+    const own = timed.filter(({ slot }) => slot.kind !== 'at');
+    return {
+      date,
+      sessions: timed,
+      total: sumRanges(timed.map(({ time }) => time)),
+      setAside: sumRanges(own.map(({ time }) => time)),
+    };
   };
 }
 

@@ -137,6 +137,19 @@ describe('the calendar', () => {
   });
 });
 
+describe('the minutes a patient sets aside', () => {
+  it('are asked for without the resets of the day, which stand apart', () => {
+    const lines = [line('tuck-lying', '10x10s daily'), line('posture-reset', '60s every 30min')];
+    const day = fullestDay(lines, frame, waking);
+    const alone = fullestDay(lines.slice(0, 1), frame, waking);
+    expect(day?.setAside).toEqual(alone?.total);
+    expect(day && day.total.least > day.setAside.least + 20 * 60).toBe(true);
+    // Leaving out the resets would give the patient no minute back.
+    const cuts = cheapestCuts(lines, frame, waking, 1, () => []);
+    expect(cuts.map(({ say }) => say).join()).not.toContain('Posture reset');
+  });
+});
+
 describe('looking ahead', () => {
   it('shows what success will take in weeks 2, 4 and 6', () => {
     const weeks = lookAhead(

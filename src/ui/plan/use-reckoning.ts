@@ -114,7 +114,7 @@ export function useReckoning(
       precautions,
       findings,
       props: home?.props ?? null,
-      day: day?.total ?? null,
+      day: day?.setAside ?? null,
       minutesADay,
       unplaced: ribbon.unplaced.map(({ say }) => say),
     });

@@ -23,8 +23,10 @@ export function DeskTime({
 }) {
   if (!day)
     return <p className="text-soft">The time appears with the first line that can be read.</p>;
-  const over = minutesADay !== null && day.total.least > minutesADay * 60;
-  const close = minutesADay !== null && !over && day.total.most > minutesADay * 60;
+  const { setAside, total } = day;
+  const over = minutesADay !== null && setAside.least > minutesADay * 60;
+  const close = minutesADay !== null && !over && setAside.most > minutesADay * 60;
+  const hasResets = total.most > setAside.most;
   return (
     <div className="grid gap-2" aria-live="polite">
       <table className="w-full">
@@ -67,7 +69,8 @@ export function DeskTime({
         <p className={over ? 'text-stop' : 'text-soft'}>
           {over && <strong className="font-semibold">More than the patient has. </strong>}
           {close && 'At its most it is over. '}
-          The patient has {minutesADay} min a day.
+          The patient has {minutesADay} min a day
+          {hasResets && `, and ${minutesText(setAside)} of it are asked for; resets are apart`}.
         </p>
       )}
       <Cuts cuts={cuts} onCut={onCut} />
