@@ -19,9 +19,10 @@ async function StairsPage({ params }: PageProps<'/patients/[id]/stairs'>) {
   return (
     <>
       <p className="pb-4 text-soft">
-        Each family climbs from left to right; the lit step is where the patient stands. A hatched
-        step is closed, and says why. Pick the step that can be done properly, not the hardest that
-        can be survived.{' '}
+        Each ladder climbs from left to right, every step keeping what the one before was for; the
+        lit step is where the patient stands. A hatched step is closed, and says why. What stands
+        beside the stairs is another exercise, not a harder one. Pick the step that can be done
+        properly, not the hardest that can be survived.{' '}
         <Link href={`/patients/${opened.patient.id}/plan`} className="text-action underline">
           Back to the desk
         </Link>
