@@ -114,7 +114,7 @@ function ResetsRow({
           onOpen={() => onBegin(now, 'least')}
         >
           {say('today.resetNow')}
-          {now.at !== null && <span className="font-normal"> · {clockOf(now.at)}</span>}
+          {now.at !== null && <span className="pl-1 font-normal">· {clockOf(now.at)}</span>}
           <span className="sr-only">: {name}</span>
         </OpenLink>
       )}

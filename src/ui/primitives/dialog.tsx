@@ -33,7 +33,7 @@ export function Dialog({
               <Radix.Description className="text-soft">{about}</Radix.Description>
             </div>
             <Radix.Close asChild>
-              <Button>Close</Button>
+              <Button className="shrink-0 whitespace-nowrap">Close</Button>
             </Radix.Close>
           </div>
           {children}
