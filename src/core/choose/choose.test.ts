@@ -1,5 +1,4 @@
-import { EXERCISES, SHIPPED, catalogueOf } from '@/catalogue';
-import { LADDERS } from '@/catalogue/exercises/ladders';
+import { EXERCISES, SHIPPED } from '@/catalogue';
 import { propStates } from '../exercise';
 import {
   ABOUT_NOTHING,
@@ -17,12 +16,6 @@ import {
   type Circumstances,
   closedBecause,
   familiesFor,
-  inSessionOrder,
-  nextRungIn,
-  orderHints,
-  orderMoves,
-  placeForNew,
-  previousRungIn,
   stepsOf,
   suggest,
   tradeWarnings,
@@ -350,125 +343,5 @@ describe('the trade’s own warnings (common practice, no source)', () => {
     expect(warned([['knee-angle-hold', '5x5s at 3 angles 50% every other day']])).toEqual([]);
     expect(warned([['band-row', '3x8 80% 1rm every other day']])).toEqual([]);
     expect(warned([])).toEqual([]);
-  });
-});
-
-describe('the order of a session (common practice, no source)', () => {
-  const wrong = ['chin-held-ball', 'tuck-seated', 'block-opening', 'band-pull', 'neck-warm-up'].map(
-    exercise,
-  );
-  it('is warm-up, easy, hardest front of the neck late, blade pull, passive opening to close', () => {
-    expect(inSessionOrder(wrong, (one) => one).map(({ id }) => id)).toEqual([
-      'neck-warm-up',
-      'tuck-seated',
-      'chin-held-ball',
-      'band-pull',
-      'block-opening',
-    ]);
-    expect(orderHints(inSessionOrder(wrong, (one) => one))).toEqual([]);
-  });
-  const ordered = (ids: readonly string[]) =>
-    inSessionOrder(ids.map(exercise), (one) => one).map(({ id }) => id);
-  it('opens the low back’s stages with lying face down', () => {
-    const stages = ['face-down-lying', 'forearm-prop', 'press-up'];
-    expect(ordered(stages)).toEqual(stages);
-    expect(orderHints(stages.map(exercise))).toEqual([]);
-  });
-  it('lies on the wedge before the drills on it, and last where none follows', () => {
-    const drills = ['tuck-seated', 'wedge-lying', 'wedge-press', 'wedge-look-over'];
-    expect(ordered(drills)).toEqual(drills);
-    expect(ordered(['wedge-press', 'tuck-seated', 'wedge-lying'])).toEqual([
-      'wedge-lying',
-      'wedge-press',
-      'tuck-seated',
-    ]);
-    expect(orderHints(drills.map(exercise))).toEqual([]);
-    expect(ordered(['wedge-lying', 'tuck-seated'])).toEqual(['tuck-seated', 'wedge-lying']);
-  });
-  it('tells what it moved and why, and not of what only made room', () => {
-    const lines = ['tuck-lift', 'tuck-seated', 'neck-warm-up'].map(exercise);
-    const after = inSessionOrder(lines, (one) => one);
-    expect(orderMoves(lines, after, (one) => one)).toEqual([
-      { exercise: lines[2], from: 3, to: 1, say: 'a warm-up comes first' },
-      {
-        exercise: lines[0],
-        from: 1,
-        to: 3,
-        say: 'the hardest at the front of the neck comes late',
-      },
-    ]);
-    expect(orderMoves(after, after, (one) => one)).toEqual([]);
-    expect(orderMoves([1], [1], () => null)).toEqual([]);
-  });
-  it('puts a new warm-up behind those that stand first, and anything else last', () => {
-    const there = ['easy-walk', 'tuck-seated'].map(exercise);
-    expect(placeForNew(exercise('neck-warm-up'), there)).toBe(1);
-    expect(placeForNew(exercise('neck-warm-up'), [])).toBe(0);
-    expect(placeForNew(exercise('easy-walk'), [null, ...there])).toBe(0);
-    expect(placeForNew(exercise('shoulder-rolls'), [exercise('easy-walk')])).toBe(1);
-    expect(placeForNew(exercise('wall-press'), there)).toBe(2);
-  });
-  it('hints at what stands elsewhere', () => {
-    expect(orderHints(wrong).map(({ exercise: { id } }) => id)).toEqual([
-      'chin-held-ball',
-      'block-opening',
-      'neck-warm-up',
-    ]);
-  });
-});
-
-it('climbs to the next step and stops on the last', () => {
-  const next = nextRungIn(EXERCISES);
-  expect(next(exercise('median-slider'))?.id).toBe('median-tensioner');
-  expect(next(exercise('median-tensioner'))).toBeNull();
-});
-
-describe('the stairs', () => {
-  const next = nextRungIn(EXERCISES);
-  const before = previousRungIn(EXERCISES);
-
-  // Each of these was proposed as a step once.
-  it.each([
-    ['cloth-rotation', 'head-rolls'],
-    ['doorway-stretch', 'hip-front-stretch'],
-    ['posture-reset', 'easy-walk'],
-    ['curl-up', 'bridge'],
-    ['wall-press', 'side-band-hold'],
-  ])('%s is no step to %s', (from, to) => {
-    expect(next(exercise(from))?.id).not.toBe(to);
-    expect(before(exercise(to))?.id).not.toBe(from);
-  });
-
-  it('each rung names its next and its previous, easiest first, within one family', () => {
-    for (const [ladder, ids] of Object.entries(LADDERS)) {
-      const steps = ids.map(exercise);
-      expect([ladder, new Set(steps.map(({ family }) => family)).size]).toEqual([ladder, 1]);
-      steps.forEach((step, at) => {
-        expect(step.ladder).toBe(ladder);
-        expect([step.id, next(step)?.id]).toEqual([step.id, ids[at + 1]]);
-        expect([step.id, before(step)?.id]).toEqual([step.id, ids[at - 1]]);
-      });
-    }
-    for (const one of EXERCISES.filter(({ ladder }) => ladder === null))
-      expect([one.id, next(one), before(one)]).toEqual([one.id, null, null]);
-    const all = Object.values(LADDERS).flat();
-    expect(new Set(all).size).toBe(all.length);
-  });
-
-  it('steps over what is closed to this patient', () => {
-    const open = nextRungIn(EXERCISES, { ...home, precautions: ['lumbar narrowing'] });
-    expect(open(exercise('forearm-prop'))).toBeNull();
-    expect(next(exercise('forearm-prop'))?.id).toBe('press-up');
-  });
-
-  it('takes a clinic’s own by family, purpose and step, or leaves it beside', () => {
-    const own = { ...exercise('tuck-lighten'), id: 'own', rung: 4.5 as number, ladder: null };
-    const all = catalogueOf([own]);
-    const front = all.byId('own');
-    if (!front) throw new Error('lost');
-    expect(nextRungIn(all.all)(front)?.id).toBe('tuck-lift');
-    expect(previousRungIn(all.all)(front)?.id).toBe('tuck-lighten');
-    const beside = catalogueOf([{ ...own, purpose: 'relax' }]).byId('own');
-    expect(beside && nextRungIn(all.all)(beside)).toBeNull();
   });
 });

@@ -3,6 +3,8 @@ import {
   type Dose,
   type DoseError,
   directionMisfit,
+  formatDose,
+  parseDose,
   readDose,
   readTyped,
   untimed,
@@ -26,6 +28,12 @@ export function newLine(uid: string, exerciseId: ExerciseId, dose: string): Desk
     session: null,
     overrides: [],
   };
+}
+
+/** A stored line as it is printed now: whoever stored it is not asked what it means. */
+export function canonical(text: string): string {
+  const read = parseDose(text);
+  return read.ok ? formatDose(read.value) : text;
 }
 
 export type ReadLine =

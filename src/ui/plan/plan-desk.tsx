@@ -20,7 +20,7 @@ import type { BandCurve } from '@/core/load';
 import { cutText, versionDifference } from '@/core/programme';
 import type { HomeBody, TemplateDraft } from '@/core/records';
 import { doseOf } from '@/core/progression';
-import { formatDose, parseDose } from '@/core/dose';
+import { formatDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId, Screened } from '@/core/screen';
 import { type Frozen, type LocalDate, sumRanges, type PatientId } from '@/core/units';
@@ -32,7 +32,7 @@ import { type DeskFacts, DeskFactsProvider, circumstancesOf } from './desk-facts
 import { DeskLines } from './desk-lines';
 import { type Desk, deskStep, draftOf, startHistory } from './desk-state';
 import { DatesPanel, SendPanel } from './panels/send-panel';
-import { type DeskLine, newLine, plannedLines, readLine } from './draft';
+import { canonical, type DeskLine, newLine, plannedLines, readLine } from './draft';
 import { ExerciseSearch } from './exercise-search';
 import { FindingsLeft, type FindingShown } from './findings-left';
 import { ChecksPane } from './panels/checks-pane';
@@ -361,12 +361,6 @@ export function PlanDesk(props: PlanDeskProps) {
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
     </DeskFactsProvider>
   );
-}
-
-/** A stored line as it is printed now: whoever stored it is not asked what it means. */
-function canonical(text: string): string {
-  const read = parseDose(text);
-  return read.ok ? formatDose(read.value) : text;
 }
 
 /** A suggestion as a line: its usual dose, on the side its finding asks for. */
