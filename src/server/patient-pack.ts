@@ -23,6 +23,7 @@ import {
   packDays,
   shareOfDay,
 } from '@/core/exchange';
+import { howMany } from '@/core/progression';
 import { type LocalDate, addDays } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
@@ -133,6 +134,9 @@ function packLine(
     directions: directionNames(line.dose, ways.directions),
     mode,
     position,
+    howMany: howMany(line.dose, line.school?.id ?? null),
+    lastCounted: line.lastCounted ?? [],
+    lastMax: line.lastMax,
     share,
     figure,
     picture: figure && packPicture(line.exerciseId, side),

@@ -1,6 +1,6 @@
 import { group } from 'd3';
-import type { HistoryFacts, Pause } from '@/core/history';
-import { type SentVersion, sentVersion } from '@/core/programme';
+import { type HistoryFacts, type Pause, lastCounted } from '@/core/history';
+import { type SentVersion, sentVersion, withLastCounted } from '@/core/programme';
 import { type WakingHours, type Zone, dateIn } from '@/core/schedule';
 import type { LocalDate, ClinicId } from '@/core/units';
 import { type DayDoneRow, type Patient, daysDone, pausesOf, versionsOf } from '@/db';
@@ -43,17 +43,21 @@ export async function factsOf(
   const rowsBy = group(rows, ({ patientId }) => patientId);
   return patients.map((patient) => {
     const doneRows = rowsBy.get(patient.id) ?? [];
+    const done = new Map(doneRows.map((row) => [row.localDate, row.done]));
+    const newest = lastCounted(done);
     return {
       patient,
       zone: zoneOf(patient),
       waking: wakingOf(patient),
       today: todayOf(patient),
-      versions: (versions.get(patient.id) ?? []).map(sentVersion),
+      versions: (versions.get(patient.id) ?? []).map((stored) =>
+        withLastCounted(sentVersion(stored), newest),
+      ),
       pauses: (pausesBy.get(patient.id) ?? []).map((pause): Pause => ({
         from: pause.fromDate,
         to: pause.toDate,
       })),
-      done: new Map(doneRows.map((row) => [row.localDate, row.done])),
+      done,
       doneRows,
     };
   });

@@ -1,6 +1,6 @@
 import { type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
 import type { Catalogue } from '@/catalogue';
-import { GRAMMAR, directionMisfit, formatDose, readTyped, untimed } from '@/core/dose';
+import { GRAMMAR, directionMisfit, formatDose, readTyped } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
 import { lineFlags } from '@/core/exercise';
 import { type PrecautionId, PRECAUTIONS, TRAITS, UNSCREENED, standsFor } from '@/core/screen';
@@ -162,7 +162,7 @@ function checkLines(
     const exercise = catalogue.byId(line.exerciseId);
     if (!exercise)
       throw new Problem(400, 'The catalogue has no such exercise.', ['lines', index, 'exerciseId']);
-    const refusal = untimed(dose) ?? directionMisfit(dose, exercise.directions);
+    const refusal = directionMisfit(dose, exercise.directions);
     if (refusal !== null) throw new Problem(400, refusal, ['lines', index, 'dose']);
     const open = lineFlags(precautions, exercise, dose).find(
       ({ precaution, trait }) =>

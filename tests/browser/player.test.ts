@@ -1,9 +1,9 @@
 import { openAlertsOf, pausesOf } from '@/db';
-import { press, reloaded, reportTrouble, says, textOf } from '../support/browser';
+import { goTo, press, reloaded, reportTrouble, says, textOf } from '../support/browser';
 import { finish, phoneStage } from '../support/phone';
 import { eventually, repsTold } from '../support/record';
 
-const { stage, atThePlayer, told } = phoneStage();
+const { stage, atThePlayer, phoneWith, told } = phoneStage();
 
 it('loses nothing when the page is reloaded in the middle, and goes on where it left off', async () => {
   const { phone, patientId } = await atThePlayer();
@@ -22,6 +22,51 @@ it('loses nothing when the page is reloaded in the middle, and goes on where it 
     const reps = repsTold(await told(patientId)).map((rep) => rep.rep);
     expect(reps).toEqual([1, 2, 3, 4, 1, 2]);
   });
+}, 900_000);
+
+it('asks how many after each set, by one touch, and notes what was lifted', async () => {
+  const { phone, patientId, origin } = await phoneWith([
+    { exerciseId: 'band-row', dose: 'max-max 4kg rest 5s' },
+  ]);
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  expect(await textOf(phone)).toContain(
+    'As many as you can in a row, until your form fails; do that 2 times over',
+  );
+  await press(phone, 'Start');
+  await says(phone, '3, for as long as your form holds');
+  if (process.env.PEEK) await phone.screenshot({ path: '/tmp/peek-max.png' });
+  await press(phone, 'That was my last good one');
+  await says(phone, 'How many did you do well?');
+  if (process.env.PEEK) await phone.screenshot({ path: '/tmp/peek-count.png' });
+  // The next set waits for the number, however long that takes.
+  await press(phone, '2');
+  await says(phone, 'set 2 of 2');
+  await says(phone, '2, for as long as your form holds');
+  await press(phone, 'That was my last good one');
+  await says(phone, 'How many did you do well?');
+  if (process.env.PEEK) await phone.screenshot({ path: '/tmp/peek-count-end.png' });
+  const weight = await phone.waitForSelector('input[inputmode=decimal]');
+  await weight?.click({ count: 3 });
+  await phone.keyboard.type('5,5');
+  const other = await phone.waitForSelector('input[inputmode=numeric]');
+  await other?.type('14');
+  await press(phone, 'That many');
+  await finish(phone);
+  await eventually(async () => {
+    const counts = (await told(patientId)).flatMap((body) => (body.type === 'count' ? [body] : []));
+    expect(counts).toMatchObject([
+      { set: 1, reps: 2, load: { amount: 4, unit: 'kg' } },
+      { set: 2, reps: 14, load: { amount: 5.5, unit: 'kg' } },
+    ]);
+  });
+  // The next time the last number stands first, and the time goes by it.
+  await goTo(phone, `${origin}/today`);
+  const pack = await phone.evaluate(async () => {
+    const answer = await fetch('/api/v1/patient/pack');
+    return (await answer.json()) as { value: { lines: { lastMax: number }[] } };
+  });
+  expect(pack.value.lines[0]).toMatchObject({ lastMax: 14 });
 }, 900_000);
 
 it('pauses the programme and tells the clinic when something feels wrong', async () => {

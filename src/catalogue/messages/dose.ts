@@ -21,6 +21,9 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   'head.reps': '{most, plural, one {one repetition} other {{reps} repetitions}}',
   'head.sets': '{sets} sets of {reps}',
   'head.pyramid': 'sets of {sets}',
+  'head.max':
+    '{n, plural, one {one set} other {# sets}} of as many as can be done until form fails',
+  'count.max': 'as many as can be done until form fails',
   hold: 'hold {span}',
   move: '{span} of movement each',
   slow: 'slowly',

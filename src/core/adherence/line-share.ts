@@ -1,3 +1,4 @@
+import { hasMax } from '../dose';
 import {
   DEFAULT_PACES,
   type Paces,
@@ -19,6 +20,9 @@ export type LineTarget = {
   readonly weight: number;
 };
 
+/** More than anybody does in a day, in seconds or repetitions. */
+const UNBOUNDED = 86_400;
+
 /** What a line asks of one session. */
 export function lineTarget(
   line: TimedLine,
@@ -28,9 +32,11 @@ export function lineTarget(
   const timeline = sessionTimeline([line], rounds);
   const least = resolve(timeline, 'least', paces);
   const most = resolve(timeline, 'most', paces);
+  // What is done until form fails is done with its first repetition, and never too much.
+  const atMost = (sum: number) => (hasMax(line.dose) ? UNBOUNDED : sum);
   return {
-    seconds: { least: writtenWork(least), most: writtenWork(most) },
-    reps: { least: workIn(least).reps, most: workIn(most).reps },
+    seconds: { least: writtenWork(least), most: atMost(writtenWork(most)) },
+    reps: { least: workIn(least).reps, most: atMost(workIn(most).reps) },
     weight: workSeconds(workIn(least)),
   };
 }

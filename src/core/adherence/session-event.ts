@@ -1,6 +1,7 @@
 import type { LocalDate } from '../units';
 import type { SessionEventBody } from '../records';
 import { isStopAdvice } from '../symptoms';
+import { type SetCount, countedReps } from './set-count';
 
 /** Why a line was not done. */
 export const SKIP_REASONS = [
@@ -52,20 +53,32 @@ export type SessionSummary = {
 
 export type LineDone = {
   readonly lineage: string;
+  /** As they were counted, where they were. */
   readonly reps: readonly RepDone[];
+  /** Sets that the patient counted, the newest count of each. */
+  readonly counts: readonly SetCount[];
   readonly skipped: SkipReason | null;
 };
 
+type LineSoFar = {
+  readonly reps: Map<string, RepDone>;
+  readonly counts: Map<string, SetCount>;
+  readonly skipped: SkipReason | null;
+};
+
+const NOTHING_SO_FAR = (): LineSoFar => ({ reps: new Map(), counts: new Map(), skipped: null });
+
 /**
- * Folds the events of one session into what was done. Order and repetition of the events do not
- * matter: a repetition told twice counts once, with the longer time.
+ * Folds the events of one session, in the order they happened, into what was done. A repetition told
+ * twice counts once, with the longer time; of two counts of a set, of pain and of effort the last
+ * stands.
  */
 export function foldSession(
   sessionId: string,
   date: LocalDate,
   events: readonly SessionEventBody[],
 ): SessionSummary {
-  const lines = new Map<string, { reps: Map<string, RepDone>; skipped: SkipReason | null }>();
+  const lines = new Map<string, LineSoFar>();
   let state: SessionSummary['state'] = 'open';
   let pain: number | null = null;
   let effort: number | null = null;
@@ -75,13 +88,18 @@ export function foldSession(
       case 'started':
         break;
       case 'line': {
-        const line = lines.get(event.lineage) ?? {
-          reps: new Map<string, RepDone>(),
-          skipped: null,
-        };
+        const line = lines.get(event.lineage) ?? NOTHING_SO_FAR();
         for (const rep of event.reps)
           line.reps.set(placeOf(rep), longer(line.reps.get(placeOf(rep)), rep));
-        lines.set(event.lineage, { reps: line.reps, skipped: event.skipped ?? line.skipped });
+        lines.set(event.lineage, { ...line, skipped: event.skipped ?? line.skipped });
+        break;
+      }
+      case 'count': {
+        const { lineage, round, side, direction, station, set, reps: told, load } = event;
+        const count = { round, side, direction, station, set, reps: told, load };
+        const line = lines.get(lineage) ?? NOTHING_SO_FAR();
+        line.counts.set(placeOf({ ...count, rep: 0 }), count);
+        lines.set(lineage, line);
         break;
       }
       case 'stopped':
@@ -107,9 +125,10 @@ export function foldSession(
   return {
     sessionId,
     date,
-    lines: [...lines].map(([lineage, { reps, skipped }]) => ({
+    lines: [...lines].map(([lineage, { reps, counts, skipped }]) => ({
       lineage,
-      reps: [...reps.values()],
+      reps: countedReps([...reps.values()], [...counts.values()]),
+      counts: [...counts.values()],
       skipped,
     })),
     state,
@@ -119,7 +138,7 @@ export function foldSession(
   };
 }
 
-function placeOf(rep: RepDone): string {
+function placeOf(rep: Omit<RepDone, 'held' | 'moved'>): string {
   return [rep.round, rep.side, rep.direction, rep.station, rep.set, rep.rep].join(' ');
 }
 

@@ -40,14 +40,3 @@ export function unwrittenParts(dose: Dose, needs: DoseNeeds): Unwritten {
   const phrases = (keys: string[]) => keys.map((key) => ({ key, values: {} }));
   return { assumed: phrases(assumed), missing: phrases(missing) };
 }
-
-/**
- * A dose that is understood but whose session cannot be timed yet, and why; null when it can.
- * "max" has no number of repetitions, so no true time.
- */
-export function untimed(dose: Dose): string | null {
-  const max = dose.head.kind === 'pyramid' && dose.head.reps.includes('max');
-  return max
-    ? 'As many as possible (max) is understood, but its session cannot be timed yet: write a number of repetitions for that set.'
-    : null;
-}

@@ -93,8 +93,11 @@ function formatHead(head: Head): string {
         ? `x${formatCount(head.reps)}`
         : `${formatCount(head.sets)}x${formatCount(head.reps)}`;
     }
-    case 'pyramid':
-      return head.reps.join('-');
+    case 'pyramid': {
+      const { reps } = head;
+      if (reps.some((count) => count !== 'max')) return reps.join('-');
+      return reps.length === 1 ? 'xmax' : `${reps.length}xmax`;
+    }
   }
 }
 

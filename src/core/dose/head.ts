@@ -9,8 +9,11 @@ export type ParsedHead =
   | Head
   | { readonly kind: 'open'; readonly bouts: { least: number; most: number } };
 
-const HEADS = ['3x10', '10x10s', '30s', 'x10', '6-4-2'];
-const PYRAMID = /(?:max|\d{1,5})(?:-(?:max|\d{1,5})){2,}(?![a-z0-9.,%/])/;
+const HEADS = ['3x10', '10x10s', '30s', 'x10', '6-4-2', '3xmax'];
+/** Sets in turn: three of them or more, or fewer with a "max" among them, which no range has. */
+const PYRAMID =
+  /(?:(?:max|\d{1,5})(?:-(?:max|\d{1,5})){2,}|max(?:-(?:max|\d{1,5}))?|\d{1,5}-max)(?![a-z0-9.,%/-])/;
+const TIMES_MAX = /(?:(\d{1,5}) *)?x *max(?![a-z0-9.,%/-])/;
 const SPAN_FOLLOWS = new RegExp(
   `${NUMBER_SOURCE} *(?:- *${NUMBER_SOURCE} *)?(?:s|min|h)(?![a-z0-9])`,
 );
@@ -35,6 +38,7 @@ export function takeHead(scanner: Scanner): ParsedHead {
   scanner.skipSpace();
   if (scanner.atEnd) scanner.fail('The dose is missing: begin with how many.', HEADS);
   if (scanner.sees(PYRAMID)) return takePyramid(scanner);
+  if (scanner.sees(TIMES_MAX)) return takeTimesMax(scanner);
   if (scanner.take(/x *(?=\d)/)) {
     return {
       kind: 'sets',
@@ -64,6 +68,14 @@ function takePyramid(scanner: Scanner): Head {
   }
   scanner.within(exactly(reps.length), 'sets', 'sets', spot);
   return { kind: 'pyramid', reps };
+}
+
+/** "3xmax": so many sets, each until form fails. */
+function takeTimesMax(scanner: Scanner): Head {
+  const from = scanner.position;
+  const sets = Number(scanner.take(TIMES_MAX)?.[1] ?? 1);
+  scanner.within(exactly(sets), 'sets', 'sets', { from, to: scanner.position });
+  return { kind: 'pyramid', reps: Array.from({ length: sets }, () => 'max') };
 }
 
 const SETS_OF = /\d{1,5}(?:-\d{1,5})? +sets? +of +\d{1,5}(?:-\d{1,5})?(?= |$)/;

@@ -1,4 +1,4 @@
-export { type DoseNeeds, type Unwritten, untimed, unwrittenParts } from './assumptions';
+export { type DoseNeeds, type Unwritten, unwrittenParts } from './assumptions';
 export type { DoseError } from './error';
 export * from './breath-fit';
 export * from './complete';
@@ -12,6 +12,7 @@ export {
   formatPart,
   formatSpan,
 } from './format';
+export { LIMITS } from './limits';
 export * from './model';
 export { type TypedDose, readTyped } from './typed';
 export { LONGEST_LINE, parseDose } from './parse';
@@ -20,8 +21,11 @@ export { BOUT_MODES, type BoutMode, type Phrase, readDose } from './reading';
 export {
   barriersOf,
   blocksOf,
+  hasMax,
   heldSeconds,
   holdOf,
+  isUntilFormFails,
+  maxReps,
   repsOf,
   repsOfSet,
   setsOf,

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import { localDate, WEEKDAYS } from '../units';
 import { formatDose } from './format';
 import type { Dose, Head } from './model';
@@ -137,7 +138,7 @@ describe('any dose', () => {
       fc.property(dose, (any) => {
         expect(parseDose(formatDose(any))).toEqual({ ok: true, value: any });
       }),
-      { numRuns: 1000 },
+      runs(1000),
     );
   });
 
@@ -211,7 +212,7 @@ describe('any text', () => {
         expect(result.at).toBeLessThanOrEqual(typed.length);
         expect(result.say).not.toBe('');
       }),
-      { numRuns: 3000 },
+      runs(3000),
     );
   });
 
@@ -236,7 +237,7 @@ describe('any text', () => {
         const again = parseDose(formatDose(result.value));
         expect(again).toEqual({ ok: true, value: result.value });
       }),
-      { numRuns: 2000 },
+      runs(2000),
     );
   });
 });

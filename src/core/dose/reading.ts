@@ -99,6 +99,8 @@ function readHead(head: Head, mode: BoutMode): Phrase {
             most: head.sets.most,
           });
     case 'pyramid':
+      if (head.reps.every((reps) => reps === 'max'))
+        return phrase('head.max', { n: head.reps.length });
       return phrase('head.pyramid', {
         sets: head.reps.map((reps) =>
           reps === 'max' ? phrase('count.max') : phrase('count.exact', { n: reps }),

@@ -135,6 +135,13 @@ const WORK: readonly Rule[] = [
 const SETS = String.raw`(${COUNT}) ?sets?`;
 const REPS = String.raw`(?:repetitions?|reps?\.?|times?|x)`;
 const HEAD: readonly Rule[] = [
+  [
+    words(
+      String.raw`amrap|as many (?:reps? )?as (?:possible|you can)|(?:to|until|till) (?:failure|fatigue|form (?:fails|breaks))|max(?:imum)? reps?(?:etitions?)?`,
+    ),
+    'max',
+  ],
+  [new RegExp(String.raw`\b${SETS}(?: of| x|,)? ?max\b`, 'g'), '$1xmax'],
   [new RegExp(String.raw`\brepeat ?x? ?(${COUNT})(?: times?)?\b`, 'g'), 'x$1'],
   [
     new RegExp(
@@ -189,7 +196,7 @@ const HEAD: readonly Rule[] = [
 
 /** What a line begins with in the grammar. */
 const BEGINNING = new RegExp(
-  String.raw`(?<![a-z0-9/-])(?:${COUNT} ?x ?${SPAN}|${COUNT} ?x ?${COUNT}(?![0-9%/])|x ?${COUNT}(?![0-9%/]))(?![a-z0-9])`,
+  String.raw`(?<![a-z0-9/-])(?:${COUNT} ?x ?${SPAN}|${COUNT} ?x ?${COUNT}(?![0-9%/])|x ?${COUNT}(?![0-9%/])|(?:\d+ ?)?x ?max)(?![a-z0-9-])`,
 );
 
 /** Brings what a line begins with to its beginning: "mon 3x10" is "3x10 mon". */

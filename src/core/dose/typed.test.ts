@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import { doseLine } from '../../../tests/support/dose-lines';
 import { LONGEST_LINE, formatDose, parseDose, readTyped } from '.';
 
@@ -26,6 +27,17 @@ const COUNTS: Readonly<Record<string, readonly string[]>> = {
     '2–3 sets x 8–12',
   ],
   x10: ['10 reps', '10 times', '10 repetitions', 'repeat 10 times', 'repeat x10', '10 Reps.'],
+  '3xmax': [
+    '3 x max',
+    '3 sets max',
+    '3 sets of max reps',
+    '3 x AMRAP',
+    '3 sets to failure',
+    '3 sets until form fails',
+    '3 sets of as many reps as possible',
+    '3 sets to fatigue',
+  ],
+  xmax: ['max', 'x max', 'amrap', 'max reps', 'as many as possible'],
   '10x10s': [
     '10 x 10 sec',
     '10x10 seconds',
@@ -233,7 +245,7 @@ it('leaves every line of the grammar as it is', () => {
       expect(typed.ok).toBe(read.ok);
       if (typed.ok && read.ok) expect(typed.value).toEqual({ dose: read.value, rewritten: null });
     }),
-    { numRuns: 300 },
+    runs(300),
   );
 });
 
@@ -278,7 +290,7 @@ it('never throws, whatever is typed', () => {
       readTyped(parts.join(''));
       readTyped(parts.join(' '));
     }),
-    { numRuns: 1000 },
+    runs(1000),
   );
   expect(readTyped('3x10 '.repeat(LONGEST_LINE)).ok).toBe(false);
 });

@@ -2,8 +2,36 @@ import { type Range, type Seconds, exactly, seconds } from '../units';
 import { directionsOf } from './directions';
 import type { Dose, Head } from './model';
 
-/** Repetitions that stand for "max" where a number is needed. Common practice, no source. */
+/** Repetitions that "max" may come to while nobody has counted one yet. Common practice, no source. */
 const MAX_REPS: Range = { least: 1, most: 20 };
+
+/** How far the next count may be from the last one, as a share of it. Common practice, no source. */
+const MAX_SPREAD = 0.25;
+
+/**
+ * Repetitions that a set done until form fails may come to.
+ *
+ * @param last what was counted the last time; null when nothing was
+ * @example maxReps(null) // 1–20
+ * @example maxReps(12) // 9–15
+ */
+export function maxReps(last: number | null): Range {
+  if (last === null) return MAX_REPS;
+  return {
+    least: Math.max(1, Math.floor(last * (1 - MAX_SPREAD))),
+    most: Math.max(2, Math.ceil(last * (1 + MAX_SPREAD))),
+  };
+}
+
+/** True for a set that is done until form fails, counted by the patient. */
+export function isUntilFormFails(head: Head, set: number): boolean {
+  return head.kind === 'pyramid' && head.reps[set] === 'max';
+}
+
+/** True for a dose some set of which is done until form fails. */
+export function hasMax({ head }: Pick<Dose, 'head'>): boolean {
+  return head.kind === 'pyramid' && head.reps.includes('max');
+}
 
 /** Sets in one block. @example setsOf(3x10) // 3 */
 export function setsOf(head: Head): Range {
@@ -17,8 +45,12 @@ export function setsOf(head: Head): Range {
   }
 }
 
-/** Repetitions of the set with this index (0-based). */
-export function repsOfSet(head: Head, set: number): Range {
+/**
+ * Repetitions of the set with this index (0-based).
+ *
+ * @param last what was counted the last time in a set done until form fails
+ */
+export function repsOfSet(head: Head, set: number, last: number | null = null): Range {
   switch (head.kind) {
     case 'bouts':
       return head.bouts;
@@ -26,7 +58,7 @@ export function repsOfSet(head: Head, set: number): Range {
       return head.reps;
     case 'pyramid': {
       const reps = head.reps[set] ?? 0;
-      return reps === 'max' ? MAX_REPS : exactly(reps);
+      return reps === 'max' ? maxReps(last) : exactly(reps);
     }
   }
 }

@@ -22,7 +22,7 @@ import {
   setsOf,
   sidesOf,
   stationsOf,
-  untimed,
+  hasMax,
   unwrittenParts,
 } from '.';
 
@@ -59,7 +59,7 @@ it('reads, counts and says a line', () => {
           holdOf(dose),
           heldSeconds(dose),
         ],
-        untimed(dose) === null ? 'timed' : 'untimed',
+        hasMax(dose) ? 'until form fails' : 'counted',
       );
     }),
   ).toMatchSnapshot();

@@ -1,6 +1,8 @@
 import type { BoutMode, DirectionName, Dose, Sides } from '../dose';
 import type { Position } from '../exercise';
 import type { Figure } from '../figure';
+import type { CountedSet } from '../history';
+import type { HowMany } from '../progression';
 import type { SymptomBaseline } from '../symptoms';
 import type { LocalDate, Range, Seconds, PatientId } from '../units';
 
@@ -30,6 +32,11 @@ export type PackLine = {
   readonly directions?: readonly DirectionName[];
   readonly mode: BoutMode;
   readonly position: Position;
+  /** What is asked after each set; null or left out where the player's own count is enough. */
+  readonly howMany?: HowMany | null;
+  /** The newest counts of its sets, which the question offers first. */
+  readonly lastCounted?: readonly CountedSet[];
+  readonly lastMax?: number | null | undefined;
   /** Share of today's due done so far, 0–1, as the clinic knows it. */
   readonly share: number;
   /** What goes with the player: the poses, moved on the device. Null for an exercise without a drawing. */

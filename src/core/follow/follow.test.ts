@@ -1,5 +1,6 @@
 import { randomLcg, randomNormal } from 'd3';
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import { addDays, localDate } from '../units';
 import type { RegionId } from '../symptoms';
 import {
@@ -93,7 +94,7 @@ describe('is it helping', () => {
           expect(ORDER.indexOf(after)).toBeLessThanOrEqual(ORDER.indexOf(before));
         },
       ),
-      { numRuns: 400 },
+      runs(400),
     );
   });
 

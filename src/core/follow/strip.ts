@@ -39,7 +39,8 @@ export type Strip = Common &
     | {
         readonly kind: 'line';
         readonly unit: string;
-        readonly points: At<{ readonly value: number }>;
+        /** In other words than the number with its unit, where it has them. */
+        readonly points: At<{ readonly value: number; readonly say?: string }>;
       }
     | { readonly kind: 'notes'; readonly points: At<{ readonly say: string }> }
   );
@@ -106,7 +107,7 @@ export function readStrip(strip: Strip, date: LocalDate): string {
         .join(', ');
     case 'line':
       return on(strip.points)
-        .map(({ value }) => `${value} ${strip.unit}`.trim())
+        .map(({ value, say }) => say ?? `${value} ${strip.unit}`.trim())
         .join(', ');
     case 'notes':
       return on(strip.points)

@@ -114,6 +114,39 @@ describe('a day’s fold', () => {
     expect(fold(...[...events].reverse())).toEqual(whole);
   });
 
+  it('counts a set as the patient last counted it, whatever the clock had played', () => {
+    const place = { round: 1, side: null, direction: 1, station: 1, set: 1 };
+    const count = (reps: number | null, seconds: number, amount: number | null = null) =>
+      event(
+        {
+          type: 'count',
+          lineage: 'tuck',
+          ...place,
+          reps,
+          load: amount === null ? null : { amount, unit: 'kg' },
+        },
+        { offsetMs: seconds * 1000, deviceAt: at(9) + seconds * 1000 },
+      );
+    const events = [event(told(10)), count(5, 30, 4), count(2, 40, 5)];
+    const [session] = fold(...events).done.sessions;
+    expect(session?.lines).toMatchObject([
+      {
+        reps: 2,
+        sets: [2],
+        share: 1,
+        heldSeconds: 20,
+        counted: [{ set: 1, reps: 2, load: { amount: 5, unit: 'kg' } }],
+      },
+    ]);
+    expect(fold(...[...events].reverse()).done.sessions).toEqual([session]);
+    // Told before anything of it was played, or of a set that was not counted.
+    expect(fold(count(3, 1)).done.sessions[0]?.lines).toMatchObject([{ reps: 3, sets: [3] }]);
+    expect(fold(event(told(10)), count(null, 5, 4)).done.sessions[0]?.lines).toMatchObject([
+      { reps: 1, counted: [{ reps: null, load: { amount: 4 } }] },
+    ]);
+    expect(fold(event(told(10))).done.sessions[0]?.lines[0]).not.toHaveProperty('counted');
+  });
+
   it('tells the pain of the session that ended last, by the clocks put right', () => {
     const session = (id: string, hour: number, pain: number | null, skewMs = 0) =>
       event(checkIn(pain), { sessionId: id, deviceAt: at(hour) - skewMs, skewMs });

@@ -119,7 +119,9 @@ function sessionsIn(
         summary: foldSession(
           sessionId,
           date,
-          own.map(({ body }) => body),
+          [...own]
+            .sort((a, b) => happenedAt(a) - happenedAt(b) || a.offsetMs - b.offsetMs)
+            .map(({ body }) => body),
         ),
         key: first.sessionKey,
         version,

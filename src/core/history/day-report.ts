@@ -92,6 +92,7 @@ function withEvent(report: DayReport, body: SessionEventBody): DayReport {
       return { ...report, activities: body.activities };
     case 'started':
     case 'line':
+    case 'count':
     case 'stopped':
     case 'ended':
       return report;

@@ -27,6 +27,8 @@ import {
 export type ProgrammeLine = ScheduledLine & {
   readonly mode: BoutMode;
   readonly position: string;
+  /** What was counted the last time in a set done until form fails. */
+  readonly lastMax?: number | null;
   readonly target: LineTarget;
 };
 

@@ -3,3 +3,4 @@ export * from './day-fold';
 export * from './day-report';
 export * from './progress';
 export * from './line-log';
+export * from './last-counted';

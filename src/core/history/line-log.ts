@@ -1,4 +1,4 @@
-import type { LineTarget, RepDone, SessionSummary, SkipReason } from '../adherence';
+import type { LineTarget, RepDone, SessionSummary, SetCount, SkipReason } from '../adherence';
 import { shareDone } from '../adherence';
 
 /** One line of one session as it was done: what progression and the strips read. */
@@ -13,6 +13,16 @@ export type LineLog = {
   /** Repetitions of each set, on the side or in the direction that did fewest. */
   readonly sets: readonly number[];
   readonly skipped: SkipReason | null;
+  /** Sets that the patient counted, in order; left out where none was, and in days of before. */
+  readonly counted?: readonly CountedSet[] | undefined;
+};
+
+/** A set as it was counted: the poorest of its sides, directions and rounds. */
+export type CountedSet = {
+  readonly set: number;
+  /** Null where it was not counted. */
+  readonly reps: number | null;
+  readonly load: SetCount['load'];
 };
 
 /** What a session says of each of its version's lines; lines it says nothing of are left out. */
@@ -22,8 +32,9 @@ export function lineLogs(
 ): LineLog[] {
   return asked.flatMap(({ lineage, target }) => {
     const done = lines.find((line) => line.lineage === lineage);
-    if (!done || (done.reps.length === 0 && done.skipped === null)) return [];
-    const { reps, skipped } = done;
+    if (!done || (done.reps.length === 0 && done.skipped === null && done.counts.length === 0))
+      return [];
+    const { reps, counts, skipped } = done;
     const holds = reps.map(({ held }) => held).filter((held) => held > 0);
     return [
       {
@@ -34,8 +45,25 @@ export function lineLogs(
         hold: middle(holds),
         sets: repsOfSets(reps),
         skipped,
+        ...(counts.length > 0 ? { counted: countedSets(counts) } : {}),
       },
     ];
+  });
+}
+
+/**
+ * Counts set by set: a set done in several places counts for as many as the poorest of them, with the
+ * lightest load that was noted.
+ */
+export function countedSets(counts: readonly SetCount[]): CountedSet[] {
+  const numbers = [...new Set(counts.map(({ set }) => set))].sort((a, b) => a - b);
+  return numbers.map((set) => {
+    const mine = counts.filter((count) => count.set === set);
+    const told = mine.flatMap(({ reps }) => reps ?? []);
+    const [lightest = null] = mine
+      .flatMap(({ load }) => load ?? [])
+      .sort((a, b) => a.amount - b.amount);
+    return { set, reps: told.length > 0 ? Math.min(...told) : null, load: lightest };
   });
 }
 

@@ -129,6 +129,10 @@ describe('one-repetition maximum (Epley 1985, Brzycki 1993; memory)', () => {
     // DeLorme & Watkins 1948: the first two sets are light on purpose.
     expect(contradiction('3x10 50/75/100% 10rm')).toBeNull();
     expect(contradiction('3x10 100% 10rm')).toBeNull();
+    // Until form fails is as many as the load allows (Knight 1979; memory).
+    expect(contradiction('10-6-max-max 50/75/100/100% 10rm')).toBeNull();
+    expect(contradiction('xmax 150% 1rm')).toMatchObject({ kind: 'too heavy', asked: 1 });
+    expect(contradiction('10-max 95/60% 1rm')).toMatchObject({ kind: 'too heavy', set: 1 });
     expect(contradiction('3x10')).toBeNull();
   });
 });

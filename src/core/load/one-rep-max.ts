@@ -1,5 +1,5 @@
 import type { Dose, Head, Load } from '../dose';
-import { repsOfSet, setsOf } from '../dose';
+import { isUntilFormFails, repsOfSet, setsOf } from '../dose';
 import { type Fraction, fraction } from './endurance';
 
 /** The second formula holds for this many repetitions at most. */
@@ -62,7 +62,8 @@ export type LoadContradiction = {
  * Where a load of a known maximum and its repetitions contradict each other, judged set by set: a set
  * fits when its repetitions lie within 20 % of what the formulas allow (Epley 1985, Brzycki 1993;
  * memory). One set that is too heavy is enough; too light is said only where every set is, since the
- * first sets of many schemes are light on purpose.
+ * first sets of many schemes are light on purpose. A set done until form fails fits any load that can
+ * be lifted at all.
  *
  * @returns null where there is no such load, or nothing contradicts
  * @example loadContradiction(parse('3x10 80% 1rm')) // too heavy: about 7.5 to 8.2 can be done
@@ -86,9 +87,12 @@ function judgedSet(
   const allowed = repsAllowed(fraction(Math.min(1, share)));
   const { least, most } = repsOfSet(head, set);
   const found = { set: set + 1, percent, of: load.of, allowed };
+  const untilFormFails = isUntilFormFails(head, set);
   // Beyond the one-repetition maximum nothing can be done at all.
-  if (share > 1 || most > allowed.most * (1 + SPREAD))
-    return { ...found, kind: 'too heavy', asked: most };
+  if (share > 1 || (!untilFormFails && most > allowed.most * (1 + SPREAD)))
+    return { ...found, kind: 'too heavy', asked: untilFormFails ? 1 : most };
+  // As many as it allows is what it asks for.
+  if (untilFormFails) return null;
   return least < allowed.least * (1 - SPREAD)
     ? { ...found, kind: 'too light', asked: least }
     : null;

@@ -39,6 +39,7 @@ export function logsOf(
             date,
             share: log.share,
             sets: log.sets,
+            counted: log.counted,
             hold: log.hold,
             effort: session.effort,
             pain: session.pain,

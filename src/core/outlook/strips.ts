@@ -1,8 +1,9 @@
 import type { DayAdherence } from '../adherence';
 import type { LatestMeasure } from '../findings';
 import type { Strip } from '../follow';
-import { type DayReport, worstPain } from '../history';
+import { type CountedSet, type DayReport, worstPain } from '../history';
 import { kindOf } from '../measures';
+import type { SentLine } from '../programme';
 import type { LocalDate } from '../units';
 import { limbSeries } from './limbs';
 import type { FollowRecord, RecordFacts } from './record';
@@ -104,44 +105,103 @@ function lineStrips(
 ): Strip[] {
   const lines = facts.versions.at(-1)?.lines ?? [];
   return lines
-    .map((line): Strip & { kind: 'line' } => {
+    .flatMap((line): LineStrip[] => {
       const logs = done.flatMap(([date, { sessions }]) =>
         sessions.flatMap((session) =>
           session.lines
             .filter(({ lineage, reps }) => lineage === line.lineage && reps > 0)
-            .map(({ hold, reps }) => ({
+            .map(({ hold, reps, counted = [] }) => ({
               date,
+              counted,
               load: loadIn(facts, session.version, line.lineage),
               hold,
               reps,
             })),
         ),
       );
-      const loaded = logs.some(({ load }) => load !== null);
-      const held = logs.some(({ hold }) => hold !== null);
-      const byDay = new Map<LocalDate, number>();
-      for (const { date, load, hold, reps } of logs) {
-        const value = loaded ? load : held ? hold : reps;
-        byDay.set(date, Math.max(byDay.get(date) ?? 0, value ?? 0));
-      }
-      const { load } = line.dose;
-      return {
-        kind: 'line',
-        id: `line-${line.lineage}`,
-        name: line.exercise.name,
-        unit: loaded
-          ? load?.kind === 'weight'
-            ? load.unit
-            : 'kg'
-          : held
-            ? 's held'
-            : 'repetitions',
-        points: [...byDay].map(([date, value]) => ({ date, value })),
-      };
+      const told = [liftedStrip(line, logs), countedStrip(line, logs)];
+      const strips = told.flatMap((strip) => (strip.points.length > 0 ? [strip] : []));
+      return strips.length > 0 ? strips : [writtenStrip(line, logs)];
     })
     .filter(({ points }) => points.length > 0)
     .sort((a, b) => b.points.length - a.points.length)
     .slice(0, MOST_LINES);
+}
+
+type LineStrip = Strip & { readonly kind: 'line' };
+
+/** One session of a line, as its strips read it. */
+type LineDay = {
+  readonly date: LocalDate;
+  readonly counted: readonly CountedSet[];
+  readonly load: number | null;
+  readonly hold: number | null;
+  readonly reps: number;
+};
+
+/** The day's greatest, so that a second session of a day is no step down. */
+function byDay(points: readonly { readonly date: LocalDate; readonly value: number }[]) {
+  const days = new Map<LocalDate, { date: LocalDate; value: number; say?: string }>();
+  for (const point of points)
+    if (point.value > (days.get(point.date)?.value ?? -1)) days.set(point.date, point);
+  return [...days.values()];
+}
+
+/** What the patient said they lifted: the heaviest set of each day. */
+function liftedStrip(line: SentLine, logs: readonly LineDay[]): LineStrip {
+  const loads = logs.flatMap(({ date, counted }) =>
+    counted.flatMap(({ load }) => (load ? [{ date, ...load }] : [])),
+  );
+  const unit = loads.at(-1)?.unit ?? 'kg';
+  return {
+    kind: 'line',
+    id: `lifted-${line.lineage}`,
+    name: `${line.exercise.name}, lifted`,
+    unit,
+    points: byDay(
+      loads
+        .filter((load) => load.unit === unit)
+        .map(({ date, amount }) => ({ date, value: amount })),
+    ),
+  };
+}
+
+/** How many the patient counted: all sets together, and set by set in words. */
+function countedStrip(line: SentLine, logs: readonly LineDay[]): LineStrip {
+  return {
+    kind: 'line',
+    id: `counted-${line.lineage}`,
+    name: `${line.exercise.name}, counted`,
+    unit: 'repetitions',
+    points: byDay(
+      logs.flatMap(({ date, counted }) => {
+        const reps = counted.flatMap((set) => set.reps ?? []);
+        if (reps.length === 0) return [];
+        const value = reps.reduce((sum, one) => sum + one, 0);
+        return [{ date, value, say: `${reps.join(' + ')} repetitions` }];
+      }),
+    ),
+  };
+}
+
+/** What nobody counted: the written weight, the seconds held, or the repetitions played. */
+function writtenStrip(line: SentLine, logs: readonly LineDay[]): LineStrip {
+  const loaded = logs.some(({ load }) => load !== null);
+  const held = logs.some(({ hold }) => hold !== null);
+  const { load } = line.dose;
+  const loadUnit = load?.kind === 'weight' ? load.unit : 'kg';
+  return {
+    kind: 'line',
+    id: `line-${line.lineage}`,
+    name: loaded ? `${line.exercise.name}, as written` : line.exercise.name,
+    unit: loaded ? loadUnit : held ? 's held' : 'repetitions',
+    points: byDay(
+      logs.map((log) => ({
+        date: log.date,
+        value: (loaded ? log.load : held ? log.hold : log.reps) ?? 0,
+      })),
+    ),
+  };
 }
 
 /** The heaviest written weight of a line in the version a session was played from. */

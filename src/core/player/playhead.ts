@@ -134,6 +134,31 @@ export function breakOff(playhead: Playhead): RepDone[] {
   return [repOf(segment, playhead.held, playhead.moved)];
 }
 
+/** True for two places of one set; where sides alternate within it, whichever side they are on. */
+export function isSameSet(a: SetSpot, b: SetSpot, alternating: boolean): boolean {
+  return (
+    a.line === b.line &&
+    a.round === b.round &&
+    a.direction === b.direction &&
+    a.station === b.station &&
+    a.set === b.set &&
+    (alternating || a.side === b.side)
+  );
+}
+
+type SetSpot = Pick<PlayedSegment, 'line' | 'round' | 'direction' | 'station' | 'set' | 'side'>;
+
+/** Leaves the rest of this set out and goes on with what comes after it. */
+export function skipSet(playhead: Playhead, alternating: boolean): Step {
+  const now = currentSegment(playhead);
+  if (!now) return { playhead, reps: [] };
+  const next = playhead.segments.findIndex(
+    (segment, index) => index > playhead.index && !isSameSet(segment, now, alternating),
+  );
+  const index = next === -1 ? playhead.segments.length : next;
+  return { playhead: startAt(playhead.segments, index), reps: breakOff(playhead) };
+}
+
 /** Leaves the rest of this exercise out and goes on with the next. */
 export function skipLine(playhead: Playhead): Step {
   const now = currentSegment(playhead);

@@ -206,10 +206,10 @@ it('leaves out what is left of a line: what was held is told, then why', () => {
   // The time of choosing a reason is nobody's.
   session.pass(0.1);
   expect(session.state.head.elapsed).toBeLessThan(0.2);
-  session.act({ type: 'leave out', reason: null });
-  expect(session.kinds().slice(-2)).toEqual(['line over', 'ended']);
+  session.act({ type: 'leave out', reason: 'no time' });
+  expect(session.kinds().slice(-2)).toEqual(['skipped', 'ended']);
   expect(session.state.mode).toBe('over');
-  session.act({ type: 'leave out', reason: null });
+  session.act({ type: 'leave out', reason: 'no time' });
   session.goOn();
   session.act({ type: 'stand still', as: 'paused' });
   expect(session.state.mode).toBe('over');

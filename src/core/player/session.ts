@@ -1,4 +1,5 @@
-import type { RepDone, SkipReason } from '../adherence';
+import type { RepDone, SetCount, SetPlace, SkipReason } from '../adherence';
+import type { HowMany } from '../progression';
 import type { Paces, PlayedSegment } from '../timeline';
 import { seconds } from '../units';
 import { learnPace, paceOf, restartLine, tapDone } from './own-pace';
@@ -10,7 +11,9 @@ import {
   breakOff,
   currentSegment,
   isOver,
+  isSameSet,
   skipLine,
+  skipSet,
   startAt,
 } from './playhead';
 
@@ -32,6 +35,13 @@ export const PLAYER_MODES = [
 ] as const;
 export type PlayerMode = (typeof PLAYER_MODES)[number];
 
+/** A set that is over and waits for its number. */
+export type Counting = SetPlace & {
+  readonly line: number;
+  /** Repetitions that the player played of it. */
+  readonly played: number;
+};
+
 /** A session as it is played. It knows no clock: every action that needs one brings its reading. */
 export type PlayerState = {
   readonly mode: PlayerMode;
@@ -43,6 +53,10 @@ export type PlayerState = {
   readonly ownPace: boolean;
   readonly paces: Paces;
   readonly begun: boolean;
+  /** What is asked after a set of each line; null where nothing is. */
+  readonly asks: readonly (HowMany | null)[];
+  /** The pause after a set goes on while its number is asked for; the next work waits for it. */
+  readonly counting: Counting | null;
 };
 
 export type PlayerAction =
@@ -53,10 +67,14 @@ export type PlayerAction =
   /** "I am ready", or "done". */
   | { readonly type: 'tap'; readonly at: number }
   | { readonly type: 'stand still'; readonly as: 'paused' | 'skipping' | 'stopping' | 'hurting' }
+  /** How many it was, and what was lifted; null for what was not noted. */
+  | { readonly type: 'count'; readonly reps: number | null; readonly load: number | null }
+  /** Leaves out what is left of the set. */
+  | { readonly type: 'end set' }
   | { readonly type: 'back' }
   | { readonly type: 'repeat line' }
-  /** Leaves out what is left of the line; without a reason it was enough of it. */
-  | { readonly type: 'leave out'; readonly reason: SkipReason | null }
+  /** Leaves out what is left of the line, and says why. */
+  | { readonly type: 'leave out'; readonly reason: SkipReason }
   | { readonly type: 'break off'; readonly because: 'enough' | 'symptom' }
   | { readonly type: 'own pace'; readonly on: boolean };
 
@@ -71,6 +89,7 @@ export type PlayerTold =
       readonly index: number;
     }
   | { readonly type: 'line over' }
+  | { readonly type: 'counted'; readonly line: number; readonly count: SetCount }
   | {
       readonly type: 'skipped';
       readonly line: number;
@@ -91,11 +110,13 @@ export function playerState(
     knowsWhenToStop,
     ownPace = false,
     paces,
+    asks = [],
   }: {
     readonly index?: number;
     readonly knowsWhenToStop: boolean;
     readonly ownPace?: boolean;
     readonly paces: Paces;
+    readonly asks?: readonly (HowMany | null)[];
   },
 ): PlayerState {
   return {
@@ -106,6 +127,8 @@ export function playerState(
     ownPace,
     paces,
     begun: false,
+    asks,
+    counting: null,
   };
 }
 
@@ -122,10 +145,14 @@ export function playerStep(state: PlayerState, action: PlayerAction): PlayerStep
       return state.mode === 'running' ? tapped(state, action.at) : still(state);
     case 'stand still':
       return still(state.mode === 'over' ? state : { ...state, mode: action.as, trueAt: null });
+    case 'count':
+      return counted(state, action.reps, action.load);
+    case 'end set':
+      return setEnded(state);
     case 'back':
-      return still(moved(state, back(state.head)));
+      return still({ ...moved(state, back(state.head)), counting: null });
     case 'repeat line':
-      return still(moved(state, restartLine(state.head)));
+      return still({ ...moved(state, restartLine(state.head)), counting: null });
     case 'leave out':
       return leftOut(state, action.reason);
     case 'break off':
@@ -167,7 +194,7 @@ function ticked(state: PlayerState, at: number): PlayerStep {
   let now: PlayerState = { ...state, trueAt: at };
   const told: PlayerTold[] = [];
   let left = passed / 1000;
-  while (left > 0 && !isOver(now.head)) {
+  while (left > 0 && !isOver(now.head) && !waitsForNumber(now)) {
     const segment = currentSegment(now.head);
     const room = segment ? segment.seconds - now.head.elapsed : 0;
     const spent = Math.min(left, Math.max(room, 0.001));
@@ -179,6 +206,22 @@ function ticked(state: PlayerState, at: number): PlayerStep {
   return { state: now, told };
 }
 
+/** Work does not begin while the set before it has no number. */
+function waitsForNumber({ counting, head }: PlayerState): boolean {
+  const segment = currentSegment(head);
+  return counting !== null && segment !== null && isOfRep(segment);
+}
+
+/** True in the pause before a set, or while getting ready for it. */
+export function isBeforeSet(segment: PlayedSegment): boolean {
+  return !isOfRep(segment) && segment.rep <= 1;
+}
+
+/** Getting into a hold and out of it belongs to the repetition; what is between two does not. */
+function isOfRep({ work, kind }: PlayedSegment): boolean {
+  return work !== null || kind === 'move' || kind === 'release';
+}
+
 /** A step that began in the line under way: what it did is kept, and the end is noticed. */
 function took(state: PlayerState, { playhead, reps }: Step): PlayerStep {
   const line = currentSegment(state.head)?.line ?? 0;
@@ -186,14 +229,75 @@ function took(state: PlayerState, { playhead, reps }: Step): PlayerStep {
   const told: PlayerTold[] = [];
   if (reps.length > 0) told.push({ type: 'reps', line, reps, index: playhead.index });
   if (next && next.line !== line) told.push({ type: 'line over' });
-  const now = moved(state, playhead);
+  const last = reps.at(-1);
+  const now = {
+    ...moved(state, playhead),
+    counting: last ? countingAfter(state, { ...last, line }, next) : state.counting,
+  };
   if (next) return { state: now, told };
   return { state: { ...now, mode: 'over', trueAt: null }, told: [...told, { type: 'ended' }] };
 }
 
+/** The number to ask for once the last repetition of a set is done. */
+function countingAfter(
+  { asks, counting }: Pick<PlayerState, 'asks' | 'counting'>,
+  last: RepDone & { readonly line: number },
+  next: PlayedSegment | null,
+): Counting | null {
+  const ask = asks[last.line] ?? null;
+  if (ask === null || (next && isSameSet(next, last, ask.alternating))) return counting;
+  const { line, round, direction, station, set, rep } = last;
+  const side = ask.alternating ? null : last.side;
+  return { line, round, side, direction, station, set, played: rep };
+}
+
+function counted(state: PlayerState, reps: number | null, load: number | null): PlayerStep {
+  const { counting, asks } = state;
+  if (counting === null) return still(state);
+  const { line, round, side, direction, station, set } = counting;
+  const unit = asks[line]?.unit ?? null;
+  const lifted = load !== null && unit !== null ? { amount: load, unit } : null;
+  const told: PlayerTold = {
+    type: 'counted',
+    line,
+    count: { round, side, direction, station, set, reps, load: lifted },
+  };
+  return {
+    // Time that passed while the next work waited is nobody's work.
+    state: { ...state, counting: null, trueAt: null },
+    told: reps === null && lifted === null ? [] : [told],
+  };
+}
+
+/** Enough of this set: its number is asked for, and the next set or exercise comes. */
+function setEnded(state: PlayerState): PlayerStep {
+  const segment = currentSegment(state.head);
+  if (!segment) return still(state);
+  const { line } = segment;
+  const ask = state.asks[line] ?? null;
+  const { playhead, reps } = skipSet(state.head, ask?.alternating ?? false);
+  const { state: now, told } = took(state, { playhead, reps });
+  const { round, direction, station, set, rep } = segment;
+  const side = ask?.alternating ? null : segment.side;
+  // The repetition under way was not finished; a set that was not begun has nothing to count.
+  const played = Math.max(0, rep - 1);
+  const begun = played > 0 || (set > 0 && isOfRep(segment));
+  return {
+    state: {
+      ...now,
+      trueAt: null,
+      counting:
+        ask !== null && begun
+          ? { line, round, side, direction, station, set, played }
+          : state.counting,
+    },
+    told,
+  };
+}
+
 /** On to the next segment; the pace is learned where none is written. */
 function tapped(state: PlayerState, at: number): PlayerStep {
-  if (!currentSegment(state.head)) return still(state);
+  if (!currentSegment(state.head) || waitsForNumber(state)) return still(state);
   const elapsed = secondsInto(state, at);
   const pace = paceOf(state.head);
   const paces = pace ? learnPace(state.paces, pace, elapsed) : state.paces;
@@ -201,7 +305,7 @@ function tapped(state: PlayerState, at: number): PlayerStep {
   return { state: now, told: pace ? [{ type: 'paces learned', paces }, ...told] : told };
 }
 
-function leftOut(state: PlayerState, reason: SkipReason | null): PlayerStep {
+function leftOut(state: PlayerState, reason: SkipReason): PlayerStep {
   const line = currentSegment(state.head)?.line;
   if (line === undefined) return still(state);
   const { playhead, reps } = skipLine(state.head);
@@ -216,7 +320,7 @@ function leftOut(state: PlayerState, reason: SkipReason | null): PlayerStep {
     },
     told: [
       ...(reps.length > 0 ? [{ type: 'reps' as const, line, reps, index }] : []),
-      reason === null ? { type: 'line over' } : { type: 'skipped', line, reason, index },
+      { type: 'skipped', line, reason, index },
       ...(over ? [{ type: 'ended' as const }] : []),
     ],
   };

@@ -58,7 +58,7 @@ const action: fc.Arbitrary<{ readonly act: string; readonly by: number }> = fc.r
     'hurting',
     'back',
     'repeat line',
-    'leave out',
+    'end set',
     'skip',
     'enough',
     'symptom',
@@ -82,8 +82,8 @@ function toAction({ act, by }: { act: string; by: number }, at: number): PlayerA
     case 'repeat line':
     case 'understood':
       return { type: act };
-    case 'leave out':
-      return { type: 'leave out', reason: null };
+    case 'end set':
+      return { type: 'end set' };
     case 'skip':
       return { type: 'leave out', reason: SKIP_REASONS[by % SKIP_REASONS.length] ?? 'other' };
     case 'enough':

@@ -8,7 +8,14 @@ import {
 } from '../dose';
 import type { Exercise, Position, Purpose } from '../exercise';
 import { asMeant } from './old-sides';
-import { type ProgrammeLine, type ProgrammeVersion, withTarget } from '../history';
+import {
+  type CountedSet,
+  type ProgrammeLine,
+  type ProgrammeVersion,
+  type lastCounted,
+  lastMaxOf,
+  withTarget,
+} from '../history';
 import type { SchoolChoice } from '../progression';
 import type { FlagOverride } from '../records';
 import type { SessionName } from '../schedule';
@@ -74,6 +81,8 @@ export type SentLine = ProgrammeLine & {
   readonly school: SchoolChoice | null;
   readonly session: SessionName | null;
   readonly overrides: readonly FlagOverride[];
+  /** What its sets came to when they were last counted; left out before anybody looked. */
+  readonly lastCounted?: readonly CountedSet[];
 };
 
 export type SentVersion = Omit<ProgrammeVersion, 'lines'> & {
@@ -175,4 +184,18 @@ export function sentVersion({ version, lines }: StoredVersion): SentVersion {
       };
     }),
   };
+}
+
+/** A version whose lines know what their sets last came to: a set until form fails is timed by it. */
+export function withLastCounted(
+  version: SentVersion,
+  newest: ReturnType<typeof lastCounted>,
+): SentVersion {
+  if (newest.size === 0) return version;
+  const lines = version.lines.map((line) => {
+    const counted = newest.get(line.lineage);
+    if (!counted) return line;
+    return { ...line, lastCounted: counted, lastMax: lastMaxOf(line.dose, counted) };
+  });
+  return { ...version, lines };
 }

@@ -2,6 +2,7 @@ export * from './apply';
 export * from './compare';
 export * from './disagreements';
 export * from './hold-ladder';
+export * from './how-many';
 export * from './schools';
 export * from './settings';
 export * from './easier';

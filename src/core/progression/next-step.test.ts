@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import { EXERCISES } from '@/catalogue';
 import { SORENESS, SKIP_REASONS } from '../adherence';
 import { formatDose } from '../dose';
@@ -181,6 +182,25 @@ describe('every school, as its rule says (common practice, no source, unless nam
     expect(step.dose?.load?.kind === 'weight' ? step.dose.load.perSet[2] : null).toBe(load);
   });
 
+  it.each([
+    ['not counted, though the clock played on', undefined, null],
+    ['counted', { set: 4, reps: 8, load: null }, 70],
+    [
+      'counted, at the weight that was lifted',
+      { set: 4, reps: 8, load: { amount: 65, unit: 'lb' } },
+      75,
+    ],
+    ['with its weight noted only', { set: 4, reps: null, load: { amount: 65, unit: 'lb' } }, null],
+  ] as const)('the adjustable scheme with a fourth set until form fails %s', (_, fourth, load) => {
+    const step = nextStep(
+      facts('adjustable', '10-6-max-max 30/45/60/adj lb rest 2min every other day', {
+        exercise: exercise('band-row'),
+        logs: sessions({ sets: [10, 6, 9, 20], ...(fourth ? { counted: [fourth] } : {}) }),
+      }),
+    );
+    expect(step.dose?.load?.kind === 'weight' ? step.dose.load.perSet[2] : null).toBe(load);
+  });
+
   it('the adjustable scheme rounds to what is owned', () => {
     const step = nextStep(
       facts('adjustable', '10-6-6-6 30/45/60/adj lb rest 2min every other day', {
@@ -339,6 +359,6 @@ it('nothing proposed ever leaves a school’s limits, or adds what a precaution 
         expect(formatDose(doseOf(formatDose(step.dose)))).toBe(formatDose(step.dose));
       },
     ),
-    { numRuns: 500 },
+    runs(500),
   );
 });

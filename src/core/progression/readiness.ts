@@ -1,4 +1,4 @@
-import { type Dose, holdOf, setsOf } from '../dose';
+import { type Dose, holdOf, isUntilFormFails, setsOf } from '../dose';
 import type { SchoolId } from '../exercise';
 import { ADJUSTABLE_PERCENT, nextWorkingLoad, roundLoad, schemeLoads } from '../load';
 import type { SessionLog } from './session-log';
@@ -57,9 +57,10 @@ function everySetDone({ head }: Dose, { sets }: SessionLog): Readiness {
 /**
  * The daily adjustable scheme's next dose (after Knight 1979; memory): half, three quarters and the
  * whole of the working load that the fourth set's repetitions ask for, by the middle of the table's
- * range, rounded to what is owned.
+ * range, rounded to what is owned. Where the weight of the fourth set was noted, it goes from there.
  *
- * @returns null for a dose without weights, or a session without a fourth set
+ * @returns null for a dose without weights, or a session whose fourth set was not done, or not counted
+ *   where it is done until form fails
  */
 export function adjustedDose(
   dose: Dose,
@@ -67,9 +68,13 @@ export function adjustedDose(
   owned: readonly number[],
 ): { dose: Dose; reps: number; from: number; to: number } | null {
   const { load } = dose;
-  const reps = log.sets[3];
-  const from = load?.kind === 'weight' ? load.perSet[2] : undefined;
-  if (load?.kind !== 'weight' || typeof from !== 'number' || reps === undefined) return null;
+  if (load?.kind !== 'weight') return null;
+  const told = log.counted?.find(({ set }) => set === 4);
+  // Until form fails is what was counted; what a clock played on says nothing.
+  const reps = isUntilFormFails(dose.head, 3) ? (told?.reps ?? null) : (log.sets[3] ?? null);
+  const lifted = told?.load?.unit === load.unit ? told.load.amount : load.perSet[2];
+  if (typeof lifted !== 'number' || reps === null) return null;
+  const from = lifted;
   const { least, most } = nextWorkingLoad(reps, from, load.unit);
   const wanted = Math.round(((least + most) / 2) * 10) / 10;
   const to = owned.length > 0 ? (roundLoad(wanted, owned).load ?? wanted) : wanted;

@@ -181,14 +181,14 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
   },
   adjustable: {
     name: 'Adjust each session',
-    says: 'Ten at half the working load, six at three quarters, then as many as possible at the full load and at the adjusted one, which sets the next session. Six are planned for these two.',
+    says: 'Ten at half the working load, six at three quarters, then as many as possible at the full load and at the adjusted one, which sets the next session.',
     source: 'After Knight 1979, rows as in later textbooks (memory).',
     fits: (exercise) => exercise.mode === 'moved' && exercise.needs.effort,
     reads: (dose) => hasScheme(dose) && setsOf(dose.head).most === 4,
     start: ({ tenRepMaximum, unit }) =>
       tenRepMaximum === null
-        ? '10-6-6-6 50/75/100/100% 10rm rest 2min every other day'
-        : `10-6-6-6 ${schemeLoads(tenRepMaximum, ADJUSTABLE_PERCENT).join('/')}/adj ${unit} rest 2min every other day`,
+        ? '10-6-max-max 50/75/100/100% 10rm rest 2min every other day'
+        : `10-6-max-max ${schemeLoads(tenRepMaximum, ADJUSTABLE_PERCENT).join('/')}/adj ${unit} rest 2min every other day`,
     phases: [],
     grow: () => ({
       kind: 'stays',

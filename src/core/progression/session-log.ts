@@ -1,4 +1,5 @@
 import type { Soreness, SkipReason } from '../adherence';
+import type { CountedSet } from '../history';
 import type { LocalDate } from '../units';
 
 /** One session of one line under its present dose, as progression reads it. */
@@ -8,6 +9,8 @@ export type SessionLog = {
   readonly share: number;
   /** Repetitions of each set on the poorer side. */
   readonly sets: readonly number[];
+  /** The sets that the patient counted, with what was lifted; left out where none was. */
+  readonly counted?: readonly CountedSet[] | undefined;
   /** The middle one of the holds, seconds; null where nothing is held. */
   readonly hold: number | null;
   /** How hard it felt, 0–10; null when not told. */

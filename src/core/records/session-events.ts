@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LIMITS } from '../dose';
 import { MOST_EVENTS_POSTED, SKIP_REASONS, SORENESS } from '../adherence';
 import {
   ADVICE,
@@ -39,6 +40,25 @@ export const SessionEventRecord = z.discriminatedUnion('type', [
     lineage: recordId,
     reps: z.array(RepDone).max(2000),
     skipped: z.enum(SKIP_REASONS).nullable(),
+  }),
+  z.object({
+    type: z.literal('count'),
+    lineage: recordId,
+    round: count,
+    /** Null where sides alternate within the set: the count is that of each side. */
+    side: z.enum(['left', 'right']).nullable(),
+    direction: count,
+    station: count,
+    set: count,
+    /** Repetitions done well; null when they were not counted. */
+    reps: z.number().int().min(0).max(LIMITS.reps[1]).nullable(),
+    /** What was lifted in it; null when nothing was noted. */
+    load: z
+      .object({
+        amount: z.number().min(0).max(LIMITS.weight[1]),
+        unit: z.enum(['kg', 'lb']),
+      })
+      .nullable(),
   }),
   z.object({ type: z.literal('stopped'), because: z.enum(['enough', 'symptom']) }),
   z.object({ type: z.literal('ended') }),

@@ -1,4 +1,13 @@
-import { type Dose, formatDose, heldSeconds, holdOf, repsOf, setsOf, repsOfSet } from '../dose';
+import {
+  type Dose,
+  formatDose,
+  heldSeconds,
+  holdOf,
+  isUntilFormFails,
+  repsOf,
+  setsOf,
+  repsOfSet,
+} from '../dose';
 import type { Exercise } from '../exercise';
 import type { Chance } from '../follow';
 import {
@@ -148,6 +157,9 @@ function demandOf(dose: Dose, rung: number): number {
   return Math.sqrt(workOfDose(dose)) * Math.sqrt(hold) * load * RUNG_DEMAND ** rung;
 }
 
+/** What a set until form fails comes to at a well chosen load. Common practice, no source. */
+const MAX_WELL_CHOSEN = 6;
+
 function logOf(
   dose: Dose,
   date: LocalDate,
@@ -164,13 +176,18 @@ function logOf(
     const { least, most } = repsOfSet(head, set);
     // Who has strength in hand does more of a range, or of "as many as possible".
     const more = Math.round(room * 2 * Math.max(most - least, 6) + chance.normal());
+    if (isUntilFormFails(head, set)) return Math.max(1, MAX_WELL_CHOSEN + more);
     const open = most > least || (dose.load?.kind === 'weight' && set === 3);
     return open ? Math.max(1, Math.min(most > least ? most : 99, least + more)) : least;
   });
+  const counted = sets.flatMap((reps, set) =>
+    isUntilFormFails(head, set) ? [{ set: set + 1, reps, load: null }] : [],
+  );
   return {
     date,
     share,
     sets,
+    ...(counted.length > 0 ? { counted } : {}),
     hold: holdOf(dose)?.least ?? null,
     effort,
     pain,

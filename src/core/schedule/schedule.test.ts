@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import { RRule } from 'rrule';
 import { parseDose } from '../dose';
 import { WEEKDAYS, addDays, dateRange, localDate } from '../units';
@@ -83,7 +84,7 @@ describe('the days of a line', () => {
         }).all();
         expect(ours).toEqual(theirs.map((date) => date.toISOString().slice(0, 10)));
       }),
-      { numRuns: 2000 },
+      runs(2000),
     );
   });
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import {
   type Answer,
   QUESTIONS,
@@ -50,7 +51,7 @@ describe('more careful wins', () => {
         );
         expect([id, grave(withAnswer(facts, id, 'yes')) >= without]).toEqual([id, true]);
       }),
-      { numRuns: 4000 },
+      runs(4000),
     );
     expect(regions).toHaveLength(4);
   });
@@ -71,7 +72,7 @@ describe('more careful wins', () => {
           expect([id, gone.filter((rule) => !calms.includes(rule))]).toEqual([id, []]);
         }
       }),
-      { numRuns: 4000 },
+      runs(4000),
     );
   });
 
@@ -85,7 +86,7 @@ describe('more careful wins', () => {
           Math.min(order.indexOf(reassured.outcome), order.indexOf('unfinished')),
         );
       }),
-      { numRuns: 2000 },
+      runs(2000),
     );
   });
 });

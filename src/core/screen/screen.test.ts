@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import { parseDose } from '../dose';
 import { localDate } from '../units';
 import {
@@ -109,7 +110,7 @@ describe('the whole screening', () => {
           expect(worst([...some, one])).toBeGreaterThanOrEqual(worst(some));
         },
       ),
-      { numRuns: 2000 },
+      runs(2000),
     );
   });
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/support/runs';
 import { doseFrom, dose as doses } from '../../../tests/support/dose-lines';
 import { BOUT_MODES, HOUSE, completeDose } from '../dose';
 import {
@@ -93,7 +94,7 @@ describe('pauses that nobody wrote', () => {
         ).assumed)
           if (key === 'assumed.pause.rest') expect(values).toEqual({ seconds: brisk.rest });
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 });

@@ -3,6 +3,7 @@ import {
   type Dose,
   barriersOf,
   directionsOf,
+  isUntilFormFails,
   repsOfSet,
   setsOf,
   stationsOf,
@@ -22,19 +23,30 @@ const NOWHERE: Spot = { side: null, direction: 0, station: 0, set: 0, rep: 0, ba
  * The ordered segments of one dose, from the first repetition to the last, without getting ready.
  * Sides are outermost, then directions, angles, sets, repetitions and barriers. A pause stands
  * before what follows it, so that dropping what is beyond the least drops its pause too.
+ *
+ * @param lastMax what was counted the last time in a set done until form fails; null when nothing was
  */
-export function lineSegments(dose: Dose, mode: BoutMode): LineSegment[] {
+export function lineSegments(
+  dose: Dose,
+  mode: BoutMode,
+  lastMax: number | null = null,
+): LineSegment[] {
   const segments: LineSegment[] = [];
   let previous: Spot | null = null;
-  for (const { spot, beyondLeast } of repetitions(dose)) {
-    if (previous !== null) segments.push(pauseBetween(previous, spot, dose, mode, beyondLeast));
-    segments.push(...repetition(spot, dose, mode, beyondLeast));
+  for (const { spot, beyond } of repetitions(dose, lastMax)) {
+    if (previous !== null) segments.push(pauseBetween(previous, spot, dose, mode, beyond));
+    segments.push(...repetition(spot, dose, mode, beyond));
     previous = spot;
   }
   return segments;
 }
 
-function* repetitions(dose: Dose): Generator<{ spot: Spot; beyondLeast: boolean }> {
+type Beyond = Pick<Segment, 'beyondLeast' | 'untilFormFails'>;
+
+function* repetitions(
+  dose: Dose,
+  lastMax: number | null,
+): Generator<{ spot: Spot; beyond: Beyond }> {
   const blockSides: Side[] = dose.side === 'each' ? ['left', 'right'] : [oneSide(dose)];
   const repSides: Side[] = dose.side === 'alternating' ? ['left', 'right'] : [];
   const sets = setsOf(dose.head);
@@ -42,11 +54,12 @@ function* repetitions(dose: Dose): Generator<{ spot: Spot; beyondLeast: boolean 
     for (let direction = 1; direction <= directionsOf(dose); direction += 1) {
       for (let station = 1; station <= stationsOf(dose); station += 1) {
         for (let set = 1; set <= sets.most; set += 1) {
-          const reps = repsOfSet(dose.head, set - 1);
+          const reps = repsOfSet(dose.head, set - 1, lastMax);
+          const untilFormFails = isUntilFormFails(dose.head, set - 1);
           for (let rep = 1; rep <= reps.most; rep += 1) {
-            const beyondLeast = set > sets.least || rep > reps.least;
+            const beyond = { beyondLeast: set > sets.least || rep > reps.least, untilFormFails };
             for (const side of repSides.length > 0 ? repSides : [blockSide]) {
-              yield { spot: { ...NOWHERE, side, direction, station, set, rep }, beyondLeast };
+              yield { spot: { ...NOWHERE, side, direction, station, set, rep }, beyond };
             }
           }
         }
@@ -68,7 +81,7 @@ function pauseBetween(
   after: Spot,
   dose: Dose,
   mode: BoutMode,
-  beyondLeast: boolean,
+  beyond: Beyond,
 ): LineSegment {
   const change = changeBetween(before, after);
   const written =
@@ -79,7 +92,7 @@ function pauseBetween(
   const pace = paceOfChange(change, dose, mode);
   const length: Length = written ? (replacesPace ? { written } : { written, pace }) : { pace };
   const kind = kindOfChange(change);
-  return { ...after, kind, length, beyondLeast, work: null, endsRep: false };
+  return { ...after, ...beyond, kind, length, work: null, endsRep: false };
 }
 
 type Change = 'side' | 'direction' | 'angle' | 'set' | 'rep';
@@ -124,8 +137,8 @@ function isHeld(dose: Dose, mode: BoutMode): boolean {
   return dose.hold !== undefined || (dose.head.kind === 'bouts' && mode !== 'moved');
 }
 
-function repetition(spot: Spot, dose: Dose, mode: BoutMode, beyondLeast: boolean): LineSegment[] {
-  const base = { ...spot, beyondLeast, work: null, endsRep: false };
+function repetition(spot: Spot, dose: Dose, mode: BoutMode, beyond: Beyond): LineSegment[] {
+  const base = { ...spot, ...beyond, work: null, endsRep: false };
   const bout = dose.head.kind === 'bouts' ? dose.head.span : null;
   const hold = dose.hold ?? (bout && mode !== 'moved' ? bout : null);
   if (hold === null) {

@@ -43,6 +43,8 @@ export type Segment = Place & {
   readonly length: Length;
   /** Only in the most of a range of counts: the fourth of 3-5 repetitions. */
   readonly beyondLeast: boolean;
+  /** In a set done until form fails: it may be the last one, or never come. */
+  readonly untilFormFails: boolean;
   /** Prescribed work, as opposed to getting into and out of it; null for pauses and transitions. */
   readonly work: 'held' | 'moved' | null;
   /** The last segment of a repetition or bout: when it ends, one more is done. */

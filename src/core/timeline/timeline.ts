@@ -10,6 +10,8 @@ export type TimedLine = {
   readonly mode: BoutMode;
   /** Lying, sitting, standing …: a change takes time. */
   readonly position: string;
+  /** What the patient counted the last time in a set done until form fails; null when nothing was. */
+  readonly lastMax?: number | null | undefined;
 };
 
 /** The segments of one session in order, their lengths still ranges. */
@@ -43,13 +45,21 @@ export function sessionTimeline(lines: readonly TimedLine[], rounds = 1): Timeli
 /** Doses are immutable, and a programme is timed anew at every key: each is laid out once a place. */
 const laidOut = new WeakMap<Dose, Map<string, readonly Segment[]>>();
 
-function segmentsOf({ dose, mode }: TimedLine, line: number, round: number): readonly Segment[] {
+function segmentsOf(
+  { dose, mode, lastMax = null }: TimedLine,
+  line: number,
+  round: number,
+): readonly Segment[] {
   const places = laidOut.get(dose) ?? new Map<string, readonly Segment[]>();
   if (places.size === 0) laidOut.set(dose, places);
-  const place = `${mode} ${line} ${round}`;
+  const place = `${mode} ${line} ${round} ${lastMax ?? ''}`;
   const known = places.get(place);
   if (known) return known;
-  const segments = lineSegments(dose, mode).map((segment) => ({ ...segment, line, round }));
+  const segments = lineSegments(dose, mode, lastMax).map((segment) => ({
+    ...segment,
+    line,
+    round,
+  }));
   places.set(place, segments);
   return segments;
 }
@@ -65,7 +75,15 @@ function transition(kind: SegmentKind, line: number, round: number, pace: keyof 
     rep: 0,
     barrier: 0,
   };
-  return { ...place, kind, length: { pace }, beyondLeast: false, work: null, endsRep: false };
+  return {
+    ...place,
+    kind,
+    length: { pace },
+    beyondLeast: false,
+    untilFormFails: false,
+    work: null,
+    endsRep: false,
+  };
 }
 
 /** Seconds of one segment at one end of its range. */
@@ -82,17 +100,44 @@ const isLeftOut = (segment: Segment, end: 'least' | 'most') =>
 
 /**
  * Fixes a timeline at its least or its most. The sum of the seconds is the session's time, and
- * these are the segments the player plays: there is no other reckoning of either.
+ * these are the segments the player plays (`toPlay`): there is no other reckoning of either.
  */
 export function resolve(
   timeline: Timeline,
   end: 'least' | 'most',
   paces: Paces = DEFAULT_PACES,
 ): PlayedSegment[] {
+  return laidOnTime(
+    timeline.filter((segment) => !isLeftOut(segment, end)),
+    end,
+    paces,
+  );
+}
+
+/**
+ * The segments that are played: those of the time at this end, and in a set done until form fails as
+ * many repetitions as it may come to, for only whoever does it knows when it ends.
+ */
+export function toPlay(
+  timeline: Timeline,
+  end: 'least' | 'most',
+  paces: Paces = DEFAULT_PACES,
+): PlayedSegment[] {
+  return laidOnTime(
+    timeline.filter((segment) => segment.untilFormFails || !isLeftOut(segment, end)),
+    end,
+    paces,
+  );
+}
+
+function laidOnTime(
+  segments: readonly Segment[],
+  end: 'least' | 'most',
+  paces: Paces,
+): PlayedSegment[] {
   const played: PlayedSegment[] = [];
   let startsAt = 0;
-  for (const segment of timeline) {
-    if (isLeftOut(segment, end)) continue;
+  for (const segment of segments) {
     const length = segmentSeconds(segment, end, paces);
     if (length === 0 && segment.work === null && !segment.endsRep) continue;
     played.push({ ...segment, seconds: length, startsAt: seconds(startsAt) });

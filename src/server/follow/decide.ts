@@ -1,5 +1,5 @@
 import { waitingIn } from '@/core/outlook';
-import { formatDose, parseDose, untimed } from '@/core/dose';
+import { formatDose, parseDose } from '@/core/dose';
 import type { LineDraft, ProposalDecisionDraft, ProposalsSend } from '@/core/records';
 import { insertProposalDecision, proposalDecisionsOf } from '@/db';
 import type { SignedIn } from '../access';
@@ -73,8 +73,6 @@ function subjectOf({ open, waiting, version }: ProposalsView, draft: ProposalDec
 function editedDose(text: string): string {
   const parsed = parseDose(text);
   if (!parsed.ok) throw new Problem(400, parsed.say, ['dose'], { character: parsed.at });
-  const refusal = untimed(parsed.value);
-  if (refusal !== null) throw new Problem(400, refusal, ['dose']);
   return formatDose(parsed.value);
 }
 

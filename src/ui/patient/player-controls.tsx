@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { currentSegment } from '@/core/player';
+import { currentSegment, isBeforeSet } from '@/core/player';
 import { BeginButton } from './begin-button';
 import type { PlayerFaceProps } from './player-face-props';
 import { useSay } from './say';
@@ -39,7 +39,9 @@ export function Controls({
           <Side onClick={onBack}>{say('player.back')}</Side>
           <Side onClick={onRepeat}>{say('player.repeat')}</Side>
           <Side onClick={onPause}>{say('player.pause')}</Side>
-          <Side onClick={onLess}>{say('player.less')}</Side>
+          <Side onClick={onLess}>
+            {say(segment && isBeforeSet(segment) ? 'player.lessNext' : 'player.less')}
+          </Side>
           <Side onClick={onSkip}>{say('player.skip')}</Side>
         </div>
       ) : (

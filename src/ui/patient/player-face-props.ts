@@ -1,6 +1,6 @@
 import type { PackLine } from '@/core/exchange';
 import type { Moment } from '@/core/figure';
-import type { Playhead } from '@/core/player';
+import type { Counting, Playhead } from '@/core/player';
 import type { Preferences } from './preferences';
 
 /** What the screen of a session shows and asks for. */
@@ -11,6 +11,10 @@ export type PlayerFaceProps = {
   readonly lines: readonly PackLine[];
   readonly mode: 'ready' | 'running' | 'paused' | 'away';
   readonly chosen: Preferences;
+  /** The set whose number is asked for; null while none is. */
+  readonly counting: Counting | null;
+  /** What the set before it came to in this session. */
+  readonly countBefore: number | null;
   readonly moment: () => Moment;
   readonly onChoose: (change: Partial<Preferences>) => void;
   readonly onBegin: () => void;
@@ -20,6 +24,7 @@ export type PlayerFaceProps = {
   readonly onBack: () => void;
   readonly onRepeat: () => void;
   readonly onLess: () => void;
+  readonly onCount: (reps: number | null, load: number | null) => void;
   readonly onSkip: () => void;
   readonly onStop: () => void;
   readonly onHurt: () => void;

@@ -3,11 +3,12 @@
 import type { PlayerFaceProps } from './player-face-props';
 import { useEffect, useRef } from 'react';
 import type { PackLine } from '@/core/exchange';
-import { cueAt, currentSegment, secondsLeft, sessionLeft } from '@/core/player';
+import { cueAt, currentSegment, isBeforeSet, secondsLeft, sessionLeft } from '@/core/player';
 import type { PlayedSegment } from '@/core/timeline';
 import { formatClock, seconds } from '@/core/units';
 import { FigureMoving } from '../figure/moving';
 import { BeginButton } from './begin-button';
+import { HowManyBox } from './how-many';
 import { Controls } from './player-controls';
 import { RepRibs } from './rep-ribs';
 import { useSay } from './say';
@@ -55,7 +56,7 @@ export function PlayerFace(props: PlayerFaceProps) {
         role="group"
         aria-label={line.name}
       >
-        {line.figure && (
+        {line.figure && props.counting === null && (
           <FigureMoving
             key={line.lineage}
             figure={line.figure}
@@ -66,7 +67,12 @@ export function PlayerFace(props: PlayerFaceProps) {
             className="mx-auto max-h-[30dvh] min-h-28 w-full flex-1"
           />
         )}
-        {mode === 'ready' ? (
+        {props.counting ? (
+          <>
+            <Meanwhile {...props} segment={segment} line={line} />
+            <Question {...props} />
+          </>
+        ) : mode === 'ready' ? (
           <Ready line={line} />
         ) : (
           <Now {...props} segment={segment} line={line} />
@@ -80,6 +86,49 @@ export function PlayerFace(props: PlayerFaceProps) {
       </div>
       <Controls {...props} />
     </section>
+  );
+}
+
+/** The pause that goes on while the number is asked for, in one line. */
+function Meanwhile({
+  head,
+  segment,
+  line,
+}: Pick<PlayerFaceProps, 'head'> & { segment: PlayedSegment; line: PackLine }) {
+  const say = useSay();
+  return (
+    <p className="flex items-baseline justify-between gap-3 text-xl font-semibold">
+      <span data-testid="now">
+        {[segmentWord(segment, line, say), wayWord(segment, line, say)]
+          .filter((word) => word !== '')
+          .join(', ')}
+      </span>
+      <span className="figures" aria-hidden>
+        {formatClock(secondsLeft(head))}
+      </span>
+    </p>
+  );
+}
+
+/** How many it was: asked while the pause after the set goes on. */
+export function Question({
+  counting,
+  countBefore,
+  lines,
+  onCount,
+}: Pick<PlayerFaceProps, 'counting' | 'countBefore' | 'lines' | 'onCount'>) {
+  const line = counting && lines[counting.line];
+  if (!counting || !line) return null;
+  const { set, side, direction, station, round } = counting;
+  return (
+    <HowManyBox
+      // Every set begins with its own numbers.
+      key={[counting.line, round, side, direction, station, set].join(' ')}
+      counting={counting}
+      line={line}
+      before={countBefore}
+      onCount={onCount}
+    />
   );
 }
 
@@ -111,6 +160,7 @@ function Now({
   own,
   mode,
   onTap,
+  onLess,
   segment,
   line,
 }: PlayerFaceProps & { segment: PlayedSegment; line: PackLine }) {
@@ -155,6 +205,12 @@ function Now({
             {say(own !== null && !waits ? 'player.tapDone' : 'player.ready')}
           </BeginButton>
         )}
+        {mode === 'running' &&
+          segment.untilFormFails &&
+          segment.rep > 0 &&
+          !isBeforeSet(segment) && (
+            <BeginButton onClick={onLess}>{say('player.lastGood')}</BeginButton>
+          )}
         <details>
           <summary className="min-h-11 py-2 text-action">{say('player.how')}</summary>
           <Steps line={line} />

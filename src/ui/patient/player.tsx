@@ -11,7 +11,7 @@ import {
   playerStep,
   secondsInto,
 } from '@/core/player';
-import { resolve, sessionTimeline } from '@/core/timeline';
+import { sessionTimeline, toPlay } from '@/core/timeline';
 import { wantsStill } from '../figure/moving';
 import { CheckIn } from './check-in';
 import { type Recorder, recorder } from './device/recorder';
@@ -19,7 +19,7 @@ import type { KeptSession } from './device/store';
 import { FirstTime, knowsWhenToStop } from './first-time';
 import { Hurting } from './hurting';
 import { Skipping, Stopping } from './player-asks';
-import { PlayerFace } from './player-face';
+import { PlayerFace, Question } from './player-face';
 import { type Preferences, keepPreferences, preferences } from './preferences';
 import { useSay } from './say';
 import { segmentSpoken } from './segment-words';
@@ -49,16 +49,18 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
   const [chosen, setChosen] = useState<Preferences>(preferences);
   const [record] = useState(() => recorder(pack, day, session, end, kept));
   const [state, setState] = useState(() =>
-    playerState(resolve(sessionTimeline(lines, day.programme?.rounds ?? 1), end, chosen.paces), {
+    playerState(toPlay(sessionTimeline(lines, day.programme?.rounds ?? 1), end, chosen.paces), {
       index: kept?.index ?? 0,
       knowsWhenToStop: knowsWhenToStop(),
       ownPace: chosen.ownPace,
       paces: chosen.paces,
+      asks: lines.map((line) => line.howMany ?? null),
     }),
   );
   // What is true now, for actions between two drawings of the screen.
   const now = useRef(state);
-  const { mode, head, own } = state;
+  const { mode, head, own, counting } = state;
+  const [countBefore, setCountBefore] = useState<number | null>(null);
   const segment = currentSegment(head);
   const line = segment ? lines[segment.line] : undefined;
   const spoken = segment && line ? segmentSpoken(segment, line, say) : '';
@@ -89,6 +91,13 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
     // oxlint-disable-next-line react/exhaustive-deps
   }, [mode]);
 
+  function count(reps: number | null, load: number | null) {
+    const line = now.current.counting?.line;
+    act({ type: 'count', reps, load });
+    // The next set of the same line is offered what this one came to.
+    setCountBefore(currentSegment(now.current.head)?.line === line ? reps : null);
+  }
+
   const goOn = () => act({ type: 'go on', at: clock() });
 
   function begin() {
@@ -115,6 +124,8 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
     return (
       <FirstTime pack={pack} onUnderstood={() => act({ type: 'understood' })} onLeave={onLeave} />
     );
+  if (mode === 'over' && counting)
+    return <Question counting={counting} countBefore={countBefore} lines={lines} onCount={count} />;
   if (mode === 'over')
     return <CheckIn title={say('checkin.done')} onSave={record.checkIn} onLeave={onLeave} />;
   if (mode === 'stopping')
@@ -157,7 +168,10 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
       onPause={() => act({ type: 'stand still', as: 'paused' })}
       onBack={() => act({ type: 'back' })}
       onRepeat={() => act({ type: 'repeat line' })}
-      onLess={() => act({ type: 'leave out', reason: null })}
+      counting={counting}
+      countBefore={countBefore}
+      onCount={count}
+      onLess={() => act({ type: 'end set' })}
       onSkip={() => act({ type: 'stand still', as: 'skipping' })}
       onStop={() => act({ type: 'stand still', as: 'stopping' })}
       onHurt={() => act({ type: 'stand still', as: 'hurting' })}
@@ -180,6 +194,8 @@ function tell(
       return record.reps(lineageAt(told.line), told.reps, told.index);
     case 'line over':
       return record.lineOver();
+    case 'counted':
+      return record.counted(lineageAt(told.line), told.count);
     case 'skipped':
       return record.skipped(lineageAt(told.line), told.reason, told.index);
     case 'ended':

@@ -98,10 +98,12 @@ export function countWords(
       segment.set,
       most((one) => one.set),
     ),
-    say('player.rep', {
-      nth: segment.rep,
-      count: Math.max(...mine.filter((one) => one.set === segment.set).map((one) => one.rep)),
-    }),
+    segment.untilFormFails
+      ? say('player.until', { nth: segment.rep })
+      : say('player.rep', {
+          nth: segment.rep,
+          count: Math.max(...mine.filter((one) => one.set === segment.set).map((one) => one.rep)),
+        }),
   ]
     .filter((words) => words !== '')
     .join(' · ');

@@ -7,7 +7,6 @@ import {
   parseDose,
   readDose,
   readTyped,
-  untimed,
 } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
 import { type PlannedLine, plannedLine } from '@/core/programme';
@@ -78,7 +77,7 @@ function reading(exerciseId: ExerciseId, text: string, catalogue: Catalogue): Re
   const typed = readTyped(text);
   if (!typed.ok) return { ok: false, error: typed };
   const { dose, rewritten } = typed.value;
-  const refusal = untimed(dose) ?? directionMisfit(dose, exercise.directions);
+  const refusal = directionMisfit(dose, exercise.directions);
   if (refusal !== null) return failure(text, refusal);
   const { mode, position } = exercise;
   const { assumed, missing } = leftUnwritten(dose, mode, exercise.needs);

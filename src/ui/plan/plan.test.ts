@@ -169,8 +169,13 @@ describe('reading a line', () => {
     expect(read.ok && read.assumed).toContain('30 s of rest between sets');
   });
 
-  it('refuses what cannot be timed, and an exercise that is gone', () => {
-    expect(readLine(line('a', '10-6-max'))).toMatchObject({ ok: false });
+  it('times sets until form fails as a range, and refuses an exercise that is gone', () => {
+    const read = readLine(line('a', '10-6-max'));
+    expect(read).toMatchObject({ ok: true });
+    if (read.ok) {
+      expect(read.time.most).toBeGreaterThan(read.time.least);
+      expect(read.words).toContain('as many as can be done until form fails');
+    }
     expect(readLine(line('a', '10x10s', 'no-such-exercise'))).toMatchObject({ ok: false });
     expect(readLine(line('a', ''))).toMatchObject({ ok: false, error: { at: 0 } });
   });

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { BoutMode, Dose } from '@/core/dose';
 import { type Figure, type Moment, momentOf } from '@/core/figure';
 import { advance, currentSegment, isOver, secondsLeft, startAt } from '@/core/player';
-import { type PlayedSegment, resolve, sessionTimeline, totalSeconds } from '@/core/timeline';
+import { type PlayedSegment, sessionTimeline, toPlay, totalSeconds } from '@/core/timeline';
 import { formatClock, seconds } from '@/core/units';
 import { FigureMoving, wantsStill } from '../figure/moving';
 import { Button } from '../primitives/button';
@@ -38,7 +38,7 @@ export function AloudCounter({
   name: string;
 }) {
   const segments = useMemo(
-    () => resolve(sessionTimeline([{ dose, mode, position }]), 'least'),
+    () => toPlay(sessionTimeline([{ dose, mode, position }]), 'least'),
     [dose, mode, position],
   );
   const [head, setHead] = useState(() => startAt(segments, 0));

@@ -12,6 +12,15 @@ const LineLog = z.object({
   hold: z.number().nullable(),
   sets: z.array(z.number()),
   skipped: z.enum(SKIP_REASONS).nullable(),
+  counted: z
+    .array(
+      z.object({
+        set: z.number(),
+        reps: z.number().nullable(),
+        load: z.object({ amount: z.number(), unit: z.enum(['kg', 'lb']) }).nullable(),
+      }),
+    )
+    .optional(),
 });
 
 /** What was done on a day, as its fold is kept. */

@@ -1,6 +1,12 @@
 import { DAY_KEY } from '@/core/history';
 import { v4 as uuid } from 'uuid';
-import type { DayEventBody, RepDone, SessionEventBody, SkipReason } from '@/core/adherence';
+import type {
+  DayEventBody,
+  RepDone,
+  SessionEventBody,
+  SetCount,
+  SkipReason,
+} from '@/core/adherence';
 import type { PackDay, PackSession, PatientPack } from '@/core/exchange';
 import type { Advice, SymptomReport } from '@/core/symptoms';
 import type { PatientId } from '@/core/units';
@@ -95,6 +101,11 @@ export function recorder(
       turnTo(lineage);
       const done = { ...kept.done, [lineage]: [...(kept.done[lineage] ?? []), ...reps] };
       void keep({ pending: [...kept.pending, ...reps], pendingLine: lineage, index, done });
+    },
+    /** A set as the patient counted it; its repetitions come before it in the record. */
+    counted(lineage: string, count: SetCount): void {
+      tellLine(null);
+      void tell({ type: 'count', lineage, ...count });
     },
     lineOver: (): void => tellLine(null),
     skipped(lineage: string, reason: SkipReason, index: number): void {
