@@ -1,3 +1,5 @@
+import { group } from 'd3';
+import { howMany } from '@/core/progression';
 import { DAY_KEY } from '@/core/history';
 import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
 import type { RepDone, SessionEventBody } from '@/core/adherence';
@@ -13,7 +15,7 @@ import { wakingOf } from '@/server/programme-facts';
 import { takeIn } from '@/server/take-in';
 import { VISITS } from './visits';
 import { DAYS, type Story, type StoryDay } from './world';
-import type { Chance } from './chance';
+import { type Chance, chance } from './chance';
 
 export async function sentVersions(clinicId: string, patientId: string): Promise<SentVersion[]> {
   return ((await versionsOf(clinicId, [patientId])).get(patientId) ?? []).map(sentVersion);
@@ -150,6 +152,7 @@ function postOf(
   for (const [line, reps] of done) {
     bodies.push({ type: 'line', lineage: session.lines[line]?.lineage ?? '', reps, skipped: null });
   }
+  const counts = [...done].flatMap(([line, reps]) => countsOf(session.lines[line], reps));
   bodies.push(stops ? { type: 'stopped', because: 'symptom' } : { type: 'ended' });
   const pain = Math.round(Math.max(0, Math.min(10, mood.pain + luck.normal() + (stops ? 3 : 0))));
   const word = luck.fraction() < 0.12 ? (story.words[luck.whole(story.words.length)] ?? '') : '';
@@ -168,7 +171,48 @@ function postOf(
     offsetMs: index * 60_000,
     body: body,
   }));
-  return { sentAt: startedAt, events };
+  // Counts have ids of a chance of their own, so that none is drawn that earlier stories lacked.
+  const ids = chance(startedAt % 1_000_003);
+  const counted = counts.map((body, index): DeviceEvent => ({
+    id: ids.id(),
+    sessionId,
+    sessionKey: session.key,
+    programmeId: version.programmeId,
+    version: version.number,
+    deviceAt: startedAt + (index + 1) * 1000,
+    offsetMs: (index + 1) * 1000,
+    body,
+  }));
+  return { sentAt: startedAt, events: [...events, ...counted] };
+}
+
+/** What a patient counts after each set of a line, where they are asked: all that was played. */
+function countsOf(line: SentLine | undefined, reps: readonly RepDone[]): SessionEventBody[] {
+  const asks = line && howMany(line.dose, line.school?.id ?? null);
+  if (!line || !asks) return [];
+  const bySet = group(reps, ({ round, side, direction, station, set }) =>
+    [round, asks.alternating ? '' : side, direction, station, set].join(' '),
+  );
+  return [...bySet.values()].flatMap((played): SessionEventBody[] => {
+    const [first] = played;
+    if (!first) return [];
+    const { round, direction, station, set } = first;
+    const { load } = line.dose;
+    const amount = load?.kind === 'weight' ? (load.perSet[set - 1] ?? load.perSet[0]) : null;
+    return [
+      {
+        type: 'count',
+        lineage: line.lineage,
+        round,
+        side: asks.alternating ? null : first.side,
+        direction,
+        station,
+        set,
+        reps: Math.max(...played.map(({ rep }) => rep)),
+        load: typeof amount === 'number' && asks.unit ? { amount, unit: asks.unit } : null,
+      },
+    ];
+  });
 }
 
 /** The repetitions of the first part of a session, by line, as the player would tell them. */

@@ -16,8 +16,12 @@ import { signIn } from '@/server/sign-in';
 import { addDays } from '@/core/units';
 import { SAID_PARTS, untaught } from '@/core/teach';
 import { newestVersion, signTeaching } from '@/server/visit/teaching';
+import { measuredSetUp } from '@/core/set-up';
 import { saveEntry } from '@/server/visit/entries';
+import { findingList } from '@/server/visit/findings';
+import { latestMeasures } from '@/server/visit/measuring';
 import { screeningState } from '@/server/visit/screening';
+import { setUpFacts } from '@/server/visit/set-up';
 import { carryOut, screenAgain } from './visit';
 import { VISITS } from './visits';
 import { CLINIC, DAYS, DEMO_PASSWORD, type Story } from './world';
@@ -208,6 +212,14 @@ async function writeVersion(
     screeningState(patient),
     catalogueFor(member.clinicId),
   ]);
+  const measured = setUpFacts(
+    await latestMeasures(patient),
+    (await findingList(patient)).confirmed,
+  );
+  const setUpOf = (exerciseId: string, dose: string) => {
+    const exercise = catalogue.byId(exerciseId);
+    return exercise ? measuredSetUp(exercise, doseOf(dose), measured) : [];
+  };
   const flagsOf = (exerciseId: string, dose: string) => {
     const exercise = catalogue.byId(exerciseId);
     return exercise ? lineFlags(precautions, exercise, doseOf(dose)) : [];
@@ -228,6 +240,7 @@ async function writeVersion(
         ...flag,
         reason: more?.why ?? WATCHED,
       })),
+      setUp: more?.setUp ? setUpOf(exerciseId, dose) : [],
       lineage: newest?.lines.find((line) => line.exerciseId === exerciseId)?.lineage ?? null,
     })),
   });

@@ -36,6 +36,8 @@ export type StoryDay = {
 export type LineMore = {
   readonly school?: SchoolId;
   readonly session?: SessionName;
+  /** What was measured for it goes home with it. */
+  readonly setUp?: true;
   /** Why a flagged line goes ahead. */
   readonly why?: string;
 };
@@ -300,7 +302,11 @@ export const STORIES: readonly Story[] = [
         onDay: 0,
         reason: 'First programme: the wall press eases the headache',
         lines: [
-          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review', { school: 'lengthen' }],
+          [
+            'wall-press',
+            '3x30s gap 60s rpe 3-5 daily until review',
+            { school: 'lengthen', setUp: true },
+          ],
           ['tuck-lying', '10x10s gap 5s daily until review'],
           ['band-pull', '2x10-15 band light rest 60s every other day until review'],
         ],
@@ -310,7 +316,7 @@ export const STORIES: readonly Story[] = [
         reason: 'After the flare: one rung down, half the holds',
         lines: [
           ['tuck-lying', '5x10s gap 5s daily until review'],
-          ['wall-press', '2x30s gap 60s rpe 3-4 daily until review'],
+          ['wall-press', '2x30s gap 60s rpe 3-4 daily until review', { setUp: true }],
         ],
       },
       {
@@ -318,7 +324,11 @@ export const STORIES: readonly Story[] = [
         reason: 'Settled for two weeks: back to the full dose',
         lines: [
           ['tuck-lying', '10x10s gap 5s daily until review'],
-          ['wall-press', '3x30s gap 60s rpe 3-5 daily until review', { school: 'lengthen' }],
+          [
+            'wall-press',
+            '3x30s gap 60s rpe 3-5 daily until review',
+            { school: 'lengthen', setUp: true },
+          ],
           ['band-pull', '2x10-15 band light rest 60s every other day until review'],
         ],
       },

@@ -3,6 +3,7 @@ import {
   ENGLISH,
   type Language,
   patientWords,
+  sayPhrase,
   sayPhrases,
   sayToPatient,
   stopSigns,
@@ -24,6 +25,7 @@ import {
   shareOfDay,
 } from '@/core/exchange';
 import { howMany } from '@/core/progression';
+import { readSetUp } from '@/core/set-up';
 import { type LocalDate, addDays } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
@@ -111,6 +113,11 @@ export function needsOf({ props }: SentLine['exercise'], language = ENGLISH): st
   return props.map(({ prop, orElse }) => [prop, ...orElse].map(said).reduce(either)).join(', ');
 }
 
+/** What of a line's set-up was measured for this patient, in their words. */
+export function setUpWords({ setUp }: Pick<SentLine, 'setUp'>, language = ENGLISH): string[] {
+  return setUp.map(({ fact }) => sayPhrase(readSetUp(fact), 'patient', language));
+}
+
 /** The patient's own reminders stand before the exercise's. */
 function packLine(
   line: SentLine,
@@ -118,7 +125,7 @@ function packLine(
   own: readonly string[],
   language: Language,
 ): PackLine {
-  const { name, steps, cues, mode, position } = line.exercise;
+  const { name, steps, cues, mode, position, feel, normal, stop } = line.exercise;
   const figure = figureOf(line.exerciseId);
   const ways = waysOf(line);
   const side = line.dose.side === 'left' ? 'left' : 'right';
@@ -128,6 +135,10 @@ function packLine(
     steps,
     cues: [...own, ...cues],
     needs: needsOf(line.exercise, language),
+    setUp: setUpWords(line, language),
+    feel: feel ?? '',
+    normal: normal ?? '',
+    stop: stop ?? '',
     words: sayPhrases(readDose(line.dose, mode, ways), 'patient', language),
     dose: line.dose,
     sides: ways.sides,

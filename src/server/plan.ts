@@ -8,6 +8,7 @@ import { keptDraft, othersWriting } from './desk/drafts';
 import { ownExercises } from './desk/exercises';
 import { templateList } from './desk/templates';
 import { todayOf, wakingOf } from './programme-facts';
+import { setUpFacts } from './visit/set-up';
 import { earliestStart } from './save-programme';
 import { newestEntry, newestHistory } from './visit/entries';
 import { findingList } from './visit/findings';
@@ -27,16 +28,18 @@ function deskLines(version: SentVersion) {
     school: line.school,
     session: line.session,
     overrides: line.overrides,
+    setUp: [...line.setUp],
   }));
 }
 
 const compared = (version: SentVersion) => ({
   rounds: version.rounds,
-  lines: version.lines.map(({ lineage, exercise, dose, session }) => ({
+  lines: version.lines.map(({ lineage, exercise, dose, session, setUp }) => ({
     lineage,
     name: exercise.name,
     dose,
     session,
+    setUp,
   })),
 });
 
@@ -102,6 +105,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     ...plan,
     today: todayOf(patient),
     findings: findings.confirmed,
+    setUp: setUpFacts(measures, findings.confirmed),
     facts: {
       measures,
       detectable,

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
 import type { Catalogue } from '@/catalogue';
 import { GRAMMAR, directionMisfit, formatDose, readTyped } from '@/core/dose';
@@ -40,6 +41,7 @@ import { patientFor } from './people';
 import { Problem } from './problem';
 import { todayOf } from './programme-facts';
 import { screeningState } from './visit/screening';
+import { checkSetUps } from './visit/set-up';
 
 export type SavedVersion = { readonly number: number; readonly effectiveFrom: LocalDate };
 
@@ -61,6 +63,7 @@ export async function saveProgramme(
     earliestStart(patient),
   ]);
   const lines = checkLines(draft, catalogue, screening.precautions);
+  await checkSetUps(patient, draft, lines, catalogue, versions.map(sentVersion));
   if (newest && newest.version.number !== draft.basedOn) {
     const sent = sentVersion(newest);
     if (isSame(sent, draft, lines, member))
@@ -197,7 +200,8 @@ function isSame(
         line.text === texts[index] &&
         line.exerciseId === draft.lines[index]?.exerciseId &&
         line.session === (draft.lines[index].session ?? null) &&
-        line.school?.id === draft.lines[index].school?.id,
+        line.school?.id === draft.lines[index].school?.id &&
+        isDeepStrictEqual(line.setUp, draft.lines[index].setUp ?? []),
     )
   );
 }
@@ -231,6 +235,7 @@ function lineRows(
       school: line.school ?? null,
       session: line.session ?? null,
       overrides: line.overrides ?? [],
+      setUp: line.setUp ?? [],
     };
   });
 }

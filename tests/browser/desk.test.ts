@@ -31,7 +31,7 @@ const sent = async (patientId: string) =>
   ((await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? []).map(
     sentVersion,
   );
-const withAlt = async (page: Page, key: 'a' | 'f' | 'Enter') => {
+const withAlt = async (page: Page, key: 'a' | 'f' | 'm' | 'Enter') => {
   await page.keyboard.down('Alt');
   await page.keyboard.press(key);
   await page.keyboard.up('Alt');
@@ -116,6 +116,54 @@ it('suggests from a confirmed finding, and adds what was accepted by one key', a
     () => !document.body.innerText.includes('Nothing for the main finding'),
   );
 });
+
+it('sends the measured set-up home with its exercise, by one key, and says when it is measured anew', async () => {
+  const patientId = await screenedPatient(stage.practitioner);
+  const gap = (mm: number) =>
+    saveMeasurements(stage.practitioner, {
+      patientId,
+      measurements: [
+        measure({
+          kind: 'wall-gap',
+          side: null,
+          position: 'standing',
+          instrument: 'ruler or tape',
+          trials: [mm, mm, mm],
+        }),
+      ],
+    });
+  await gap(47);
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'wall-press', dose: '3x30s gap 60s rpe 4' },
+  ]);
+  const page = await stage.open(`/patients/${patientId}/plan`);
+  await says(page, 'Measured: Pad 4.5 cm thick, between your head and the wall');
+  await says(page, 'measured and not sent home: pad 4.5 cm');
+  await page.focus('input[aria-label="Dose of Wall press into a pad"]');
+  await withAlt(page, 'm');
+  await says(page, 'It goes home with the exercise.');
+  await page.waitForFunction(() => !document.body.innerText.includes('not sent home'));
+  await page.keyboard.down('Control');
+  await page.keyboard.press('Enter');
+  await page.keyboard.up('Control');
+  await says(page, 'Version 2 saved');
+  await eventually(async () => {
+    expect((await sent(patientId)).at(-1)?.lines[0]?.setUp).toMatchObject([
+      { fact: { kind: 'pad', cm: 4.5 } },
+    ]);
+  });
+  await gap(36);
+  await goTo(page, `${stage.server.origin}/patients/${patientId}/plan`);
+  await says(page, 'Measured anew: Pad 3.5 cm thick');
+  await says(page, 'measured anew: pad 3.5 cm, the line says pad 4.5 cm');
+  await press(page, 'Change');
+  await page.waitForFunction(() => !document.body.innerText.includes('Measured anew'));
+  await press(page, 'Undo');
+  await says(page, 'Measured anew: Pad 3.5 cm thick');
+  await press(page, 'Take off');
+  await page.waitForFunction(() => !document.body.innerText.includes('Measured anew'));
+  await says(page, 'Measured: Pad 3.5 cm thick');
+}, 300_000);
 
 it('sends a flagged line only with a reason, and nothing that cannot be read', async () => {
   const { practitioner } = stage;

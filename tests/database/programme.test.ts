@@ -4,7 +4,12 @@ import { randomUUID } from 'node:crypto';
 import { addDays } from '@/core/units';
 import { auditOf, closeDatabase, versionsOf } from '@/db';
 import { setPaused } from '@/server/save-programme';
+import { patientPack } from '@/server/patient-pack';
+import { deskOf } from '@/server/plan';
 import { takeIn } from '@/server/take-in';
+import { handoutOf } from '@/server/visit/handout';
+import { saveMeasurements } from '@/server/visit/measuring';
+import { teachStep } from '@/server/visit/teaching';
 import {
   device,
   makeClinic,
@@ -16,6 +21,7 @@ import {
   useDatabase,
 } from '../support/clinic';
 import { temporaryFolder } from '../support/server';
+import { type Stage, measure, patientOf } from '../support/stage';
 
 let folder: string;
 let practitioner: Awaited<ReturnType<typeof member>>;
@@ -120,7 +126,7 @@ describe('saving a programme', () => {
 
   it.each([
     ['3x10 hold 5', 'without a unit', 'dose'],
-    ['10-6-max', 'cannot be timed yet', 'dose'],
+    ['8-max hold 5', 'without a unit', 'dose'],
   ])('refuses %s with a sentence and changes nothing', async (dose, say, field) => {
     await expect(
       prescribe(practitioner, patientId, [TUCK, { ...TUCK, dose }]),
@@ -164,5 +170,67 @@ describe('pausing', () => {
   it('of another clinic’s patient is not possible', async () => {
     const other = await member((await makeClinic('other')).emails.lead);
     await expect(setPaused(other, patientId, true)).rejects.toMatchObject({ status: 404 });
+  });
+});
+
+describe('the measured set-up of a line', () => {
+  const PRESS = { exerciseId: 'wall-press', dose: '3x30s gap 60s rpe 4' };
+  const gap = async (mm: number) => {
+    const measurement = measure({
+      kind: 'wall-gap',
+      side: null,
+      position: 'standing',
+      instrument: 'ruler or tape',
+      trials: [mm, mm, mm],
+    });
+    await saveMeasurements(practitioner, { patientId, measurements: [measurement] });
+    return measurement.id;
+  };
+  const pad = (cm: number, id: string) => ({
+    fact: { kind: 'pad' as const, cm },
+    from: { kind: 'measurement' as const, id, on: today() },
+  });
+
+  it('goes home with the version: to the phone, to paper, and to who teaches it', async () => {
+    const id = await gap(47);
+    await prescribe(practitioner, patientId, [{ ...PRESS, setUp: [pad(4.5, id)] }]);
+    expect((await versions())[0]?.lines[0]?.setUp).toEqual([pad(4.5, id)]);
+    const patient = await patientOf({ practitioner } as Stage, patientId);
+    const pack = await patientPack(await device(practitioner, patientId));
+    const words = 'Pad 4.5 cm thick, between your head and the wall';
+    expect(pack.lines[0]).toMatchObject({ setUp: [words] });
+    expect(pack.lines[0]?.stop).not.toBe('');
+    const handout = await handoutOf(patient, 'https://clinic.example/today');
+    expect(handout?.exercises[0]?.setUp).toEqual([words]);
+    const { pages } = await teachStep(practitioner, patient);
+    expect(pages[0]?.sentences.find(({ part }) => part === 'numbers')?.say).toContain(words);
+  });
+
+  it('is never taken as it is sent, stays where it was sent before, and is said when it changes', async () => {
+    const id = await gap(47);
+    const sent = { ...PRESS, setUp: [pad(4.5, id)] };
+    for (const wrong of [pad(5, id), pad(4.5, randomUUID())])
+      await expect(
+        prescribe(practitioner, patientId, [{ ...PRESS, setUp: [wrong] }]),
+      ).rejects.toMatchObject({ status: 409, at: ['lines', 0, 'setUp'] });
+    await expect(
+      prescribe(practitioner, patientId, [{ ...TUCK, setUp: [pad(4.5, id)] }]),
+    ).rejects.toMatchObject({ status: 409 });
+    expect(await versions()).toEqual([]);
+    await prescribe(practitioner, patientId, [sent]);
+    const newer = await gap(38);
+    // An old one may stay; the desk offers the new one beside it.
+    const [first] = await versions();
+    const lineage = first?.lines[0]?.lineage ?? null;
+    await prescribe(practitioner, patientId, [{ ...sent, lineage }], { basedOn: 1 });
+    await prescribe(practitioner, patientId, [{ ...PRESS, lineage, setUp: [pad(3.5, newer)] }], {
+      basedOn: 2,
+    });
+    const patient = await patientOf({ practitioner } as Stage, patientId);
+    const { earlier, setUp } = await deskOf(practitioner, patient);
+    expect(earlier[0]?.difference).toEqual([
+      'Wall press into a pad: set-up: pad 4.5 cm → pad 3.5 cm',
+    ]);
+    expect(setUp.measures).toMatchObject([{ kind: 'wall-gap', value: 38, id: newer, on: today() }]);
   });
 });

@@ -36,6 +36,7 @@ function sentVersion(number: number, from: number, lines: readonly PlannedLine[]
         school,
         session,
         overrides: [],
+        setUp: [],
       };
     }),
   };

@@ -1,7 +1,7 @@
 import type { Sides, SidesName } from '@/core/dose';
-import type { Exercise } from '@/core/exercise';
+import { type Exercise, setUpsOf } from '@/core/exercise';
 
-type Left = 'ways' | 'doses' | 'strength' | 'traits' | 'sides' | 'directions';
+type Left = 'ways' | 'doses' | 'strength' | 'traits' | 'sides' | 'directions' | 'setUps';
 type Given = Omit<Exercise, 'props' | 'ladder' | Left> &
   Partial<Pick<Exercise, Left>> & {
     /** Prop → what will do instead → what that costs. */
@@ -26,6 +26,10 @@ export function sides(name: SidesName, say: (side: string, other: string) => str
 
 /** An entry as the files of this folder write it, made whole. */
 export function entry(given: Given): Exercise {
+  const props = Object.entries(given.props ?? {}).map(([prop, orElse]) => ({
+    prop,
+    orElse: Object.entries(orElse).map(([other, consequence]) => ({ prop: other, consequence })),
+  }));
   return {
     traits: [],
     ladder: null,
@@ -35,9 +39,7 @@ export function entry(given: Given): Exercise {
     doses: {},
     strength: null,
     ...given,
-    props: Object.entries(given.props ?? {}).map(([prop, orElse]) => ({
-      prop,
-      orElse: Object.entries(orElse).map(([other, consequence]) => ({ prop: other, consequence })),
-    })),
+    setUps: given.setUps ?? setUpsOf(props),
+    props,
   };
 }

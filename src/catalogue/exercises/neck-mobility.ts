@@ -68,6 +68,7 @@ export const NECK_MOBILITY = [
     traits: ['every neck exercise', 'extension'],
     mode: 'held',
     needs: PLAIN,
+    setUps: ['looking up'],
     ways: 'Only as high as the backward push is kept; record the angle.',
     usualDose: 'x5-10 hold 3-5s gap 3s daily',
     doses: { climb: 'x5-10 hold 3-5s gap 3s daily' },

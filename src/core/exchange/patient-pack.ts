@@ -23,6 +23,12 @@ export type PackLine = {
   readonly steps: readonly string[];
   readonly cues: readonly string[];
   readonly needs: string;
+  /** What of its set-up was measured for this patient, in words; left out of packs of before. */
+  readonly setUp?: readonly string[];
+  /** What should be felt, what is normal, and what to stop for; empty where nothing is written. */
+  readonly feel?: string;
+  readonly normal?: string;
+  readonly stop?: string;
   /** The dose in plain words. */
   readonly words: string;
   readonly dose: Dose;

@@ -99,6 +99,20 @@ export type PropNeed = {
   readonly orElse: readonly { readonly prop: string; readonly consequence: string }[];
 };
 
+/** What of a set-up is measured: the pad as thick as the gap, the blanket, the controlled angle. */
+export type MeasuredSetUp = 'pad' | 'blanket' | 'looking up';
+
+/** What a thing an exercise needs asks to be measured. */
+const MEASURED_PROPS: Readonly<Partial<Record<string, MeasuredSetUp>>> = {
+  pad: 'pad',
+  'neck wedge': 'blanket',
+};
+
+/** The set-ups that the things an exercise needs ask for. */
+export function setUpsOf(props: readonly Pick<PropNeed, 'prop'>[]): MeasuredSetUp[] {
+  return props.flatMap(({ prop }) => MEASURED_PROPS[prop] ?? []);
+}
+
 /**
  * One exercise. The wording for the patient is plain, second person and short; a version of a
  * programme keeps a copy of it, so that editing it here changes nothing already sent.
@@ -135,6 +149,8 @@ export type Exercise = {
   readonly doses: Readonly<Partial<Record<SchoolId, string>>>;
   /** The measured maximum its effort is a share of; null where there is none. */
   readonly strength: MeasureKindId | null;
+  /** What of its set-up is measured of the patient. */
+  readonly setUps: readonly MeasuredSetUp[];
   /** How to do it, in order. */
   readonly steps: readonly string[];
   /** Short reminders while doing it. */

@@ -10,6 +10,10 @@ export type HandoutExercise = {
   readonly name: string;
   /** The dose in words. */
   readonly numbers: string;
+  /** What of its set-up was measured for this patient. */
+  readonly setUp: readonly string[];
+  /** Where the sets are counted, to be written down; empty where they are not. */
+  readonly howMany: string;
   readonly steps: readonly string[];
   /** This patient's own reminders, from the teaching. */
   readonly own: readonly string[];

@@ -42,6 +42,7 @@ const line = {
   school: null,
   session: null,
   overrides: [],
+  setUp: [],
 };
 const version = (number: number, from: number) => ({
   number,

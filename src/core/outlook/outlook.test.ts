@@ -41,6 +41,7 @@ function line(text: string, lineage = 'tuck') {
     school: null,
     session: null,
     overrides: [],
+    setUp: [],
   };
 }
 const version = (number: number, from: number, ...lines: ReturnType<typeof line>[]) => ({
@@ -243,7 +244,7 @@ describe('strips', () => {
         ['counted-tuck', 'Tuck, counted'],
       ]);
       expect(found[0]).toMatchObject({
-        unit: 'kg',
+        unit: 'kg lifted',
         points: [
           { date: on(-3), value: 7.5 },
           { date: on(-1), value: 10 },

@@ -157,7 +157,7 @@ function liftedStrip(line: SentLine, logs: readonly LineDay[]): LineStrip {
     kind: 'line',
     id: `lifted-${line.lineage}`,
     name: `${line.exercise.name}, lifted`,
-    unit,
+    unit: `${unit} lifted`,
     points: byDay(
       loads
         .filter((load) => load.unit === unit)
@@ -172,7 +172,7 @@ function countedStrip(line: SentLine, logs: readonly LineDay[]): LineStrip {
     kind: 'line',
     id: `counted-${line.lineage}`,
     name: `${line.exercise.name}, counted`,
-    unit: 'repetitions',
+    unit: 'repetitions counted',
     points: byDay(
       logs.flatMap(({ date, counted }) => {
         const reps = counted.flatMap((set) => set.reps ?? []);

@@ -1,6 +1,7 @@
 import { EXERCISES } from '@/catalogue';
 import { parseDose } from '../dose';
 import { ABOUT_NOTHING } from '../findings';
+import type { SetUp } from '../records';
 import { localDate } from '../units';
 import { SCREENED } from '../screen';
 import { type CheckFacts, isFine, plannedLine, programmeChecks } from '.';
@@ -19,6 +20,7 @@ function facts(text: string, more: Partial<CheckFacts> = {}): CheckFacts {
         planned: plannedLine('a', exercise, dose.value, FIRST),
         missing: [],
         assumed: [],
+        offers: [],
         flags: [],
         openFlags: [],
       },
@@ -91,4 +93,36 @@ it('is not complete until a review that has no day', () => {
   const set = facts('10x10s until review', { reviewOn: FIRST });
   expect(isFine(programmeChecks(set), 'complete')).toBe(true);
   expect(says(facts('10x10s until 14 days'), 'complete')).toEqual([]);
+});
+
+it('says what of a set-up was measured and is not sent home, and what was measured anew', () => {
+  const pad = (cm: number): SetUp => ({
+    fact: { kind: 'pad', cm },
+    from: { kind: 'measurement', id: 'gap', on: FIRST },
+  });
+  const offered = (text: string, replaces: SetUp | null, missing: readonly string[] = []) => {
+    const given = facts(text);
+    return says(
+      {
+        ...given,
+        lines: given.lines.map((line) => ({
+          ...line,
+          missing,
+          offers: [{ setUp: pad(3.5), replaces }],
+        })),
+      },
+      'complete',
+    );
+  };
+  expect(offered('10x10s', null)).toEqual([
+    'note: Tuck lying down, measured and not sent home: pad 3.5 cm',
+  ]);
+  const anew = 'look: Tuck lying down, measured anew: pad 3.5 cm, the line says pad 4.5 cm';
+  expect(offered('10x10s', pad(4.5))).toEqual([anew]);
+  // Whatever else is missing does not hide it.
+  expect(offered('10x10s', pad(4.5), ['the side'])).toEqual([
+    'look: Tuck lying down: the side',
+    anew,
+  ]);
+  expect(offered('10x10s until review', pad(4.5))).toContain(anew);
 });

@@ -11,6 +11,7 @@ import {
   UNSCREENED,
   standsFor,
 } from '../screen';
+import { type SetUpOffer, shortSetUp } from '../set-up';
 import type { LocalDate, Range, Seconds } from '../units';
 import type { PlannedLine } from './planned-line';
 
@@ -34,6 +35,8 @@ export type CheckedLine = {
   readonly planned: PlannedLine | null;
   readonly missing: readonly string[];
   readonly assumed: readonly string[];
+  /** What the measures offer to its set-up. */
+  readonly offers: readonly SetUpOffer[];
   readonly flags: readonly Flag[];
   /** Flags that have no reason to go ahead yet. */
   readonly openFlags: readonly Flag[];
@@ -79,23 +82,31 @@ export function isFine(checks: readonly Check[], area: CheckArea): boolean {
 function complete({ lines, reviewOn }: CheckFacts): Check[] {
   const area = 'complete';
   if (lines.length === 0) return [{ area, weight: 'stops', say: 'No exercise yet.', line: null }];
-  return lines.flatMap(({ id, name, planned, missing, assumed }): Check[] => {
+  return lines.flatMap(({ id, name, planned, missing, assumed, offers }): Check[] => {
     if (!planned)
       return [{ area, weight: 'stops', say: `${name}: the dose cannot be read yet.`, line: id }];
-    if (missing.length > 0)
-      return [{ area, weight: 'look', say: `${name}: ${missing.join('; ')}`, line: id }];
+    const said = (weight: Check['weight'], words: readonly string[], before: string): Check[] =>
+      words.length > 0
+        ? [{ area, weight, say: `${name}${before}${words.join('; ')}`, line: id }]
+        : [];
+    const anew = said(
+      'look',
+      offers.flatMap(({ setUp, replaces }) =>
+        replaces ? [`${shortSetUp(setUp.fact)}, the line says ${shortSetUp(replaces.fact)}`] : [],
+      ),
+      ', measured anew: ',
+    );
+    if (missing.length > 0) return [...said('look', missing, ': '), ...anew];
     if (planned.dose.until?.kind === 'review' && reviewOn === null)
-      return [
-        {
-          area,
-          weight: 'look',
-          say: `${name}: until review, and no day is set for the review.`,
-          line: id,
-        },
-      ];
-    return assumed.length > 0
-      ? [{ area, weight: 'note', say: `${name}, assumed: ${assumed.join('; ')}`, line: id }]
-      : [];
+      return [...said('look', ['until review, and no day is set for the review.'], ': '), ...anew];
+    const fresh = offers.flatMap(({ setUp, replaces }) =>
+      replaces ? [] : [shortSetUp(setUp.fact)],
+    );
+    return [
+      ...anew,
+      ...said('note', fresh, ', measured and not sent home: '),
+      ...said('note', assumed, ', assumed: '),
+    ];
   });
 }
 

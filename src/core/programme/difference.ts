@@ -1,10 +1,13 @@
 import { type Dose, doseDifference, sayDoseChange } from '../dose';
+import type { SetUp } from '../records';
+import { isAbout, sameFact, shortSetUp } from '../set-up';
 
 export type ComparedLine = {
   readonly lineage: string;
   readonly name: string;
   readonly dose: Dose;
   readonly session: string | null;
+  readonly setUp?: readonly SetUp[] | undefined;
 };
 export type ComparedVersion = { readonly rounds: number; readonly lines: readonly ComparedLine[] };
 
@@ -23,6 +26,7 @@ export function versionDifference(before: ComparedVersion, after: ComparedVersio
     const changes = doseDifference(was.dose, line.dose).map(sayDoseChange);
     if (was.session !== line.session)
       changes.push(`session ${was.session ?? 'any'} → ${line.session ?? 'any'}`);
+    changes.push(...setUpChanges(was.setUp ?? [], line.setUp ?? []));
     return changes.length === 0 ? [] : [`${line.name}: ${changes.join(', ')}`];
   });
   const gone = before.lines
@@ -35,3 +39,24 @@ export function versionDifference(before: ComparedVersion, after: ComparedVersio
   const moved = order(before, later).join() !== order(after, earlier).join();
   return [...rounds, ...changed, ...gone, ...(moved ? ['The order changed'] : [])];
 }
+
+/** @example setUpChanges([pad of 4.5 cm], [pad of 3.5 cm]) // ['set-up: pad 4.5 cm → 3.5 cm'] */
+function setUpChanges(before: readonly SetUp[], after: readonly SetUp[]): string[] {
+  const added = withoutSame(after, before);
+  const gone = withoutSame(before, after);
+  const was = ({ fact }: SetUp) => gone.find((one) => isAbout(one.fact, fact));
+  return [
+    ...added.map((setUp) => {
+      const old = was(setUp);
+      return old
+        ? `set-up: ${shortSetUp(old.fact)} → ${shortSetUp(setUp.fact)}`
+        : `set-up: ${shortSetUp(setUp.fact)} added`;
+    }),
+    ...gone
+      .filter((old) => !added.some(({ fact }) => isAbout(old.fact, fact)))
+      .map(({ fact }) => `set-up: ${shortSetUp(fact)} taken away`),
+  ];
+}
+
+const withoutSame = (those: readonly SetUp[], others: readonly SetUp[]) =>
+  those.filter(({ fact }) => !others.some((other) => sameFact(fact, other.fact)));

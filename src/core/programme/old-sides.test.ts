@@ -30,6 +30,7 @@ const stored = (exerciseId: string, dose: string, grammar: number): StoredVersio
         school: null,
         session: null,
         overrides: [],
+        setUp: [],
       },
     ],
   };

@@ -17,7 +17,7 @@ import {
   withTarget,
 } from '../history';
 import type { SchoolChoice } from '../progression';
-import type { FlagOverride } from '../records';
+import type { FlagOverride, SetUp } from '../records';
 import type { SessionName } from '../schedule';
 import {
   type LocalDate,
@@ -81,6 +81,7 @@ export type SentLine = ProgrammeLine & {
   readonly school: SchoolChoice | null;
   readonly session: SessionName | null;
   readonly overrides: readonly FlagOverride[];
+  readonly setUp: readonly SetUp[];
   /** What its sets came to when they were last counted; left out before anybody looked. */
   readonly lastCounted?: readonly CountedSet[];
 };
@@ -110,6 +111,7 @@ export type StoredVersion = {
     readonly school: SchoolChoice | null;
     readonly session: SessionName | null;
     readonly overrides: readonly FlagOverride[];
+    readonly setUp: readonly SetUp[];
   }[];
 };
 
@@ -158,7 +160,7 @@ export function sentVersion({ version, lines }: StoredVersion): SentVersion {
     authorId,
     createdAt,
     lines: lines.map((line) => {
-      const { lineage, anchor, exerciseId, exercise, school, session, overrides } = line;
+      const { lineage, anchor, exerciseId, exercise, school, session, overrides, setUp } = line;
       const { dose, ...target } = doseAndTarget(
         line.dose,
         exercise,
@@ -177,6 +179,7 @@ export function sentVersion({ version, lines }: StoredVersion): SentVersion {
         school,
         session,
         overrides,
+        setUp,
         dose,
         mode,
         position,

@@ -128,6 +128,7 @@ it('what the checks say of any programme', () => {
             planned: (roll + i) % 9 === 0 ? null : line,
             missing: (roll + i) % 4 === 0 ? ['the side', 'the effort'] : [],
             assumed: (roll + i) % 3 === 0 ? ['rest 60s'] : [],
+            offers: [],
             flags,
             openFlags: (roll + i) % 2 === 0 ? flags : [],
           };

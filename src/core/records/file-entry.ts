@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { POSITIONS } from '../exercise';
 import { PROVOKED_BY, SETTLES_WITHIN } from '../symptoms';
-import { dateText } from './programme';
-import { recordId, words } from './words';
+import { dateText, recordId, words } from './words';
 
 const text = (name: string, most = 1000) => words(name, most, 0);
 

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { LONGEST_LINE } from '../dose';
-import { dateText } from './programme';
-import { recordId, words } from './words';
+import { dateText, recordId, words } from './words';
 
 /** What can be said to a proposal; what was accepted can be taken back until its version is written. */
 export const DECISIONS = ['accepted', 'edited', 'declined', 'taken back'] as const;

@@ -9,7 +9,7 @@ import {
   formatDose,
   parseDose,
 } from '../dose';
-import { type Exercise, FAMILIES, POSITIONS, PURPOSES, REGIONS } from '../exercise';
+import { type Exercise, FAMILIES, POSITIONS, PURPOSES, REGIONS, setUpsOf } from '../exercise';
 import { TRAITS, type Trait } from '../screen';
 import type { Frozen } from '../units';
 import { recordId, words } from './words';
@@ -102,6 +102,7 @@ export function ownExercise(id: string, draft: Frozen<OwnExerciseDraft>): Exerci
     needs: { sided, effort },
     doses: {},
     strength: null,
+    setUps: setUpsOf(same.props),
     faults: Object.fromEntries(faults.map(({ fault, fix }) => [fault, fix])),
   };
 }

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import type { WallMinute } from '../schedule';
-import { dateText } from './programme';
 import { RemindersBody } from './file-entry';
 import { zoneName } from './people';
-import { recordId, words } from './words';
+import { dateText, recordId, words } from './words';
 
 /** Minutes a day a person says they have. */
 const minutes = z

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { millimetres } from '../units';
-import { dateText } from './programme';
-import { recordId } from './words';
+import { dateText, recordId } from './words';
 
 /** Largest photo taken in, bytes. */
 export const PHOTO_LIMIT = 16 * 1024 * 1024;

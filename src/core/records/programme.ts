@@ -3,13 +3,9 @@ import { LONGEST_LINE } from '../dose';
 import { SCHOOL_IDS } from '../exercise';
 import { SESSION_NAMES } from '../schedule';
 import { PRECAUTIONS, type PrecautionId, TRAITS, type Trait } from '../screen';
-import { type Frozen, type LocalDate, parseLocalDate } from '../units';
-import { recordId, words } from './words';
-
-export const dateText = z
-  .string()
-  .refine((text) => parseLocalDate(text) !== null, 'Write a date as 2026-11-30.')
-  .transform((text) => text as LocalDate);
+import type { Frozen } from '../units';
+import { MOST_SET_UPS, SetUpRecord } from './set-up';
+import { dateText, recordId, words } from './words';
 
 /** The most lines a programme can have. */
 export const MOST_LINES = 500;
@@ -48,6 +44,8 @@ export const LineDraft = z.object({
   /** Which part of the day a line done once belongs to. */
   session: z.enum(SESSION_NAMES).nullish(),
   overrides: z.array(FlagOverride).max(40).optional(),
+  /** What of its set-up was measured for this patient. */
+  setUp: z.array(SetUpRecord).max(MOST_SET_UPS).optional(),
 });
 
 /** A programme as the Plan desk sends it, to become the next version. */
@@ -64,7 +62,7 @@ export const ProgrammeDraft = z.object({
 export type ProgrammeDraft = z.infer<typeof ProgrammeDraft>;
 export type LineDraft = z.infer<typeof LineDraft>;
 
-const templateLine = LineDraft.omit({ lineage: true, overrides: true });
+const templateLine = LineDraft.omit({ lineage: true, overrides: true, setUp: true });
 
 /** A programme without a patient, to be applied and then adjusted. */
 export const TemplateDraft = z.object({
@@ -90,6 +88,8 @@ const DeskLineState = z.object({
   school: SchoolDraft.nullable(),
   session: z.enum(SESSION_NAMES).nullable(),
   overrides: z.array(FlagOverride.extend({ reason: z.string() })),
+  /** Left out of desks that were kept before there was any. */
+  setUp: z.array(SetUpRecord).optional(),
 });
 export type DeskLine = Frozen<z.output<typeof DeskLineState>>;
 

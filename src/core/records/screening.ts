@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { QUESTION_IDS, type QuestionId, type ScreeningAnswers, isSign } from '../screen';
-import { dateText } from './programme';
-import { recordId, words } from './words';
+import { dateText, recordId, words } from './words';
 
 const pressureNumber = (name: string, least: number, most: number) =>
   z

@@ -12,8 +12,7 @@ import {
   isRegion,
 } from '../symptoms';
 import type { Frozen } from '../units';
-import { dateText } from './programme';
-import { recordId, words } from './words';
+import { dateText, recordId, words } from './words';
 
 const count = z.number().int().min(0).max(10_000);
 const scale = z.number().int().min(0, 'It is 0 to 10.').max(10, 'It is 0 to 10.');

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { type LocalDate, parseLocalDate } from '../units';
 
 /** Text as people type it: trimmed, any script, without control characters. */
 export function words(name: string, longest: number, shortest = 1) {
@@ -23,3 +24,9 @@ export function words(name: string, longest: number, shortest = 1) {
 
 /** An id made by this application or a device. */
 export const recordId = z.uuid({ error: 'This is not a record’s id.' });
+
+/** A day as people and machines both read it. */
+export const dateText = z
+  .string()
+  .refine((text) => parseLocalDate(text) !== null, 'Write a date as 2026-11-30.')
+  .transform((text) => text as LocalDate);

@@ -9,6 +9,8 @@ export type SheetLine = {
   readonly exercise: Pick<Exercise, 'name' | 'purpose' | 'muscles' | 'watch' | 'stop' | 'family'>;
   /** The dose in the patient's words. */
   readonly words: string;
+  /** What of its set-up was measured for this patient, in words. */
+  readonly setUp: readonly string[];
   /** Parts of the dose that are not written, in words. */
   readonly missing: readonly string[];
   /** Flags that were gone against, each with its reason. */
@@ -48,7 +50,7 @@ export function sentencesFor(
   line: SheetLine,
   findings: readonly ConfirmedFinding[],
 ): readonly Sentence[] {
-  const { exercise, words, missing, overridden } = line;
+  const { exercise, words, setUp, missing, overridden } = line;
   const because = findingsAnswered(exercise, findings).map(({ say }) => say);
   return [
     { part: 'kind', title: 'What kind it is', say: KIND_WORDS[exercise.purpose] },
@@ -74,7 +76,11 @@ export function sentencesFor(
     {
       part: 'numbers',
       title: 'The numbers',
-      say: missing.length > 0 ? `${words} Not written: ${missing.join('; ')}.` : words,
+      say: [
+        words,
+        ...setUp.map((one) => `${one}.`),
+        ...(missing.length > 0 ? [`Not written: ${missing.join('; ')}.`] : []),
+      ].join(' '),
     },
     { part: 'stop', title: 'When to stop', say: `${exercise.stop} ${PAIN_STOPS}`.trim() },
   ];

@@ -119,6 +119,7 @@ const LINE = {
     family: 'Nod and tuck, lying' as const,
   },
   words: '10 times.',
+  setUp: [],
   missing: [],
   overridden: [],
 };

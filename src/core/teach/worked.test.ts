@@ -131,6 +131,7 @@ it('what is said of each kind of exercise', () => {
             lineage: 'a',
             exercise: i % 3 ? exercise : { ...exercise, muscles: [], watch: '', stop: '' },
             words: i % 4 ? 'ten times' : '',
+            setUp: [],
             missing: i % 2 ? [] : ['the side', 'the rest'],
             overridden: i % 5 ? [] : ['end range: knows it'],
           },

@@ -1,6 +1,6 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
-import { FlagOverride, SchoolDraft, StoredExercise } from '@/core/records';
+import { FlagOverride, SchoolDraft, SetUpRecord, StoredExercise } from '@/core/records';
 import { SESSION_NAMES } from '@/core/schedule';
 import { atVisit, date, inEpisode, instant, json } from './columns';
 import { episode, member, patient } from './people';
@@ -96,6 +96,8 @@ export const programmeLine = sqliteTable(
     overrides: json('overrides', 'why a flag was gone against', z.array(FlagOverride))
       .notNull()
       .default([]),
+    /** What of its set-up was measured for this patient. */
+    setUp: json('set_up', 'a line’s set-up', z.array(SetUpRecord)).notNull().default([]),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.programmeId, t.number, t.place] }),

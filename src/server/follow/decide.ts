@@ -1,5 +1,6 @@
 import { waitingIn } from '@/core/outlook';
 import { formatDose, parseDose } from '@/core/dose';
+import { keptSetUp } from '@/core/set-up';
 import type { LineDraft, ProposalDecisionDraft, ProposalsSend } from '@/core/records';
 import { insertProposalDecision, proposalDecisionsOf } from '@/db';
 import type { SignedIn } from '../access';
@@ -90,14 +91,19 @@ export async function sendAccepted(member: SignedIn, draft: ProposalsSend) {
   const lines = newest.lines.flatMap((line): LineDraft[] => {
     const row = changing.find(({ lineage }) => lineage === line.lineage);
     if (row && row.toDose === null) return [];
+    const exerciseId = row?.toExerciseId ?? line.exerciseId;
+    const text = row?.toDose ?? line.text;
+    const dose = parseDose(text);
+    const exercise = catalogue.byId(exerciseId);
     return [
       {
         lineage: row?.toExerciseId != null ? null : line.lineage,
-        exerciseId: row?.toExerciseId ?? line.exerciseId,
-        dose: row?.toDose ?? line.text,
+        exerciseId,
+        dose: text,
         school: line.school,
         session: line.session,
         overrides: [...line.overrides],
+        setUp: exercise ? keptSetUp(line.setUp, exercise, dose.ok ? dose.value : null) : [],
       },
     ];
   });

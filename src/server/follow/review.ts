@@ -253,6 +253,7 @@ export async function writeKeepGoing(
       school: line.school,
       session: line.session,
       overrides: [...line.overrides],
+      setUp: [...line.setUp],
     })),
   });
 }

@@ -1,15 +1,27 @@
 import { CLINIC_CAUTION, ENGLISH, sayPhrases, stopSigns, waysOf } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
-import { readDose } from '@/core/dose';
+import { readDose, setsOf } from '@/core/dose';
 import { type Figure, describeFigure, drawFigure } from '@/core/figure';
 import { type Handout, type HandoutExercise, weekTable } from '@/core/handout';
+import type { SentLine } from '@/core/programme';
+import { howMany } from '@/core/progression';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import { type LocalDate, formatRange } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
-import { dateText, needsOf } from '../patient-pack';
+import { dateText, needsOf, setUpWords } from '../patient-pack';
 import { todayOf, wakingOf } from '../programme-facts';
 import { newestVersion, ownCues } from './teaching';
+
+/** Lines to write the counts of a session on; what the phone asks after each set. */
+function howManyToWrite({ dose, school }: SentLine): string {
+  const asks = howMany(dose, school?.id ?? null);
+  if (!asks) return '';
+  const blanks = Array.from({ length: setsOf(dose.head).most }, () => '______').join(' ');
+  return asks.unit === null
+    ? `How many, set by set: ${blanks}`
+    : `How many, set by set: ${blanks}, with how much: ____ ${asks.unit}`;
+}
 
 /** "Mon 23": a day of the week table. */
 function dayText(date: LocalDate): string {
@@ -69,6 +81,8 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
         lineage: line.lineage,
         name,
         numbers: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
+        setUp: setUpWords(line),
+        howMany: howManyToWrite(line),
         steps,
         own: cues.get(line.lineage) ?? [],
         cues: usual,

@@ -28,6 +28,7 @@ import {
 } from '@/db';
 import { type SignedIn, roleSuffices } from '../access';
 import { catalogueFor } from '../desk/exercises';
+import { setUpWords } from '../patient-pack';
 import { patientFor } from '../people';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
@@ -77,6 +78,7 @@ function sheetLine(line: SentLine, catalogue: Catalogue): SheetLine & { muscles:
       family: current?.family ?? 'Posture and breathing',
     },
     words: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
+    setUp: setUpWords(line),
     missing: unwrittenInWords(line, current?.needs ?? { sided: false, effort: false }),
     overridden: line.overrides.map(
       ({ precaution, trait, reason }) =>

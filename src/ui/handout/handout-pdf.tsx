@@ -168,9 +168,11 @@ function textOf({ patientName, clinic, exercises }: Handout): string {
     clinic.name,
     clinic.phone,
     clinic.emergencyText,
-    ...exercises.flatMap(({ name, steps, own, needs, feel, normal, stop }) => [
+    ...exercises.flatMap(({ name, steps, setUp, howMany, own, needs, feel, normal, stop }) => [
       name,
       ...steps,
+      ...setUp,
+      howMany,
       ...own,
       needs,
       feel,
@@ -277,6 +279,10 @@ function Exercise({
             <Text style={{ flex: 1 }}>{step}</Text>
           </View>
         ))}
+        {exercise.setUp.map((one) => (
+          <Text key={one} style={[styles.bold, styles.line]}>{`Set up for you: ${one}.`}</Text>
+        ))}
+        {exercise.howMany !== '' && <Text style={styles.line}>{exercise.howMany}</Text>}
         {exercise.own.map((cue) => (
           <Text key={cue} style={[styles.bold, styles.line]}>{`For you: ${cue}`}</Text>
         ))}

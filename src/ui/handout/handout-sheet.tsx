@@ -88,6 +88,12 @@ function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number })
             </li>
           ))}
         </ol>
+        {exercise.setUp.map((one) => (
+          <p key={one} className="own" dir="auto">
+            Set up for you: {one}.
+          </p>
+        ))}
+        {exercise.howMany && <p className="numbers">{exercise.howMany}</p>}
         {exercise.own.map((cue) => (
           <p key={cue} className="own" dir="auto">
             For you: {cue}

@@ -144,13 +144,53 @@ function Steps({ line }: { line: PackLine }) {
   );
 }
 
+/** What of the set-up was measured for this patient. */
+function SetUp({ line: { setUp = [] } }: { line: PackLine }) {
+  const say = useSay();
+  if (setUp.length === 0) return null;
+  return (
+    <div className="border-l-4 border-lit pl-3">
+      <p className="font-semibold">{say('player.setUp')}</p>
+      {setUp.map((one) => (
+        <p key={one} dir="auto">
+          {one}.
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** What should be felt, what is normal, and what to stop for, of this exercise. */
+function Felt({ line: { feel = '', normal = '', stop = '' } }: { line: PackLine }) {
+  const say = useSay();
+  const said = [
+    ['player.felt', feel],
+    ['player.normal', normal],
+    ['player.stopFor', stop],
+  ] as const;
+  return (
+    <>
+      {said.map(
+        ([key, words]) =>
+          words !== '' && (
+            <p key={key} className={key === 'player.stopFor' ? 'font-semibold text-stop' : ''}>
+              {say(key, { words })}
+            </p>
+          ),
+      )}
+    </>
+  );
+}
+
 function Ready({ line }: { line: PackLine }) {
   const say = useSay();
   return (
     <div className="grid gap-3">
+      <SetUp line={line} />
       <Steps line={line} />
       <p className="text-soft">{line.words}</p>
       {line.needs && <p>{say('player.needs', { needs: line.needs })}</p>}
+      <Felt line={line} />
     </div>
   );
 }
@@ -166,12 +206,12 @@ function Now({
 }: PlayerFaceProps & { segment: PlayedSegment; line: PackLine }) {
   const say = useSay();
   const elapsed = own ?? head.elapsed;
-  const cue =
-    segment.kind === 'next-exercise' || segment.kind === 'get-ready'
-      ? [line.needs && say('player.needs', { needs: line.needs }), line.words]
-          .filter(Boolean)
-          .join(' ')
-      : cueWords(cueAt(segment, elapsed, line.dose.breath, line.cues), say);
+  const isSettingUp = segment.kind === 'next-exercise' || segment.kind === 'get-ready';
+  const cue = isSettingUp
+    ? [line.needs && say('player.needs', { needs: line.needs }), line.words]
+        .filter(Boolean)
+        .join(' ')
+    : cueWords(cueAt(segment, elapsed, line.dose.breath, line.cues), say);
   const way = wayWord(segment, line, say);
   const waits = segment.work === null && segment.kind !== 'move' && segment.kind !== 'release';
   return (
@@ -197,9 +237,7 @@ function Now({
         <p className="sr-only" role="status" aria-live="assertive">
           {segmentSpoken(segment, line, say)}
         </p>
-        <p className="min-h-[1.5em]" dir="auto">
-          {cue}
-        </p>
+        {/* What is pressed stands above what is read: a long set-up never hides it. */}
         {mode === 'running' && (own !== null || waits) && (
           <BeginButton onClick={onTap}>
             {say(own !== null && !waits ? 'player.tapDone' : 'player.ready')}
@@ -211,9 +249,17 @@ function Now({
           !isBeforeSet(segment) && (
             <BeginButton onClick={onLess}>{say('player.lastGood')}</BeginButton>
           )}
+        {isSettingUp && <SetUp line={line} />}
+        <p className="min-h-[1.5em]" dir="auto">
+          {cue}
+        </p>
         <details>
           <summary className="min-h-11 py-2 text-action">{say('player.how')}</summary>
-          <Steps line={line} />
+          <div className="grid gap-2">
+            <SetUp line={line} />
+            <Steps line={line} />
+            <Felt line={line} />
+          </div>
         </details>
       </div>
     </div>

@@ -57,6 +57,13 @@ describe('what the player says', () => {
     expect(words(lineOf('5min', 'lain'))).toContain('Stay there');
   });
 
+  it('says the measured set-up while getting ready, and at no other time', () => {
+    const line = { ...lineOf('2x10s'), setUp: ['Pad 4.5 cm thick'] };
+    const spoken = played(line).map((segment) => segmentSpoken(segment, line, say));
+    expect(spoken[0]).toBe('Get ready, 3 seconds. Pad 4.5 cm thick');
+    expect(spoken.slice(1).join()).not.toContain('Pad');
+  });
+
   it('names the barrier, the side and the change of side', () => {
     expect(words(lineOf('30s at 3 barriers'))).toEqual(
       expect.arrayContaining(['Hold, pull 1', 'Hold, pull 2', 'Hold, pull 3']),

@@ -50,7 +50,12 @@ export function segmentSpoken(segment: PlayedSegment, line: PackLine, say: Say):
   const inFull = segment.kind === 'change-side' || segment.kind === 'get-ready';
   const way = (inFull && sideWords(segment, line)) || wayWord(segment, line, say);
   const seconds = say('player.seconds', { seconds: Math.round(segment.seconds) });
-  return [segmentWord(segment, line, say), way, seconds].filter((part) => part !== '').join(', ');
+  // The set-up is said while there is time for it.
+  const setUp = segment.kind === 'get-ready' ? (line.setUp ?? []) : [];
+  return [
+    [segmentWord(segment, line, say), way, seconds].filter((part) => part !== '').join(', '),
+    ...setUp,
+  ].join('. ');
 }
 
 export function cueWords(cue: PlayerCue | null, say: Say): string {

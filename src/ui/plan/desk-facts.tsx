@@ -8,6 +8,7 @@ import type { BandCurve } from '@/core/load';
 import type { HomeBody } from '@/core/records';
 import type { PrecautionId } from '@/core/screen';
 import type { WakingHours, Zone } from '@/core/schedule';
+import type { SetUpFacts } from '@/core/set-up';
 import type { ExerciseId, PatientId } from '@/core/units';
 
 /** What is measured of a push, newtons. */
@@ -27,6 +28,8 @@ export type DeskFacts = {
   readonly home: HomeBody | null;
   readonly maxima: readonly MeasuredMaximum[];
   readonly bands: readonly BandCurve[];
+  /** What of a set-up was measured. */
+  readonly setUp: SetUpFacts;
 };
 
 const Facts = createContext<DeskFacts | null>(null);

@@ -139,7 +139,7 @@ export function draftOf(desk: Desk, patientId: PatientId, basedOn: number) {
     reviewOn: desk.reviewOn === '' ? null : desk.reviewOn,
     rounds: desk.rounds,
     reason: desk.reason,
-    lines: desk.lines.map(({ lineage, exerciseId, dose, school, session, overrides }) => ({
+    lines: desk.lines.map(({ lineage, exerciseId, dose, school, session, overrides, setUp }) => ({
       lineage,
       exerciseId,
       dose,
@@ -147,6 +147,7 @@ export function draftOf(desk: Desk, patientId: PatientId, basedOn: number) {
       session,
       // A reason that was never written is no reason; the flag stays open.
       overrides: overrides.filter(({ reason }) => reason.trim() !== ''),
+      setUp: setUp ?? [],
     })),
   };
 }

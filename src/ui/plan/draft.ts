@@ -26,6 +26,7 @@ export function newLine(uid: string, exerciseId: ExerciseId, dose: string): Desk
     school: null,
     session: null,
     overrides: [],
+    setUp: [],
   };
 }
 

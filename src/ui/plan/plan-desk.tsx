@@ -23,6 +23,7 @@ import { doseOf } from '@/core/progression';
 import { formatDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId, Screened } from '@/core/screen';
+import type { SetUpFacts } from '@/core/set-up';
 import { type Frozen, type LocalDate, sumRanges, type PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
@@ -67,6 +68,7 @@ export type PlanDeskProps = {
   readonly precautions: readonly PrecautionId[];
   readonly findings: readonly (FindingShown & ConfirmedFinding)[];
   readonly facts: FindingFacts;
+  readonly setUp: SetUpFacts;
   readonly home: HomeBody | null;
   readonly homeId: string | null;
   readonly dayPlan: Readonly<Record<string, number>>;
@@ -105,6 +107,7 @@ export function PlanDesk(props: PlanDeskProps) {
       zone: props.zone,
       home: props.home,
       bands: props.bands,
+      setUp: props.setUp,
       maxima: props.facts.measures.flatMap(({ kind, side, value }) =>
         kind.startsWith('strength-') && value !== null ? [{ kind, side, newtons: value }] : [],
       ),
@@ -117,6 +120,7 @@ export function PlanDesk(props: PlanDeskProps) {
       props.zone,
       props.home,
       props.bands,
+      props.setUp,
       props.facts,
     ],
   );
@@ -393,6 +397,7 @@ function comparedDesk(
       name: line.exercise.name,
       dose: line.dose,
       session: line.session ?? null,
+      setUp: lines.find(({ uid }) => uid === line.lineage)?.setUp,
     })),
   };
 }

@@ -19,7 +19,7 @@ import type { DeskFacts } from './desk-facts';
 import { circumstancesOf, nameOf } from './desk-facts';
 import type { Desk } from './desk-state';
 import { plannedLines, readLine } from './draft';
-import { lineFlags } from './row/line-reckoning';
+import { lineFlags, lineOffers } from './row/line-reckoning';
 
 /** Weeks the calendar shows, and those the outlook names. */
 const WEEKS = 6;
@@ -59,7 +59,7 @@ export function useReckoning(
 ) {
   const { blocked, screened, findings, minutesADay, dragged } = given;
   const settled = useSettled(desk);
-  const { catalogue, waking, zone, home, precautions } = facts;
+  const { catalogue, waking, zone, home, precautions, setUp } = facts;
   const frame = useMemo(
     () => ({
       from: parseLocalDate(settled.effectiveFrom) ?? earliest,
@@ -104,6 +104,7 @@ export function useReckoning(
           planned: by.get(line.uid) ?? null,
           missing: read.ok ? read.missing : [],
           assumed: read.ok ? read.assumed : [],
+          offers: lineOffers(line, { catalogue, setUp }),
           flags,
           openFlags: open,
         };
@@ -122,6 +123,7 @@ export function useReckoning(
     settled.lines,
     planned,
     catalogue,
+    setUp,
     precautions,
     blocked,
     screened,

@@ -6,6 +6,7 @@ import { v4 as uuid } from 'uuid';
 import type { Catalogue } from '@/catalogue';
 import type { SchoolId } from '@/core/exercise';
 import { NO_SETTINGS, SCHOOLS, attachSchool } from '@/core/progression';
+import { withOffers } from '@/core/set-up';
 import type { Desk, DeskAction } from './desk-state';
 import { type DeskLine, readLine } from './draft';
 import type { RowMoves } from './row/desk-row';
@@ -85,6 +86,16 @@ export function useRowMoves(
       onCompare: (uid) => openDialog({ kind: 'compare', uid }),
       onLoads: (uid) => openDialog({ kind: 'loads', uid }),
       onSession: (uid, session) => change(uid, { session }),
+      onTakeSetUp: (uid, offers) => {
+        const line = lineOf(uid);
+        if (!line || offers.length === 0) return;
+        const setUp = withOffers(line.setUp ?? [], offers);
+        put(uid, { lines: [{ ...line, setUp }], say: 'It goes home with the exercise.' });
+      },
+      onRemoveSetUp: (uid, setUp) => {
+        const taken = lineOf(uid)?.setUp ?? [];
+        change(uid, { setUp: taken.filter((one) => one !== setUp) });
+      },
       onReason: (uid, overrides) => step({ type: 'note', uid, overrides }),
     };
   }, [step, search, openDialog]);

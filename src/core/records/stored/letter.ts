@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { OutcomeLetter } from '../../review';
-import { dateText } from '../programme';
+import { dateText } from '../words';
 
 const texts = z.array(z.string());
 

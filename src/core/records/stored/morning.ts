@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { DayAdherence } from '../../adherence';
 import { ALERT_KINDS, LEVELS, type MorningRow, STEPS } from '../../triage';
-import { dateText } from '../programme';
+import { dateText } from '../words';
 
 const unplayed = { date: dateText, extraSeconds: z.number() };
 

@@ -9,6 +9,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Alt ↑  Alt ↓', 'Move the line'],
   ['Alt D', 'Duplicate the line'],
   ['Alt C', 'Compare the schools for the line'],
+  ['Alt M', 'In a dose: send the measured set-up home with it'],
   ['Alt Delete', 'Remove the line'],
   ['Alt A', 'Add all accepted suggestions'],
   ['Alt F', 'Write every missing part of every line'],

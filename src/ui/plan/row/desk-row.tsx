@@ -5,14 +5,17 @@ import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, Copy, GripVertical, X } from 'lucide-react';
 import { type KeyboardEvent, memo } from 'react';
 import { HOLD_LADDERS, SCHOOLS, schoolsFor } from '@/core/progression';
+import type { SetUp } from '@/core/records';
 import { SESSION_NAMES, type SessionName } from '@/core/schedule';
+import type { SetUpOffer } from '@/core/set-up';
 import type { SchoolId } from '@/core/exercise';
 import { nameOf, useDeskFacts } from '../desk-facts';
 import { type DeskLine, readLine } from '../draft';
 import { DoseField } from './dose-field';
 import { LineFlags } from './line-flags';
 import { LineNotes } from './line-notes';
-import { lineFlags } from './line-reckoning';
+import { lineFlags, lineOffers } from './line-reckoning';
+import { LineSetUp } from './line-set-up';
 
 const ICON_BUTTON =
   'inline-flex size-7 items-center justify-center rounded border border-transparent text-soft hover:border-hair hover:text-ink disabled:opacity-40';
@@ -36,6 +39,8 @@ export type RowMoves = {
   readonly onCompare: (uid: string) => void;
   readonly onLoads: (uid: string) => void;
   readonly onSession: (uid: string, session: SessionName | null) => void;
+  readonly onTakeSetUp: (uid: string, offers: readonly SetUpOffer[]) => void;
+  readonly onRemoveSetUp: (uid: string, setUp: SetUp) => void;
   readonly onReason: (uid: string, overrides: DeskLine['overrides']) => void;
 };
 
@@ -57,6 +62,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
   const name = nameOf(catalogue, line.exerciseId);
   const read = readLine(line, catalogue);
   const { flags } = lineFlags(line, facts);
+  const offers = lineOffers(line, facts);
   const lacks = read.ok && read.missing.length + read.assumed.length > 0;
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
@@ -68,6 +74,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
     else if (altKey && (key === 'Backspace' || key === 'Delete')) moves.onRemove(uid);
     else if (altKey && event.code === 'KeyD') moves.onDuplicate(uid);
     else if (altKey && event.code === 'KeyC') moves.onCompare(uid);
+    else if (altKey && event.code === 'KeyM') moves.onTakeSetUp(uid, offers);
     else return;
     event.preventDefault();
   }
@@ -222,6 +229,13 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
           )}
         </div>
         {read.ok && <LineNotes read={read} onShorter={(dose) => moves.onRewrite(uid, dose)} />}
+        <LineSetUp
+          name={name}
+          taken={line.setUp ?? []}
+          offers={offers}
+          onTake={(taken) => moves.onTakeSetUp(uid, taken)}
+          onRemove={(setUp) => moves.onRemoveSetUp(uid, setUp)}
+        />
         <LineFlags
           line={line}
           flags={flags}

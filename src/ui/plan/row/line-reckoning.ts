@@ -1,5 +1,6 @@
 import { lineFlags as flagsOf } from '@/core/exercise';
 import type { Flag } from '@/core/screen';
+import { type SetUpOffer, measuredSetUp, setUpOffers } from '@/core/set-up';
 import type { DeskFacts } from '../desk-facts';
 import { type DeskLine, readLine } from '../draft';
 
@@ -19,4 +20,15 @@ export function reasonFor({ overrides }: DeskLine, { precaution, trait }: Flag):
     overrides.find((one) => one.precaution === precaution && one.trait === trait)?.reason.trim() ??
     ''
   );
+}
+
+/** What the measures offer to a line's set-up. */
+export function lineOffers(
+  line: DeskLine,
+  { catalogue, setUp }: Pick<DeskFacts, 'catalogue' | 'setUp'>,
+): readonly SetUpOffer[] {
+  const read = readLine(line, catalogue);
+  const exercise = catalogue.byId(line.exerciseId);
+  if (!exercise) return [];
+  return setUpOffers(line.setUp ?? [], measuredSetUp(exercise, read.ok ? read.dose : null, setUp));
 }

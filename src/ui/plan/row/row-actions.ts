@@ -37,6 +37,7 @@ export function takeSchool(
         school,
         session: line.session,
         overrides: line.overrides,
+        setUp: line.setUp,
       })),
     ],
     say:

@@ -1,0 +1,1 @@
+ALTER TABLE `programme_line` ADD `set_up` text DEFAULT '[]' NOT NULL;
