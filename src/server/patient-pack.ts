@@ -3,7 +3,6 @@ import {
   ENGLISH,
   type Language,
   patientWords,
-  sayPhrase,
   sayPhrases,
   sayToPatient,
   stopSigns,
@@ -25,7 +24,6 @@ import {
   shareOfDay,
 } from '@/core/exchange';
 import { howMany } from '@/core/progression';
-import { readSetUp } from '@/core/set-up';
 import { type LocalDate, addDays } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
@@ -35,6 +33,7 @@ import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
 import { layoutOf, momentsOf } from './patient/day-moments';
 import { packPicture } from './patient/figure-file';
+import { setUpWords } from './patient/set-up-words';
 import { slotText } from './patient/slot-text';
 import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
 import { factsOf, todayOf } from './programme-facts';
@@ -111,11 +110,6 @@ export function needsOf({ props }: SentLine['exercise'], language = ENGLISH): st
   const either = (first: string, second: string) =>
     sayToPatient(language, 'player.or', { first, second });
   return props.map(({ prop, orElse }) => [prop, ...orElse].map(said).reduce(either)).join(', ');
-}
-
-/** What of a line's set-up was measured for this patient, in their words. */
-export function setUpWords({ setUp }: Pick<SentLine, 'setUp'>, language = ENGLISH): string[] {
-  return setUp.map(({ fact }) => sayPhrase(readSetUp(fact), 'patient', language));
 }
 
 /** The patient's own reminders stand before the exercise's. */

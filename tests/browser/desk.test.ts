@@ -134,7 +134,7 @@ it('sends the measured set-up home with its exercise, by one key, and says when 
     });
   await gap(47);
   await prescribe(stage.practitioner, patientId, [
-    { exerciseId: 'wall-press', dose: '3x30s gap 60s rpe 4' },
+    { exerciseId: 'wall-press', dose: '3x30s gap 60s rpe 4 1/day daily until 14 days' },
   ]);
   const page = await stage.open(`/patients/${patientId}/plan`);
   await says(page, 'Measured: Pad 4.5 cm thick, between your head and the wall');

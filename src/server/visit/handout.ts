@@ -9,7 +9,8 @@ import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import { type LocalDate, formatRange } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
-import { dateText, needsOf, setUpWords } from '../patient-pack';
+import { dateText, needsOf } from '../patient-pack';
+import { setUpWords } from '../patient/set-up-words';
 import { todayOf, wakingOf } from '../programme-facts';
 import { newestVersion, ownCues } from './teaching';
 

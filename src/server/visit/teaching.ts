@@ -28,7 +28,7 @@ import {
 } from '@/db';
 import { type SignedIn, roleSuffices } from '../access';
 import { catalogueFor } from '../desk/exercises';
-import { setUpWords } from '../patient-pack';
+import { setUpWords } from '../patient/set-up-words';
 import { patientFor } from '../people';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
