@@ -66,7 +66,12 @@ describe('named directions', () => {
   };
 
   it('stand in the usual dose, and are all drawn', () => {
-    expect(named.map(({ id }) => id)).toEqual(['six-way-hold', 'four-way-ball', 'glide-press']);
+    expect(named.map(({ id }) => id)).toEqual([
+      'six-way-hold',
+      'four-way-ball',
+      'glide-press',
+      'resisted-range',
+    ]);
     for (const { id, directions, usualDose } of named) {
       expect([id, usualDose]).toEqual([
         id,
@@ -75,6 +80,40 @@ describe('named directions', () => {
       const stages = figureOf(id)?.stages?.at.map(({ to }) => to);
       expect([id, stages]).toEqual([id, directions]);
     }
+  });
+
+  it('move through the direction that is under way, also where the dose names a side', () => {
+    const figure = figureOf('resisted-range');
+    if (!figure) throw new Error('no figure');
+    const last = figure.poses.length - 1;
+    const seen = (line: string, names: Parameters<typeof momentOf>[4]) => {
+      const dose = parseDose(line);
+      if (!dose.ok) throw new Error(dose.say);
+      const played = resolve(
+        sessionTimeline([{ dose: dose.value, mode: 'moved', position: 'sitting' }]),
+        'least',
+      );
+      return played
+        .filter(({ kind }) => kind === 'move')
+        .map((one) =>
+          [0, 1.5, 3].map((elapsed) => {
+            const { along, side } = momentOf(figure, one, elapsed, false, names);
+            return `${side} ${Math.round(along * last * 100) / 100}`;
+          }),
+        );
+    };
+    expect(seen('x1 move 3s in front/back/left/right', ['front', 'back', 'left', 'right'])).toEqual(
+      [
+        ['right 2', 'right 3', 'right 2'],
+        ['right 4', 'right 5', 'right 4'],
+        ['left 0', 'left 1', 'left 0'],
+        ['right 0', 'right 1', 'right 0'],
+      ],
+    );
+    expect(seen('x1 move 3s each side', [])).toEqual([
+      ['left 0', 'left 1', 'left 0'],
+      ['right 0', 'right 1', 'right 0'],
+    ]);
   });
 
   it('show the place of the name, in whatever order a dose names them', () => {

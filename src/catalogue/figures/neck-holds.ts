@@ -263,10 +263,25 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
   'resisted-range': figure({
     view: 'front',
     crop: 'upper',
+    stages: {
+      by: 'direction',
+      at: [
+        { from: 2, pose: 3, to: 'front' },
+        { from: 4, pose: 5, to: 'back' },
+        { from: 0, pose: 1, side: 'left', to: 'left' },
+        { from: 0, pose: 1, side: 'right', to: 'right' },
+      ],
+    },
     poses: {
       'Head tipped away, palm on the side': changed(SIT, { head: { side: -24 }, arms: onSide }),
-      'Slowly through the middle against the palm': changed(SIT, { arms: onSide }),
-      'On to the other side': changed(SIT, { head: { side: 24 }, arms: onSide }),
+      'Slowly through the middle against the palm, and on': changed(SIT, {
+        head: { side: 24 },
+        arms: onSide,
+      }),
+      'Head up, palm on the forehead': changed(SIT, { head: { nod: -10 }, arms: onForehead }),
+      'Slowly bowed against the palm': changed(SIT, { head: { nod: 22 }, arms: onForehead }),
+      'Head bowed, hands behind it': changed(SIT, { head: { nod: 22 }, arms: behindHead }),
+      'Slowly raised against the hands': changed(SIT, { head: { nod: -6 }, arms: behindHead }),
     },
     props: [CHAIR],
     works: [right('side of neck')],

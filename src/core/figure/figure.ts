@@ -72,6 +72,8 @@ export type DrawnFault = { readonly name: string; readonly pose: Pose };
 /** A pose shown at one of several places, and on which side. */
 export type Stage = {
   readonly pose: number;
+  /** Where a movement to that pose begins; a place that is only held has none. */
+  readonly from?: number;
   readonly side?: 'right' | 'left';
   /** The direction it shows: a dose that names some finds its places by it. */
   readonly to?: DirectionName;

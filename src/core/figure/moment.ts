@@ -33,19 +33,31 @@ export function momentOf(
 ): Moment {
   const stage = stageOf(figure, segment, names);
   const side = stage?.side ?? segment.side ?? 'right';
-  const end = stage ? stage.pose / Math.max(1, figure.poses.length - 1) : 1;
+  const along = (pose: number) => pose / Math.max(1, figure.poses.length - 1);
+  const end = stage ? along(stage.pose) : 1;
+  const begin = stage?.from === undefined ? null : along(stage.from);
   const share = segment.seconds > 0 ? elapsed / segment.seconds : 1;
-  return { side, along: alongOf(figure, segment, share, { end, staged: stage !== null, still }) };
+  return {
+    side,
+    along: alongOf(figure, segment, share, { begin, end, staged: stage !== null, still }),
+  };
 }
 
-type Way = { readonly end: number; readonly staged: boolean; readonly still: boolean };
+type Way = {
+  /** Where a stage that is gone through begins; null for one that is a place. */
+  readonly begin: number | null;
+  readonly end: number;
+  readonly staged: boolean;
+  readonly still: boolean;
+};
 
 function alongOf(
   figure: Figure,
   { kind, endsRep }: Pick<PlayedSegment, 'kind' | 'endsRep'>,
   share: number,
-  { end, staged, still }: Way,
+  { begin, end, staged, still }: Way,
 ): number {
+  if (begin !== null) return begin + (end - begin) * wayThrough(kind, endsRep, share, still);
   switch (kind) {
     case 'hold':
       return end;
@@ -69,6 +81,34 @@ function alongOf(
   }
 }
 
+/** How far a stage that is gone through is from its beginning, 0–1. */
+function wayThrough(
+  kind: PlayedSegment['kind'],
+  endsRep: boolean,
+  share: number,
+  still: boolean,
+): number {
+  switch (kind) {
+    case 'hold':
+      return 1;
+    case 'move':
+      if (endsRep && still) return share < 0.5 ? 1 : 0;
+      if (endsRep) return ease(share < 0.5 ? share * 2 : 2 - share * 2);
+      return still ? 1 : ease(share);
+    case 'release':
+      return still ? 0 : ease(1 - share);
+    case 'get-ready':
+    case 'gap':
+    case 'rest':
+    case 'change-side':
+    case 'next-direction':
+    case 'next-angle':
+    case 'change-position':
+    case 'next-exercise':
+      return 0;
+  }
+}
+
 function thereAndBack(figure: Figure, share: number, still: boolean): number {
   const last = roundEnd(figure);
   if (still) return share < 0.5 ? last / 2 : 0;
@@ -78,13 +118,23 @@ function thereAndBack(figure: Figure, share: number, still: boolean): number {
 
 function stageOf(
   { stages }: Figure,
-  { direction, station, barrier }: Pick<PlayedSegment, 'direction' | 'station' | 'barrier'>,
+  {
+    side,
+    direction,
+    station,
+    barrier,
+  }: Pick<PlayedSegment, 'side' | 'direction' | 'station' | 'barrier'>,
   names: readonly DirectionName[],
 ) {
   if (!stages) return null;
   const name = names[direction - 1];
   const named = stages.by === 'direction' && name ? stages.at.find(({ to }) => to === name) : null;
   if (named) return named;
+  // A dose on one side, of an exercise that also goes forward and back.
+  if (stages.by === 'direction' && names.length === 0 && side) {
+    const sided = stages.at.find(({ to }) => to === side);
+    if (sided) return sided;
+  }
   const nth = { direction, station, barrier }[stages.by];
   return stages.at[Math.max(0, nth - 1) % stages.at.length] ?? stages.at[0];
 }
