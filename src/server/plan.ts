@@ -7,6 +7,7 @@ import { bandsOf } from './desk/bands';
 import { keptDraft, othersWriting } from './desk/drafts';
 import { ownExercises } from './desk/exercises';
 import { templateList } from './desk/templates';
+import { triageLimitsOf } from './follow/marks';
 import { todayOf, wakingOf } from './programme-facts';
 import { setUpFacts } from './visit/set-up';
 import { earliestStart } from './save-programme';
@@ -86,6 +87,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     kept,
     others,
     members,
+    limits,
   ] = await Promise.all([
     findingList(patient),
     latestMeasures(patient),
@@ -99,12 +101,14 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     roleSuffices(member.role, 'practitioner') ? keptDraft(member, patient.id) : null,
     othersWriting(member, patient.id),
     membersOf(clinicId),
+    triageLimitsOf(clinicId),
   ]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
   return {
     ...plan,
     today: todayOf(patient),
     findings: findings.confirmed,
+    goodSessions: limits.goodSessions,
     setUp: setUpFacts(measures, findings.confirmed),
     facts: {
       measures,

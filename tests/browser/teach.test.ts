@@ -156,6 +156,31 @@ it('counts aloud with the real rests while the figure moves', async () => {
   expect(page.problems).toEqual([]);
 });
 
+it('counts aloud with its directions by name, and its sides in full', async () => {
+  const patientId = await consenting();
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'four-way-ball', dose: '1x2s in left/front gap 2s' },
+    { exerciseId: 'side-neck-stretch', dose: '5s right' },
+  ]);
+  const page = await stage.open(`/patients/${patientId}/teach`);
+  const said = (words: string) =>
+    page.waitForFunction(
+      (words) =>
+        document
+          .querySelector('section[aria-label^="Count"] [role=status]')
+          ?.textContent?.includes(words),
+      { polling: 50 },
+      words,
+    );
+  await press(page, 'Count it');
+  await said('Hold, to the left');
+  await said('Next direction, forwards');
+  await page.$$eval('nav[aria-label=Exercises] button', (all) => all[1]?.click());
+  await press(page, 'Count it');
+  await said('Hold, right');
+  await page.close();
+});
+
 it('says that there is nothing to teach or print yet', async () => {
   const patientId = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/teach`);

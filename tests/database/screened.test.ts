@@ -1,3 +1,4 @@
+import type { SessionEventBody } from '@/core/adherence';
 import { randomUUID } from 'node:crypto';
 import { addDays } from '@/core/units';
 import {
@@ -89,29 +90,43 @@ describe('sending stops', () => {
     expect(await numberOfVersions(id)).toBe(1);
   });
 
-  it('after a sign to stop, whoever has taken the alert, until the patient is screened again', async () => {
-    const id = await makePatient(stage.practitioner);
-    await saveScreening(stage.practitioner, screening(id, []));
-    await send(id);
-    await takeIn(await device(stage.practitioner, id), {
-      sentAt: Date.now(),
-      events: [
-        {
-          id: randomUUID(),
-          sessionId: randomUUID(),
-          sessionKey: 'session-1',
-          programmeId: randomUUID(),
-          version: 1,
-          deviceAt: Date.now(),
-          offsetMs: 0,
-          body: { type: 'stopped', because: 'symptom' },
-        },
-      ],
-    });
-    await refuses(id, /sign to stop or an injury/, 1);
-    await saveScreening(stage.practitioner, screening(id, []));
-    await send(id, 1);
-  });
+  it.each<[string, SessionEventBody]>([
+    ['a sign to stop', { type: 'stopped', because: 'symptom' }],
+    [
+      'a fall that the patient tells of',
+      {
+        type: 'report',
+        lineage: null,
+        report: { complaint: 'fall or blow', severity: 0, compared: 'new', furthest: null },
+        advice: 'stop and call',
+      },
+    ],
+  ])(
+    'after %s, whoever has taken the alert, until the patient is screened again',
+    async (_, body) => {
+      const id = await makePatient(stage.practitioner);
+      await saveScreening(stage.practitioner, screening(id, []));
+      await send(id);
+      await takeIn(await device(stage.practitioner, id), {
+        sentAt: Date.now(),
+        events: [
+          {
+            id: randomUUID(),
+            sessionId: randomUUID(),
+            sessionKey: 'session-1',
+            programmeId: randomUUID(),
+            version: 1,
+            deviceAt: Date.now(),
+            offsetMs: 0,
+            body,
+          },
+        ],
+      });
+      await refuses(id, /sign to stop or an injury/, 1);
+      await saveScreening(stage.practitioner, screening(id, []));
+      await send(id, 1);
+    },
+  );
 
   it('after an injury written into the file', async () => {
     const id = await makePatient(stage.practitioner);

@@ -1,16 +1,10 @@
-import { type Dose, formatDose } from '../dose';
+import { type Dose, formatDose, holdOf, repsOfSet, setsOf } from '../dose';
 import type { Exercise } from '../exercise';
-import { SCHOOLS, doseOf } from '../progression';
-import type { WakingHours } from '../schedule';
-import {
-  type LocalDate,
-  type Range,
-  type Seconds,
-  addDays,
-  daysBetween,
-  sumRanges,
-} from '../units';
+import { GOOD_SESSIONS, type SessionLog, nextStep } from '../progression';
+import { type WakingHours, isDueOn, timesPerDay } from '../schedule';
+import type { PrecautionId } from '../screen';
 import { sessionTimeline, workOf } from '../timeline';
+import { type LocalDate, type Range, type Seconds, addDays, sumRanges } from '../units';
 import { dayTimer } from './day-time';
 import { type PlannedLine, type ProgrammeFrame, plannedLine } from './planned-line';
 
@@ -32,60 +26,89 @@ export type WeekAhead = {
   readonly repsAWeek: Range;
 };
 
-/** The step above in the same family; null on the last. */
+/** The step above in the same stairs; null on the last. */
 export type NextRung = (exercise: Exercise) => Exercise | null;
 
+/** What the rules of growth go by beside the line itself. */
+export type AheadRules = {
+  readonly nextRung: NextRung;
+  readonly waking: WakingHours;
+  /** Good sessions in a row before anything grows; three unless the clinic says otherwise. */
+  readonly goodSessions?: number;
+  readonly precautions?: readonly PrecautionId[];
+  /** Weights at home; empty where any can be set. */
+  readonly owned?: readonly number[];
+};
+
 /**
- * One line after so many days of unbroken success by its school's rule, counted from the day this
- * version begins, or from the line's own first day where that comes later. A line without a school
- * stays as it is. Nothing here changes a programme: it shows what was promised before it is sent.
+ * One line after so many days, if every due session is good and every step is taken at once: by the
+ * very rule that proposes steps from real sessions (`nextStep`), so that it promises no other pace. It
+ * counts from the day this version begins, or from the line's own first day where that comes later. A
+ * line without a school stays as it is. Nothing here changes a programme.
  */
 export function lineAhead(
   line: PlannedLine,
   from: LocalDate,
   days: number,
-  nextRung: NextRung,
-  owned: readonly number[] = [],
+  rules: AheadRules,
 ): LineAhead {
-  const dayOfFrom = daysBetween(line.anchor, from) + 1;
-  const firstDay = Math.max(dayOfFrom, line.dose.fromDay ?? 1);
-  const begun = days - (firstDay - dayOfFrom);
+  const { nextRung, waking, goodSessions = GOOD_SESSIONS, precautions = [], owned = [] } = rules;
   let { exercise, dose } = line;
   const steps: string[] = [];
-  if (line.school === null || begun <= 0) return { line, exercise, dose, steps };
-  const { id, settings } = line.school;
-  const school = SCHOOLS[id];
-  const until = line.dose.until?.kind === 'day' ? line.dose.until.day : Infinity;
-  const successes = Math.floor(
-    Math.max(0, Math.min(begun - 1, until - firstDay)) / school.stepDays,
-  );
-  for (let success = 0; success < successes; success += 1) {
-    const growth = school.grow(dose, settings, owned);
-    if (growth.kind === 'stays') break;
-    if (growth.kind === 'dose') {
-      dose = growth.dose;
-      steps.push(
-        `${formatDose({ head: dose.head, ...(dose.hold && { hold: dose.hold }), ...(dose.load && { load: dose.load }) })}: ${growth.why}`,
-      );
-      continue;
-    }
-    const above = nextRung(exercise);
-    if (above === null) break;
-    exercise = above;
-    dose = onNextRung(dose, above, line);
-    steps.push(`${above.name}: ${growth.why}`);
+  let logs: SessionLog[] = [];
+  if (line.school === null) return { line, exercise, dose, steps };
+  for (let day = 0; day < days; day += 1) {
+    const date = addDays(from, day);
+    if (!isDueOn({ ...line, dose }, date)) continue;
+    const times = timesPerDay(dose.times, waking).least;
+    logs.push(...Array.from({ length: times }, () => goodLog(dose, date)));
+    if (logs.length < goodSessions) continue;
+    const step = nextStep({
+      exercise,
+      dose,
+      school: line.school,
+      logs: logs.slice(-goodSessions),
+      goodSessions,
+      precautions,
+      above: nextRung(exercise),
+      below: null,
+      owned,
+      faults: 0,
+      // Movements that are repeated go on only where symptoms draw in.
+      limb: line.school.id === 'repeated' ? 'drawing in' : null,
+    });
+    // Nothing else will come of as many good sessions again.
+    if (step.dose === null) break;
+    steps.push(`${step.exercise?.name ?? formatDose(shownOf(step.dose))}: ${step.why}`);
+    exercise = step.exercise ?? exercise;
+    dose = step.dose;
+    logs = [];
   }
   return { line, exercise, dose, steps };
 }
 
-/** The next exercise's own dose under the same school, on the same days until the same end. */
-function onNextRung(dose: Dose, above: Exercise, line: PlannedLine): Dose {
-  const own = line.school ? above.doses[line.school.id] : undefined;
-  const fresh = doseOf(own ?? above.usualDose);
+/** What a step changes of a dose, as it is shown. */
+const shownOf = ({ head, hold, load }: Dose): Dose => ({
+  head,
+  ...(hold && { hold }),
+  ...(load && { load }),
+});
+
+/** A session as good as it can be: all of it, nothing felt, settled by the next morning. */
+function goodLog(dose: Dose, date: LocalDate): SessionLog {
+  const sets = Array.from({ length: setsOf(dose.head).most }, (_, set) =>
+    repsOfSet(dose.head, set),
+  );
   return {
-    ...fresh,
-    ...(dose.fromDay !== undefined && { fromDay: dose.fromDay }),
-    ...(dose.until !== undefined && { until: dose.until }),
+    date,
+    share: 1,
+    sets: sets.map(({ most }) => most),
+    hold: holdOf(dose)?.most ?? null,
+    effort: null,
+    pain: 0,
+    nextMorning: 'settled',
+    skipped: null,
+    stopped: 'no',
   };
 }
 
@@ -93,24 +116,21 @@ function onNextRung(dose: Dose, above: Exercise, line: PlannedLine): Dose {
  * What the programme takes in some weeks, assuming that every step succeeds.
  *
  * @param weeks 1 is the programme's first week
- * @param owned weights at home; empty where any weight can be set
  */
 export function lookAhead(
   lines: readonly PlannedLine[],
   frame: ProgrammeFrame,
-  waking: WakingHours,
   weeks: readonly number[],
-  nextRung: NextRung,
-  owned: readonly number[] = [],
+  rules: AheadRules,
 ): WeekAhead[] {
   return weeks.map((week) => {
     const first = addDays(frame.from, (week - 1) * 7);
-    const then = lines.map((line) => lineAhead(line, frame.from, week * 7, nextRung, owned));
+    const then = lines.map((line) => lineAhead(line, frame.from, week * 7, rules));
     const planned = then.map(({ line, exercise, dose }) =>
       plannedLine(line.lineage, exercise, dose, line.anchor, line.school, line.session ?? null),
     );
     // The review is when success is judged: what lasts until it goes on in this outlook.
-    const timer = dayTimer({ ...frame, review: null }, waking);
+    const timer = dayTimer({ ...frame, review: null }, rules.waking);
     const days = Array.from({ length: 7 }, (_, day) => timer(planned, addDays(first, day)));
     const fullest = days.reduce((a, b) => (b.total.most > a.total.most ? b : a));
     const due = new Map<string, number>();

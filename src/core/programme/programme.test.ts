@@ -155,24 +155,57 @@ describe('looking ahead', () => {
     const weeks = lookAhead(
       [line('prone-neck-hold', '3x30s gap 60s rpe 3-5 daily', 'lengthen')],
       frame,
-      waking,
       [2, 4, 6],
-      nextRung,
+      { nextRung, waking },
     );
-    expect(weeks.map(({ heldSecondsAWeek }) => heldSecondsAWeek.least)).toEqual([630, 1260, 630]);
-    // At sixty seconds the hold is at its longest; the next success takes the next step of the stairs.
-    expect(weeks[2]?.lines[0]).toMatchObject({
+    // By then the wall press of the next step is held for its sixty seconds.
+    expect(weeks.map(({ heldSecondsAWeek }) => heldSecondsAWeek.least)).toEqual([1260, 1260, 1260]);
+    expect(weeks[0]?.lines[0]).toMatchObject({
       exercise: { id: 'wall-press' },
-      steps: [expect.stringContaining('3x60s'), expect.stringContaining('Wall press')],
+      steps: [
+        expect.stringContaining('3x60s'),
+        expect.stringContaining('Wall press'),
+        expect.stringContaining('3x60s'),
+      ],
     });
   });
 
+  it('promises the pace that the rules take: a step after so many good sessions, no sooner', () => {
+    const taken = (
+      text: string,
+      days: number,
+      more: Partial<Parameters<typeof lineAhead>[3]> = {},
+      school: SchoolId = 'lengthen',
+      exercise = 'prone-neck-hold',
+    ) =>
+      lineAhead(line(exercise, text, school), from, days, { nextRung, waking, ...more }).steps
+        .length;
+    const daily = '3x30s gap 60s rpe 3-5 daily';
+    expect([1, 2, 3, 5, 6].map((days) => taken(daily, days))).toEqual([0, 0, 1, 1, 2]);
+    // Days between sessions count for nothing, several sessions of a day for several.
+    expect([4, 5].map((days) => taken(daily.replace('daily', 'every other day'), days))).toEqual([
+      0, 1,
+    ]);
+    expect([0, 1].map((days) => taken(`${daily.slice(0, -6)} 3/day daily`, days))).toEqual([0, 1]);
+    expect([4, 5].map((days) => taken(daily, days, { goodSessions: 5 }))).toEqual([0, 1]);
+    // What the rules never propose is never promised.
+    expect(taken(daily, 40, { precautions: ['pressure or heart'] })).toBe(0);
+    expect(
+      taken('10-6-max-max 10/15/20/adj kg rest 2min daily', 40, {}, 'adjustable', 'band-row'),
+    ).toBe(0);
+    expect(taken('x10 daily', 40, {}, 'repeated', 'press-up')).toBeGreaterThan(0);
+    expect(taken('3x30s daily until 2 days', 40)).toBe(0);
+  });
+
   it('leaves a line without a school, and one that has not begun, as they are', () => {
-    expect(lineAhead(line('tuck-lying', '10x10s'), from, 100, nextRung)).toMatchObject({
+    expect(lineAhead(line('tuck-lying', '10x10s'), from, 100, { nextRung, waking })).toMatchObject({
       steps: [],
     });
     expect(
-      lineAhead(line('tuck-lying', '10x10s from day 60', 'lengthen'), from, 40, nextRung),
+      lineAhead(line('tuck-lying', '10x10s from day 60', 'lengthen'), from, 40, {
+        nextRung,
+        waking,
+      }),
     ).toMatchObject({ steps: [] });
   });
 
@@ -184,7 +217,7 @@ describe('looking ahead', () => {
             id,
             settings: NO_SETTINGS,
           });
-          const then = lineAhead(planned, from, days, nextRung);
+          const then = lineAhead(planned, from, days, { nextRung, waking });
           expect(then.exercise.family).toBe(one.family);
           expect(then.exercise.rung).toBeGreaterThanOrEqual(one.rung);
           if (then.exercise === one) expect(SCHOOLS[id].beyond(then.dose)).toBeNull();

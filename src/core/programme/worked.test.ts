@@ -60,7 +60,7 @@ it('the weeks ahead and the calendar', () => {
   expect(
     cases.map(([lines, hours, rounds]) =>
       asLine(
-        lookAhead(lines, frame(rounds), hours, [1, 3, 6], nextRung).map(
+        lookAhead(lines, frame(rounds), [1, 3, 6], { nextRung, waking: hours }).map(
           ({ secondsADay, heldSecondsAWeek, repsAWeek }) => [
             secondsADay,
             heldSecondsAWeek,
@@ -68,7 +68,7 @@ it('the weeks ahead and the calendar', () => {
           ],
         ),
         lines.map((line) => {
-          const { dose, exercise, steps } = lineAhead(line, FIRST, 36, nextRung);
+          const { dose, exercise, steps } = lineAhead(line, FIRST, 36, { nextRung, waking: hours });
           return `${text({ dose, exercise })} ${steps.length} ${digest(steps)}`;
         }),
         programmeCalendar(lines, frame(rounds), hours, 'Europe/Lisbon' as Zone, 28)

@@ -35,8 +35,6 @@ export type School = {
   readonly phases: readonly Phase[];
   /** What one success changes, with the weights that are owned (none: any weight can be set). */
   readonly grow: (dose: Dose, settings: SchoolSettings, owned: readonly number[]) => Growth;
-  /** Days between two steps of success, when looking ahead. Common practice, no source. */
-  readonly stepDays: number;
   /** What its doses may never leave; null while within. */
   readonly beyond: (dose: Dose) => string | null;
 };
@@ -107,7 +105,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
         ? { kind: 'dose', dose: next, why: 'Held well: the next longer hold.' }
         : { kind: 'next rung', why: 'The longest hold is held: the next step.' };
     },
-    stepDays: 14,
     beyond: (dose) => (dose.head.kind === 'bouts' ? null : holdsOver(dose, MOST_HOLD)),
   },
   climb: {
@@ -119,7 +116,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     start: () => 'x10 gap 2s daily',
     phases: [],
     grow: () => ({ kind: 'next rung', why: 'Done properly: the next step of the stairs.' }),
-    stepDays: 14,
     beyond: () => null,
   },
   'volume-load': {
@@ -147,7 +143,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
         : dose.head.kind === 'sets' && dose.head.reps.most === 7
           ? growLoad(dose, 7, owned, 5)
           : { kind: 'stays', why: 'The learning phase lasts its two weeks.' },
-    stepDays: 14,
     beyond: (dose) =>
       dose.head.kind === 'sets' && dose.head.sets.most * dose.head.reps.most > 60
         ? 'More than 60 repetitions.'
@@ -163,7 +158,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
       `3x10 ${schemeText(ASCENDING_PERCENT, settings)} rest 2min every other day`,
     phases: [],
     grow: (dose, _, owned) => growLoad(dose, 12, owned),
-    stepDays: 14,
     beyond: () => null,
   },
   'descending-load': {
@@ -176,7 +170,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
       `3x10 ${schemeText(DESCENDING_PERCENT, settings)} rest 2min every other day`,
     phases: [],
     grow: (dose, _, owned) => growLoad(dose, 12, owned),
-    stepDays: 14,
     beyond: () => null,
   },
   adjustable: {
@@ -194,7 +187,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
       kind: 'stays',
       why: 'The repetitions of the fourth set decide the next load; the table says how much.',
     }),
-    stepDays: 2,
     beyond: () => null,
   },
   'descending-sets': {
@@ -215,7 +207,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
           }
         : { kind: 'next rung', why: 'Fifteen seconds held throughout: the next step.' };
     },
-    stepDays: 14,
     beyond: (dose) => holdsOver(dose, 15),
   },
   barriers: {
@@ -227,7 +218,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     start: () => '30s at 3 barriers daily',
     phases: [],
     grow: () => ({ kind: 'stays', why: 'The barriers move outward by themselves.' }),
-    stepDays: 14,
     beyond: (dose) => holdsOver(dose, 30),
   },
   angles: {
@@ -239,7 +229,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     start: () => '5x5s at 3 angles rest 60s 50% every other day',
     phases: [],
     grow: () => ({ kind: 'stays', why: 'Half of a maximum that grows: measure it again.' }),
-    stepDays: 14,
     beyond: (dose) => holdsOver(dose, 5),
   },
   'pain-relief': {
@@ -261,7 +250,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
           }
         : { kind: 'stays', why: 'Five minutes is as long as it gets.' };
     },
-    stepDays: 14,
     beyond: (dose) =>
       holdsOver(dose, RELIEF.most) ??
       (dose.effort?.kind === 'percent' && dose.effort.range.most > 80
@@ -280,7 +268,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
       kind: 'next rung',
       why: 'Symptoms drawn in and staying there: the next stage.',
     }),
-    stepDays: 14,
     beyond: () => null,
   },
 };

@@ -42,8 +42,10 @@ describe('what a patient is told who says something is wrong', () => {
     for (const baseline of [NO_BASELINE, TINGLING]) {
       expect(advice({ complaint: 'sight', severity: 0 }, baseline)).toBe('emergency');
       expect(advice({ complaint: 'weakness', severity: 1 }, baseline)).toBe('stop and call');
+      expect(advice({ complaint: 'fall or blow', severity: 0 }, baseline)).toBe('stop and call');
       expect(isStopAdvice(advice({ severity: 8 }, baseline))).toBe(true);
     }
+    expect(advice({ complaint: 'fall or blow', severity: 8, compared: 'new' })).toBe('emergency');
     expect(advice({ complaint: 'headache', severity: 9, compared: 'new' })).toBe('emergency');
   });
 

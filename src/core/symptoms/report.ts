@@ -9,6 +9,7 @@ export const COMPLAINTS = [
   'spreading further',
   'weakness',
   'sight',
+  'fall or blow',
   'ordinary soreness',
   'other',
 ] as const;
@@ -126,6 +127,13 @@ export const REPORT_RULES: readonly ReportRule[] = [
     reason: 'Weakness counts whatever was usual before.',
     source: TRADE,
     holds: ({ complaint }) => complaint === 'weakness',
+  },
+  {
+    id: 'fall or blow',
+    advice: 'stop and call',
+    reason: 'After a fall or a blow the neck and back are looked at before anything goes on.',
+    source: TRADE,
+    holds: ({ complaint }) => complaint === 'fall or blow',
   },
   {
     id: 'severe',

@@ -2,7 +2,7 @@ import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
 import { isDeepStrictEqual } from 'node:util';
 import { type Catalogue, sayPhrase, sayPhrases, waysOf } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
-import { readDose } from '@/core/dose';
+import { directionNames, readDose } from '@/core/dose';
 import { leftUnwritten } from '@/core/timeline';
 import type { Muscle } from '@/core/figure';
 import type { TeachBackDraft } from '@/core/records';
@@ -126,6 +126,8 @@ export async function teachStep(member: SignedIn, patient: Patient) {
       dose: line.dose,
       mode: line.mode,
       position: line.position,
+      directions: directionNames(line.dose, waysOf(line).directions),
+      sides: waysOf(line).sides,
       text: line.text,
       figure: figureOf(line.exerciseId),
     };

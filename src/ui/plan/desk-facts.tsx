@@ -30,6 +30,8 @@ export type DeskFacts = {
   readonly bands: readonly BandCurve[];
   /** What of a set-up was measured. */
   readonly setUp: SetUpFacts;
+  /** Good sessions in a row before a line grows, as the clinic has it. */
+  readonly goodSessions: number;
 };
 
 const Facts = createContext<DeskFacts | null>(null);

@@ -69,6 +69,7 @@ export type PlanDeskProps = {
   readonly findings: readonly (FindingShown & ConfirmedFinding)[];
   readonly facts: FindingFacts;
   readonly setUp: SetUpFacts;
+  readonly goodSessions: number;
   readonly home: HomeBody | null;
   readonly homeId: string | null;
   readonly dayPlan: Readonly<Record<string, number>>;
@@ -108,6 +109,7 @@ export function PlanDesk(props: PlanDeskProps) {
       home: props.home,
       bands: props.bands,
       setUp: props.setUp,
+      goodSessions: props.goodSessions,
       maxima: props.facts.measures.flatMap(({ kind, side, value }) =>
         kind.startsWith('strength-') && value !== null ? [{ kind, side, newtons: value }] : [],
       ),
@@ -121,6 +123,7 @@ export function PlanDesk(props: PlanDeskProps) {
       props.home,
       props.bands,
       props.setUp,
+      props.goodSessions,
       props.facts,
     ],
   );
@@ -349,7 +352,11 @@ export function PlanDesk(props: PlanDeskProps) {
       </div>
       <div className="grid gap-6 pt-6">
         {reckoned.planned.length > 0 && (
-          <WeeksPane days={reckoned.calendar} ahead={reckoned.ahead} />
+          <WeeksPane
+            days={reckoned.calendar}
+            ahead={reckoned.ahead}
+            goodSessions={props.goodSessions}
+          />
         )}
         <VersionsPane
           versions={props.earlier}

@@ -140,14 +140,13 @@ export function useReckoning(
   );
   const ahead = useMemo(
     () =>
-      lookAhead(
-        planned,
-        frame,
+      lookAhead(planned, frame, AHEAD, {
+        nextRung: nextRungIn(catalogue.all, circumstancesOf(facts)),
         waking,
-        AHEAD,
-        nextRungIn(catalogue.all, circumstancesOf(facts)),
-        facts.home?.weights,
-      ),
+        goodSessions: facts.goodSessions,
+        precautions: facts.precautions,
+        owned: facts.home?.weights ?? [],
+      }),
     [planned, frame, waking, catalogue, facts],
   );
   return { day, ribbon, cuts, checks, calendar, ahead, planned, settled };

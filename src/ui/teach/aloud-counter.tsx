@@ -1,7 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { BoutMode, Dose } from '@/core/dose';
+import type { BoutMode, DirectionName, Dose, Sides } from '@/core/dose';
+import { sayPhrase } from '@/catalogue';
 import { type Figure, type Moment, momentOf } from '@/core/figure';
 import { advance, currentSegment, isOver, secondsLeft, startAt } from '@/core/player';
 import { type PlayedSegment, sessionTimeline, toPlay, totalSeconds } from '@/core/timeline';
@@ -28,12 +29,17 @@ export function AloudCounter({
   dose,
   mode,
   position,
+  directions,
+  sides,
   figure,
   name,
 }: {
   dose: Dose;
   mode: BoutMode;
   position: string;
+  /** Its directions by name, in the order they come; empty where they have none. */
+  directions: readonly DirectionName[];
+  sides: Sides | null;
   figure: Figure | null;
   name: string;
 }) {
@@ -72,11 +78,12 @@ export function AloudCounter({
   const left = segment ? Math.ceil(secondsLeft(head)) : 0;
   const place = head.index;
   const kind = segment?.kind;
-  const side = segment?.side ?? null;
+  const way = segment ? wayOf(segment, directions, sides) : '';
+  const said = kind ? [WORD[kind], way].filter((word) => word !== '').join(', ') : '';
   useEffect(() => {
-    if (!running || !aloud || !kind) return;
-    speak(side ? `${WORD[kind]}, ${side}` : WORD[kind]);
-  }, [running, aloud, place, kind, side]);
+    if (running && aloud && said !== '') speak(said);
+    // A new segment is said again, also in the same words.
+  }, [running, aloud, place, said]);
   const counted = kind === 'hold' && segment ? Math.round(segment.seconds) - left : 0;
   useEffect(() => {
     if (running && aloud && counted > 0) speak(String(counted));
@@ -88,8 +95,8 @@ export function AloudCounter({
     if (!figure || !current) return { along: 0, side: 'right' };
     const since = running ? (performance.now() - trueAt.current) / 1000 : 0;
     const elapsed = Math.min(current.seconds, now.current.elapsed + since);
-    return momentOf(figure, current, elapsed, wantsStill());
-  }, [figure, running]);
+    return momentOf(figure, current, elapsed, wantsStill(), directions);
+  }, [figure, running, directions]);
 
   return (
     <section aria-label={`Count ${name}`} className="grid gap-2">
@@ -109,7 +116,7 @@ export function AloudCounter({
           <span className="text-soft">
             {segment.set > 0 && `set ${segment.set}, `}
             {segment.rep}
-            {segment.side && `, ${segment.side}`}
+            {way !== '' && `, ${way}`}
           </span>
         )}
         <span className="figures ml-auto text-2xl" aria-hidden>
@@ -117,9 +124,7 @@ export function AloudCounter({
         </span>
       </p>
       <p className="sr-only" role="status">
-        {running && segment
-          ? `${WORD[segment.kind]}${segment.side ? `, ${segment.side}` : ''}`
-          : ''}
+        {running ? said : ''}
       </p>
       <div className="flex flex-wrap gap-2">
         <Button
@@ -149,6 +154,18 @@ export function AloudCounter({
       </p>
     </section>
   );
+}
+
+/** Where this goes, in words: a direction by its name, a side in full where it is changed to. */
+function wayOf(
+  { kind, side, direction }: PlayedSegment,
+  directions: readonly DirectionName[],
+  sides: Sides | null,
+): string {
+  const name = directions[direction - 1];
+  if (name) return sayPhrase({ key: `direction.${name}`, values: {} }, 'clinician');
+  if (!side) return '';
+  return kind === 'change-side' || kind === 'get-ready' ? (sides?.[side] ?? side) : side;
 }
 
 /** By the browser's own voice, where it has one. */

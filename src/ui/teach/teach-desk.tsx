@@ -2,7 +2,7 @@
 
 import { useCallback, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import type { BoutMode, Dose } from '@/core/dose';
+import type { BoutMode, DirectionName, Dose, Sides } from '@/core/dose';
 import type { Figure } from '@/core/figure';
 import type { BodyPart } from '@/core/symptoms';
 import {
@@ -46,6 +46,8 @@ export type TeachPage = {
   readonly dose: Dose;
   readonly mode: BoutMode;
   readonly position: string;
+  readonly directions: readonly DirectionName[];
+  readonly sides: Sides | null;
   readonly text: string;
   readonly figure: Figure | null;
 };

@@ -9,9 +9,11 @@ const NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 export function WeeksPane({
   days,
   ahead,
+  goodSessions,
 }: {
   days: readonly CalendarDay[];
   ahead: readonly WeekAhead[];
+  goodSessions: number;
 }) {
   return (
     <section
@@ -19,7 +21,7 @@ export function WeeksPane({
       className="grid gap-6 border-t border-ink pt-3 xl:grid-cols-2"
     >
       <Calendar days={days} />
-      <Ahead ahead={ahead} />
+      <Ahead ahead={ahead} goodSessions={goodSessions} />
     </section>
   );
 }
@@ -100,15 +102,15 @@ const whole = (least: number, most: number) =>
     ? String(Math.round(most))
     : `${Math.round(least)}–${Math.round(most)}`;
 
-function Ahead({ ahead }: { ahead: readonly WeekAhead[] }) {
+function Ahead({ ahead, goodSessions }: { ahead: readonly WeekAhead[]; goodSessions: number }) {
   const steps = ahead.at(-1)?.lines.filter((line) => line.steps.length > 0) ?? [];
   return (
     <div>
       <h2 className="font-semibold">If every step succeeds</h2>
       <table className="w-full">
         <caption className="pb-1 text-left text-[0.93em] text-soft">
-          What this programme would take by its schools’ rules, a step each fortnight. Nothing
-          changes by itself.
+          What this programme would take by its schools’ rules: a step after {goodSessions} good
+          sessions in a row, each taken at once. Nothing changes by itself.
         </caption>
         <thead>
           <tr className="border-b border-hair text-left text-[0.93em]">
