@@ -1,6 +1,6 @@
-import { type SentVersion, sentVersion, versionDifference } from '@/core/programme';
+import { type SentVersion, versionDifference } from '@/core/programme';
 import { irritability } from '@/core/symptoms';
-import { type Patient, membersOf, versionsOf } from '@/db';
+import { type Patient, membersOf } from '@/db';
 import type { SignedIn } from './access';
 import { roleSuffices } from './access';
 import { bandsOf } from './desk/bands';
@@ -8,7 +8,7 @@ import { keptDraft, othersWriting } from './desk/drafts';
 import { ownExercises } from './desk/exercises';
 import { templateList } from './desk/templates';
 import { triageLimitsOf } from './follow/marks';
-import { todayOf, wakingOf } from './programme-facts';
+import { factsOf, todayOf, wakingOf } from './programme-facts';
 import { setUpFacts } from './visit/set-up';
 import { earliestStart } from './save-programme';
 import { newestEntry, newestHistory } from './visit/entries';
@@ -30,6 +30,7 @@ function deskLines(version: SentVersion) {
     session: line.session,
     overrides: line.overrides,
     setUp: [...line.setUp],
+    lastMax: line.lastMax ?? null,
   }));
 }
 
@@ -46,8 +47,9 @@ const compared = (version: SentVersion) => ({
 
 /** What the Plan desk begins with: the newest version's lines, to become the next version. */
 export async function planOf(patient: Patient) {
-  const rows = (await versionsOf(patient.clinicId, [patient.id])).get(patient.id) ?? [];
-  const versions = rows.map(sentVersion);
+  const today = todayOf(patient);
+  const [facts] = await factsOf(patient.clinicId, [patient], today, today);
+  const versions = facts?.versions ?? [];
   const newest = versions.at(-1) ?? null;
   const earliest = await earliestStart(patient);
   return {

@@ -2,7 +2,7 @@ import { group } from 'd3';
 import { type HistoryFacts, type Pause, lastCounted } from '@/core/history';
 import { type SentVersion, sentVersion, withLastCounted } from '@/core/programme';
 import { type WakingHours, type Zone, dateIn } from '@/core/schedule';
-import type { LocalDate, ClinicId } from '@/core/units';
+import { type ClinicId, type LocalDate, addDays } from '@/core/units';
 import { type DayDoneRow, type Patient, daysDone, pausesOf, versionsOf } from '@/db';
 import { now } from './clock';
 
@@ -25,6 +25,9 @@ export type PatientFacts = Omit<HistoryFacts, 'versions'> & {
   readonly doneRows: readonly DayDoneRow[];
 };
 
+/** How far back a patient's own counts time the sets that are done until form fails. */
+const COUNTED_DAYS = 14;
+
 /** Everything adherence needs of these patients, in four queries whatever their number. */
 export async function factsOf(
   clinicId: ClinicId,
@@ -34,17 +37,20 @@ export async function factsOf(
 ): Promise<PatientFacts[]> {
   if (patients.length === 0) return [];
   const ids = patients.map((patient) => patient.id);
+  const counted = addDays(to, -COUNTED_DAYS);
+  const since = counted < from ? counted : from;
   const [versions, pauses, rows] = await Promise.all([
     versionsOf(clinicId, ids),
     pausesOf(clinicId, ids),
-    daysDone(clinicId, ids, from, to),
+    daysDone(clinicId, ids, since, to),
   ]);
   const pausesBy = group(pauses, ({ patientId }) => patientId);
   const rowsBy = group(rows, ({ patientId }) => patientId);
   return patients.map((patient) => {
-    const doneRows = rowsBy.get(patient.id) ?? [];
+    const rows = rowsBy.get(patient.id) ?? [];
+    const newest = lastCounted(new Map(rows.map((row) => [row.localDate, row.done])));
+    const doneRows = rows.filter(({ localDate }) => localDate >= from);
     const done = new Map(doneRows.map((row) => [row.localDate, row.done]));
-    const newest = lastCounted(done);
     return {
       patient,
       zone: zoneOf(patient),

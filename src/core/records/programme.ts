@@ -90,6 +90,8 @@ const DeskLineState = z.object({
   overrides: z.array(FlagOverride.extend({ reason: z.string() })),
   /** Left out of desks that were kept before there was any. */
   setUp: z.array(SetUpRecord).optional(),
+  /** What was counted the last time in a set until form fails; the line is timed by it. */
+  lastMax: z.number().nullable().optional(),
 });
 export type DeskLine = Frozen<z.output<typeof DeskLineState>>;
 

@@ -57,21 +57,26 @@ const MOST_READINGS = 2000;
 
 /** Reads one line for the desk: its words, what it leaves open and its time; or its mistake. */
 export function readLine(
-  { exerciseId, dose }: Pick<DeskLine, 'exerciseId' | 'dose'>,
+  { exerciseId, dose, lastMax = null }: Pick<DeskLine, 'exerciseId' | 'dose' | 'lastMax'>,
   catalogue: Catalogue = SHIPPED,
 ): ReadLine {
   const known = readings.get(catalogue) ?? new Map<string, ReadLine>();
   readings.set(catalogue, known);
-  const key = `${exerciseId} ${dose}`;
+  const key = `${exerciseId} ${lastMax ?? ''} ${dose}`;
   const there = known.get(key);
   if (there) return there;
-  const made = reading(exerciseId, dose, catalogue);
+  const made = reading(exerciseId, dose, lastMax, catalogue);
   if (known.size >= MOST_READINGS) known.clear();
   known.set(key, made);
   return made;
 }
 
-function reading(exerciseId: ExerciseId, text: string, catalogue: Catalogue): ReadLine {
+function reading(
+  exerciseId: ExerciseId,
+  text: string,
+  lastMax: number | null,
+  catalogue: Catalogue,
+): ReadLine {
   const exercise = catalogue.byId(exerciseId);
   if (!exercise)
     return failure(text, 'The catalogue has no such exercise any more; choose another.');
@@ -90,7 +95,7 @@ function reading(exerciseId: ExerciseId, text: string, catalogue: Catalogue): Re
     words: sayPhrases(readDose(dose, mode, exercise), 'clinician'),
     assumed: assumed.map((phrase) => sayPhrase(phrase, 'clinician')),
     missing: missing.map((phrase) => sayPhrase(phrase, 'clinician')),
-    time: sessionSeconds(sessionTimeline([{ dose, mode, position }])),
+    time: sessionSeconds(sessionTimeline([{ dose, mode, position, lastMax }])),
   };
 }
 
@@ -111,7 +116,13 @@ export function plannedLines(
     const read = readLine(line, catalogue);
     if (!read.ok) return [];
     const { uid, anchor, school, session } = line;
-    return [plannedLine(uid, read.exercise, read.dose, anchor ?? from, school, session)];
+    const { lastMax } = line;
+    return [
+      {
+        ...plannedLine(uid, read.exercise, read.dose, anchor ?? from, school, session),
+        lastMax,
+      },
+    ];
   });
 }
 

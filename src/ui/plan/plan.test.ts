@@ -176,6 +176,9 @@ describe('reading a line', () => {
       expect(read.time.most).toBeGreaterThan(read.time.least);
       expect(read.words).toContain('as many as can be done until form fails');
     }
+    const counted = readLine({ ...line('a', '10-6-max'), lastMax: 8 });
+    expect(counted.ok && read.ok && counted.time.least > read.time.least).toBe(true);
+    expect(counted.ok && read.ok && counted.time.most < read.time.most).toBe(true);
     expect(readLine(line('a', '10x10s', 'no-such-exercise'))).toMatchObject({ ok: false });
     expect(readLine(line('a', ''))).toMatchObject({ ok: false, error: { at: 0 } });
   });
