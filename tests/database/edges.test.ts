@@ -1,0 +1,310 @@
+import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
+import { PHOTO_LIMIT } from '@/core/records';
+import { TRIAGE_LIMITS } from '@/core/triage';
+import { addDays } from '@/core/units';
+import {
+  GuardRefused,
+  alertsToEscalate,
+  countAttempts,
+  insertAlert,
+  openAlertsOf,
+  pausesOf,
+  versionsOf,
+  write,
+} from '@/db';
+import { now, setClock } from '@/server/clock';
+import { escalate } from '@/server/follow/escalation';
+import { fileHeader } from '@/server/follow/file-header';
+import { openLink } from '@/server/links';
+import { checkBirth, mayHistory } from '@/server/patient/birth';
+import { pauseMyself } from '@/server/patient/settings';
+import { hashToken } from '@/server/secrets';
+import { takeIn } from '@/server/take-in';
+import { saveEntry } from '@/server/visit/entries';
+import { saveMeasurements, withdrawMeasurement } from '@/server/visit/measuring';
+import { storedPicture } from '@/server/visit/picture';
+import { takeOwnPhoto } from '@/server/visit/photos';
+import { answerReferral, saveReferral } from '@/server/visit/referral';
+import { saveScreening } from '@/server/visit/screening';
+import { draftNote } from '@/server/visit/note';
+import { device, instant, makePatient, prescribe, today } from '../support/clinic';
+import { databaseStage, measure, patientOf, screening } from '../support/stage';
+
+/** The door is the real one but where a test makes it refuse. */
+let refusals = 0;
+let asked = 0;
+jest.mock('@/db', () => {
+  const real = jest.requireActual<typeof import('@/db')>('@/db');
+  return {
+    ...real,
+    write: (statements: Parameters<typeof real.write>[0]) => {
+      asked += 1;
+      if (refusals > 0) {
+        refusals -= 1;
+        return Promise.reject(new real.GuardRefused('day'));
+      }
+      return real.write(statements);
+    },
+  };
+});
+
+const stage = databaseStage('edges');
+afterEach(() => setClock(null));
+const HOUR_MS = 3_600_000;
+
+describe('a day whose fold others write to', () => {
+  const event = () => ({
+    id: randomUUID(),
+    sessionId: randomUUID(),
+    sessionKey: 'session-1',
+    programmeId: randomUUID(),
+    version: 1,
+    deviceAt: Date.now(),
+    offsetMs: 0,
+    body: { type: 'started' as const },
+  });
+  it('is tried five times, and no sixth', async () => {
+    const here = await device(stage.practitioner, await makePatient(stage.practitioner));
+    const post = () => takeIn(here, { sentAt: Date.now(), events: [event()] });
+    [refusals, asked] = [4, 0];
+    await expect(post()).resolves.toMatchObject({ conflicts: [] });
+    expect(asked).toBe(5);
+    [refusals, asked] = [5, 0];
+    await expect(post()).rejects.toBeInstanceOf(GuardRefused);
+    expect([refusals, asked]).toEqual([0, 5]);
+  });
+});
+
+describe('a picture', () => {
+  it('is taken up to the very limit, and not a byte beyond', async () => {
+    const small = await sharp({
+      create: { width: 40, height: 30, channels: 3, background: '#777' },
+    })
+      .jpeg()
+      .toBuffer();
+    const padded = (length: number) => Buffer.concat([small, Buffer.alloc(length - small.length)]);
+    expect(await storedPicture(padded(PHOTO_LIMIT))).toMatchObject({ width: 40, height: 30 });
+    await expect(storedPicture(padded(PHOTO_LIMIT + 1))).rejects.toMatchObject({ status: 413 });
+  });
+
+  it('is made smaller until it fits, as good as it can be', async () => {
+    const noise = Buffer.from(
+      Array.from(
+        { length: 1600 * 1600 * 3 },
+        (_, i) => (Math.imul(i + 1, 2654435761) >>> 13) & 255,
+      ),
+    );
+    const raw = { width: 1600, height: 1600, channels: 3 as const };
+    const busy = await sharp(noise, { raw }).jpeg({ quality: 90 }).toBuffer();
+    const quiet = await sharp({ create: { ...raw, background: '#888' } })
+      .jpeg()
+      .toBuffer();
+    const [most, least] = [await storedPicture(busy), await storedPicture(quiet)];
+    // It fits in the end; a coarser one would be less than half of what may be kept.
+    expect(most.bytes.length).toBeLessThanOrEqual(500 * 1024);
+    expect(most.bytes.length).toBeGreaterThan(250 * 1024);
+    const atBest = await sharp(quiet).jpeg({ quality: 82, mozjpeg: true }).toBuffer();
+    expect(least.bytes.length).toBe(atBest.length);
+  });
+
+  it('of the patient’s own is taken only with consent, however it was asked for', async () => {
+    const id = await makePatient(stage.practitioner);
+    await saveEntry(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      kind: 'photo-request',
+      supersedes: null,
+      on: today(),
+      body: { note: '' },
+    });
+    const here = await device(stage.practitioner, id);
+    const picture = await sharp({
+      create: { width: 400, height: 300, channels: 3, background: '#777' },
+    })
+      .jpeg()
+      .toBuffer();
+    await expect(takeOwnPhoto(here, randomUUID(), picture)).rejects.toMatchObject({ status: 409 });
+  });
+});
+
+it('five tries of one wrong link close the door to it', async () => {
+  const token = `wrong-${randomUUID()}`;
+  for (let nth = 0; nth < 5; nth += 1)
+    await expect(openLink(token)).rejects.toMatchObject({ status: 401 });
+  await expect(openLink(token)).rejects.toMatchObject({ status: 429 });
+  expect(await countAttempts(hashToken(token), instant(0))).toBe(5);
+  // The failure counts for as long as it was made within the window, and not at its very beginning.
+  const at = now();
+  expect(await countAttempts(hashToken(token), at)).toBe(0);
+});
+
+describe('an alert that waits', () => {
+  it('becomes the lead’s when the clinic’s hours are over, and not a moment before', async () => {
+    const id = await makePatient(stage.practitioner);
+    const { clinicId } = stage.practitioner;
+    const began = instant(Date.now());
+    const alert = { clinicId, patientId: id, kind: 'stopped for a symptom' as const };
+    await write(() => [insertAlert({ ...alert, id: randomUUID(), createdAt: began })]);
+    const hours = TRIAGE_LIMITS.escalateHours;
+    setClock(() => instant(began + hours * HOUR_MS - 1000));
+    await escalate(clinicId);
+    expect((await openAlertsOf(clinicId, [id]))[0]?.escalatedAt).toBeNull();
+    setClock(() => instant(began + hours * HOUR_MS + 1000));
+    expect(await alertsToEscalate(clinicId, instant(began + 1000))).toHaveLength(1);
+    await escalate(clinicId);
+    expect((await openAlertsOf(clinicId, [id]))[0]?.escalatedAt).not.toBeNull();
+  });
+});
+
+describe('what belongs to another patient, or is of another kind', () => {
+  it('is neither superseded nor taken out', async () => {
+    const [id, other] = [
+      await makePatient(stage.practitioner),
+      await makePatient(stage.practitioner),
+    ];
+    const goal = (patientId: string, supersedes: string | null, entryId = randomUUID()) => ({
+      id: entryId,
+      patientId,
+      kind: 'goal' as const,
+      supersedes,
+      on: today(),
+      body: { activity: 'row', by: null, reachedOn: null },
+    });
+    const [own, first] = [randomUUID(), randomUUID()];
+    await saveEntry(stage.practitioner, goal(id, null, own));
+    await saveEntry(stage.practitioner, goal(other, null, first));
+    await expect(saveEntry(stage.practitioner, goal(id, first))).rejects.toMatchObject({
+      status: 404,
+    });
+    await expect(
+      saveEntry(stage.practitioner, {
+        ...goal(id, own),
+        kind: 'photo-request',
+        body: { note: '' },
+      }),
+    ).rejects.toMatchObject({ status: 404 });
+    await saveEntry(stage.practitioner, goal(id, own));
+    const turn = measure({});
+    await saveMeasurements(stage.practitioner, { patientId: other, measurements: [turn] });
+    const out = { id: randomUUID(), patientId: id, supersedes: turn.id, note: 'wrong' };
+    await expect(withdrawMeasurement(stage.assistant, out)).rejects.toMatchObject({ status: 404 });
+    await withdrawMeasurement(stage.assistant, { ...out, patientId: other });
+  });
+});
+
+it('an answer to a referral is of a day from the letter’s own to today', async () => {
+  const id = await makePatient(stage.practitioner);
+  const draft = screening(id, ['clumsy-hands']);
+  await saveScreening(stage.practitioner, draft);
+  const referralId = randomUUID();
+  const letter = { id: referralId, patientId: id, screeningId: draft.id, to: 'Dr', text: 'x' };
+  await saveReferral(stage.practitioner, letter);
+  const answer = (days: number) =>
+    answerReferral(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      referralId,
+      text: 'x',
+      answeredOn: today(days),
+    });
+  await expect(answer(1)).rejects.toMatchObject({ status: 400 });
+  await expect(answer(-1)).rejects.toMatchObject({ status: 400 });
+  await answer(0);
+});
+
+it('of two lines that say they continue one, the first does', async () => {
+  const id = await makePatient(stage.practitioner);
+  const tuck = { exerciseId: 'tuck-lying', dose: '10x10s' };
+  await prescribe(stage.practitioner, id, [tuck]);
+  const lines = async () =>
+    ((await versionsOf(stage.practitioner.clinicId, [id])).get(id) ?? []).at(-1)?.lines ?? [];
+  const [first] = await lines();
+  const lineage = first?.lineage ?? null;
+  await prescribe(
+    stage.practitioner,
+    id,
+    [
+      { ...tuck, lineage },
+      { ...tuck, lineage },
+    ],
+    { basedOn: 1 },
+  );
+  const [one, two] = await lines();
+  expect(one?.lineage).toBe(lineage);
+  expect(two?.lineage).not.toBe(lineage);
+});
+
+it.each([
+  [17, false, false],
+  [17, true, true],
+  [18, false, true],
+])('at %d a guardian consents: told so (%s), it is kept (%s)', async (age, minor, kept) => {
+  const id = await makePatient(stage.practitioner);
+  await saveScreening(stage.practitioner, { ...screening(id, []), age });
+  const consent = saveEntry(stage.practitioner, {
+    id: randomUUID(),
+    patientId: id,
+    kind: 'consent',
+    supersedes: null,
+    on: today(),
+    body: {
+      exercise: true,
+      photos: false,
+      sharing: false,
+      minor,
+      guardian: minor ? 'A parent' : '',
+    },
+  });
+  if (kept) await consent;
+  else await expect(consent).rejects.toMatchObject({ status: 400, at: ['body', 'minor'] });
+});
+
+describe('a pause of the patient’s own', () => {
+  it('begins a week back at the earliest, and lasts sixty days at the longest', async () => {
+    const here = await device(stage.practitioner, await makePatient(stage.practitioner));
+    const pause = (from: number, days: number) =>
+      pauseMyself(here, {
+        id: randomUUID(),
+        from: today(from),
+        to: addDays(today(from), days),
+        reason: 'ill',
+      });
+    await expect(pause(-8, 1)).rejects.toMatchObject({ at: ['from'] });
+    await expect(pause(0, 61)).rejects.toMatchObject({ at: ['to'] });
+    await pause(-7, 7);
+    await pause(1, 60);
+    expect(await pausesOf(stage.practitioner.clinicId, [here.id])).toHaveLength(2);
+  });
+
+  it('is told at the head of the file until its last day is over', async () => {
+    const id = await makePatient(stage.practitioner);
+    const here = await device(stage.practitioner, id);
+    await pauseMyself(here, { id: randomUUID(), from: today(-3), to: today(), reason: 'ill' });
+    const head = async () => fileHeader(stage.practitioner, await patientOf(stage, id));
+    expect((await head()).ownPause).toMatchObject({ reason: 'ill', to: today() });
+    setClock(() => instant(Date.now() + 24 * HOUR_MS));
+    expect((await head()).ownPause).toBeNull();
+  });
+});
+
+it('where the clinic keeps no date of birth there is nothing to prove', async () => {
+  const here = await device(stage.practitioner, await makePatient(stage.practitioner));
+  const proof = await checkBirth(here, '1970-01-01');
+  expect(mayHistory(here, proof)).toBe(true);
+  const known = { ...here, patient: { ...here.patient, birthDate: '1980-02-03' as never } };
+  await expect(checkBirth(known, '1970-01-01')).rejects.toMatchObject({ status: 403 });
+  expect(mayHistory(known, await checkBirth(known, '1980-02-03'))).toBe(true);
+  expect(mayHistory(known, proof)).toBe(false);
+});
+
+it('a note tells the spread of several trials, and of one there is none', async () => {
+  const id = await makePatient(stage.practitioner);
+  await saveMeasurements(stage.practitioner, {
+    patientId: id,
+    measurements: [measure({ trials: [60] }), measure({ side: 'right', trials: [50, 52] })],
+  });
+  const { objective } = await draftNote(await patientOf(stage, id), 'Neck');
+  expect(objective).toMatch(/Neck turn left: 60°$/m);
+  expect(objective).toMatch(/Neck turn right: 51° \(trials 50, 52\)/);
+});
