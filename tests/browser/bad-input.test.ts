@@ -206,6 +206,41 @@ it('says that a link is not complete, or no longer works', async () => {
   expect(phone.url()).not.toContain('xxx');
 });
 
+it('tells a patient whose record cannot be read whom to call, and the clinic which row it is', async () => {
+  const patientId = await makePatient(practitioner, 'Spoilt Record');
+  await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  const { token } = await device(practitioner, patientId);
+  const client = createClient({ url: databaseUrl() });
+  // What a guard of the database keeps from changing is changed by another program here, and guarded again.
+  const guards = await client.execute(
+    "SELECT name, sql FROM sqlite_master WHERE type = 'trigger' AND name = 'programme_line_no_update'",
+  );
+  await client.execute('DROP TRIGGER programme_line_no_update');
+  await client.execute({
+    sql: "UPDATE programme_line SET exercise = '{' WHERE programme_id IN (SELECT id FROM programme WHERE patient_id = ?)",
+    args: [patientId],
+  });
+  await client.execute(String(guards.rows[0]?.sql));
+  client.close();
+  const phone = await freshPage(browser, PHONE);
+  await phone.browserContext().setCookie({
+    name: 'dl_patient',
+    value: token,
+    domain: new URL(server.origin).hostname,
+    path: '/',
+    httpOnly: true,
+  });
+  for (const path of ['/today', '/today/progress']) {
+    await phone.goto(`${server.origin}${path}`, { waitUntil: 'load' });
+    await says(phone, 'Something in your record cannot be read');
+    expect(await textOf(phone)).toContain('+000 555 01');
+    expect(await textOf(phone)).not.toContain('exercise as it was sent');
+  }
+  if (process.env.PEEK) await phone.screenshot({ path: '/tmp/peek-unreadable.png' });
+  const page = await planOf(patientId);
+  await says(page, 'Part of this record cannot be read: an exercise as it was sent');
+});
+
 it('says in a sentence that the database is missing', async () => {
   // A file stands where the folder should be.
   const folder = temporaryFolder('missing');
