@@ -220,7 +220,9 @@ it('tells a patient whose record cannot be read whom to call, and the clinic whi
     sql: "UPDATE programme_line SET exercise = '{' WHERE programme_id IN (SELECT id FROM programme WHERE patient_id = ?)",
     args: [patientId],
   });
-  await client.execute(String(guards.rows[0]?.sql));
+  const [guard] = guards.rows;
+  if (typeof guard?.sql !== 'string') throw new Error('no guard');
+  await client.execute(guard.sql);
   client.close();
   const phone = await freshPage(browser, PHONE);
   await phone.browserContext().setCookie({

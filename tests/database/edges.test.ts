@@ -29,6 +29,7 @@ import { answerReferral, saveReferral } from '@/server/visit/referral';
 import { saveScreening } from '@/server/visit/screening';
 import { draftNote } from '@/server/visit/note';
 import { device, instant, makePatient, prescribe, today } from '../support/clinic';
+import { eventOf } from '../support/record';
 import { databaseStage, measure, patientOf, screening } from '../support/stage';
 
 /** The door is the real one but where a test makes it refuse. */
@@ -54,19 +55,9 @@ afterEach(() => setClock(null));
 const HOUR_MS = 3_600_000;
 
 describe('a day whose fold others write to', () => {
-  const event = () => ({
-    id: randomUUID(),
-    sessionId: randomUUID(),
-    sessionKey: 'session-1',
-    programmeId: randomUUID(),
-    version: 1,
-    deviceAt: Date.now(),
-    offsetMs: 0,
-    body: { type: 'started' as const },
-  });
   it('is tried five times, and no sixth', async () => {
     const here = await device(stage.practitioner, await makePatient(stage.practitioner));
-    const post = () => takeIn(here, { sentAt: Date.now(), events: [event()] });
+    const post = () => takeIn(here, { sentAt: Date.now(), events: [eventOf({ type: 'started' })] });
     [refusals, asked] = [4, 0];
     await expect(post()).resolves.toMatchObject({ conflicts: [] });
     expect(asked).toBe(5);

@@ -1,3 +1,4 @@
+import { eventOf } from '../support/record';
 import { randomUUID } from 'node:crypto';
 import { type MorningEvent, morningRow, rowHoldsUntil, withEvent } from '@/core/morning';
 import { sentVersion } from '@/core/programme';
@@ -78,18 +79,7 @@ it('after a version, a session with a stop, a screening, a pause and a mark', as
     () =>
       takeIn(here, {
         sentAt: Date.now(),
-        events: [
-          {
-            id: randomUUID(),
-            sessionId: randomUUID(),
-            sessionKey: 'session-1',
-            programmeId: randomUUID(),
-            version: 1,
-            deviceAt: Date.now(),
-            offsetMs: 0,
-            body,
-          },
-        ],
+        events: [eventOf(body)],
       }),
     async () => {
       const [day] = await daysDone(clinicId, [id], today(), today());

@@ -1,3 +1,4 @@
+import { eventOf } from '../support/record';
 import type * as LibSql from '@libsql/client';
 import type { Client, InArgs, InStatement } from '@libsql/client';
 
@@ -30,7 +31,6 @@ jest.mock('@libsql/client', () => {
 });
 
 import { createClient } from '@libsql/client';
-import { randomUUID } from 'node:crypto';
 import { databaseUrl, optimizeDatabase, patientById } from '@/db';
 import type { PatientHere } from '@/server/access';
 import { fileHeader } from '@/server/follow/file-header';
@@ -113,17 +113,6 @@ beforeAll(async () => {
   await fillClinic(patientId);
 }, 120_000);
 
-const event = (body: Parameters<typeof takeIn>[1]['events'][number]['body']) => ({
-  id: randomUUID(),
-  sessionId: randomUUID(),
-  sessionKey: 'session-1',
-  programmeId: randomUUID(),
-  version: 1,
-  deviceAt: Date.now(),
-  offsetMs: 0,
-  body,
-});
-
 /** Everything one patient's pages, posts and phone ask for. */
 async function onePatient(): Promise<void> {
   const { practitioner } = stage;
@@ -131,10 +120,10 @@ async function onePatient(): Promise<void> {
   if (!patient) throw new Error('no patient');
   await patientPack(here);
   await progressOf(here);
-  await takeIn(here, { sentAt: Date.now(), events: [event({ type: 'started' })] });
+  await takeIn(here, { sentAt: Date.now(), events: [eventOf({ type: 'started' })] });
   await takeIn(here, {
     sentAt: Date.now(),
-    events: [event({ type: 'stopped', because: 'symptom' })],
+    events: [eventOf({ type: 'stopped', because: 'symptom' })],
   });
   await fileHeader(practitioner, patient);
   await screenStep(practitioner, patient, 'Neck');

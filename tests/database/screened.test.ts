@@ -1,3 +1,4 @@
+import { eventOf } from '../support/record';
 import type { SessionEventBody } from '@/core/adherence';
 import { randomUUID } from 'node:crypto';
 import { addDays } from '@/core/units';
@@ -109,18 +110,7 @@ describe('sending stops', () => {
       await send(id);
       await takeIn(await device(stage.practitioner, id), {
         sentAt: Date.now(),
-        events: [
-          {
-            id: randomUUID(),
-            sessionId: randomUUID(),
-            sessionKey: 'session-1',
-            programmeId: randomUUID(),
-            version: 1,
-            deviceAt: Date.now(),
-            offsetMs: 0,
-            body,
-          },
-        ],
+        events: [eventOf(body)],
       });
       await refuses(id, /sign to stop or an injury/, 1);
       await saveScreening(stage.practitioner, screening(id, []));

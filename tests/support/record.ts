@@ -1,5 +1,7 @@
 import type { RepDone, SessionEventBody } from '@/core/adherence';
 import { eventsOfDay } from '@/db';
+import { randomUUID } from 'node:crypto';
+import type { DeviceEvent } from '@/core/records';
 import { today } from './clinic';
 
 /** What the clinic's record holds of a patient's day: bodies in the order they happened. */
@@ -38,4 +40,18 @@ export async function untilToldExactly(
   await eventually(async () => {
     expect(repsTold(await toldToday(clinicId, patientId))).toHaveLength(reps);
   });
+}
+
+/** One event as a device sends it now, of a session of its own. */
+export function eventOf(body: SessionEventBody): DeviceEvent {
+  return {
+    id: randomUUID(),
+    sessionId: randomUUID(),
+    sessionKey: 'session-1',
+    programmeId: randomUUID(),
+    version: 1,
+    deviceAt: Date.now(),
+    offsetMs: 0,
+    body,
+  };
 }

@@ -57,31 +57,15 @@ function alongOf(
   share: number,
   { begin, end, staged, still }: Way,
 ): number {
-  if (begin !== null) return begin + (end - begin) * wayThrough(kind, endsRep, share, still);
-  switch (kind) {
-    case 'hold':
-      return end;
-    case 'move':
-      // A whole repetition goes there and back; one that leads into a hold only goes there.
-      if (staged) return end;
-      if (endsRep) return thereAndBack(figure, share, still);
-      return still ? end : ease(share) * end;
-    case 'release':
-      if (staged) return end;
-      return still ? 0 : ease(1 - share) * end;
-    case 'get-ready':
-    case 'gap':
-    case 'rest':
-    case 'change-side':
-    case 'next-direction':
-    case 'next-angle':
-    case 'change-position':
-    case 'next-exercise':
-      return staged ? end : 0;
-  }
+  // A place is held for as long as its direction, angle or barrier lasts.
+  if (staged && begin === null) return end;
+  // A whole repetition goes there and back; one that leads into a hold only goes there.
+  if (begin === null && kind === 'move' && endsRep) return thereAndBack(figure, share, still);
+  const from = begin ?? 0;
+  return from + (end - from) * wayThrough(kind, endsRep, share, still);
 }
 
-/** How far a stage that is gone through is from its beginning, 0–1. */
+/** How far a movement is from its beginning, 0–1. */
 function wayThrough(
   kind: PlayedSegment['kind'],
   endsRep: boolean,
