@@ -68,6 +68,26 @@ export function insertDevice(row: typeof patientDevice.$inferInsert): Statement 
   return builder().insert(patientDevice).values(row);
 }
 
+/** Keeps a device's proof that the birth date was answered on it, in the place of an earlier one. */
+export function putBirthProof(tokenHash: string, birthProof: string): Statement {
+  return builder()
+    .update(patientDevice)
+    .set({ birthProof })
+    .where(eq(patientDevice.tokenHash, tokenHash));
+}
+
+/** The hash of a device's proof; null where the birth date was never answered on it. */
+export async function birthProofOf(tokenHash: string): Promise<string | null> {
+  const rows = await read((db) =>
+    db
+      .select({ proof: patientDevice.birthProof })
+      .from(patientDevice)
+      .where(eq(patientDevice.tokenHash, tokenHash))
+      .limit(1),
+  );
+  return rows[0]?.proof ?? null;
+}
+
 /** The patient of a device cookie's hash; null when it is unknown or its link was revoked. */
 export async function patientByDevice(tokenHash: string) {
   const rows = await read((db) =>

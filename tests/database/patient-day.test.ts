@@ -18,6 +18,7 @@ import { setClock } from '@/server/clock';
 import { figureFile } from '@/server/patient/figure-file';
 import { patientPack } from '@/server/patient-pack';
 import { checkBirth, mayHistory } from '@/server/patient/birth';
+import { hashToken } from '@/server/secrets';
 import { planReminders, sendDue, simulatedSender } from '@/server/patient/outbox';
 import { progressOf } from '@/server/patient/progress';
 import { pauseMyself, saveSettings, settingsOf } from '@/server/patient/settings';
@@ -352,15 +353,31 @@ describe('a found phone', () => {
       birthDate: '1980-02-29' as LocalDate,
     });
     const here = await device(stage.practitioner, id);
-    expect(mayHistory(here, undefined)).toBe(false);
+    expect(await mayHistory(here, undefined)).toBe(false);
     await expect(checkBirth(here, '1980-02-28')).rejects.toMatchObject({ status: 403 });
     const proof = await checkBirth(here, '1980-02-29');
-    expect(mayHistory(here, proof)).toBe(true);
+    expect(await mayHistory(here, proof)).toBe(true);
+    // Nobody makes a proof of what they know: the device's own cookie, and the right date.
+    for (const made of [
+      hashToken(`${here.tokenHash} 1980-02-29`),
+      hashToken(`${hashToken(here.token)} 1980-02-29`),
+      '',
+      'null',
+    ])
+      expect([made, await mayHistory(here, made)]).toEqual([made, false]);
+    // A corrected date asks again; a later answer takes the place of an earlier one.
+    const corrected = {
+      ...here,
+      patient: { ...here.patient, birthDate: '1981-02-28' as LocalDate },
+    };
+    expect(await mayHistory(corrected, proof)).toBe(false);
+    const newer = await checkBirth(here, '1980-02-29');
+    expect([await mayHistory(here, newer), await mayHistory(here, proof)]).toEqual([true, false]);
     const elsewhere = await device(stage.practitioner, id);
-    expect(mayHistory(elsewhere, proof)).toBe(false);
+    expect(await mayHistory(elsewhere, newer)).toBe(false);
     for (let i = 0; i < 5; i += 1) await checkBirth(elsewhere, '1999-01-01').catch(() => undefined);
     await expect(checkBirth(elsewhere, '1980-02-29')).rejects.toMatchObject({ status: 429 });
-    expect(mayHistory(await patientHere(), undefined)).toBe(true);
+    expect(await mayHistory(await patientHere(), undefined)).toBe(true);
   });
 });
 

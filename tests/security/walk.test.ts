@@ -66,7 +66,14 @@ describe('every route', () => {
     const drawn = await ask('tuck-lying/right');
     expect([drawn.status, drawn.headers.get('content-type')]).toEqual([200, 'image/svg+xml']);
     expect(await drawn.text()).toMatch(/^<svg /);
-    for (const path of ['tuck-lying/up', 'nothing/right', `${world.exerciseId}/right`])
+    for (const path of [
+      'tuck-lying/up',
+      'nothing/right',
+      '__proto__/left',
+      'constructor/right',
+      'toString/left',
+      `${world.exerciseId}/right`,
+    ])
       expect((await ask(path)).status).toBe(404);
   });
 

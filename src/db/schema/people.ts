@@ -200,6 +200,8 @@ export const patientDevice = sqliteTable(
     patientId: text('patient_id').$type<PatientId>().notNull(),
     linkId: text('link_id').$type<LinkId>().notNull(),
     createdAt: instant('created_at').notNull(),
+    /** Hash of the proof that the birth date was answered on it; null before. */
+    birthProof: text('birth_proof'),
   },
   (t) => [
     foreignKey({

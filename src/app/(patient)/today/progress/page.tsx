@@ -13,7 +13,7 @@ export const metadata: Metadata = { title: 'How it is going', robots: 'noindex' 
 
 async function ProgressPage() {
   const here = await requirePatient();
-  const allowed = mayHistory(here, (await cookies()).get(BIRTH_COOKIE)?.value);
+  const allowed = await mayHistory(here, (await cookies()).get(BIRTH_COOKIE)?.value);
   return (
     <Shell {...wordsFor(here)} title="progress.title">
       {allowed ? <ProgressView progress={await progressOf(here)} /> : <BirthForm />}

@@ -1,0 +1,1 @@
+ALTER TABLE `patient_device` ADD `birth_proof` text;
