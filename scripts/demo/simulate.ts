@@ -33,7 +33,7 @@ const REVIEW_AFTER = 42;
 
 /** Signs a member in, as the sign-in page does. */
 export async function memberFor(email: string, password = DEMO_PASSWORD): Promise<SignedIn> {
-  const tokenHash = hashToken(await signIn(email, password));
+  const tokenHash = hashToken(await signIn(email, password, 'demo'));
   const found = await memberBySession(tokenHash, now());
   if (!found) throw new Error(`${email} is not signed in`);
   return {

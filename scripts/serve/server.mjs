@@ -19,7 +19,21 @@ const compress = compression({
   },
 });
 
+/**
+ * The browser's address: the connection's own, or behind a proxy that the clinic runs (TRUST_PROXY=1)
+ * the last one it wrote down. What a browser says of itself is never believed.
+ */
+function clientAddress({ headers, socket }) {
+  const forwarded = process.env.TRUST_PROXY === '1' ? headers['x-forwarded-for'] : undefined;
+  const last = String(forwarded ?? '')
+    .split(',')
+    .at(-1)
+    .trim();
+  return last === '' ? (socket.remoteAddress ?? 'unknown') : last;
+}
+
 createServer((request, response) => {
+  request.headers['x-client-address'] = clientAddress(request);
   compress(request, response, () => {
     void handle(request, response);
   });

@@ -20,6 +20,7 @@ export class DatabaseFailure extends Error {
 
 export type GuardName =
   | 'access'
+  | 'attempts'
   | 'version'
   | 'day'
   | 'empty'

@@ -3,7 +3,7 @@ import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
 import type { ClinicId, MemberId } from '@/core/units';
 import { type Statement, builder, read } from './door';
-import { failedAttempt, member, memberSession } from './schema';
+import { failedAttempt, member, memberSession, knownPlace } from './schema';
 
 export type Member = Omit<typeof member.$inferSelect, 'passwordHash'>;
 
@@ -120,20 +120,50 @@ export function insertFailedAttempt(what: string, at: Instant): Statement {
   return builder().insert(failedAttempt).values({ what, at });
 }
 
-/** Forgets attempts older than `before`, and all at `what` when it succeeded. */
-export function forgetAttempts(before: Instant, what?: string): Statement[] {
-  const old = builder().delete(failedAttempt).where(lt(failedAttempt.at, before));
-  return what === undefined
-    ? [old]
-    : [old, builder().delete(failedAttempt).where(eq(failedAttempt.what, what))];
+/** Forgets attempts older than `before`. */
+export function forgetAttempts(before: Instant): Statement[] {
+  return [builder().delete(failedAttempt).where(lt(failedAttempt.at, before))];
 }
 
-export async function countAttempts(what: string, since: Instant): Promise<number> {
+/** Forgets every attempt at something. */
+export function forgetAttemptsAt(what: string): Statement {
+  return builder().delete(failedAttempt).where(eq(failedAttempt.what, what));
+}
+
+/** Takes back the newest attempt at something. */
+export function forgetNewestAttemptAt(what: string): Statement {
+  return builder()
+    .delete(failedAttempt)
+    .where(
+      eq(
+        failedAttempt.id,
+        sql`(SELECT max(${failedAttempt.id}) FROM ${failedAttempt} WHERE ${failedAttempt.what} = ${what})`,
+      ),
+    );
+}
+
+/** A guard's condition: fewer attempts at something than so many since then. */
+export function fewerAttempts(what: string, since: Instant, most: number) {
+  return sql`SELECT count(*) < ${most} FROM ${failedAttempt}
+    WHERE ${failedAttempt.what} = ${what} AND ${failedAttempt.at} > ${since}`;
+}
+
+/** Keeps that an account was signed in from a place, in the place of when it was before. */
+export function putKnownPlace(row: typeof knownPlace.$inferInsert): Statement {
+  return builder()
+    .insert(knownPlace)
+    .values(row)
+    .onConflictDoUpdate({ target: knownPlace.place, set: { at: row.at } });
+}
+
+/** Whether an account was signed in from a place since then. */
+export async function isKnownPlace(place: string, since: Instant): Promise<boolean> {
   const rows = await read((db) =>
     db
-      .select({ n: sql<number>`count(*)` })
-      .from(failedAttempt)
-      .where(and(eq(failedAttempt.what, what), gt(failedAttempt.at, since))),
+      .select({ at: knownPlace.at })
+      .from(knownPlace)
+      .where(and(eq(knownPlace.place, place), gt(knownPlace.at, since)))
+      .limit(1),
   );
-  return rows[0]?.n ?? 0;
+  return rows.length > 0;
 }

@@ -13,3 +13,11 @@ export function originOf(headers: { get: (name: string) => string | null }, host
 export function cookiesAreSecure(): boolean {
   return (process.env.PUBLIC_URL ?? '').startsWith('https:');
 }
+
+/** What the server writes into every request, in the place of whatever a browser sent. */
+const CLIENT_ADDRESS = 'x-client-address';
+
+/** The browser's address as the server sees it (scripts/serve); one for all where it does not say. */
+export function addressOf(request: { headers: { get: (name: string) => string | null } }): string {
+  return request.headers.get(CLIENT_ADDRESS) ?? 'unknown';
+}

@@ -1,10 +1,10 @@
 import type { FirstRunDraft } from '@/core/records';
 import { anyClinic, audit, guard, insertClinic, insertMember, noClinicYet, write } from '@/db';
+import { countTry, forgetTries } from './attempts';
 import { now } from './clock';
 import { hashPassword } from './passwords';
 import { Problem } from './problem';
 import { readableCode, sameSecret } from './secrets';
-import { checkRate, recordFailure } from './sign-in';
 
 /** The code lives in memory only, shared by the server's several bundles. */
 const KEY = Symbol.for('dry-lantern.first-run-code');
@@ -21,21 +21,21 @@ export async function firstRunCode(): Promise<string | null> {
 }
 
 /** Creates the clinic and its lead, once, for whoever can read the terminal. */
-export async function setUpClinic(draft: FirstRunDraft): Promise<void> {
-  await checkRate('first run');
+export async function setUpClinic(draft: FirstRunDraft, address: string): Promise<void> {
+  const tried = [{ purpose: 'first run' as const, what: address }];
+  await countTry(tried);
   const code = await firstRunCode();
   if (code === null)
     throw new Problem(409, 'This clinic has been set up already. Sign in instead.');
-  if (!sameSecret(code, draft.code)) {
-    await recordFailure('first run');
+  if (!sameSecret(code, draft.code))
     throw new Problem(403, 'This is not the code printed in the terminal.', ['code']);
-  }
   const at = now();
   const clinicId = crypto.randomUUID();
   const { password, ...lead } = draft.lead;
   const passwordHash = await hashPassword(password);
   await write(() => [
     guard('empty', noClinicYet),
+    ...forgetTries(tried),
     insertClinic({ ...draft.clinic, id: clinicId, createdAt: at }),
     insertMember({ ...lead, role: 'lead', clinicId, passwordHash, createdAt: at }),
     audit({

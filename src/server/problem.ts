@@ -55,6 +55,7 @@ export function asProblem(error: unknown): Problem {
         );
       case 'consent':
         return new Problem(409, 'The consent was taken back in the meantime. Nothing was saved.');
+      case 'attempts':
       case 'offered':
       case 'triage':
       case 'other':

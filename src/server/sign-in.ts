@@ -1,53 +1,43 @@
 import { later } from '@/core/schedule';
 import {
   audit,
-  countAttempts,
   endMemberSession,
-  forgetAttempts,
-  insertFailedAttempt,
   insertMemberSession,
+  isKnownPlace,
   memberToSignIn,
+  putKnownPlace,
   write,
 } from '@/db';
 import { type SignedIn, actorOf } from './access';
+import { type Tried, countTry, forgetTries, takeBack } from './attempts';
 import { now } from './clock';
 import { passwordFits } from './passwords';
 import { Problem } from './problem';
 import { hashToken, randomToken } from './secrets';
 
-/** So many failures within the window close a name, or the whole door, for the rest of it. */
-const RATE = { windowMs: 15 * 60_000, perName: 5, overall: 200 } as const;
-const OVERALL = 'all';
+/** An address an account was signed in from is known for so long. */
+const KNOWN_MS = 30 * 86_400_000;
 
-/** Counts attempts at a secret and refuses when there were too many. */
-export async function checkRate(what: string): Promise<void> {
-  const since = later(now(), -RATE.windowMs);
-  const tooMany =
-    (await countAttempts(what, since)) >= RATE.perName ||
-    (await countAttempts(OVERALL, since)) >= RATE.overall;
-  if (tooMany)
-    throw new Problem(429, 'Too many attempts. Wait a quarter of an hour, then try again.');
-}
-
-export async function recordFailure(what: string): Promise<void> {
-  const at = now();
-  await write(() => [
-    ...forgetAttempts(later(at, -RATE.windowMs)),
-    insertFailedAttempt(what, at),
-    insertFailedAttempt(OVERALL, at),
-  ]);
-}
-
-/** Signs a member in; the token goes into the cookie and nowhere else. */
-export async function signIn(email: string, password: string): Promise<string> {
-  const what = hashToken(`sign-in ${email}`);
-  await checkRate(what);
+/**
+ * Signs a member in; the token goes into the cookie and nowhere else. Every try is counted before the
+ * password is looked at, and forgotten once it was right.
+ *
+ * @param address the browser's, as the server sees it
+ */
+export async function signIn(email: string, password: string, address: string): Promise<string> {
+  const account = email.toLowerCase();
+  const place = hashToken(`place ${account} ${address}`);
+  const own: Tried = { purpose: 'sign-in', what: `${account} ${address}` };
+  const known = await isKnownPlace(place, later(now(), -KNOWN_MS));
+  const shared: readonly Tried[] = [
+    { purpose: 'sign-in from one address', what: address },
+    ...(known ? [] : [{ purpose: 'account' as const, what: account }]),
+  ];
+  await countTry([own, ...shared]);
   const member = await memberToSignIn(email);
   const fits = await passwordFits(member?.passwordHash ?? null, password);
-  if (!member || !fits || !member.active) {
-    await recordFailure(what);
+  if (!member || !fits || !member.active)
     throw new Problem(401, 'The e-mail address or the password is not right.');
-  }
   const token = randomToken();
   const at = now();
   const { clinicId, id } = member;
@@ -59,7 +49,10 @@ export async function signIn(email: string, password: string): Promise<string> {
       createdAt: at,
       lastSeenAt: at,
     }),
-    ...forgetAttempts(later(at, -RATE.windowMs), what),
+    // What others tried, at the account or from the same address, stays counted.
+    ...forgetTries([own]),
+    ...takeBack(shared),
+    putKnownPlace({ place, at }),
     audit({
       clinicId,
       at,

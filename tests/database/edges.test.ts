@@ -6,20 +6,17 @@ import { addDays } from '@/core/units';
 import {
   GuardRefused,
   alertsToEscalate,
-  countAttempts,
   insertAlert,
   openAlertsOf,
   pausesOf,
   versionsOf,
   write,
 } from '@/db';
-import { now, setClock } from '@/server/clock';
+import { setClock } from '@/server/clock';
 import { escalate } from '@/server/follow/escalation';
 import { fileHeader } from '@/server/follow/file-header';
-import { openLink } from '@/server/links';
 import { checkBirth, mayHistory } from '@/server/patient/birth';
 import { pauseMyself } from '@/server/patient/settings';
-import { hashToken } from '@/server/secrets';
 import { takeIn } from '@/server/take-in';
 import { saveEntry } from '@/server/visit/entries';
 import { saveMeasurements, withdrawMeasurement } from '@/server/visit/measuring';
@@ -117,17 +114,6 @@ describe('a picture', () => {
       .toBuffer();
     await expect(takeOwnPhoto(here, randomUUID(), picture)).rejects.toMatchObject({ status: 409 });
   });
-});
-
-it('five tries of one wrong link close the door to it', async () => {
-  const token = `wrong-${randomUUID()}`;
-  for (let nth = 0; nth < 5; nth += 1)
-    await expect(openLink(token)).rejects.toMatchObject({ status: 401 });
-  await expect(openLink(token)).rejects.toMatchObject({ status: 429 });
-  expect(await countAttempts(hashToken(token), instant(0))).toBe(5);
-  // The failure counts for as long as it was made within the window, and not at its very beginning.
-  const at = now();
-  expect(await countAttempts(hashToken(token), at)).toBe(0);
 });
 
 describe('an alert that waits', () => {

@@ -64,10 +64,64 @@ describe('a member’s session', () => {
     const { emails } = await makeClinic('one');
     setClock(() => START);
     for (let time = 0; time < 5; time += 1)
-      await expect(signIn(emails.lead, 'wrong')).rejects.toMatchObject({ status: 401 });
+      await expect(signIn(emails.lead, 'wrong', 'test')).rejects.toMatchObject({ status: 401 });
     await expect(member(emails.lead)).rejects.toMatchObject({ status: 429 });
     setClock(() => START + 15 * 60_000 + 1);
     expect((await member(emails.lead)).role).toBe('lead');
+  });
+});
+
+describe('tries at a secret', () => {
+  const wrong = (email: string, address: string) => signIn(email, 'wrong', address);
+  const statuses = async (tries: readonly Promise<unknown>[]) =>
+    (await Promise.allSettled(tries)).map((one) =>
+      one.status === 'rejected' ? (one.reason as { status: number }).status : 200,
+    );
+
+  it('from elsewhere lock nobody out: neither a named clinician, nor anybody by another’s link', async () => {
+    const { emails } = await makeClinic('one');
+    const practitioner = await member(emails.practitioner);
+    const { link } = await device(practitioner, await makePatient(practitioner));
+    for (let time = 0; time < 8; time += 1) await wrong(emails.lead, 'elsewhere').catch(() => 0);
+    await expect(wrong(emails.lead, 'elsewhere')).rejects.toMatchObject({ status: 429 });
+    expect((await member(emails.lead, 'here')).role).toBe('lead');
+    for (let time = 0; time < 300; time += 1) await openLink(`no-link-${time}`).catch(() => 0);
+    await expect(openLink(link)).resolves.toHaveProperty('device');
+    expect((await member(emails.assistant, 'here')).role).toBe('assistant');
+  });
+
+  it('are counted before they are looked at: of many at once no more are let through', async () => {
+    const { emails } = await makeClinic('one');
+    const answers = await statuses(Array.from({ length: 40 }, () => wrong(emails.lead, 'many')));
+    expect(answers.filter((status) => status === 401)).toHaveLength(5);
+    expect(answers.filter((status) => status === 429)).toHaveLength(35);
+  });
+
+  it('at many names from one address end, and other addresses go on', async () => {
+    const { emails } = await makeClinic('one');
+    const names = Array.from({ length: 62 }, (_, nth) => `name-${nth}@one.example`);
+    const answers: number[] = [];
+    for (const name of names) answers.push(...(await statuses([wrong(name, 'spray')])));
+    expect(answers.filter((status) => status === 401)).toHaveLength(60);
+    await expect(member(emails.lead, 'spray')).rejects.toMatchObject({ status: 429 });
+    expect((await member(emails.lead, 'here')).role).toBe('lead');
+  });
+
+  it('at one account from many addresses are bounded, but for where it was signed in from before', async () => {
+    const { emails } = await makeClinic('one');
+    expect((await member(emails.lead, 'home')).role).toBe('lead');
+    const answers: number[] = [];
+    for (let nth = 0; nth < 102; nth += 1)
+      answers.push(...(await statuses([wrong(emails.lead, `address-${nth}`)])));
+    expect(answers.filter((status) => status === 401)).toHaveLength(100);
+    await expect(member(emails.lead, 'new')).rejects.toMatchObject({ status: 429 });
+    expect((await member(emails.lead, 'home')).role).toBe('lead');
+  });
+
+  it('that were right count for nobody', async () => {
+    const { emails } = await makeClinic('one');
+    for (let time = 0; time < 70; time += 1) await member(emails.lead, 'busy');
+    expect((await member(emails.assistant, 'busy')).role).toBe('assistant');
   });
 });
 
@@ -123,17 +177,23 @@ describe('the first run', () => {
 
   it('sets up one clinic, with the code, once', async () => {
     const code = (await firstRunCode()) ?? '';
-    await expect(setUpClinic(draft('wrong'))).rejects.toMatchObject({ status: 403, at: ['code'] });
-    const both = await Promise.allSettled([setUpClinic(draft(code)), setUpClinic(draft(code))]);
+    await expect(setUpClinic(draft('wrong'), 'test')).rejects.toMatchObject({
+      status: 403,
+      at: ['code'],
+    });
+    const both = await Promise.allSettled([
+      setUpClinic(draft(code), 'test'),
+      setUpClinic(draft(code), 'test'),
+    ]);
     expect(both.filter(({ status }) => status === 'fulfilled')).toHaveLength(1);
     expect(await firstRunCode()).toBeNull();
-    await expect(setUpClinic(draft(code))).rejects.toMatchObject({ status: 409 });
+    await expect(setUpClinic(draft(code), 'test')).rejects.toMatchObject({ status: 409 });
   });
 
   it('closes after five wrong codes', async () => {
     const code = (await firstRunCode()) ?? '';
     for (let time = 0; time < 5; time += 1)
-      await expect(setUpClinic(draft('wrong'))).rejects.toMatchObject({ status: 403 });
-    await expect(setUpClinic(draft(code))).rejects.toMatchObject({ status: 429 });
+      await expect(setUpClinic(draft('wrong'), 'test')).rejects.toMatchObject({ status: 403 });
+    await expect(setUpClinic(draft(code), 'test')).rejects.toMatchObject({ status: 429 });
   });
 });

@@ -20,10 +20,10 @@ afterAll(async () => {
 });
 
 describe('signing in', () => {
-  const attempt = (email: string, password: string) =>
+  const attempt = (email: string, password: string, more: Record<string, string> = {}) =>
     fetch(`${server.origin}/api/v1/sign-in`, {
       method: 'POST',
-      headers: { origin: server.origin, 'content-type': 'application/json' },
+      headers: { origin: server.origin, 'content-type': 'application/json', ...more },
       body: JSON.stringify({ email, password }),
     });
 
@@ -34,11 +34,33 @@ describe('signing in', () => {
     expect(cookie).toMatch(/SameSite=lax/i);
   });
 
-  it('closes a name after five wrong attempts, also to the right password, and no other name', async () => {
+  it('closes a name after five wrong attempts from one address, whatever it says of itself, and no other name', async () => {
     const email = 'practitioner@inland.example';
-    for (let time = 0; time < 5; time += 1)
-      expect((await attempt(email, 'wrong')).status).toBe(401);
+    for (let time = 0; time < 5; time += 1) {
+      const elsewhere = {
+        'x-client-address': `10.0.0.${time}`,
+        'x-forwarded-for': `10.1.0.${time}`,
+      };
+      expect((await attempt(email, 'wrong', elsewhere)).status).toBe(401);
+    }
     expect((await attempt(email, PASSWORD)).status).toBe(429);
+    expect((await attempt('assistant@inland.example', PASSWORD)).status).toBe(200);
+  });
+
+  it('is not closed by hundreds of wrong links, nor is a right link', async () => {
+    const by = await member('lead@harbour.example');
+    const { link } = await device(by, await makePatient(by));
+    const open = (token: string) =>
+      fetch(`${server.origin}/api/v1/patient/open`, {
+        method: 'POST',
+        headers: { origin: server.origin, 'content-type': 'application/json' },
+        body: JSON.stringify({ token }),
+      });
+    const wrong = await Promise.all(
+      Array.from({ length: 220 }, (_, nth) => open(`${nth}`.padStart(43, 'x'))),
+    );
+    expect(new Set(wrong.map(({ status }) => status))).toEqual(new Set([401]));
+    expect((await open(link)).status).toBe(200);
     expect((await attempt('assistant@inland.example', PASSWORD)).status).toBe(200);
   });
 

@@ -95,8 +95,11 @@ export async function makeClinic(name: string, domain = `${name}.example`): Prom
 }
 
 /** Signs a member in and returns them with the token of the cookie. */
-export async function member(email: string): Promise<SignedIn & { token: string }> {
-  const token = await signIn(email, PASSWORD);
+export async function member(
+  email: string,
+  address = 'test',
+): Promise<SignedIn & { token: string }> {
+  const token = await signIn(email, PASSWORD, address);
   const tokenHash = hashToken(token);
   const found = await memberBySession(tokenHash, now());
   if (!found) throw new Error('not signed in');

@@ -86,6 +86,12 @@ export const failedAttempt = sqliteTable(
   (t) => [index('failed_attempt_what').on(t.what, t.at), index('failed_attempt_at').on(t.at)],
 );
 
+/** Where an account was signed in from before: a hash of both, which tells neither. */
+export const knownPlace = sqliteTable('known_place', {
+  place: text('place').primaryKey(),
+  at: instant('at').notNull(),
+});
+
 export const patient = sqliteTable(
   'patient',
   {

@@ -6,7 +6,7 @@ import type { PatientHere } from '../access';
 import { Problem } from '../problem';
 import { languageFor } from '../languages';
 import { hashToken, randomToken, sameSecret } from '../secrets';
-import { checkRate, recordFailure } from '../sign-in';
+import { countTry, forgetTries } from '../attempts';
 import { writeAsPatient } from '../visit/write-as';
 
 export const BIRTH_COOKIE = 'dl_birth';
@@ -35,19 +35,17 @@ export async function mayHistory(here: PatientHere, proof: string | undefined): 
 export async function checkBirth(here: PatientHere, birthDate: string): Promise<string> {
   const known = here.patient.birthDate;
   if (known === null) return '';
-  const what = hashToken(`birth ${here.id}`);
-  await checkRate(what);
-  if (birthDate !== known) {
-    await recordFailure(what);
+  const tried = [{ purpose: 'birth date' as const, what: here.id }];
+  await countTry(tried);
+  if (birthDate !== known)
     throw new Problem(403, sayToPatient(languageFor(here.patient), 'progress.birth.wrong'), [
       'birthDate',
     ]);
-  }
   const proof = randomToken();
   await writeAsPatient(here, {
     verb: 'answered the birth date on a device of',
     subject: { kind: 'patient', id: here.id },
-    statements: () => [putBirthProof(here.tokenHash, kept(proof, known))],
+    statements: () => [putBirthProof(here.tokenHash, kept(proof, known)), ...forgetTries(tried)],
   });
   return proof;
 }

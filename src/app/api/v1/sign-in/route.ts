@@ -1,4 +1,5 @@
 import { SignInDraft } from '@/core/records';
+import { addressOf } from '@/server/address';
 import { setMemberCookie } from '@/server/cookies';
 import { handler } from '@/server/handler';
 import { signIn } from '@/server/sign-in';
@@ -6,8 +7,8 @@ import { signIn } from '@/server/sign-in';
 export const POST = handler({
   who: 'anyone',
   input: SignInDraft,
-  run: async ({ input }) => {
-    const token = await signIn(input.email, input.password);
+  run: async ({ input, request }) => {
+    const token = await signIn(input.email, input.password, addressOf(request));
     return { cookies: (response) => setMemberCookie(response, token) };
   },
 });
