@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { PHOTO_LIMIT } from '@/core/records';
+import type { ReviewRow } from '@/core/review';
 import { TRIAGE_LIMITS } from '@/core/triage';
 import { addDays } from '@/core/units';
 import {
@@ -9,11 +10,18 @@ import {
   insertAlert,
   openAlertsOf,
   pausesOf,
+  triageRowsOf,
   versionsOf,
   write,
 } from '@/db';
 import { setClock } from '@/server/clock';
+import { importExercises } from '@/server/desk/exercises';
 import { escalate } from '@/server/follow/escalation';
+import { refreshTriage } from '@/server/follow/refresh';
+import { rowInWords } from '@/server/follow/review';
+import { screenStep } from '@/server/visit/screen-step';
+import { signTeaching, teachStep } from '@/server/visit/teaching';
+import { untaught } from '@/core/teach';
 import { fileHeader } from '@/server/follow/file-header';
 import { checkBirth, mayHistory } from '@/server/patient/birth';
 import { pauseMyself } from '@/server/patient/settings';
@@ -25,13 +33,23 @@ import { takeOwnPhoto } from '@/server/visit/photos';
 import { answerReferral, saveReferral } from '@/server/visit/referral';
 import { saveScreening } from '@/server/visit/screening';
 import { draftNote } from '@/server/visit/note';
-import { device, instant, makePatient, prescribe, today } from '../support/clinic';
+import {
+  device,
+  instant,
+  makeClinic,
+  makePatient,
+  member,
+  ownDomain,
+  prescribe,
+  today,
+} from '../support/clinic';
 import { eventOf } from '../support/record';
 import { databaseStage, measure, patientOf, screening } from '../support/stage';
 
 /** The door is the real one but where a test makes it refuse. */
 let refusals = 0;
 let asked = 0;
+let guardName: 'day' | 'triage' = 'day';
 jest.mock('@/db', () => {
   const real = jest.requireActual<typeof import('@/db')>('@/db');
   return {
@@ -40,7 +58,7 @@ jest.mock('@/db', () => {
       asked += 1;
       if (refusals > 0) {
         refusals -= 1;
-        return Promise.reject(new real.GuardRefused('day'));
+        return Promise.reject(new real.GuardRefused(guardName));
       }
       return real.write(statements);
     },
@@ -48,7 +66,10 @@ jest.mock('@/db', () => {
 });
 
 const stage = databaseStage('edges');
-afterEach(() => setClock(null));
+afterEach(() => {
+  setClock(null);
+  [refusals, guardName] = [0, 'day'];
+});
 const HOUR_MS = 3_600_000;
 
 describe('a day whose fold others write to', () => {
@@ -280,4 +301,96 @@ it('a note tells the spread of several trials, and of one there is none', async 
   const { objective } = await draftNote(await patientOf(stage, id), 'Neck');
   expect(objective).toMatch(/Neck turn left: 60°$/m);
   expect(objective).toMatch(/Neck turn right: 51° \(trials 50, 52\)/);
+});
+
+describe('the rows of the morning list', () => {
+  const rows = async (clinicId: string) => {
+    const levels = [0, 1, 2, 3, 4, 5, null];
+    const asked = { clinicId, search: '', practitionerId: null, page: 1 };
+    const found = await Promise.all(levels.map((level) => triageRowsOf({ ...asked, level })));
+    return found.flat().map(({ staleAt }) => staleAt as number);
+  };
+  it('hold until something changes, or for a minute where others write all the time', async () => {
+    const by = await member((await makeClinic('quiet', ownDomain())).emails.practitioner);
+    await makePatient(by, 'Wren Tarbuck');
+    const at = Date.now();
+    expect(await refreshTriage(by.clinicId)).toBe(0);
+    const [quiet = 0] = await rows(by.clinicId);
+    expect(quiet).toBeGreaterThan(at + 10 * 60_000);
+    await makePatient(by, 'Linnet Marlow');
+    [refusals, guardName, asked] = [4, 'triage', 0];
+    expect(await refreshTriage(by.clinicId)).toBe(0);
+    expect(asked).toBe(5);
+    const least = Math.min(...(await rows(by.clinicId)));
+    expect(least).toBeGreaterThan(at + 55_000);
+    expect(least).toBeLessThan(at + 90_000);
+  });
+});
+
+it('a pressure measured elsewhere stands on the Screen step, whatever else was measured since', async () => {
+  const id = await makePatient(stage.practitioner);
+  const pressure = measure({
+    kind: 'blood-pressure',
+    side: null,
+    trials: [],
+    body: { form: 'pressure', systolic: 131, diastolic: 84 },
+  });
+  await saveMeasurements(stage.practitioner, { patientId: id, measurements: [pressure] });
+  await saveMeasurements(stage.practitioner, { patientId: id, measurements: [measure({})] });
+  const step = await screenStep(stage.practitioner, await patientOf(stage, id), 'Neck');
+  expect(step.pressure).toEqual({ systolic: 131, diastolic: 84 });
+});
+
+it('a list of exercises that cannot be taken names its rows as they are counted in its file', async () => {
+  const problemsOf = async (format: 'csv' | 'json', text: string) =>
+    (await importExercises(stage.practitioner, { format, text })).problems.map(({ row }) => row);
+  expect(await problemsOf('json', '[{"name":""}]')).toContain(1);
+  expect(await problemsOf('json', '{}')).toEqual([1]);
+  expect(await problemsOf('json', 'no list')).toEqual([1]);
+  expect(await problemsOf('csv', 'name\nx')).toEqual([1]);
+});
+
+it('a row of a review says what was measured, and a dash for what was not', () => {
+  const how = {
+    kind: 'neck-turn',
+    side: 'left',
+    position: 'sitting',
+    instrument: 'inclinometer',
+  } as const;
+  const measured = (value: number | null) => ({ ...how, id: 'a', value, on: today() });
+  const row = (first: number | null, last: ReturnType<typeof measured> | null): ReviewRow => ({
+    ...how,
+    first: measured(first),
+    last,
+    change: null,
+    doneToday: false,
+    otherwise: false,
+  });
+  const name = 'Neck turn, left';
+  const said = `60° (${today()})`;
+  expect(rowInWords(row(60, null))).toMatchObject({ name, first: said, last: '–' });
+  expect(rowInWords(row(null, measured(60)))).toMatchObject({ name, first: '–', last: said });
+});
+
+it('a teaching is signed for the very version that was taught', async () => {
+  const id = await makePatient(stage.practitioner);
+  await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  const { version, pages } = await teachStep(stage.practitioner, await patientOf(stage, id));
+  if (!version || !pages[0]) throw new Error('nothing to teach');
+  const teaching = {
+    id: randomUUID(),
+    patientId: id,
+    programmeId: version.programmeId,
+    version: version.number,
+    lines: [untaught(pages[0].lineage)],
+    closing: { doseSaidAgain: true, dayToComeBack: true },
+  };
+  for (const wrong of [{ version: 2 }, { programmeId: randomUUID() }])
+    await expect(signTeaching(stage.practitioner, { ...teaching, ...wrong })).rejects.toMatchObject(
+      { status: 409 },
+    );
+  await expect(
+    signTeaching(stage.practitioner, { ...teaching, lines: [untaught(randomUUID())] }),
+  ).rejects.toMatchObject({ status: 409 });
+  await signTeaching(stage.practitioner, teaching);
 });
