@@ -1,4 +1,5 @@
 import { openAlertsOf, pausesOf } from '@/db';
+import { smallTargets, violations } from '../support/axe';
 import { goTo, press, reloaded, reportTrouble, says, textOf } from '../support/browser';
 import { finish, phoneStage } from '../support/phone';
 import { eventually, repsTold } from '../support/record';
@@ -35,17 +36,15 @@ it('asks how many after each set, by one touch, and notes what was lifted', asyn
   );
   await press(phone, 'Start');
   await says(phone, '3, for as long as your form holds');
-  if (process.env.PEEK) await phone.screenshot({ path: '/tmp/peek-max.png' });
   await press(phone, 'That was my last good one');
   await says(phone, 'How many did you do well?');
-  if (process.env.PEEK) await phone.screenshot({ path: '/tmp/peek-count.png' });
+  expect([await violations(phone, 'how many'), await smallTargets(phone)]).toEqual([[], []]);
   // The next set waits for the number, however long that takes.
   await press(phone, '2');
   await says(phone, 'set 2 of 2');
   await says(phone, '2, for as long as your form holds');
   await press(phone, 'That was my last good one');
   await says(phone, 'How many did you do well?');
-  if (process.env.PEEK) await phone.screenshot({ path: '/tmp/peek-count-end.png' });
   const weight = await phone.waitForSelector('input[inputmode=decimal]');
   await weight?.click({ count: 3 });
   await phone.keyboard.type('5,5');

@@ -270,6 +270,13 @@ describe('reminders through the simulated outbox', () => {
     const planned = await mine(here);
     expect(planned.length).toBeGreaterThanOrEqual(1);
     expect(planned.every(({ message }) => message.purpose === 'session')).toBe(true);
+    for (const { message } of planned) {
+      expect(message).toMatchObject({ state: 'waiting', attempts: 0, sentAt: null });
+      expect(message.id.startsWith(`${here.id} ${today()} `)).toBe(true);
+      // It is put there at the first look after its moment, ten minutes apart here.
+      const late = message.createdAt - message.dueAt;
+      expect([late >= 0, late < 10 * 60_000]).toEqual([true, true]);
+    }
     const send = simulatedSender();
     for (let minute = 0; minute < 60; minute += 1)
       await Promise.all([
