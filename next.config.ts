@@ -12,6 +12,8 @@ const config: NextConfig = {
     turbopackSourceMaps: false,
     // The project keeps its own mark of what a build was made of (scripts/lib/project.mjs).
     turbopackFileSystemCacheForBuild: false,
+    // What a photo may be, and what stands around it; more never comes as far (scripts/serve).
+    proxyClientMaxBodySize: 17 * 1024 * 1024,
   },
   // The server of scripts/serve compresses everything, handlers' answers too.
   compress: false,

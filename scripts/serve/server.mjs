@@ -1,6 +1,7 @@
 import { createServer } from 'node:http';
 import compression from 'compression';
 import next from 'next';
+import { bodyRefusal, refuse } from './body-limit.mjs';
 
 /**
  * Serves the built application: `node scripts/serve/server.mjs PORT`. Beside the framework's own server
@@ -33,6 +34,11 @@ function clientAddress({ headers, socket }) {
 }
 
 createServer((request, response) => {
+  const refusal = bodyRefusal(request);
+  if (refusal) {
+    refuse(response, refusal);
+    return;
+  }
   request.headers['x-client-address'] = clientAddress(request);
   compress(request, response, () => {
     void handle(request, response);

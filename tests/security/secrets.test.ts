@@ -1,8 +1,19 @@
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
+import { connect } from 'node:net';
+import sharp from 'sharp';
 import { closeDatabase, membersOf } from '@/db';
 import { type TestServer, startTestServer } from '../support/server';
-import { PASSWORD, device, makeClinic, makePatient, member, useDatabase } from '../support/clinic';
+import {
+  PASSWORD,
+  device,
+  makeClinic,
+  makePatient,
+  member,
+  today,
+  useDatabase,
+} from '../support/clinic';
+import { type Stage, photographable } from '../support/stage';
 
 /** Signing in over the wire, and what must never be found in the log. */
 let server: TestServer;
@@ -17,6 +28,54 @@ beforeAll(async () => {
 afterAll(async () => {
   closeDatabase();
   await server?.close();
+});
+
+describe('a request’s body', () => {
+  /** The first line of the answer to these lines of a request, and nothing after them. */
+  const answerTo = (...lines: readonly string[]) =>
+    new Promise<string>((resolve, reject) => {
+      const { hostname, port } = new URL(server.origin);
+      const socket = connect(Number(port), hostname);
+      let answer = '';
+      socket.on('error', reject);
+      socket.on('data', (part) => (answer += part.toString('utf8')));
+      socket.on('close', () => resolve(answer.split('\r\n')[0] ?? ''));
+      socket.write([...lines, `host: ${hostname}:${port}`, '', ''].join('\r\n'));
+    });
+  const post = 'POST /api/v1/sign-in HTTP/1.1';
+  const json = 'content-type: application/json';
+
+  it('is refused by its length before a byte of it has come', async () => {
+    expect(await answerTo(post, json, 'content-length: 10000000')).toContain(' 413 ');
+    const photo = 'POST /api/v1/photos?id=x HTTP/1.1';
+    expect(await answerTo(photo, 'content-length: 20000000')).toContain(' 413 ');
+    expect(await answerTo(post, json, 'transfer-encoding: chunked')).toContain(' 411 ');
+    expect(await answerTo(post, json, 'content-length: 99999999999999999999')).toContain(' 400 ');
+    expect(await answerTo('GET /sign-in HTTP/1.1', 'content-length: 5')).toContain(' 400 ');
+  });
+
+  it('may be a photo of nearly sixteen megabytes, as promised', async () => {
+    const by = await member('practitioner@harbour.example');
+    const patientId = await photographable({ practitioner: by } as Stage);
+    // Not compressed, so that every byte of it is needed.
+    const file = await sharp({
+      create: { width: 2300, height: 2300, channels: 3, background: '#888' },
+    })
+      .png({ compressionLevel: 0 })
+      .toBuffer();
+    expect(file.length).toBeGreaterThan(15 * 1024 * 1024);
+    const facts = new URLSearchParams({ id: randomUUID(), patientId, takenOn: today() });
+    const response = await fetch(`${server.origin}/api/v1/photos?${facts}`, {
+      method: 'POST',
+      headers: {
+        origin: server.origin,
+        'content-type': 'image/png',
+        cookie: `dl_member=${by.token}`,
+      },
+      body: new Uint8Array(file),
+    });
+    expect([response.status, await response.json()]).toMatchObject([200, { ok: true }]);
+  });
 });
 
 describe('signing in', () => {
