@@ -7,6 +7,8 @@ const first = (typed: string) => find(typed, 8).exercises[0]?.id ?? null;
 /** What a clinician types, and what has to stand first. Common practice, no source. */
 const WANTED = `
 chin tuck: tuck-seated
+resisted: resisted-range
+resisted through: resisted-range
 chin tucks: tuck-seated
 Chin Tuck: tuck-seated
 CHIN TUCKS: tuck-seated

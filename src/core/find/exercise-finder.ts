@@ -45,7 +45,7 @@ export type ExerciseFinder = (typed: string, most: number) => ExercisesFound;
 
 /**
  * Finds exercises by what somebody typed. Every word counts, whole or as the beginning of a word;
- * a name or common name that is exactly what was typed comes first. Only where that finds nothing
+ * a name or common name that is exactly what was typed comes first, then one that begins so. Only where that finds nothing
  * are misspelt words guessed, so that a guess never stands above a word that is there. Where nothing
  * is like it, nothing is found. Of what fits about as well the easier comes first.
  *
@@ -71,10 +71,18 @@ export function exerciseFinder(
       words: [...searchWords(exercise), ...(more.get(exercise.family) ?? [])].join('\n'),
     })),
   );
-  const called = (exercise: Exercise, phrase: string) =>
-    [exercise.name, ...(aliases[exercise.id] ?? [])].some(
-      (name) => wordsOf(name).join(' ') === phrase,
-    );
+  const names = new Map(
+    exercises.map(({ id, name }) => [
+      id,
+      [name, ...(aliases[id] ?? [])].map((one) => wordsOf(one).join(' ')),
+    ]),
+  );
+  /** 2 for what is called so, 1 for what is called something that begins so, else 0. */
+  const called = ({ id }: Exercise, phrase: string) => {
+    const own = names.get(id) ?? [];
+    if (own.includes(phrase)) return 2;
+    return own.some((name) => name.startsWith(`${phrase} `)) ? 1 : 0;
+  };
   const options = {
     combineWith: 'AND',
     boost: { name: 4, aliases: 4 },
@@ -97,9 +105,9 @@ export function exerciseFinder(
       .flatMap(({ id, score }) => {
         const known = byId.get(String(id));
         const fit = Math.round((score / best) * FITS);
-        return known ? [{ ...known, fit, exact: called(known.exercise, phrase) }] : [];
+        return known ? [{ ...known, fit, named: called(known.exercise, phrase) }] : [];
       })
-      .sort((a, b) => Number(b.exact) - Number(a.exact) || b.fit - a.fit || a.place - b.place)
+      .sort((a, b) => b.named - a.named || b.fit - a.fit || a.place - b.place)
       .slice(0, most)
       .map(({ exercise }) => exercise);
     return { exercises, guessed: written.length === 0 && exercises.length > 0 };

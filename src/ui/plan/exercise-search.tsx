@@ -1,7 +1,7 @@
 'use client';
 
 import { Command } from 'cmdk';
-import { type Ref, useMemo, useState } from 'react';
+import { type Ref, useEffect, useMemo, useRef, useState } from 'react';
 import { ALIASES, SHIPPED } from '@/catalogue';
 import type { Exercise } from '@/core/exercise';
 import { exerciseFinder } from '@/core/find';
@@ -27,6 +27,9 @@ export function ExerciseSearch({
 }) {
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState(false);
+  const list = useRef<HTMLDivElement>(null);
+  // What is found first is seen first, however far the list before was scrolled.
+  useEffect(() => list.current?.scrollTo(0, 0), [typed]);
   const show = open && typed.trim() !== '';
   const find = useMemo(() => exerciseFinder(exercises, ALIASES, more), [exercises, more]);
   const found = useMemo(() => find(show ? typed : '', MOST_SHOWN), [show, find, typed]);
@@ -56,6 +59,7 @@ export function ExerciseSearch({
         className="w-full rounded border border-hair bg-sheet px-3 py-2 placeholder:text-soft"
       />
       <Command.List
+        ref={list}
         label="Exercises found"
         className={`absolute inset-x-0 top-full z-10 mt-1 max-h-80 overflow-auto rounded border border-hair bg-sheet p-1 shadow-lg ${show ? '' : 'hidden'}`}
       >
