@@ -77,11 +77,12 @@ export function exerciseFinder(
       [name, ...(aliases[id] ?? [])].map((one) => wordsOf(one).join(' ')),
     ]),
   );
-  /** 2 for what is called so, 1 for what is called something that begins so, else 0. */
+  /** 3 for what is called so, 2 where its name begins so, 1 where a common name does, else 0. */
   const called = ({ id }: Exercise, phrase: string) => {
     const own = names.get(id) ?? [];
-    if (own.includes(phrase)) return 2;
-    return own.some((name) => name.startsWith(`${phrase} `)) ? 1 : 0;
+    if (own.includes(phrase)) return 3;
+    const begins = own.findIndex((name) => name.startsWith(`${phrase} `));
+    return begins === 0 ? 2 : begins > 0 ? 1 : 0;
   };
   const options = {
     combineWith: 'AND',
