@@ -29,7 +29,9 @@ export function ExerciseSearch({
   const [open, setOpen] = useState(false);
   const list = useRef<HTMLDivElement>(null);
   // What is found first is seen first, however far the list before was scrolled.
-  useEffect(() => list.current?.scrollTo(0, 0), [typed]);
+  useEffect(() => {
+    if (list.current) list.current.scrollTop = 0;
+  }, [typed]);
   const show = open && typed.trim() !== '';
   const find = useMemo(() => exerciseFinder(exercises, ALIASES, more), [exercises, more]);
   const found = useMemo(() => find(show ? typed : '', MOST_SHOWN), [show, find, typed]);
