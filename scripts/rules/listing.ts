@@ -28,6 +28,9 @@ import * as teach from '@/core/teach';
 import * as timeline from '@/core/timeline';
 import * as triage from '@/core/triage';
 import { z } from 'zod';
+import { LIST_BOUNDS, SESSION_LIFE } from '@/db';
+import { BATCHES, PERIODS_MS } from '@/server/periods';
+import { ATTEMPTS } from '@/server/attempts';
 import { boundsOf } from './bounds';
 
 /** Every house of the core whose tables and limits a clinician could feel. */
@@ -154,6 +157,10 @@ export function rulesListing(): string {
     '## records',
     '',
     ...recordLines(),
+    '',
+    '## server',
+    '',
+    ...houseLines({ ATTEMPTS, BATCHES, LIST_BOUNDS, PERIODS_MS, SESSION_LIFE }),
     '',
     '## exercises',
     '',

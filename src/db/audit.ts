@@ -1,3 +1,4 @@
+import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import type { ClinicId } from '@/core/units';
 import { type Statement, builder, read } from './door';
@@ -31,7 +32,11 @@ export function audit({ clinicId, at, actor, verb, subject }: AuditEntry): State
 }
 
 /** The newest audit events about one record, at most `limit`. */
-export function auditOf(clinicId: ClinicId, subjectId: string, limit = 50) {
+export function auditOf(
+  clinicId: ClinicId,
+  subjectId: string,
+  limit: number = LIST_BOUNDS.auditEvents,
+) {
   return read((db) =>
     db
       .select()

@@ -1,23 +1,25 @@
+import { LIST_BOUNDS } from './bounds';
 import { eq, sql } from 'drizzle-orm';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, read, readOne } from './door';
 import { clinic } from './schema';
 
 export type Clinic = typeof clinic.$inferSelect;
 
 export async function clinicById(id: string): Promise<Clinic | null> {
-  const rows = await read((db) => db.select().from(clinic).where(eq(clinic.id, id)).limit(1));
-  return rows[0] ?? null;
+  return readOne((db) => db.select().from(clinic).where(eq(clinic.id, id)));
 }
 
 /** Every clinic of this server, by id. */
 export async function clinicIds(): Promise<string[]> {
-  const rows = await read((db) => db.select({ id: clinic.id }).from(clinic).limit(1000));
+  const rows = await read((db) =>
+    db.select({ id: clinic.id }).from(clinic).limit(LIST_BOUNDS.clinics),
+  );
   return rows.map(({ id }) => id);
 }
 
 export async function anyClinic(): Promise<boolean> {
-  const rows = await read((db) => db.select({ id: clinic.id }).from(clinic).limit(1));
-  return rows.length > 0;
+  const row = await readOne((db) => db.select({ id: clinic.id }).from(clinic));
+  return row !== null;
 }
 
 /** A guard's condition: the database has no clinic yet. */

@@ -1,15 +1,12 @@
+import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, ne, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, read, readOne } from './door';
 import { clinicExercise, deskDraft, member, programmeTemplate } from './schema';
 
 export type ClinicExerciseRow = typeof clinicExercise.$inferSelect;
 export type TemplateRow = typeof programmeTemplate.$inferSelect;
-
-/** The most own exercises and templates a clinic is offered. */
-const MOST_EXERCISES = 1000;
-const MOST_TEMPLATES = 200;
 
 /** The clinic's own exercises that are offered. */
 export function clinicExercises(clinicId: ClinicId): Promise<ClinicExerciseRow[]> {
@@ -19,7 +16,7 @@ export function clinicExercises(clinicId: ClinicId): Promise<ClinicExerciseRow[]
       .from(clinicExercise)
       .where(and(eq(clinicExercise.clinicId, clinicId), isNull(clinicExercise.retiredAt)))
       .orderBy(asc(clinicExercise.id))
-      .limit(MOST_EXERCISES),
+      .limit(LIST_BOUNDS.exercises),
   );
 }
 
@@ -56,7 +53,7 @@ export function templatesOf(clinicId: ClinicId): Promise<TemplateRow[]> {
       .from(programmeTemplate)
       .where(and(eq(programmeTemplate.clinicId, clinicId), isNull(programmeTemplate.retiredAt)))
       .orderBy(asc(programmeTemplate.name))
-      .limit(MOST_TEMPLATES),
+      .limit(LIST_BOUNDS.templates),
   );
 }
 
@@ -79,7 +76,7 @@ export function offersTemplate(clinicId: ClinicId, id: string) {
 
 /** A member's own unsaved desk for a patient; null when there is none. */
 export async function deskDraftOf(clinicId: ClinicId, patientId: PatientId, memberId: MemberId) {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(deskDraft)
@@ -89,10 +86,8 @@ export async function deskDraftOf(clinicId: ClinicId, patientId: PatientId, memb
           eq(deskDraft.patientId, patientId),
           eq(deskDraft.memberId, memberId),
         ),
-      )
-      .limit(1),
+      ),
   );
-  return rows[0] ?? null;
 }
 
 /** Who else has written at this patient's desk since then. */
@@ -118,7 +113,7 @@ export function othersAtDesk(
           gt(deskDraft.updatedAt, since),
         ),
       )
-      .limit(20),
+      .limit(LIST_BOUNDS.deskDraftsBeside),
   );
 }
 

@@ -75,6 +75,21 @@ export async function read<T>(query: (db: ReturnType<typeof reader>) => Promise<
   return rows;
 }
 
+/** A query that can still be bounded. */
+type Boundable<T> = { readonly limit: (rows: number) => PromiseLike<T[]> };
+
+/**
+ * Reads the first row of a query and asks for no other; null when there is none.
+ *
+ * @throws Unreadable when a stored value is not what its column promises
+ */
+export async function readOne<T>(
+  query: (db: ReturnType<typeof reader>) => Boundable<T>,
+): Promise<T | null> {
+  const rows = await read(async (db) => query(db).limit(1));
+  return rows[0] ?? null;
+}
+
 async function readOnce<T>(query: (db: ReturnType<typeof reader>) => Promise<T>): Promise<T> {
   try {
     return await query(reader());

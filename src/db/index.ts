@@ -1,4 +1,5 @@
 export * from './audit';
+export { LIST_BOUNDS } from './bounds';
 export * from './clinics';
 export * from './desk';
 export {

@@ -1,24 +1,22 @@
 import type { Instant } from '@/core/schedule';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { ClinicId, LinkId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, readOne } from './door';
 import { patient, patientDevice, patientLink } from './schema';
 
 /** A link by its token's hash, unless revoked; null otherwise. */
 export async function linkByToken(tokenHash: string) {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(patientLink)
-      .where(and(eq(patientLink.tokenHash, tokenHash), isNull(patientLink.revokedAt)))
-      .limit(1),
+      .where(and(eq(patientLink.tokenHash, tokenHash), isNull(patientLink.revokedAt))),
   );
-  return rows[0] ?? null;
 }
 
 /** The newest link of a patient, revoked or not; null when none was ever made. */
 export async function newestLinkOf(clinicId: ClinicId, patientId: PatientId) {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select({
         id: patientLink.id,
@@ -28,10 +26,8 @@ export async function newestLinkOf(clinicId: ClinicId, patientId: PatientId) {
       })
       .from(patientLink)
       .where(and(eq(patientLink.clinicId, clinicId), eq(patientLink.patientId, patientId)))
-      .orderBy(desc(patientLink.createdAt))
-      .limit(1),
+      .orderBy(desc(patientLink.createdAt)),
   );
-  return rows[0] ?? null;
 }
 
 export function insertLink(row: typeof patientLink.$inferInsert): Statement {
@@ -78,19 +74,18 @@ export function putBirthProof(tokenHash: string, birthProof: string): Statement 
 
 /** The hash of a device's proof; null where the birth date was never answered on it. */
 export async function birthProofOf(tokenHash: string): Promise<string | null> {
-  const rows = await read((db) =>
+  const row = await readOne((db) =>
     db
       .select({ proof: patientDevice.birthProof })
       .from(patientDevice)
-      .where(eq(patientDevice.tokenHash, tokenHash))
-      .limit(1),
+      .where(eq(patientDevice.tokenHash, tokenHash)),
   );
-  return rows[0]?.proof ?? null;
+  return row?.proof ?? null;
 }
 
 /** The patient of a device cookie's hash; null when it is unknown or its link was revoked. */
 export async function patientByDevice(tokenHash: string) {
-  const rows = await read((db) =>
+  const row = await readOne((db) =>
     db
       .select({ patient })
       .from(patientDevice)
@@ -105,10 +100,9 @@ export async function patientByDevice(tokenHash: string) {
         patient,
         and(eq(patient.clinicId, patientDevice.clinicId), eq(patient.id, patientDevice.patientId)),
       )
-      .where(and(eq(patientDevice.tokenHash, tokenHash), isNull(patientLink.revokedAt)))
-      .limit(1),
+      .where(and(eq(patientDevice.tokenHash, tokenHash), isNull(patientLink.revokedAt))),
   );
-  return rows[0]?.patient ?? null;
+  return row?.patient ?? null;
 }
 
 /** A guard's condition: the device's link is not revoked. */

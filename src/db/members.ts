@@ -1,8 +1,9 @@
+import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
 import type { ClinicId, MemberId } from '@/core/units';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, read, readOne } from './door';
 import { failedAttempt, member, memberSession, knownPlace } from './schema';
 
 export type Member = Omit<typeof member.$inferSelect, 'passwordHash'>;
@@ -19,11 +20,10 @@ const PUBLIC = {
 
 /** A member with the password hash, for sign-in only; null when there is none. */
 export async function memberToSignIn(email: string) {
-  const rows = await read((db) => db.select().from(member).where(eq(member.email, email)).limit(1));
-  return rows[0] ?? null;
+  return readOne((db) => db.select().from(member).where(eq(member.email, email)));
 }
 
-/** The members of a clinic by name, at most 200. */
+/** The members of a clinic by name. */
 export function membersOf(clinicId: ClinicId): Promise<Member[]> {
   return read((db) =>
     db
@@ -31,7 +31,7 @@ export function membersOf(clinicId: ClinicId): Promise<Member[]> {
       .from(member)
       .where(eq(member.clinicId, clinicId))
       .orderBy(asc(member.name))
-      .limit(200),
+      .limit(LIST_BOUNDS.members),
   );
 }
 
@@ -55,7 +55,7 @@ export const SESSION_LIFE = { idle: 30 * 60_000, whole: 12 * 3_600_000 } as cons
 
 /** The member behind a session cookie's hash; null when it is unknown, ended, idle or too old. */
 export async function memberBySession(tokenHash: string, now: Instant) {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select({ ...PUBLIC, lastSeenAt: memberSession.lastSeenAt })
       .from(memberSession)
@@ -71,10 +71,8 @@ export async function memberBySession(tokenHash: string, now: Instant) {
           gt(memberSession.lastSeenAt, (now - SESSION_LIFE.idle) as Instant),
           gt(memberSession.createdAt, (now - SESSION_LIFE.whole) as Instant),
         ),
-      )
-      .limit(1),
+      ),
   );
-  return rows[0] ?? null;
 }
 
 export function touchMemberSession(tokenHash: string, now: Instant): Statement {
@@ -158,12 +156,11 @@ export function putKnownPlace(row: typeof knownPlace.$inferInsert): Statement {
 
 /** Whether an account was signed in from a place since then. */
 export async function isKnownPlace(place: string, since: Instant): Promise<boolean> {
-  const rows = await read((db) =>
+  const row = await readOne((db) =>
     db
       .select({ at: knownPlace.at })
       .from(knownPlace)
-      .where(and(eq(knownPlace.place, place), gt(knownPlace.at, since)))
-      .limit(1),
+      .where(and(eq(knownPlace.place, place), gt(knownPlace.at, since))),
   );
-  return rows.length > 0;
+  return row !== null;
 }

@@ -1,21 +1,20 @@
+import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, read, readOne } from './door';
 import { alert, episode, patient } from './schema';
 
 export type Patient = typeof patient.$inferSelect;
 export type AlertKind = (typeof alert.$inferSelect)['kind'];
 
 export async function patientById(clinicId: ClinicId, id: string): Promise<Patient | null> {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(patient)
-      .where(and(eq(patient.clinicId, clinicId), eq(patient.id, id)))
-      .limit(1),
+      .where(and(eq(patient.clinicId, clinicId), eq(patient.id, id))),
   );
-  return rows[0] ?? null;
 }
 
 export function insertPatient(row: Patient): Statement {
@@ -40,7 +39,7 @@ export function insertEpisode(row: typeof episode.$inferInsert): Statement {
 
 /** The open episode of a patient; null when all are closed. */
 export async function openEpisodeOf(clinicId: ClinicId, patientId: PatientId) {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(episode)
@@ -50,10 +49,8 @@ export async function openEpisodeOf(clinicId: ClinicId, patientId: PatientId) {
           eq(episode.patientId, patientId),
           isNull(episode.closedOn),
         ),
-      )
-      .limit(1),
+      ),
   );
-  return rows[0] ?? null;
 }
 
 /** Open alerts of these patients, oldest first. */
@@ -70,7 +67,7 @@ export function openAlertsOf(clinicId: ClinicId, patientIds: readonly string[]) 
         ),
       )
       .orderBy(asc(alert.createdAt))
-      .limit(500),
+      .limit(LIST_BOUNDS.openAlerts),
   );
 }
 
@@ -88,12 +85,10 @@ export function acknowledgeAlert(
 
 /** An open alert of the clinic by id; null when there is none. */
 export async function openAlertById(clinicId: ClinicId, id: string) {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(alert)
-      .where(and(eq(alert.clinicId, clinicId), eq(alert.id, id), isNull(alert.acknowledgedAt)))
-      .limit(1),
+      .where(and(eq(alert.clinicId, clinicId), eq(alert.id, id), isNull(alert.acknowledgedAt))),
   );
-  return rows[0] ?? null;
 }

@@ -1,7 +1,8 @@
+import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, read, readOne } from './door';
 import { type Placed, episodeOf, placed } from './visit/place';
 import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
 
@@ -10,7 +11,6 @@ export type LineRow = typeof programmeLine.$inferSelect;
 export type VersionWithLines = { readonly version: VersionRow; readonly lines: readonly LineRow[] };
 
 /** The most versions read for one patient. */
-const MOST_VERSIONS = 200;
 
 /** Every version of these patients' programmes with its lines, oldest first, by patient. */
 export async function versionsOf(
@@ -47,20 +47,18 @@ export async function versionsOf(
     else list.push({ version, lines: [line] });
     byPatient.set(version.patientId, list);
   }
-  for (const [id, list] of byPatient) byPatient.set(id, list.slice(-MOST_VERSIONS));
+  for (const [id, list] of byPatient) byPatient.set(id, list.slice(-LIST_BOUNDS.versions));
   return byPatient;
 }
 
 /** A patient's programme; null before the first version. */
 export async function programmeOf(clinicId: ClinicId, patientId: PatientId) {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(programme)
-      .where(and(eq(programme.clinicId, clinicId), eq(programme.patientId, patientId)))
-      .limit(1),
+      .where(and(eq(programme.clinicId, clinicId), eq(programme.patientId, patientId))),
   );
-  return rows[0] ?? null;
 }
 
 export function insertProgramme(row: typeof programme.$inferInsert): Statement {
@@ -102,7 +100,7 @@ export async function hasLogOn(
   patientId: PatientId,
   date: LocalDate,
 ): Promise<boolean> {
-  const rows = await read((db) =>
+  const row = await readOne((db) =>
     db
       .select({ id: sessionEvent.id })
       .from(sessionEvent)
@@ -112,10 +110,9 @@ export async function hasLogOn(
           eq(sessionEvent.patientId, patientId),
           eq(sessionEvent.localDate, date),
         ),
-      )
-      .limit(1),
+      ),
   );
-  return rows.length > 0;
+  return row !== null;
 }
 
 /** Pauses of these patients, oldest first. */
@@ -126,7 +123,7 @@ export function pausesOf(clinicId: ClinicId, patientIds: readonly string[]) {
       .from(pause)
       .where(and(eq(pause.clinicId, clinicId), inArray(pause.patientId, [...patientIds])))
       .orderBy(asc(pause.fromDate), desc(pause.createdAt))
-      .limit(5000),
+      .limit(LIST_BOUNDS.pauses),
   );
 }
 

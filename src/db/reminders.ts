@@ -1,8 +1,9 @@
+import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
 import { readBody } from './visit/entries';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, read, readOne } from './door';
 import { calendarLink, fileEntry, message, patient } from './schema';
 
 export type MessageRow = typeof message.$inferSelect;
@@ -73,14 +74,11 @@ const isMessage = ({ clinicId, id }: Pick<MessageRow, 'clinicId' | 'id'>) =>
   and(eq(message.clinicId, clinicId), eq(message.id, id));
 
 export async function messageById(clinicId: ClinicId, id: string): Promise<MessageRow | null> {
-  const rows = await read((db) =>
-    db.select().from(message).where(isMessage({ clinicId, id })).limit(1),
-  );
-  return rows[0] ?? null;
+  return readOne((db) => db.select().from(message).where(isMessage({ clinicId, id })));
 }
 
 /** A clinic's outbox with the names it is for, newest first. */
-export function messagesOf(clinicId: ClinicId, limit = 100) {
+export function messagesOf(clinicId: ClinicId, limit: number = LIST_BOUNDS.messages) {
   return read((db) =>
     db
       .select({ message, name: patient.name })
@@ -118,7 +116,7 @@ export function revokeCalendarLinks(
 
 /** The patient of a calendar's address, unless it was revoked; null otherwise. */
 export async function patientByCalendar(tokenHash: string) {
-  const rows = await read((db) =>
+  const row = await readOne((db) =>
     db
       .select({ patient })
       .from(calendarLink)
@@ -126,8 +124,7 @@ export async function patientByCalendar(tokenHash: string) {
         patient,
         and(eq(patient.clinicId, calendarLink.clinicId), eq(patient.id, calendarLink.patientId)),
       )
-      .where(and(eq(calendarLink.tokenHash, tokenHash), isNull(calendarLink.revokedAt)))
-      .limit(1),
+      .where(and(eq(calendarLink.tokenHash, tokenHash), isNull(calendarLink.revokedAt))),
   );
-  return rows[0]?.patient ?? null;
+  return row?.patient ?? null;
 }

@@ -1,3 +1,4 @@
+import { LIST_BOUNDS } from './bounds';
 import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read } from './door';
@@ -8,7 +9,6 @@ export type SessionEventRow = Omit<typeof sessionEvent.$inferSelect, 'episodeId'
 export type DayDoneRow = typeof dayDone.$inferSelect;
 
 /** The most events of one day that are read; far beyond what a person can do. */
-const MOST_EVENTS_A_DAY = 5000;
 
 export function eventsOfDay(
   clinicId: ClinicId,
@@ -27,7 +27,7 @@ export function eventsOfDay(
         ),
       )
       .orderBy(asc(sessionEvent.deviceAt), asc(sessionEvent.id))
-      .limit(MOST_EVENTS_A_DAY),
+      .limit(LIST_BOUNDS.eventsOfADay),
   );
 }
 

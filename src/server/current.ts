@@ -1,3 +1,4 @@
+import { PERIODS_MS } from './periods';
 import 'server-only';
 import { cookies } from 'next/headers';
 import { cache } from 'react';
@@ -9,8 +10,6 @@ import { hashToken } from './secrets';
 export const MEMBER_COOKIE = 'dl_member';
 export const PATIENT_COOKIE = 'dl_patient';
 
-const TOUCH_EVERY_MS = 60_000;
-
 /** The member signed in on this browser; null when nobody is. Read once per request. */
 export const currentMember = cache(async (): Promise<SignedIn | null> => {
   const token = (await cookies()).get(MEMBER_COOKIE)?.value;
@@ -19,7 +18,7 @@ export const currentMember = cache(async (): Promise<SignedIn | null> => {
   const at = now();
   const found = await memberBySession(tokenHash, at);
   if (!found) return null;
-  if (at - found.lastSeenAt > TOUCH_EVERY_MS)
+  if (at - found.lastSeenAt > PERIODS_MS.sessionTouched)
     await write(() => [touchMemberSession(tokenHash, at)]);
   return {
     kind: 'member',

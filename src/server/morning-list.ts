@@ -1,7 +1,7 @@
 import { LEVELS, type Level, type MorningRow } from '@/core/triage';
 import type { MemberId, PatientId } from '@/core/units';
 import {
-  TRIAGE_PAGE,
+  LIST_BOUNDS,
   type TriageQuery,
   countTriageRows,
   membersOf,
@@ -70,7 +70,8 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
   const totals = await Promise.all(
     wanted.map((one) => countTriageRows({ ...base, level: levelOf(one) })),
   );
-  const pages = group === null ? 1 : Math.max(1, Math.ceil((totals[0] ?? 0) / TRIAGE_PAGE));
+  const pages =
+    group === null ? 1 : Math.max(1, Math.ceil((totals[0] ?? 0) / LIST_BOUNDS.triagePage));
   const shown = Math.min(Math.max(1, page), pages);
   const groups = await Promise.all(
     wanted.map(async (one, index): Promise<MorningGroup> => {

@@ -1,3 +1,4 @@
+import { PERIODS_MS } from './periods';
 import { later } from '@/core/schedule';
 import {
   audit,
@@ -15,9 +16,6 @@ import { passwordFits } from './passwords';
 import { Problem } from './problem';
 import { hashToken, randomToken } from './secrets';
 
-/** An address an account was signed in from is known for so long. */
-const KNOWN_MS = 30 * 86_400_000;
-
 /**
  * Signs a member in; the token goes into the cookie and nowhere else. Every try is counted before the
  * password is looked at, and forgotten once it was right.
@@ -28,7 +26,7 @@ export async function signIn(email: string, password: string, address: string): 
   const account = email.toLowerCase();
   const place = hashToken(`place ${account} ${address}`);
   const own: Tried = { purpose: 'sign-in', what: `${account} ${address}` };
-  const known = await isKnownPlace(place, later(now(), -KNOWN_MS));
+  const known = await isKnownPlace(place, later(now(), -PERIODS_MS.knownPlace));
   const shared: readonly Tried[] = [
     { purpose: 'sign-in from one address', what: address },
     ...(known ? [] : [{ purpose: 'account' as const, what: account }]),

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { TriageMarkDraft } from '@/core/records';
 import { TRIAGE_LIMITS } from '@/core/triage';
-import { TRIAGE_PAGE, auditOf, closeDatabase, insertAlert, patientById, write } from '@/db';
+import { LIST_BOUNDS, auditOf, closeDatabase, insertAlert, patientById, write } from '@/db';
 import { setClock } from '@/server/clock';
 import { markTriage, saveTriageLimits } from '@/server/follow/marks';
 import { fileHeader } from '@/server/follow/file-header';
@@ -47,11 +47,11 @@ const namesIn = async (search = '') =>
 
 describe('the morning list', () => {
   it('pages a group, counts, and keeps other clinics out', async () => {
-    for (let index = 0; index < TRIAGE_PAGE + 3; index += 1)
+    for (let index = 0; index < LIST_BOUNDS.triagePage + 3; index += 1)
       await makePatient(practitioner, `Patient ${String(index).padStart(3, '0')}`);
     const other = await member((await makeClinic('other')).emails.lead);
     const page = (number: number) => listed('', { group: 'decide', page: number });
-    expect(await page(1)).toMatchObject({ total: TRIAGE_PAGE + 3, pages: 2, page: 1 });
+    expect(await page(1)).toMatchObject({ total: LIST_BOUNDS.triagePage + 3, pages: 2, page: 1 });
     expect((await page(2)).groups[0]?.rows.map(({ name }) => name)).toEqual([
       'Patient 050',
       'Patient 051',
@@ -60,7 +60,7 @@ describe('the morning list', () => {
     expect(await page(99)).toMatchObject({ page: 2 });
     expect(await listed('', {}, other)).toMatchObject({ total: 0 });
     expect((await listed()).counts).toMatchObject([
-      { call: 0, decide: TRIAGE_PAGE + 3, steady: 0 },
+      { call: 0, decide: LIST_BOUNDS.triagePage + 3, steady: 0 },
     ]);
   });
 

@@ -1,6 +1,7 @@
+import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from '../door';
+import { type Statement, builder, read, readOne } from '../door';
 import { episode, outcomeLetter } from '../schema';
 import { type Placed, placed } from '../visit/place';
 
@@ -17,7 +18,7 @@ export function outcomeLettersOf(
       .from(outcomeLetter)
       .where(and(eq(outcomeLetter.clinicId, clinicId), eq(outcomeLetter.patientId, patientId)))
       .orderBy(desc(outcomeLetter.createdAt))
-      .limit(50),
+      .limit(LIST_BOUNDS.letters),
   );
 }
 
@@ -25,14 +26,12 @@ export async function outcomeLetterById(
   clinicId: ClinicId,
   id: string,
 ): Promise<OutcomeLetterRow | null> {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(outcomeLetter)
-      .where(and(eq(outcomeLetter.clinicId, clinicId), eq(outcomeLetter.id, id)))
-      .limit(1),
+      .where(and(eq(outcomeLetter.clinicId, clinicId), eq(outcomeLetter.id, id))),
   );
-  return rows[0] ?? null;
 }
 
 export function insertOutcomeLetter(row: Placed<OutcomeLetterRow>): Statement[] {

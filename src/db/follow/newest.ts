@@ -1,3 +1,4 @@
+import { LIST_BOUNDS } from '../bounds';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { HomeBody } from '@/core/records';
 import type { ClinicId } from '@/core/units';
@@ -23,7 +24,7 @@ export async function newestConfirmedOf(clinicId: ClinicId, patientIds: readonly
         ),
       )
       .orderBy(asc(screening.createdAt), asc(sql`rowid`))
-      .limit(20_000),
+      .limit(LIST_BOUNDS.newestOfEach),
   );
   return new Map(rows.map((row) => [row.patientId, row]));
 }
@@ -46,7 +47,7 @@ export async function homesOf(
         ),
       )
       .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
-      .limit(20_000),
+      .limit(LIST_BOUNDS.newestOfEach),
   );
   const newest = new Map(rows.map((row) => [row.patientId, row]));
   return new Map(
@@ -62,7 +63,7 @@ export async function newestTeachingsOf(clinicId: ClinicId, patientIds: readonly
       .from(teachBack)
       .where(and(eq(teachBack.clinicId, clinicId), inArray(teachBack.patientId, [...patientIds])))
       .orderBy(asc(teachBack.createdAt))
-      .limit(20_000),
+      .limit(LIST_BOUNDS.newestOfEach),
   );
   return new Map(rows.map((row) => [row.patientId, row.body]));
 }
@@ -77,7 +78,7 @@ export async function newestLinksOf(clinicId: ClinicId, patientIds: readonly str
         and(eq(patientLink.clinicId, clinicId), inArray(patientLink.patientId, [...patientIds])),
       )
       .orderBy(asc(patientLink.createdAt))
-      .limit(20_000),
+      .limit(LIST_BOUNDS.newestOfEach),
   );
   return new Map(rows.map((row) => [row.patientId, row]));
 }
@@ -90,7 +91,7 @@ export async function newestEpisodesOf(clinicId: ClinicId, patientIds: readonly 
       .from(episode)
       .where(and(eq(episode.clinicId, clinicId), inArray(episode.patientId, [...patientIds])))
       .orderBy(asc(episode.openedOn), asc(sql`rowid`))
-      .limit(20_000),
+      .limit(LIST_BOUNDS.newestOfEach),
   );
   return new Map(rows.map((row) => [row.patientId, row]));
 }

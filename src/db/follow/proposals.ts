@@ -1,3 +1,4 @@
+import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { ClinicId } from '@/core/units';
 import { type Statement, builder, read } from '../door';
@@ -10,7 +11,7 @@ export type ProposalDecisionRow = typeof proposalDecision.$inferSelect;
 export function proposalDecisionsOf(
   clinicId: ClinicId,
   patientIds: readonly string[],
-  limit = 400,
+  limit: number = LIST_BOUNDS.decisions,
 ): Promise<ProposalDecisionRow[]> {
   return read((db) =>
     db

@@ -1,3 +1,4 @@
+import { LIST_BOUNDS } from '../bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
@@ -6,9 +7,6 @@ import { alert, auditEvent, patient, triageMark, triageRow } from '../schema';
 
 export type TriageRow = typeof triageRow.$inferSelect;
 export type TriageMarkRow = typeof triageMark.$inferSelect;
-
-/** The most patients whose rows are reckoned at once. */
-export const TRIAGE_CHUNK = 200;
 
 /**
  * Ids of the clinic's patients without a row that still holds: those whose row is past its time, by
@@ -42,7 +40,7 @@ function hasNoRow(clinicId: ClinicId) {
 }
 
 /** Patients of the clinic without a row that still holds, at most so many. */
-export async function patientsWithoutTriage(clinicId: ClinicId, at: Instant, most = TRIAGE_CHUNK) {
+export async function patientsWithoutTriage(clinicId: ClinicId, at: Instant, most: number) {
   const ids = await idsWithoutTriage(clinicId, at, most);
   if (ids.length === 0) return [];
   return read((db) =>
@@ -108,9 +106,6 @@ export function putTriageRows(rows: readonly TriageRow[]): Statement {
     });
 }
 
-/** The most rows of one level that a page shows. */
-export const TRIAGE_PAGE = 50;
-
 export type TriageQuery = {
   readonly clinicId: ClinicId;
   /** Null for those put aside, whatever their level. */
@@ -140,8 +135,8 @@ export function triageRowsOf(query: TriageQuery): Promise<TriageRow[]> {
       .from(triageRow)
       .where(triaged(query))
       .orderBy(asc(triageRow.level), asc(triageRow.urgency), asc(triageRow.name))
-      .limit(TRIAGE_PAGE)
-      .offset((query.page - 1) * TRIAGE_PAGE),
+      .limit(LIST_BOUNDS.triagePage)
+      .offset((query.page - 1) * LIST_BOUNDS.triagePage),
   );
 }
 
@@ -179,7 +174,7 @@ export async function newestMarksOf(clinicId: ClinicId, patientIds: readonly str
       .from(triageMark)
       .where(and(eq(triageMark.clinicId, clinicId), inArray(triageMark.patientId, [...patientIds])))
       .orderBy(asc(triageMark.createdAt), asc(sql`rowid`))
-      .limit(20_000),
+      .limit(LIST_BOUNDS.newestOfEach),
   );
   return new Map(rows.map((row) => [row.patientId, row]));
 }
@@ -221,6 +216,6 @@ export function alertsToEscalate(
         ),
       )
       .orderBy(asc(alert.createdAt))
-      .limit(500),
+      .limit(LIST_BOUNDS.openAlerts),
   );
 }

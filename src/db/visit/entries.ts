@@ -1,7 +1,8 @@
+import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { FILE_BODIES, type FileBodies, type FileEntryKind } from '@/core/records';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from '../door';
+import { type Statement, builder, read, readOne } from '../door';
 import { fileEntry } from '../schema';
 import { Unreadable } from '../unreadable';
 import { type Placed, placed } from './place';
@@ -54,7 +55,7 @@ export async function entriesOf<Kind extends FileEntryKind>(
   clinicId: ClinicId,
   patientId: PatientId,
   kinds: readonly Kind[],
-  limit = 200,
+  limit: number = LIST_BOUNDS.entries,
 ): Promise<Extract<FileEntryRow, { kind: Kind }>[]> {
   const rows = await read((db) =>
     db
@@ -76,14 +77,13 @@ export async function entriesOf<Kind extends FileEntryKind>(
 }
 
 export async function entryById(clinicId: ClinicId, id: string): Promise<FileEntryRow | null> {
-  const rows = await read((db) =>
+  const row = await readOne((db) =>
     db
       .select()
       .from(fileEntry)
-      .where(and(eq(fileEntry.clinicId, clinicId), eq(fileEntry.id, id)))
-      .limit(1),
+      .where(and(eq(fileEntry.clinicId, clinicId), eq(fileEntry.id, id))),
   );
-  return rows[0] ? rowOf(rows[0]) : null;
+  return row ? rowOf(row) : null;
 }
 
 export function insertEntry(row: Placed<FileEntryRow>): Statement[] {

@@ -1,3 +1,4 @@
+import { LIST_BOUNDS } from '../bounds';
 import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import type { FindingAbout } from '@/core/findings';
 import type { ClinicId, PatientId } from '@/core/units';
@@ -26,7 +27,7 @@ export async function findingsOf(clinicId: ClinicId, patientId: PatientId): Prom
       .from(finding)
       .where(and(eq(finding.clinicId, clinicId), eq(finding.patientId, patientId), isNewest))
       .orderBy(desc(finding.createdAt), desc(sql`rowid`))
-      .limit(300),
+      .limit(LIST_BOUNDS.findings),
   );
   return rows.map(rowOf);
 }

@@ -1,14 +1,14 @@
+import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { MeasureKindId } from '@/core/measures';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from '../door';
+import { type Statement, builder, read, readOne } from '../door';
 import { measurement } from '../schema';
 import { type Placed, placed } from './place';
 
 export type MeasurementRow = typeof measurement.$inferSelect;
 
 /** The most measurements read of one patient: years of visits. */
-export const MOST_MEASUREMENTS = 4000;
 
 const notSuperseded = sql`NOT EXISTS (SELECT 1 FROM measurement AS later
   WHERE later.clinic_id = measurement.clinic_id AND later.supersedes = measurement.id)`;
@@ -31,7 +31,7 @@ export function measurementsOf(
         ),
       )
       .orderBy(desc(measurement.localDate), desc(measurement.createdAt), desc(sql`rowid`))
-      .limit(MOST_MEASUREMENTS),
+      .limit(LIST_BOUNDS.measurements),
   );
 }
 
@@ -55,7 +55,7 @@ export function measurementsOfKind(
         ),
       )
       .orderBy(desc(measurement.localDate), desc(measurement.createdAt))
-      .limit(MOST_MEASUREMENTS * 5),
+      .limit(LIST_BOUNDS.measurementsTogether),
   );
 }
 
@@ -63,14 +63,12 @@ export async function measurementById(
   clinicId: ClinicId,
   id: string,
 ): Promise<MeasurementRow | null> {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(measurement)
-      .where(and(eq(measurement.clinicId, clinicId), eq(measurement.id, id)))
-      .limit(1),
+      .where(and(eq(measurement.clinicId, clinicId), eq(measurement.id, id))),
   );
-  return rows[0] ?? null;
 }
 
 export function insertMeasurement(row: Placed<MeasurementRow>): Statement[] {

@@ -1,7 +1,8 @@
+import { LIST_BOUNDS } from '../bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, MemberId, PatientId, PhotoId } from '@/core/units';
-import { type Statement, builder, checkpoint, read } from '../door';
+import { type Statement, builder, checkpoint, read, readOne } from '../door';
 import { photo, photoBytes, photoMarking } from '../schema';
 import { type Placed, placed } from './place';
 
@@ -18,32 +19,29 @@ export function photosOf(clinicId: ClinicId, patientId: PatientId): Promise<Phot
         and(eq(photo.clinicId, clinicId), eq(photo.patientId, patientId), isNull(photo.deletedAt)),
       )
       .orderBy(desc(photo.takenOn), desc(photo.createdAt))
-      .limit(100),
+      .limit(LIST_BOUNDS.photos),
   );
 }
 
 /** A photo of the clinic, deleted or not; null when there is none. */
 export async function photoById(clinicId: ClinicId, id: string): Promise<PhotoRow | null> {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(photo)
-      .where(and(eq(photo.clinicId, clinicId), eq(photo.id, id)))
-      .limit(1),
+      .where(and(eq(photo.clinicId, clinicId), eq(photo.id, id))),
   );
-  return rows[0] ?? null;
 }
 
 /** A photo's picture; null once it was deleted. */
 export async function photoBytesOf(clinicId: ClinicId, photoId: PhotoId): Promise<Buffer | null> {
-  const rows = await read((db) =>
+  const row = await readOne((db) =>
     db
       .select({ bytes: photoBytes.bytes })
       .from(photoBytes)
-      .where(and(eq(photoBytes.clinicId, clinicId), eq(photoBytes.photoId, photoId)))
-      .limit(1),
+      .where(and(eq(photoBytes.clinicId, clinicId), eq(photoBytes.photoId, photoId))),
   );
-  return rows[0]?.bytes ?? null;
+  return row?.bytes ?? null;
 }
 
 export function insertPhoto(row: Placed<PhotoRow>, bytes: Buffer): Statement[] {
@@ -96,7 +94,7 @@ export function markingsOf(clinicId: ClinicId, photoIds: readonly string[]): Pro
       .from(photoMarking)
       .where(and(eq(photoMarking.clinicId, clinicId), inArray(photoMarking.photoId, [...photoIds])))
       .orderBy(asc(photoMarking.createdAt), asc(sql`rowid`))
-      .limit(500),
+      .limit(LIST_BOUNDS.markings),
   );
 }
 
@@ -108,6 +106,6 @@ export function markingsBy(clinicId: ClinicId, authorId: MemberId): Promise<Mark
       .from(photoMarking)
       .where(and(eq(photoMarking.clinicId, clinicId), eq(photoMarking.authorId, authorId)))
       .orderBy(desc(photoMarking.createdAt))
-      .limit(500),
+      .limit(LIST_BOUNDS.markings),
   );
 }

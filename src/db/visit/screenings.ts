@@ -1,8 +1,9 @@
+import { LIST_BOUNDS } from '../bounds';
 import { rollup } from 'd3';
 import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { BLOCKING_OUTCOMES } from '@/core/screen';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from '../door';
+import { type Statement, builder, read, readOne } from '../door';
 import { referral, referralAnswer, screening, screeningDecision } from '../schema';
 import { type Placed, placed } from './place';
 
@@ -12,7 +13,6 @@ export type ReferralRow = typeof referral.$inferSelect;
 export type ReferralAnswerRow = typeof referralAnswer.$inferSelect;
 
 /** The most screenings shown of one patient. */
-const MOST_SHOWN = 50;
 
 /** A patient's screenings, newest first. */
 export function screeningsOf(clinicId: ClinicId, patientId: PatientId): Promise<ScreeningRow[]> {
@@ -22,7 +22,7 @@ export function screeningsOf(clinicId: ClinicId, patientId: PatientId): Promise<
       .from(screening)
       .where(and(eq(screening.clinicId, clinicId), eq(screening.patientId, patientId)))
       .orderBy(desc(screening.createdAt), desc(sql`rowid`))
-      .limit(MOST_SHOWN),
+      .limit(LIST_BOUNDS.screenings),
   );
 }
 
@@ -31,7 +31,7 @@ export async function newestConfirmed(
   clinicId: ClinicId,
   patientId: PatientId,
 ): Promise<ScreeningRow | null> {
-  const rows = await read((db) =>
+  return readOne((db) =>
     db
       .select()
       .from(screening)
@@ -42,10 +42,8 @@ export async function newestConfirmed(
           isNotNull(screening.confirmedBy),
         ),
       )
-      .orderBy(desc(screening.createdAt), desc(sql`rowid`))
-      .limit(1),
+      .orderBy(desc(screening.createdAt), desc(sql`rowid`)),
   );
-  return rows[0] ?? null;
 }
 
 /** Newest first. */
@@ -61,7 +59,7 @@ export function decisionsOf(
         and(eq(screeningDecision.clinicId, clinicId), eq(screeningDecision.patientId, patientId)),
       )
       .orderBy(desc(screeningDecision.createdAt), desc(sql`rowid`))
-      .limit(MOST_SHOWN),
+      .limit(LIST_BOUNDS.screenings),
   );
 }
 
@@ -156,7 +154,7 @@ export async function referralsOf(clinicId: ClinicId, patientId: PatientId) {
       )
       .where(and(eq(referral.clinicId, clinicId), eq(referral.patientId, patientId)))
       .orderBy(desc(referral.createdAt), asc(referralAnswer.createdAt))
-      .limit(200),
+      .limit(LIST_BOUNDS.referrals),
   );
   const byId = new Map<string, { referral: ReferralRow; answers: ReferralAnswerRow[] }>();
   for (const row of rows) {

@@ -1,6 +1,7 @@
+import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from '../door';
+import { type Statement, builder, read, readOne } from '../door';
 import { teachBack, visitDraft, visitNote } from '../schema';
 import { type Placed, placed } from './place';
 
@@ -12,7 +13,7 @@ export type VisitDraftKind = (typeof visitDraft.$inferSelect)['kind'];
 export function teachBacksOf(
   clinicId: ClinicId,
   patientId: PatientId,
-  limit = 100,
+  limit: number = LIST_BOUNDS.teachings,
 ): Promise<TeachBackRow[]> {
   return read((db) =>
     db
@@ -36,7 +37,7 @@ export function insertTeachBack(row: Placed<TeachBackRow>): Statement[] {
 export function visitNotesOf(
   clinicId: ClinicId,
   patientId: PatientId,
-  limit = 100,
+  limit: number = LIST_BOUNDS.notes,
 ): Promise<VisitNoteRow[]> {
   return read((db) =>
     db
@@ -73,10 +74,10 @@ const isDraft = ({ clinicId, patientId, memberId, kind }: DraftKey) =>
 
 /** A member's own unsigned draft; null when there is none. */
 export async function visitDraftOf(key: DraftKey): Promise<string | null> {
-  const rows = await read((db) =>
-    db.select({ body: visitDraft.body }).from(visitDraft).where(isDraft(key)).limit(1),
+  const row = await readOne((db) =>
+    db.select({ body: visitDraft.body }).from(visitDraft).where(isDraft(key)),
   );
-  return rows[0]?.body ?? null;
+  return row?.body ?? null;
 }
 
 export function putVisitDraft(row: typeof visitDraft.$inferInsert): Statement {

@@ -1,3 +1,4 @@
+import { PERIODS_MS } from '../periods';
 import { type Desk, type DeskDraft, DeskState } from '@/core/records';
 import { later } from '@/core/schedule';
 import type { PatientId } from '@/core/units';
@@ -5,9 +6,6 @@ import { deskDraftOf, forgetDeskDraft, othersAtDesk, putDeskDraft, write } from 
 import { type SignedIn, stillMay } from '../access';
 import { now } from '../clock';
 import { patientFor } from '../people';
-
-/** Somebody who wrote longer ago than this has left the desk. */
-const PRESENT_MS = 15 * 60_000;
 
 export type OtherAtDesk = { readonly name: string; readonly minutesAgo: number };
 
@@ -17,7 +15,12 @@ export async function othersWriting(
   patientId: PatientId,
 ): Promise<OtherAtDesk[]> {
   const at = now();
-  const rows = await othersAtDesk(member.clinicId, patientId, member.id, later(at, -PRESENT_MS));
+  const rows = await othersAtDesk(
+    member.clinicId,
+    patientId,
+    member.id,
+    later(at, -PERIODS_MS.atTheDesk),
+  );
   return rows.map(({ name, updatedAt }) => ({
     name,
     minutesAgo: Math.floor((at - updatedAt) / 60_000),

@@ -1,3 +1,4 @@
+import { BATCHES, PERIODS_MS } from '../periods';
 import { later } from '@/core/schedule';
 import type { ClinicId } from '@/core/units';
 import {
@@ -20,13 +21,9 @@ import { logFailure, unreadableIn } from '../problem';
 import { escalate } from './escalation';
 import { triageRows, unreadableRow } from './triage';
 
-/** A busy clinic writes while its rows are reckoned; after so many tries they hold for a minute only. */
-const TRIES = 4;
-const MINUTE_MS = 60_000;
-
 /** How much is reckoned at once, and for how long; what is left is said, and done in the background. */
 export type RefreshBounds = { readonly chunk: number; readonly milliseconds: number };
-const ALL: RefreshBounds = { chunk: 50, milliseconds: Infinity };
+const ALL: RefreshBounds = { chunk: BATCHES.triage, milliseconds: Infinity };
 
 /**
  * Reckons the rows of the clinic that do not hold any more, a chunk at a time.
@@ -47,9 +44,13 @@ export async function refreshTriage(clinicId: ClinicId, bounds = ALL): Promise<n
     try {
       // Derived from the record alone, so it needs no audit: anyone's next look makes the same.
       await write(() =>
-        refused < TRIES
+        refused < BATCHES.triageTries
           ? [guard('triage', nothingWrittenSince(clinicId, seen)), putTriageRows(rows)]
-          : [putTriageRows(rows.map((row) => ({ ...row, staleAt: later(now(), MINUTE_MS) })))],
+          : [
+              putTriageRows(
+                rows.map((row) => ({ ...row, staleAt: later(now(), PERIODS_MS.triageStale) })),
+              ),
+            ],
       );
       refused = 0;
     } catch (error) {
@@ -80,8 +81,10 @@ async function rowsOf(clinicId: ClinicId, patients: readonly Patient[]): Promise
  * The background reckons few patients at once and lets everybody in between them, so that a phone
  * never waits longer than for one patient's row.
  */
-const BITE: RefreshBounds = { chunk: 10, milliseconds: 30_000 };
-const EVERY_MS = 60_000;
+const BITE: RefreshBounds = {
+  chunk: BATCHES.triageBackground,
+  milliseconds: PERIODS_MS.triageBite,
+};
 const KEY = Symbol.for('dry-lantern.triage');
 
 /** Keeps the rows of every clinic reckoned, so that a morning's first look is quick; once a process. */
@@ -99,7 +102,7 @@ export function startTriage(): void {
     } catch (error) {
       logFailure('triage', error);
     }
-    setTimeout(() => void tick(), EVERY_MS).unref();
+    setTimeout(() => void tick(), PERIODS_MS.triage).unref();
   };
-  setTimeout(() => void tick(), EVERY_MS).unref();
+  setTimeout(() => void tick(), PERIODS_MS.triage).unref();
 }

@@ -1,3 +1,4 @@
+import { BATCHES, PERIODS_MS } from '../periods';
 import { type Instant, later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
 import { ignoredDays, type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
@@ -56,20 +57,15 @@ export function simulatedSender(): Sender & { readonly delivered: ReadonlyMap<st
   return Object.assign(send, { delivered });
 }
 
-/** Patients looked at in one go, and messages sent in one. */
-const BATCH = 200;
-/** A reminder whose moment passed longer ago is not sent any more. */
-const TOO_LATE_MS = 45 * 60_000;
-
 /** Puts the reminders whose moment has come into the outbox, each once. */
 export async function planReminders(at = now()): Promise<void> {
   for (let after = ''; ;) {
-    const rows = await remindedPatients(after, BATCH);
+    const rows = await remindedPatients(after, BATCHES.outbox);
     for (const { patient, settings } of rows) {
       if (settings.sessions || settings.posture) await planFor(patient, settings, at);
     }
     const last = rows.at(-1);
-    if (!last || rows.length < BATCH) return;
+    if (!last || rows.length < BATCHES.outbox) return;
     after = last.patient.id;
   }
 }
@@ -92,7 +88,7 @@ async function planFor(patient: Patient, settings: ReminderSettings, at: Instant
     dayNumber(today),
   )
     .map((reminder) => ({ ...reminder, moment: instantAt(zone, today, reminder.at as WallMinute) }))
-    .filter(({ moment }) => moment <= at && moment > at - TOO_LATE_MS);
+    .filter(({ moment }) => moment <= at && moment > at - PERIODS_MS.reminderTooLate);
   if (wanted.length === 0) return;
   await write(() =>
     wanted.map(({ key, kind, label, moment }) =>
@@ -121,7 +117,7 @@ const dayNumber = (date: LocalDate) => Math.floor(Date.parse(`${date}T00:00:00Z`
 
 /** Sends what is due: each message is claimed before it is tried, so that no two send it. */
 export async function sendDue(send: Sender, at = now()): Promise<void> {
-  for (const row of await dueMessages(at, BATCH)) {
+  for (const row of await dueMessages(at, BATCHES.outbox)) {
     const wait = retryAfter(row.attempts + 1);
     await write(() => [claimMessage(row, later(at, (wait ?? 0) * 60_000))]);
     const claimed = await messageById(row.clinicId, row.id);
@@ -133,7 +129,6 @@ export async function sendDue(send: Sender, at = now()): Promise<void> {
   }
 }
 
-const EVERY_MS = 30_000;
 const KEY = Symbol.for('dry-lantern.outbox');
 
 /** Looks after the outbox while the server runs; once a process. */
@@ -150,7 +145,7 @@ export function startOutbox(): void {
       .then(() => sendDue(send))
       .catch((error: unknown) => logFailure('outbox', error))
       .finally(() => (busy = false));
-  }, EVERY_MS);
+  }, PERIODS_MS.outbox);
   timer.unref();
 }
 

@@ -1,0 +1,35 @@
+/**
+ * How many rows each list is read with at most. A list that meets its bound shows its newest rows, or
+ * the first in its order; one page of the record never reads a clinic's whole life.
+ */
+export const LIST_BOUNDS = {
+  clinics: 1000,
+  members: 200,
+  exercises: 1000,
+  templates: 200,
+  deskDraftsBeside: 20,
+  versions: 200,
+  pauses: 5000,
+  /** Events of one patient's day. */
+  eventsOfADay: 5000,
+  screenings: 50,
+  referrals: 200,
+  photos: 100,
+  markings: 500,
+  findings: 300,
+  measurements: 4000,
+  /** Measurements of all patients of a page together. */
+  measurementsTogether: 20_000,
+  entries: 200,
+  teachings: 100,
+  notes: 100,
+  letters: 50,
+  decisions: 400,
+  openAlerts: 500,
+  /** The newest row of each of many patients, looked for together. */
+  newestOfEach: 20_000,
+  messages: 100,
+  auditEvents: 50,
+  /** Rows of the morning list shown at once. */
+  triagePage: 50,
+} as const;

@@ -1,0 +1,35 @@
+const SECOND_MS = 1000;
+const MINUTE_MS = 60 * SECOND_MS;
+const DAY_MS = 86_400 * SECOND_MS;
+
+/** How often the server does something by itself, and how long what it keeps holds, milliseconds. */
+export const PERIODS_MS = {
+  /** The outbox is looked after. */
+  outbox: 30 * SECOND_MS,
+  /** A reminder whose moment passed longer ago is not sent any more. */
+  reminderTooLate: 45 * MINUTE_MS,
+  /** The rows of the morning list are reckoned in the background. */
+  triage: MINUTE_MS,
+  /** The longest that one clinic's rows are reckoned in one go. */
+  triageBite: 30 * SECOND_MS,
+  /** A row that could not be kept current, because the clinic writes all the time, holds so long. */
+  triageStale: MINUTE_MS,
+  /** A colleague who touched a desk so lately is still at it. */
+  atTheDesk: 15 * MINUTE_MS,
+  /** A session's last use is written down no more often. */
+  sessionTouched: MINUTE_MS,
+  /** An address an account was signed in from is known. */
+  knownPlace: 30 * DAY_MS,
+} as const;
+
+/** How much is done at once in the background, so that everybody is let in between. */
+export const BATCHES = {
+  /** Patients whose reminders are looked at, and messages that are sent. */
+  outbox: 200,
+  /** Patients whose rows are reckoned where somebody waits for them. */
+  triage: 50,
+  /** The same in the background. */
+  triageBackground: 10,
+  /** Tries to keep a row current while the clinic writes. */
+  triageTries: 4,
+} as const;
