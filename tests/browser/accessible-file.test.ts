@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { insertAlert, write } from '@/db';
 import { signLetter } from '@/server/follow/review';
 import { looking, visited } from '../support/accessible';
-import { press, says } from '../support/browser';
+import { press, says, chord } from '../support/browser';
 import { instant, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/stage';
 
@@ -54,7 +54,7 @@ it('screening and measuring', async () => {
   await go(`/patients/${blockedId}/letter/${letterId}`);
   await look('letter');
   await go(`/patients/${newPatientId}/measure`);
-  await page.keyboard.press('m');
+  await chord(page, 'Alt', 'm');
   await says(page, 'Push forward');
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
   await page.click('::-p-xpath(//button[contains(., "Neck bend forward from")])');
@@ -79,7 +79,7 @@ it('planning and teaching', async () => {
   await go(`/patients/${patientId}/plan`);
   await look('plan');
   await page.type('input[aria-label="Dose of Tuck lying down"]', '3x10 hold 5');
-  await page.keyboard.press('/');
+  await chord(page, 'Control', 'k');
   await look('plan, with a mistake');
   await go(`/patients/${patientId}/plan`);
   // The other line is still as it was written: the first may hold the mistake typed above.

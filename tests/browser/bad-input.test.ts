@@ -14,6 +14,7 @@ import {
   reloaded,
   says,
   textOf,
+  chord,
 } from '../support/browser';
 import {
   device,
@@ -51,7 +52,7 @@ async function planOf(patientId: string) {
 }
 
 async function writeLine(page: Awaited<ReturnType<typeof planOf>>, search: string, dose: string) {
-  await page.keyboard.press('/');
+  await chord(page, 'Control', 'k');
   await page.keyboard.type(search);
   await page.keyboard.press('Enter');
   await page.waitForFunction(() =>

@@ -18,6 +18,7 @@ import {
   reloaded,
   says,
   textOf,
+  chord,
 } from '../support/browser';
 import { prescribe, screenedPatient } from '../support/clinic';
 import { eventually } from '../support/record';
@@ -44,7 +45,7 @@ it('prescribes a known five-exercise programme in under a minute and 120 keys', 
   const page = await stage.open(`/patients/${patientId}/plan`);
   let keys = 0;
   const began = Date.now();
-  await page.keyboard.press('/');
+  await chord(page, 'Control', 'k');
   keys += 1;
   const programme = [
     ['tuck ly', 'Tuck lying down'],
@@ -170,7 +171,7 @@ it('sends a flagged line only with a reason, and nothing that cannot be read', a
   const patientId = await screenedPatient(practitioner);
   await saveScreening(practitioner, screening(patientId, ['jaw']));
   const page = await stage.open(`/patients/${patientId}/plan`);
-  await page.keyboard.press('/');
+  await chord(page, 'Control', 'k');
   await page.keyboard.type('under-jaw');
   await page.keyboard.press('Enter');
   await says(page, 'Flagged: resistance under the jaw.');
@@ -294,7 +295,7 @@ it('lets the day be dragged and moved by key, keeps it, and never puts it on wha
 it('tells each of two who are writing, and brings an unsaved desk back on another machine', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const mine = await stage.open(`/patients/${patientId}/plan`);
-  await mine.keyboard.press('/');
+  await chord(mine, 'Control', 'k');
   await mine.keyboard.type('tuck ly');
   await mine.keyboard.press('Enter');
   await says(mine, 'This desk is kept');
@@ -318,7 +319,7 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
 it('reads the trade’s own words, writes them canonically when the field is left, and sends them', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
-  await page.keyboard.press('/');
+  await chord(page, 'Control', 'k');
   await page.keyboard.type('glute bridge');
   await page.waitForSelector('[cmdk-item][data-selected=true]');
   await page.keyboard.press('Enter');
@@ -411,7 +412,7 @@ it('takes exercises in from a file, row by row, and offers an own one on the des
   await says(page, 'Harbour wall lean');
   const another = await screenedPatient(stage.practitioner);
   await goTo(page, `${stage.server.origin}/patients/${another}/plan`);
-  await page.keyboard.press('/');
+  await chord(page, 'Control', 'k');
   await page.keyboard.type('harbour wall');
   await page.keyboard.press('Enter');
   await page.waitForSelector('input[aria-label="Dose of Harbour wall lean"]');

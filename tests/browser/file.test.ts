@@ -3,7 +3,7 @@ import { openAlertsOf } from '@/db';
 import { fileOf } from '@/server/visit/entries';
 import { saveScreening } from '@/server/visit/screening';
 import { latestMeasures } from '@/server/visit/measuring';
-import { DESK, beMember, freshPage, goTo, press, says, textOf } from '../support/browser';
+import { DESK, beMember, freshPage, goTo, press, says, textOf, chord } from '../support/browser';
 import { makePatient, prescribe } from '../support/clinic';
 import { browserStage, patientOf, screening } from '../support/stage';
 
@@ -104,7 +104,7 @@ it('tells that a programme still runs when a later screening blocks, and pauses 
 it('reckons held from below, wedge, nod test and index while they are typed', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/measure?profile=neck`);
-  await page.keyboard.press('m');
+  await chord(page, 'Alt', 'm');
   await says(page, 'Wedge fit');
   await fill(page, 'Sitting relaxed, mm', '50');
   await fill(page, 'Sitting tall, mm', '30');
@@ -146,7 +146,7 @@ it('reckons held from below, wedge, nod test and index while they are typed', as
 it('examines nerves with new weakness raising an alert, and marks the body by mouse and key', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/measure?profile=neck`);
-  await page.keyboard.press('m');
+  await chord(page, 'Alt', 'm');
   await says(page, 'Nerve examination');
   await page.select('select[aria-label="C7 right strength, 0 to 5"]', '4');
   await says(page, 'New weakness. It is urgent whatever the pain does');

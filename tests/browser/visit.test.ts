@@ -2,7 +2,17 @@ import type { Page } from 'puppeteer-core';
 import { screeningsOf } from '@/db';
 import { latestMeasures } from '@/server/visit/measuring';
 import { screeningState } from '@/server/visit/screening';
-import { awake, PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
+import {
+  awake,
+  PHONE,
+  freshPage,
+  goTo,
+  press,
+  reloaded,
+  says,
+  textOf,
+  chord,
+} from '../support/browser';
 import { device, makePatient } from '../support/clinic';
 import { browserStage, patientOf } from '../support/stage';
 
@@ -30,7 +40,7 @@ it('screens on one page: mark the exceptions, n for the rest, and the block hold
   await says(page, 'Refer before exercising');
   await choose(page, 'latex', 'yes');
   await page.focus('body');
-  await page.keyboard.press('n');
+  await chord(page, 'Alt', 'n');
   await fill(page, 'Age in years', '61');
   await says(page, 'Clumsy hands, or symptoms in both arms.');
   await press(page, 'Confirm the screening');

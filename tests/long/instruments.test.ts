@@ -1,4 +1,4 @@
-import { PHONE, press, says } from '../support/browser';
+import { PHONE, press, says, chord } from '../support/browser';
 import { makePatient } from '../support/clinic';
 import { browserStage } from '../support/stage';
 
@@ -8,7 +8,7 @@ describe('instruments', () => {
   it('a push is taken as its peak, a lost signal undoes the trial, the force band follows', async () => {
     const id = await makePatient(stage.practitioner);
     const page = await stage.open(`/patients/${id}/measure`);
-    await page.keyboard.press('m');
+    await chord(page, 'Alt', 'm');
     await says(page, 'Push forward');
     await page.click('::-p-xpath(//button[contains(., "Push forward from the push dynamometer")])');
     await page.click('::-p-xpath(//summary[contains(., "Bench of the simulated")])');

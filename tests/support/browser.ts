@@ -1,5 +1,10 @@
 import { existsSync } from 'node:fs';
-import puppeteer, { type Browser, type HTTPResponse, type Page } from 'puppeteer-core';
+import puppeteer, {
+  type Browser,
+  type HTTPResponse,
+  type KeyInput,
+  type Page,
+} from 'puppeteer-core';
 import { PASSWORD } from './clinic';
 
 // A real browser on a slow machine takes its time.
@@ -131,6 +136,13 @@ export async function beMember(page: Page, origin: string, token: string): Promi
 }
 
 /** Presses the button or link whose words begin so. */
+/** Presses a key with another one held. */
+export async function chord(page: Page, held: 'Alt' | 'Control', key: KeyInput): Promise<void> {
+  await page.keyboard.down(held);
+  await page.keyboard.press(key);
+  await page.keyboard.up(held);
+}
+
 export async function press(page: Page, words: string): Promise<void> {
   const element = await page.waitForSelector(
     `::-p-xpath(//button[starts-with(normalize-space(.), ${quoted(words)})] | //a[starts-with(normalize-space(.), ${quoted(words)})])`,

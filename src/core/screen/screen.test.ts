@@ -13,6 +13,7 @@ import {
   RULES,
   type ScreeningAnswers,
   answerTheRestNo,
+  answersAdded,
   blocksPrescribing,
   cordSigns,
   doseTraits,
@@ -455,4 +456,16 @@ it('writes a letter that names findings and asks, on one page, without a diagnos
   expect(letter.split('\n').length).toBeLessThan(50);
   expect(yesInWords(adult(['fever']))).toEqual(['Fever, chills or feeling ill with it']);
   expect(blocksPrescribing('refer') && !blocksPrescribing('precautions')).toBe(true);
+});
+
+describe('what answering the rest adds', () => {
+  it('is counted, signs apart, and what was answered before is not', () => {
+    expect(answersAdded({}, { latex: 'no', clonus: 'not tested' })).toEqual({
+      no: 1,
+      notTested: 1,
+    });
+    expect(answersAdded({ latex: 'no' }, { latex: 'no' })).toEqual({ no: 0, notTested: 0 });
+    expect(answersAdded({ latex: 'yes' }, { latex: 'no' })).toEqual({ no: 0, notTested: 0 });
+    expect(answersAdded({}, { latex: 'yes' })).toEqual({ no: 0, notTested: 0 });
+  });
 });

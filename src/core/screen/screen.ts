@@ -1,4 +1,4 @@
-import type { ScreeningAnswers } from './answers';
+import type { Answer, ScreeningAnswers } from './answers';
 import { type CordVerdict, cordSigns } from './cord-signs';
 import { holds } from './condition';
 import { type NeckInjuryVerdict, neckInjuryRule } from './neck-injury';
@@ -76,6 +76,22 @@ export function answerTheRestNo(
       answers[id] = question.group === 'signs' ? 'not tested' : 'no';
   }
   return { ...facts, answers };
+}
+
+/**
+ * How many questions were answered "no" between one and the next, and how many signs are "not tested".
+ *
+ * @example answersAdded({}, { latex: 'no', clonus: 'not tested' }) // { no: 1, notTested: 1 }
+ */
+export function answersAdded(
+  before: ScreeningAnswers['answers'],
+  after: ScreeningAnswers['answers'],
+): { readonly no: number; readonly notTested: number } {
+  const added = (Object.keys(after) as QuestionId[])
+    .filter((id) => before[id] === undefined)
+    .map((id) => after[id]);
+  const count = (answer: Answer) => added.filter((one) => one === answer).length;
+  return { no: count('no'), notTested: count('not tested') };
 }
 
 /** Answers without those to questions that are not asked any more, so that nothing hidden counts. */

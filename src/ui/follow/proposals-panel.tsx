@@ -29,7 +29,7 @@ export function ProposalsPanel({
     // Not while it is folded away.
     if (first.current?.offsetParent) first.current.click();
   }
-  useKeys(mayDecide ? [{ key: 'a', does: acceptFirst }] : []);
+  useKeys(mayDecide ? [{ key: 'a', held: 'alt', does: acceptFirst }] : []);
 
   const decide: Decide = (proposal, decision, { dose = null, reason = '', refused }) => {
     const { key } = proposal;
@@ -62,7 +62,7 @@ export function ProposalsPanel({
         <p className="figures text-[0.93em] text-soft">
           Fullest day now {minutes.now}, with all accepted {minutes.all}
           {minutes.has !== null && `; the patient has ${minutes.has}`}.
-          {mayDecide && ' A accepts the first.'}
+          {mayDecide && ' Alt A accepts the first.'}
         </p>
       )}
       <ul className="divide-y divide-hair border-y border-hair empty:border-0">

@@ -3,9 +3,13 @@
 import { useEffect, useRef } from 'react';
 import { isTyping } from './is-typing';
 import { type KeyBinding, bindingFor } from './key-bindings';
+import { keysAreOn } from './key-switch';
+
+/** A dialog has the keyboard to itself, wherever the focus is. */
+const OPEN_DIALOG = '[role=dialog], [role=alertdialog], dialog[open]';
 
 /**
- * The keys that work anywhere on a page. A dialog has the keyboard to itself, and a field its letters.
+ * The keys that work anywhere on a page, unless a dialog is open or they are switched off.
  *
  * @param bindings none where nothing may be done by keys
  */
@@ -16,9 +20,9 @@ export function useKeys(bindings: readonly KeyBinding[]): void {
   });
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
-      const { target } = event;
-      if (target instanceof Element && target.closest('[role=dialog]')) return;
-      const binding = bindingFor(now.current, event, isTyping(target));
+      if (event.repeat || !keysAreOn()) return;
+      if (document.querySelector(OPEN_DIALOG)) return;
+      const binding = bindingFor(now.current, event, isTyping(event.target));
       if (!binding) return;
       event.preventDefault();
       binding.does();

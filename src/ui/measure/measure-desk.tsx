@@ -81,7 +81,7 @@ export function MeasureDesk({
 
   useKeys([
     { key: 'Enter', held: 'command', whileTyping: true, does: () => void save() },
-    { key: 'm', does: () => setAll((now) => !now) },
+    { key: 'm', held: 'alt', whileTyping: true, does: () => setAll((now) => !now) },
   ]);
 
   return (
@@ -101,7 +101,7 @@ export function MeasureDesk({
         </nav>
         <Button aria-pressed={all} onClick={() => setAll(!all)}>
           {all ? 'Only what comes first' : 'Every measurement'}{' '}
-          <kbd className="figures text-soft">m</kbd>
+          <kbd className="figures text-soft">Alt M</kbd>
         </Button>
       </div>
       {stepsOf(profile, all).map(({ step, name, kinds }) => (

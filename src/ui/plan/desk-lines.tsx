@@ -47,7 +47,7 @@ export function DeskLines({
   if (desk.lines.length === 0)
     return (
       <p className="py-8 text-soft">
-        No exercise yet. Press <kbd className="figures">/</kbd>, type a word, press Enter; then
+        No exercise yet. Press <kbd className="figures">Ctrl K</kbd>, type a word, press Enter; then
         write its dose, such as <span className="figures">3x10 hold 5s rest 60s 2/day</span>.
       </p>
     );

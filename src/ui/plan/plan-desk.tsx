@@ -200,8 +200,8 @@ export function PlanDesk(props: PlanDeskProps) {
     addSuggestions(suggestions.filter(({ exercise }) => accepted.has(exercise.id)));
 
   useKeys([
-    { key: '/', does: () => search.current?.focus() },
-    { key: '?', does: () => setKeysOpen(true) },
+    { key: 'k', held: 'command', whileTyping: true, does: () => search.current?.focus() },
+    { key: 'k', held: 'alt', whileTyping: true, does: () => setKeysOpen(true) },
     { key: 'Enter', held: 'command', whileTyping: true, does: () => void save() },
     { key: 's', held: 'command', whileTyping: true, does: () => void save() },
     { key: 'z', held: 'command', does: () => step({ type: 'undo' }) },

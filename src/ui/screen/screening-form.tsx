@@ -7,6 +7,7 @@ import {
   type GroupId,
   type ScreeningAnswers,
   answerTheRestNo,
+  answersAdded,
   questionsFor,
   screen,
 } from '@/core/screen';
@@ -19,9 +20,19 @@ import { Field } from '../primitives/field';
 import { QuestionRow } from './question-row';
 import { FiredRules, GuidedVerdicts, OutcomeName } from './screening-outcome';
 
+/** "48 questions answered no, 3 signs not tested."; empty where nothing was open. */
+function restInWords(before: ScreeningAnswers['answers'], after: ScreeningAnswers['answers']) {
+  const { no, notTested } = answersAdded(before, after);
+  const parts = [
+    no > 0 && `${no} ${no === 1 ? 'question' : 'questions'} answered no`,
+    notTested > 0 && `${notTested} ${notTested === 1 ? 'sign' : 'signs'} not tested`,
+  ].filter(Boolean);
+  return parts.length > 0 ? `${parts.join(', ')}.` : '';
+}
+
 const numberOr = (text: string): number | null => (text.trim() === '' ? null : Number(text));
 
-/** The whole screening on one page: mark the exceptions, "n" answers the rest with no. */
+/** The whole screening on one page: mark the exceptions, and answer the rest with no at once. */
 export function ScreeningForm({
   patientId,
   start,
@@ -52,8 +63,15 @@ export function ScreeningForm({
   const result = useMemo(() => screen(typed), [typed]);
   const questions = questionsFor(typed);
 
-  const restNo = () => setFacts((before) => answerTheRestNo({ ...typed, answers: before.answers }));
-  useKeys([{ key: 'n', does: restNo }]);
+  const [before, setBefore] = useState<ScreeningAnswers['answers'] | null>(null);
+  /** What is marked stays; the answers of before are kept until something else is answered. */
+  function restNo() {
+    const next = answerTheRestNo(typed);
+    if (restInWords(facts.answers, next.answers) === '') return;
+    setBefore(facts.answers);
+    setFacts(next);
+  }
+  useKeys([{ key: 'n', held: 'alt', whileTyping: true, does: restNo }]);
 
   async function save() {
     const halfPressure = (systolic.trim() === '') !== (diastolic.trim() === '');
@@ -97,12 +115,12 @@ export function ScreeningForm({
                   answer={facts.answers[question.id]}
                   choices={group === 'signs' ? ['yes', 'no', 'not tested'] : ['yes', 'no']}
                   guided={question.calms !== undefined}
-                  onAnswer={(answer) =>
-                    setFacts((before) => ({
-                      ...before,
-                      answers: { ...before.answers, [question.id]: answer },
-                    }))
-                  }
+                  onAnswer={(answer) => {
+                    const given = { [question.id]: answer };
+                    setFacts((now) => ({ ...now, answers: { ...now.answers, ...given } }));
+                    // An undo keeps what was answered since.
+                    setBefore((kept) => kept && { ...kept, ...given });
+                  }}
                 />
               ))}
           </section>
@@ -112,13 +130,25 @@ export function ScreeningForm({
         aria-label="What it comes to"
         className="grid content-start gap-3 lg:sticky lg:top-4 lg:self-start"
       >
-        <Button
-          onClick={() =>
-            setFacts((before) => answerTheRestNo({ ...typed, answers: before.answers }))
-          }
-        >
-          Everything else: no <kbd className="figures text-soft">n</kbd>
+        <Button onClick={restNo}>
+          Everything else: no <kbd className="figures text-soft">Alt N</kbd>
         </Button>
+        <div role="status" className="flex flex-wrap items-center gap-2 empty:hidden">
+          {before && (
+            <>
+              <span>{restInWords(before, facts.answers)}</span>
+              <Button
+                look="quiet"
+                onClick={() => {
+                  setFacts((now) => ({ ...now, answers: before }));
+                  setBefore(null);
+                }}
+              >
+                Undo
+              </Button>
+            </>
+          )}
+        </div>
         <Field
           label="Age in years"
           type="number"

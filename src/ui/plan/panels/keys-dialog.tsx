@@ -1,9 +1,10 @@
 'use client';
 
+import { KeySwitch } from '../../forms/key-switch-box';
 import { Dialog } from '../../primitives/dialog';
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['/', 'Search an exercise by name, finding, muscle or prop'],
+  ['Ctrl K', 'Search an exercise by name, finding, muscle or prop'],
   ['Enter', 'In the search: add it. In a dose: on to the next'],
   ['Alt Enter', 'In a dose: write every missing part'],
   ['Alt ↑  Alt ↓', 'Move the line'],
@@ -17,7 +18,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Ctrl Z', 'Undo the last step'],
   ['Ctrl Shift Z', 'Redo it'],
   ['Ctrl Enter', 'Save the version'],
-  ['?', 'This sheet'],
+  ['Alt K', 'This sheet'],
 ];
 
 /** Every key of the desk. */
@@ -32,6 +33,11 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
           </div>
         ))}
       </dl>
+      <p className="pt-3 text-[0.93em] text-soft">
+        Where Alt types letters, as Option does on a Mac, hold Control with it. No key works while a
+        dialog is open.
+      </p>
+      <KeySwitch />
     </Dialog>
   );
 }

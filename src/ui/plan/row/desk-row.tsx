@@ -1,5 +1,7 @@
 'use client';
 
+import { isAltLetter } from '../../forms/key-bindings';
+import { keysAreOn } from '../../forms/key-switch';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, Copy, GripVertical, X } from 'lucide-react';
@@ -66,15 +68,17 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
   const lacks = read.ok && read.missing.length + read.assumed.length > 0;
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
-    const { key, altKey, ctrlKey, metaKey } = event;
+    const { key, altKey, ctrlKey, metaKey, nativeEvent } = event;
+    const alt = (letter: string) => isAltLetter(nativeEvent, letter, true);
+    if (!keysAreOn() && (altKey || key !== 'Enter')) return;
     if (key === 'Enter' && altKey) moves.onFill(uid);
     else if (key === 'Enter' && !ctrlKey && !metaKey) moves.onNext();
     else if (altKey && key === 'ArrowUp') moves.onMove(uid, -1);
     else if (altKey && key === 'ArrowDown') moves.onMove(uid, 1);
     else if (altKey && (key === 'Backspace' || key === 'Delete')) moves.onRemove(uid);
-    else if (altKey && event.code === 'KeyD') moves.onDuplicate(uid);
-    else if (altKey && event.code === 'KeyC') moves.onCompare(uid);
-    else if (altKey && event.code === 'KeyM') moves.onTakeSetUp(uid, offers);
+    else if (alt('d')) moves.onDuplicate(uid);
+    else if (alt('c')) moves.onCompare(uid);
+    else if (alt('m')) moves.onTakeSetUp(uid, offers);
     else return;
     event.preventDefault();
   }
