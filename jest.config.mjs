@@ -54,6 +54,7 @@ export default {
       displayName: 'database',
       testMatch: ['<rootDir>/tests/database/**/*.test.ts'],
       moduleNameMapper: {
+        '^@/pdf/thread$': '<rootDir>/tests/support/pdf-thread.ts',
         ...shared.moduleNameMapper,
         // Handlers are called without a server: their cookies and headers are the test's.
         '^next/headers$': '<rootDir>/tests/support/next-headers.ts',

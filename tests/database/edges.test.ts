@@ -120,6 +120,18 @@ describe('a picture', () => {
     expect(least.bytes.length).toBe(atBest.length);
   });
 
+  it('is decoded up to fifty megapixels, and told why not beyond', async () => {
+    const flat = (height: number) =>
+      sharp({ create: { width: 8000, height, channels: 3, background: '#777' } })
+        .jpeg()
+        .toBuffer();
+    expect(await storedPicture(await flat(6250))).toMatchObject({ width: 1600, height: 1250 });
+    await expect(storedPicture(await flat(6251))).rejects.toMatchObject({
+      status: 413,
+      say: expect.stringContaining('more than 50 megapixels') as string,
+    });
+  });
+
   it('of the patient’s own is taken only with consent, however it was asked for', async () => {
     const id = await makePatient(stage.practitioner);
     await saveEntry(stage.practitioner, {

@@ -6,3 +6,4 @@ export * from './difference';
 export * from './look-ahead';
 export * from './planned-line';
 export * from './sent';
+export * from './most-lines';

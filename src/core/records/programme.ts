@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { LONGEST_LINE } from '../dose';
 import { SCHOOL_IDS } from '../exercise';
+import { MOST_SENT_LINES } from '../programme/most-lines';
 import { SESSION_NAMES } from '../schedule';
 import { PRECAUTIONS, type PrecautionId, TRAITS, type Trait } from '../screen';
 import type { Frozen } from '../units';
 import { MOST_SET_UPS, SetUpRecord } from './set-up';
 import { dateText, recordId, words } from './words';
 
-/** The most lines a programme can have. */
+/** The most lines a desk or a template holds. */
 export const MOST_LINES = 500;
 
 const keysOf = <T extends string>(table: Readonly<Record<T, unknown>>) =>
@@ -57,7 +58,10 @@ export const ProgrammeDraft = z.object({
   reviewOn: dateText.nullable(),
   rounds: z.number().int().min(1, 'At least one round.').max(5, 'At most five rounds.'),
   reason: words('The reason', 400, 0),
-  lines: z.array(LineDraft).min(1, 'A programme has at least one exercise.').max(MOST_LINES),
+  lines: z
+    .array(LineDraft)
+    .min(1, 'A programme has at least one exercise.')
+    .max(MOST_SENT_LINES, `A programme has at most ${MOST_SENT_LINES} exercises. Take some out.`),
 });
 export type ProgrammeDraft = z.infer<typeof ProgrammeDraft>;
 export type LineDraft = z.infer<typeof LineDraft>;

@@ -147,13 +147,16 @@ describe('a programme', () => {
     expect(wrong(ProgrammeDraft, { ...draft, ...change })).toEqual([at, say]);
   });
 
-  it('may have 500 lines and no more', () => {
+  it('may have 60 lines and no more', () => {
     const lines = (count: number) => ({
       ...draft,
       lines: Array.from({ length: count }, () => draft.lines[0]),
     });
-    expect(wrong(ProgrammeDraft, lines(500))).toBeNull();
-    expect(wrong(ProgrammeDraft, lines(501))?.[0]).toBe('lines');
+    expect(wrong(ProgrammeDraft, lines(60))).toBeNull();
+    expect(wrong(ProgrammeDraft, lines(61))).toEqual([
+      'lines',
+      'A programme has at most 60 exercises. Take some out.',
+    ]);
   });
 });
 

@@ -1,3 +1,4 @@
 export * from './keep-going';
 export * from './letter';
 export * from './plan';
+export * from './letter-title';

@@ -1,19 +1,31 @@
 import sharp from 'sharp';
 import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/records';
+import { oneAtATime } from '../one-at-a-time';
 import { Problem } from '../problem';
 
 /** Largest stored picture, bytes. */
 const STORED_LIMIT = 500 * 1024;
 /** Longest edge of a stored picture, pixels: a mark is then about a millimetre. */
 const LONGEST_EDGE = 1600;
-/** More pixels than any camera of today; beyond it a small file may be a trap. */
-const MOST_PIXELS = 120_000_000;
+/** What a phone's camera makes at most as it is handed to a page; beyond it a small file may be a trap. */
+const MOST_PIXELS = 50_000_000;
+/** Uploads wait whole, each with its bytes. */
+const MOST_WAITING = 8;
 const TAKEN = ['jpeg', 'png', 'webp'];
 
 export type Picture = { readonly bytes: Buffer; readonly width: number; readonly height: number };
 
 const NOT_AN_IMAGE =
   'This is not a photo that can be read. Use a JPEG, PNG or WebP picture, as phones and cameras make.';
+
+const TOO_MANY_PIXELS =
+  'This photo has more than 50 megapixels. Choose a smaller size in the camera, or send a copy that is smaller.';
+
+/** Decoding takes memory by the pixel, so that never two pictures are decoded at once. */
+const inLine = oneAtATime(
+  MOST_WAITING,
+  () => new Problem(503, 'Many photos are coming in just now. Send this one again in a minute.'),
+);
 
 /**
  * Makes the picture that is stored: decoded and written anew as JPEG, upright, small, without
@@ -24,10 +36,19 @@ const NOT_AN_IMAGE =
 export async function storedPicture(upload: Buffer): Promise<Picture> {
   if (upload.length === 0) throw new Problem(400, 'This photo is empty. Choose another one.');
   if (upload.length > PHOTO_LIMIT) throw new Problem(413, PHOTO_TOO_LARGE);
+  return inLine(() => smaller(upload));
+}
+
+async function smaller(upload: Buffer): Promise<Picture> {
   try {
-    const { format } = await sharp(upload, { limitInputPixels: MOST_PIXELS }).metadata();
+    // Only the head is read for this, so that nothing large is decoded to be refused.
+    const { format, width, height } = await sharp(upload, { limitInputPixels: false }).metadata();
     if (!TAKEN.includes(format)) throw new Problem(415, NOT_AN_IMAGE);
-    const upright = sharp(upload, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+    if (width * height > MOST_PIXELS) throw new Problem(413, TOO_MANY_PIXELS);
+    const { data: raw, info: size } = await sharp(upload, {
+      limitInputPixels: MOST_PIXELS,
+      failOn: 'error',
+    })
       .rotate()
       .resize({
         width: LONGEST_EDGE,
@@ -35,10 +56,13 @@ export async function storedPicture(upload: Buffer): Promise<Picture> {
         fit: 'inside',
         withoutEnlargement: true,
       })
-      .flatten({ background: '#ffffff' });
+      .flatten({ background: '#ffffff' })
+      .raw()
+      .toBuffer({ resolveWithObject: true });
     for (const quality of [82, 70, 55, 40, 25]) {
-      const { data, info } = await upright
-        .clone()
+      const { data, info } = await sharp(raw, {
+        raw: { width: size.width, height: size.height, channels: size.channels },
+      })
         .jpeg({ quality, mozjpeg: true })
         .toBuffer({ resolveWithObject: true });
       if (data.length <= STORED_LIMIT || quality === 25)

@@ -1,22 +1,28 @@
 'use client';
 
-import { toast } from 'sonner';
 import type { PatientId } from '@/core/units';
-import { saveFile } from '../forms/save-file';
+import { Refusal } from '../forms/refusal';
+import { FileMaking, useFile } from '../forms/use-file';
 import { Button } from '../primitives/button';
 import { PrintButton } from '../screen/print-button';
 
 /** A letter on paper, or as a file. */
 export function LetterFile({ patientId, id }: { patientId: PatientId; id: string }) {
-  async function save(paper: 'a4' | 'letter') {
-    const say = await saveFile('/api/v1/letters/file', { patientId, id, paper }, 'letter.pdf');
-    if (say !== '') toast.error(say);
-  }
+  const { making, make, cancel, refusal } = useFile();
+  const save = (paper: 'a4' | 'letter') =>
+    void make('PDF', '/api/v1/letters/file', { patientId, id, paper }, 'letter.pdf');
+  const busy = making !== '';
   return (
-    <div className="no-print flex flex-wrap gap-2">
+    <div className="no-print flex flex-wrap items-center gap-2">
       <PrintButton />
-      <Button onClick={() => void save('a4')}>PDF, A4</Button>
-      <Button onClick={() => void save('letter')}>PDF, US letter</Button>
+      <Button disabled={busy} onClick={() => save('a4')}>
+        PDF, A4
+      </Button>
+      <Button disabled={busy} onClick={() => save('letter')}>
+        PDF, US letter
+      </Button>
+      <FileMaking making={making} cancel={cancel} />
+      <Refusal say={refusal} />
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import type { OutcomeLetter } from '@/core/review';
-import { letterTitle } from './letter-words';
+import { letterTitle } from '@/core/review';
 
 /** A kept letter, on one page of paper. */
 export function LetterSheet({ letter }: { letter: OutcomeLetter }) {

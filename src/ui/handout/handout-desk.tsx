@@ -5,7 +5,7 @@ import type { Handout, Paper } from '@/core/handout';
 import type { PatientId } from '@/core/units';
 import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
-import { saveFile } from '../forms/save-file';
+import { FileMaking, useFile } from '../forms/use-file';
 import { Button } from '../primitives/button';
 import { HANDOUT_CSS } from './handout-css';
 import { HandoutSheet } from './handout-sheet';
@@ -15,27 +15,27 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
   const [paper, setPaper] = useState<Paper>('a4');
   const [large, setLarge] = useState(false);
   const [link, setLink] = useState<string | null>(null);
-  const [busy, setBusy] = useState('');
+  const [linking, setLinking] = useState(false);
+  const { making, make, cancel, refusal: fileRefusal } = useFile();
+  const busy = linking || making !== '';
   const { sending } = useSending();
   const [refusal, setRefusal] = useState('');
 
   async function newLink() {
-    setBusy('link');
+    setLinking(true);
     setRefusal('');
     const answer = await sending<{ address: string }>('/api/v1/links', { patientId });
-    setBusy('');
+    setLinking(false);
     if (!answer) return;
     if (answer.ok) setLink(answer.value.address);
     else setRefusal(answer.say);
   }
 
-  async function file(format: 'pdf' | 'html') {
-    setBusy(format);
+  function file(format: 'pdf' | 'html') {
     setRefusal('');
     const order = { patientId, format, paper, large, link };
-    const say = await saveFile('/api/v1/handouts', order, `exercises.${format}`);
-    setBusy('');
-    setRefusal(say);
+    const what = format === 'pdf' ? 'PDF' : 'file';
+    return make(what, '/api/v1/handouts', order, `exercises.${format}`);
   }
 
   return (
@@ -67,10 +67,10 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
           <Button look="main" onClick={() => window.print()}>
             Print
           </Button>
-          <Button disabled={busy !== ''} onClick={() => void file('pdf')}>
-            {busy === 'pdf' ? 'Making it …' : 'PDF'}
+          <Button disabled={busy} onClick={() => void file('pdf')}>
+            PDF
           </Button>
-          <Button disabled={busy !== ''} onClick={() => void file('html')}>
+          <Button disabled={busy} onClick={() => void file('html')}>
             File for e-mail
           </Button>
         </div>
@@ -78,7 +78,7 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
           {link === null ? (
             <>
               The code opens the patient’s page on a phone that has opened their link before.{' '}
-              <Button look="quiet" disabled={busy !== ''} onClick={() => void newLink()}>
+              <Button look="quiet" disabled={busy} onClick={() => void newLink()}>
                 Put a new personal link on it
               </Button>{' '}
               (the one before stops working).
@@ -87,7 +87,8 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
             'The code is a new personal link: whoever has this sheet can open the patient’s programme. Hand it over in person.'
           )}
         </p>
-        <Refusal say={refusal} />
+        <FileMaking making={making} cancel={cancel} />
+        <Refusal say={refusal || fileRefusal} />
       </div>
       <HandoutSheet
         handout={link === null ? handout : { ...handout, address: link }}

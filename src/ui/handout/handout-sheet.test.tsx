@@ -5,7 +5,7 @@ import type { Handout } from '@/core/handout';
 import type { LocalDate } from '@/core/units';
 import { handoutFile } from './handout-file';
 import { HandoutSheet } from './handout-sheet';
-import { qrPath } from './qr';
+import { qrPath } from '@/pdf/qr-path';
 
 const figure = FIGURES['tuck-lying'] as Figure;
 

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Dispatch } from 'react';
-import type { Check } from '@/core/programme';
+import { type Check, tooManyLines } from '@/core/programme';
 import type { LocalDate } from '@/core/units';
 import type { Answer } from '../../forms/post';
 import { Refusal } from '../../forms/refusal';
@@ -48,6 +48,7 @@ export function SendPanel({
   canRedo: boolean;
   onSave: () => void;
 }) {
+  const tooMany = tooManyLines(desk.lines.length);
   return (
     <div className="grid gap-3">
       <Refusal say={refusal ? lineRefusal(refusal, desk) : ''} />
@@ -56,6 +57,7 @@ export function SendPanel({
           {say}
         </p>
       ))}
+      {tooMany && <p className="text-stop">{tooMany}</p>}
       {unreadable > 0 && (
         <p className="text-stop">
           {unreadable === 1
@@ -71,7 +73,9 @@ export function SendPanel({
       )}
       <Button
         look="main"
-        disabled={busy || stops.length > 0 || desk.lines.length === 0 || unreadable > 0}
+        disabled={
+          busy || tooMany !== null || stops.length > 0 || desk.lines.length === 0 || unreadable > 0
+        }
         onClick={onSave}
       >
         {busy ? 'Saving …' : `Save as version ${newest + 1}`}

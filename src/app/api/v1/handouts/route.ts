@@ -5,7 +5,7 @@ import { patientFor } from '@/server/people';
 import { Problem } from '@/server/problem';
 import { handoutAddress, handoutOf } from '@/server/visit/handout';
 import { handoutFile } from '@/ui/handout/handout-file';
-import { handoutPdf } from '@/ui/handout/handout-pdf';
+import { drawPdf } from '@/server/draw-pdf';
 
 export const POST = fileHandler({
   who: 'assistant',
@@ -19,7 +19,10 @@ export const POST = fileHandler({
     const name = `exercises-version-${handout.version}.${input.format}`;
     return input.format === 'pdf'
       ? {
-          bytes: await handoutPdf(handout, input.paper, input.large),
+          bytes: await drawPdf(
+            { kind: 'handout', handout, paper: input.paper, large: input.large },
+            { for: actor.id, signal: request.signal },
+          ),
           type: 'application/pdf',
           name,
         }

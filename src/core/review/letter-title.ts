@@ -1,5 +1,6 @@
-import type { OutcomeLetter } from '@/core/review';
+import type { OutcomeLetter } from '.';
 
+/** What a letter is called at its head and in a reader’s window. */
 export function letterTitle({ kind, patientName }: OutcomeLetter): string {
   return kind === 'discharge' ? `Discharge: ${patientName}` : `Review: ${patientName}`;
 }

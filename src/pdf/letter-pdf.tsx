@@ -1,7 +1,6 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import type { OutcomeLetter } from '@/core/review';
-import { PDF_FONTS, registerPdfFonts } from '../handout/pdf-fonts';
-import { letterTitle } from './letter-words';
+import { type OutcomeLetter, letterTitle } from '@/core/review';
+import { PDF_FONTS, registerPdfFonts } from './fonts';
 
 /** The letter is one page: a long one is set smaller. */
 const SIZES = [10.5, 9, 7.8] as const;

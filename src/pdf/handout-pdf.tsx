@@ -18,8 +18,8 @@ import {
   MOST_BOXES,
   type Paper,
 } from '@/core/handout';
-import { PDF_FONTS, missingInPdf, registerPdfFonts } from './pdf-fonts';
-import { qrPath } from './qr';
+import { PDF_FONTS, missingInPdf, registerPdfFonts } from './fonts';
+import { qrPath } from './qr-path';
 
 const INK = '#111111';
 const LINE = '#777777';
