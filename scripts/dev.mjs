@@ -8,7 +8,11 @@ const child = spawn(
   ['node_modules/next/dist/bin/next', 'dev', '-p', option('port', '3000')],
   {
     cwd: ROOT,
-    env: { ...ENVIRONMENT, DATA_DIR: option('data', process.env.DATA_DIR ?? 'data') },
+    env: {
+      ...ENVIRONMENT,
+      NEW_CLINIC: '1',
+      DATA_DIR: option('data', process.env.DATA_DIR ?? 'data'),
+    },
     stdio: 'inherit',
   },
 );

@@ -1,8 +1,10 @@
 /** Brings the schema up to date before the first request, and lets a new clinic in. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const { prepareServer } = await import('@/server/prepare');
+  const { closeServer, prepareServer } = await import('@/server/prepare');
   await prepareServer();
+  // Called by what ends the server (scripts/serve/ending.mjs).
+  (globalThis as unknown as Record<symbol, unknown>)[Symbol.for('dry-lantern.last')] = closeServer;
   const { startOutbox } = await import('@/server/patient/outbox');
   startOutbox();
   const { startTriage } = await import('@/server/follow/refresh');

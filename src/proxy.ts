@@ -1,4 +1,5 @@
 import { type NextRequest, NextResponse } from 'next/server';
+import { renewCookies } from '@/server/cookies';
 
 /**
  * Puts the security headers on every page, with a nonce of its own for the scripts of each.
@@ -37,6 +38,7 @@ export function proxy(request: NextRequest): NextResponse {
   if ((process.env.PUBLIC_URL ?? '').startsWith('https:')) {
     response.headers.set('Strict-Transport-Security', 'max-age=31536000');
   }
+  renewCookies(request.cookies, response);
   return response;
 }
 

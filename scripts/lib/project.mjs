@@ -109,28 +109,24 @@ export function option(name, otherwise) {
 
 export const flag = (name) => process.argv.includes(`--${name}`);
 
-/** Starts the built server; resolves once it answers. */
+/**
+ * Starts the built server; resolves once it answers. Where it cannot start it has said why, and this
+ * process ends with it: another program's answer on the same port is never taken for ours.
+ */
 export async function startServer({ port, environment = {}, stdio = 'inherit' }) {
+  const [input, output, errors] = typeof stdio === 'string' ? [stdio, stdio, stdio] : stdio;
   const child = spawn(process.execPath, ['scripts/serve/server.mjs', String(port)], {
     cwd: ROOT,
     env: { ...ENVIRONMENT, NODE_ENV: 'production', ...environment },
-    stdio,
+    stdio: [input, output, errors, 'ipc'],
   });
-  let ended = false;
-  child.on('exit', () => {
-    ended = true;
+  const listening = await new Promise((resolve) => {
+    child.once('message', () => resolve(true));
+    child.once('exit', () => resolve(false));
   });
-  const until = Date.now() + 60_000;
-  while (Date.now() < until && !ended) {
-    try {
-      await fetch(`http://127.0.0.1:${port}/sign-in`, { redirect: 'manual' });
-      return child;
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-  }
-  child.kill();
-  throw new Error(`the server did not start on port ${port}; is the port free?`);
+  if (!listening) process.exit(child.exitCode || 1);
+  child.disconnect();
+  return child;
 }
 
 /** Ends the server with this process, cleanly. */

@@ -34,6 +34,10 @@ export function bodyRefusal({ method = 'GET', url = '/', headers }) {
 
 /** Answers a refused request and closes its connection, whatever is still on its way. */
 export function refuse(response, { status, say }) {
-  response.writeHead(status, { 'content-type': 'application/json', connection: 'close' });
+  response.writeHead(status, {
+    'content-type': 'application/json',
+    connection: 'close',
+    ...(status === 503 ? { 'retry-after': '1' } : {}),
+  });
   response.end(JSON.stringify({ ok: false, say }), () => response.socket?.destroySoon());
 }

@@ -2,15 +2,44 @@ import { createServer } from 'node:http';
 import compression from 'compression';
 import next from 'next';
 import { bodyRefusal, refuse } from './body-limit.mjs';
+import { boundConnections, boundTimes } from './connections.mjs';
+import { endWhenTold } from './ending.mjs';
+import { logged } from './log.mjs';
+import { isNoPath } from './request-fault.mjs';
+import { listenFault, listeningHost, startFault } from './start-faults.mjs';
 
 /**
  * Serves the built application: `node scripts/serve/server.mjs PORT`. Beside the framework's own server
- * everything is compressed, answers of handlers too.
+ * everything is compressed, answers of handlers too, and everything that comes in has its bounds of
+ * size, time and number before the framework sees it.
  */
 const port = Number(process.argv[2] ?? process.env.PORT ?? '3000');
+const behindProxy = process.env.TRUST_PROXY === '1';
+
+/** A fault of starting is one sentence and no stack. */
+function cannotStart(say) {
+  console.error(`\n  Dry Lantern cannot start: ${say}\n`);
+  process.exit(1);
+}
+const fault = startFault(process.env, port);
+if (fault) cannotStart(fault);
+// What is written is its owner's alone: databases, journals, backups.
+process.umask(0o077);
+
 const app = next({ dev: false, port });
-await app.prepare();
-const handle = app.getRequestHandler();
+let handle = null;
+const server = createServer({ maxHeaderSize: 16 * 1024 });
+boundTimes(server);
+boundConnections(server, { behindProxy });
+server.on('request', (request, response) => {
+  logged(request, response, () =>
+    answer(request, response).catch(() => {
+      // Whatever the framework could not answer; the connection must not hang.
+      if (response.headersSent) response.destroy();
+      else refuse(response, { status: 500, say: 'Something went wrong on our side.' });
+    }),
+  );
+});
 const compress = compression({
   filter(request, response) {
     // The framework hands a handler's type over as a list, which the package does not know.
@@ -25,7 +54,7 @@ const compress = compression({
  * the last one it wrote down. What a browser says of itself is never believed.
  */
 function clientAddress({ headers, socket }) {
-  const forwarded = process.env.TRUST_PROXY === '1' ? headers['x-forwarded-for'] : undefined;
+  const forwarded = behindProxy ? headers['x-forwarded-for'] : undefined;
   const last = String(forwarded ?? '')
     .split(',')
     .at(-1)
@@ -33,18 +62,24 @@ function clientAddress({ headers, socket }) {
   return last === '' ? (socket.remoteAddress ?? 'unknown') : last;
 }
 
-createServer((request, response) => {
-  const refusal = bodyRefusal(request);
-  if (refusal) {
-    refuse(response, refusal);
-    return;
-  }
+async function answer(request, response) {
+  const refusal = isNoPath(request.url ?? '')
+    ? { status: 400, say: 'This is not an address of a page.' }
+    : handle === null
+      ? { status: 503, say: 'The server is just starting. Try again in a moment.' }
+      : bodyRefusal(request);
+  if (refusal) return refuse(response, refusal);
   request.headers['x-client-address'] = clientAddress(request);
-  compress(request, response, () => {
-    void handle(request, response);
-  });
-}).listen(port);
-for (const signal of ['SIGINT', 'SIGTERM'])
-  process.on(signal, () => {
-    void app.close().finally(() => process.exit(0));
-  });
+  await new Promise((resolve) => compress(request, response, resolve));
+  await handle(request, response);
+}
+
+// The port first: a server that cannot listen must not touch the record.
+await new Promise((resolve) => {
+  server.once('error', (error) => cannotStart(listenFault(error, port)));
+  server.listen(port, listeningHost(process.env), resolve);
+});
+await app.prepare();
+handle = app.getRequestHandler();
+endWhenTold(server, app);
+process.send?.('listening');

@@ -33,3 +33,9 @@ export const LIST_BOUNDS = {
   /** Rows of the morning list shown at once. */
   triagePage: 50,
 } as const;
+
+/** How long a member's session lives: idle, and in all, in milliseconds. */
+export const SESSION_LIFE = { idle: 30 * 60_000, whole: 12 * 3_600_000 } as const;
+
+/** Two processes' clocks may differ by so much; what is further ahead, a wrong clock wrote. */
+export const CLOCK_SLACK_MS = 5 * 60_000;

@@ -5,6 +5,7 @@ import { type LibSQLDatabase, drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { isMainThread } from 'node:worker_threads';
 import { DatabaseFailure, type GuardName, cleanError, isBusy } from './errors';
 import { guard as guardTable } from './schema';
 import { marksSoFar, refuseMarked } from './unreadable';
@@ -44,7 +45,11 @@ function house(): House {
   const open = shared[KEY];
   if (open) return open;
   const url = databaseUrl();
-  if (url.startsWith('file:')) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
+  if (url.startsWith('file:')) {
+    // Database and journals are this user's alone, however they come to be made.
+    if (isMainThread) process.umask(0o077);
+    mkdirSync(dirname(url.slice('file:'.length)), { recursive: true, mode: 0o700 });
+  }
   const authToken = process.env.DATABASE_AUTH_TOKEN;
   const client = createClient({ url, timeout: WAIT_MS, ...(authToken ? { authToken } : {}) });
   const made = { client, db: drizzle(client), queue: Promise.resolve() };
@@ -177,6 +182,22 @@ export async function migrateDatabase(
       }
     }
   });
+}
+
+/** Rows of a question about the database itself: its pages, its tables. */
+export async function rowsOf(query: SQL): Promise<readonly Readonly<Record<string, unknown>>[]> {
+  return inQueue(async () => {
+    try {
+      return await house().db.all<Record<string, unknown>>(query);
+    } catch (error) {
+      throw cleanError(error);
+    }
+  });
+}
+
+/** Writes a whole copy of a local database, as it is at this moment, into a file that is not there yet. */
+export async function copyDatabase(to: string): Promise<void> {
+  await inQueue(() => house().client.execute({ sql: 'VACUUM INTO ?', args: [to] }));
 }
 
 /** Closes the client; the next call opens it again. For tests and scripts. */

@@ -18,6 +18,14 @@ export class DatabaseFailure extends Error {
   }
 }
 
+/** Why a server does not start with this database, for whoever looks after it. */
+export class StartRefused extends Error {
+  constructor(readonly say: string) {
+    super('start refused');
+    this.name = 'StartRefused';
+  }
+}
+
 export type GuardName =
   | 'access'
   | 'attempts'

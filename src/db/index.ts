@@ -1,8 +1,10 @@
 export * from './audit';
-export { LIST_BOUNDS } from './bounds';
+export { LIST_BOUNDS, SESSION_LIFE } from './bounds';
 export * from './clinics';
 export * from './desk';
+export { prepareDatabase } from './start';
 export {
+  checkpoint,
   closeDatabase,
   databaseUrl,
   guard,

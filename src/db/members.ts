@@ -1,6 +1,6 @@
-import { LIST_BOUNDS } from './bounds';
+import { CLOCK_SLACK_MS, LIST_BOUNDS, SESSION_LIFE } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
 import type { ClinicId, MemberId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
@@ -50,9 +50,6 @@ export function insertMemberSession(row: typeof memberSession.$inferInsert): Sta
   return builder().insert(memberSession).values(row);
 }
 
-/** How long a member's session lives: idle, and in all, in milliseconds. */
-export const SESSION_LIFE = { idle: 30 * 60_000, whole: 12 * 3_600_000 } as const;
-
 /** The member behind a session cookie's hash; null when it is unknown, ended, idle or too old. */
 export async function memberBySession(tokenHash: string, now: Instant) {
   return readOne((db) =>
@@ -68,6 +65,9 @@ export async function memberBySession(tokenHash: string, now: Instant) {
           eq(memberSession.tokenHash, tokenHash),
           isNull(memberSession.endedAt),
           eq(member.active, true),
+          // A session from a time to come is of a clock that was wrong: it would never end.
+          lt(memberSession.createdAt, (now + CLOCK_SLACK_MS) as Instant),
+          lt(memberSession.lastSeenAt, (now + CLOCK_SLACK_MS) as Instant),
           gt(memberSession.lastSeenAt, (now - SESSION_LIFE.idle) as Instant),
           gt(memberSession.createdAt, (now - SESSION_LIFE.whole) as Instant),
         ),
@@ -118,9 +118,14 @@ export function insertFailedAttempt(what: string, at: Instant): Statement {
   return builder().insert(failedAttempt).values({ what, at });
 }
 
-/** Forgets attempts older than `before`. */
-export function forgetAttempts(before: Instant): Statement[] {
-  return [builder().delete(failedAttempt).where(lt(failedAttempt.at, before))];
+/** Forgets attempts older than `before`, and those of a time to come, which a wrong clock wrote. */
+export function forgetAttempts(before: Instant, now: Instant): Statement[] {
+  const ahead = gt(failedAttempt.at, (now + CLOCK_SLACK_MS) as Instant);
+  return [
+    builder()
+      .delete(failedAttempt)
+      .where(or(lt(failedAttempt.at, before), ahead)),
+  ];
 }
 
 /** Forgets every attempt at something. */
@@ -155,12 +160,18 @@ export function putKnownPlace(row: typeof knownPlace.$inferInsert): Statement {
 }
 
 /** Whether an account was signed in from a place since then. */
-export async function isKnownPlace(place: string, since: Instant): Promise<boolean> {
+export async function isKnownPlace(place: string, since: Instant, now: Instant): Promise<boolean> {
   const row = await readOne((db) =>
     db
       .select({ at: knownPlace.at })
       .from(knownPlace)
-      .where(and(eq(knownPlace.place, place), gt(knownPlace.at, since))),
+      .where(
+        and(
+          eq(knownPlace.place, place),
+          gt(knownPlace.at, since),
+          lt(knownPlace.at, (now + CLOCK_SLACK_MS) as Instant),
+        ),
+      ),
   );
   return row !== null;
 }

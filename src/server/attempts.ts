@@ -55,7 +55,7 @@ export async function countTry(tried: readonly Tried[]): Promise<void> {
   const at = now();
   try {
     await write(() => [
-      ...forgetAttempts(later(at, -LONGEST_MS)),
+      ...forgetAttempts(later(at, -LONGEST_MS), at),
       ...tried.map((one) =>
         guard('attempts', fewerAttempts(keyOf(one), sinceOf(one, at), mostOf(one))),
       ),

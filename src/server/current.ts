@@ -5,14 +5,12 @@ import { cache } from 'react';
 import { memberBySession, patientByDevice, touchMemberSession, write } from '@/db';
 import type { PatientHere, SignedIn } from './access';
 import { now } from './clock';
+import { cookieOf } from './cookies';
 import { hashToken } from './secrets';
-
-export const MEMBER_COOKIE = 'dl_member';
-export const PATIENT_COOKIE = 'dl_patient';
 
 /** The member signed in on this browser; null when nobody is. Read once per request. */
 export const currentMember = cache(async (): Promise<SignedIn | null> => {
-  const token = (await cookies()).get(MEMBER_COOKIE)?.value;
+  const token = cookieOf(await cookies(), 'member');
   if (!token) return null;
   const tokenHash = hashToken(token);
   const at = now();
@@ -32,7 +30,7 @@ export const currentMember = cache(async (): Promise<SignedIn | null> => {
 
 /** The patient whose link was opened on this device; null when none was, or it was revoked. */
 export const currentPatient = cache(async (): Promise<PatientHere | null> => {
-  const token = (await cookies()).get(PATIENT_COOKIE)?.value;
+  const token = cookieOf(await cookies(), 'patient');
   if (!token) return null;
   const tokenHash = hashToken(token);
   const patient = await patientByDevice(tokenHash);

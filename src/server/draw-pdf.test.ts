@@ -29,6 +29,8 @@ jest.mock('@/pdf/thread', () => ({
   },
 }));
 
+jest.mock('./log', () => ({ logError: () => undefined }));
+
 const order = (name: string) => ({ kind: 'letter', letter: { name }, paper: 'a4' }) as never;
 const bytes = (value: number) => new Uint8Array([value]);
 const settled = () => new Promise((resolve) => setImmediate(resolve));
@@ -36,11 +38,9 @@ const asked = (name: string, signal = new AbortController().signal) => ({ for: n
 const newest = () => threads.at(-1)!;
 
 beforeEach(() => {
-  jest.spyOn(console, 'error').mockImplementation(() => undefined);
   threads.length = 0;
   (globalThis as unknown as Record<symbol, unknown>)[Symbol.for('dry-lantern.pdf')] = undefined;
 });
-afterEach(() => jest.restoreAllMocks());
 
 describe('a sheet', () => {
   it('is drawn one after the other by one thread, which is kept for the next', async () => {

@@ -1,15 +1,16 @@
-import { migrateDatabase, optimizeDatabase } from '@/db';
+import { StartRefused, checkpoint, closeDatabase, optimizeDatabase, prepareDatabase } from '@/db';
 import { firstRunCode } from './first-run';
 import { logFailure } from './problem';
 import { keepOldFacts } from './visit/old-findings';
 
 /**
- * Migrates, and prints the one-time code of a server without a clinic. A database that cannot be
- * reached must not keep the server from starting: its pages then say what is wrong.
+ * Migrates, and prints the one-time code of a server without a clinic. A remote database that cannot be
+ * reached must not keep the server from starting: its pages then say what is wrong. A database that is
+ * missing, damaged or of a newer edition does: nothing may be written beside it.
  */
 export async function prepareServer(): Promise<void> {
   try {
-    await migrateDatabase();
+    await prepareDatabase({ isNew: process.env.NEW_CLINIC === '1' });
     await keepOldFacts();
     await optimizeDatabase();
     const code = await firstRunCode();
@@ -19,6 +20,16 @@ export async function prepareServer(): Promise<void> {
       );
     }
   } catch (error) {
+    if (error instanceof StartRefused) {
+      console.error(`\n  Dry Lantern cannot start: ${error.say}\n`);
+      process.exit(1);
+    }
     logFailure('start', error);
   }
+}
+
+/** The last thing a server does: its journal is folded into its file, so that the file alone is whole. */
+export async function closeServer(): Promise<void> {
+  await checkpoint();
+  closeDatabase();
 }

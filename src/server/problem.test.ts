@@ -1,3 +1,4 @@
+import type { LogFacts } from './log';
 import { AlreadyThere, DatabaseFailure, GuardRefused } from '@/db';
 import { Unreadable } from '@/db/unreadable';
 import {
@@ -49,15 +50,20 @@ describe('what a person is told of a failure', () => {
   });
 });
 
+const lines: LogFacts[] = [];
+jest.mock('./log', () => ({ logError: (facts: LogFacts) => lines.push(facts) }));
+
 it('tells the log the kind and the place, never the words', () => {
-  const lines: string[] = [];
-  const said = jest.spyOn(console, 'error').mockImplementation((line) => lines.push(String(line)));
+  lines.length = 0;
   logFailure('events', new Error('planted words'));
   logFailure('events', new DatabaseFailure('busy', 'SQLITE_BUSY'));
-  logFailure('events', 'planted words');
-  said.mockRestore();
-  expect(lines[0]).toMatch(/^\[dry-lantern\] events: Error .*problem\.test\.ts/);
-  expect(lines[1]).toContain('busy SQLITE_BUSY');
-  expect(lines[2]).toBe('[dry-lantern] events: string ');
-  expect(lines.join()).not.toMatch(/planted|\/src\//);
+  logFailure('/patients/3f2a9c1e-0000-4000-8000-000000000000', 'planted words');
+  expect(lines[0]).toMatchObject({
+    where: 'events',
+    failure: 'Error',
+    place: expect.stringContaining('problem.test.ts') as string,
+  });
+  expect(lines[1]).toMatchObject({ database: 'busy SQLITE_BUSY' });
+  expect(lines[2]).toEqual({ where: '/patients/:id', failure: 'string', place: '' });
+  expect(JSON.stringify(lines)).not.toMatch(/planted|\/src\//);
 });

@@ -1,4 +1,5 @@
 import { ENGLISH } from '@/catalogue';
+import { logError } from './log';
 import { AlreadyThere, DatabaseFailure, GuardRefused, Unreadable } from '@/db';
 
 /** Why something was not done, in a sentence for the person, and where in the form. */
@@ -80,7 +81,14 @@ export function unreadableIn(error: unknown): string | null {
 /** One line for the log: the kind of failure and where in the code, never its words or values. */
 export function logFailure(where: string, error: unknown): void {
   const name = error instanceof Error ? error.name : typeof error;
-  const code = error instanceof DatabaseFailure ? ` ${error.kind} ${error.code}` : '';
   const place = error instanceof Error ? (/\n\s+at (.*)/.exec(error.stack ?? '')?.[1] ?? '') : '';
-  console.error(`[dry-lantern] ${where}: ${name}${code} ${place.replace(/\(.*[\\/]/, '(')}`);
+  logError({
+    where: withoutIds(where),
+    failure: name,
+    ...(error instanceof DatabaseFailure ? { database: `${error.kind} ${error.code}` } : {}),
+    place: place.replace(/\(.*[\\/]/, '('),
+  });
 }
+
+/** A path without whose it is. */
+const withoutIds = (path: string) => path.replace(/[^/]*\d[^/]{7,}/g, ':id');

@@ -26,7 +26,7 @@ export async function signIn(email: string, password: string, address: string): 
   const account = email.toLowerCase();
   const place = hashToken(`place ${account} ${address}`);
   const own: Tried = { purpose: 'sign-in', what: `${account} ${address}` };
-  const known = await isKnownPlace(place, later(now(), -PERIODS_MS.knownPlace));
+  const known = await isKnownPlace(place, later(now(), -PERIODS_MS.knownPlace), now());
   const shared: readonly Tried[] = [
     { purpose: 'sign-in from one address', what: address },
     ...(known ? [] : [{ purpose: 'account' as const, what: account }]),

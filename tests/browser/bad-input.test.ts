@@ -1,5 +1,3 @@
-import { writeFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import { createClient } from '@libsql/client';
 import { closeDatabase, databaseUrl, versionsOf } from '@/db';
@@ -26,7 +24,7 @@ import {
   prescribe,
   useDatabase,
 } from '../support/clinic';
-import { type TestServer, sharedServer, startTestServer, temporaryFolder } from '../support/server';
+import { type TestServer, sharedServer, startTestServer } from '../support/server';
 
 let server: TestServer;
 let browser: Browser;
@@ -243,13 +241,9 @@ it('tells a patient whose record cannot be read whom to call, and the clinic whi
   await says(page, 'Part of this record cannot be read: an exercise as it was sent');
 });
 
-it('says in a sentence that the database is missing', async () => {
-  // A file stands where the folder should be.
-  const folder = temporaryFolder('missing');
-  writeFileSync(join(folder, 'taken'), '');
-  const broken = await startTestServer({
-    DATABASE_URL: `file:${join(folder, 'taken', 'dry-lantern.db')}`,
-  });
+it('says in a sentence that the database cannot be reached', async () => {
+  // Nothing answers there.
+  const broken = await startTestServer({ DATABASE_URL: 'http://127.0.0.1:9' });
   try {
     const page = await freshPage(browser, DESK);
     await goTo(page, `${broken.origin}/sign-in`);

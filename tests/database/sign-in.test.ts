@@ -52,6 +52,23 @@ describe('a member’s session', () => {
     expect(await memberBySession(tokenHash, late)).toBeNull();
   });
 
+  it('from a time to come is over, and nothing tried then counts: a clock was wrong and was put right', async () => {
+    const { emails } = await makeClinic('one');
+    const ahead = later(START, 400 * 86_400_000);
+    setClock(() => ahead);
+    const { tokenHash } = await member(emails.lead);
+    for (let wrong = 0; wrong < 5; wrong += 1)
+      await expect(signIn(emails.lead, 'not it', 'here')).rejects.toMatchObject({ status: 401 });
+    await expect(signIn(emails.lead, 'not it', 'here')).rejects.toMatchObject({ status: 429 });
+    setClock(() => START);
+    expect(await memberBySession(tokenHash, START)).toBeNull();
+    await expect(member(emails.lead, 'here')).resolves.toBeDefined();
+    // Two processes differ by a little, and that is no wrong clock.
+    const { tokenHash: near } = await member(emails.lead);
+    expect(await memberBySession(near, later(START, -4 * 60_000))).not.toBeNull();
+    expect(await memberBySession(near, later(START, -5 * 60_000))).toBeNull();
+  });
+
   it('is over at sign-out, for that browser only', async () => {
     const { emails } = await makeClinic('one');
     const [first, second] = [await member(emails.lead), await member(emails.lead)];

@@ -55,6 +55,7 @@ export async function startTestServer(
         NODE_ENV: 'production',
         NEXT_TELEMETRY_DISABLED: '1',
         DATA_DIR: data,
+        NEW_CLINIC: '1',
         PUBLIC_URL: `http://localhost:${port}`,
         ...environment,
       },
@@ -63,14 +64,15 @@ export async function startTestServer(
     const until = Date.now() + 400_000;
     while (Date.now() < until) {
       try {
-        await fetch(`http://127.0.0.1:${port}/sign-in`, {
-          redirect: 'manual',
+        const { status } = await fetch(`http://127.0.0.1:${port}/healthz`, {
           signal: AbortSignal.timeout(60_000),
         });
-        return;
+        if (status === 200) return;
       } catch {
-        await new Promise((resolve) => setTimeout(resolve, 80));
+        // Not listening yet.
       }
+      if (child.exitCode !== null) break;
+      await new Promise((resolve) => setTimeout(resolve, 80));
     }
     throw new Error(`the server did not start:\n${readFileSync(logFile, 'utf8')}`);
   }

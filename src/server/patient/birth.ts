@@ -9,8 +9,6 @@ import { hashToken, randomToken, sameSecret } from '../secrets';
 import { countTry, forgetTries } from '../attempts';
 import { writeAsPatient } from '../visit/write-as';
 
-export const BIRTH_COOKIE = 'dl_birth';
-
 export const BirthCheck = z.object({ birthDate: dateText });
 
 /**

@@ -2,7 +2,8 @@ import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { progressOf } from '@/server/patient/progress';
-import { BIRTH_COOKIE, mayHistory } from '@/server/patient/birth';
+import { cookieOf } from '@/server/cookies';
+import { mayHistory } from '@/server/patient/birth';
 import { BirthForm } from '@/ui/patient/birth-form';
 import { ProgressView } from '@/ui/patient/progress-view';
 import { wordsFor } from '@/server/patient/words';
@@ -13,7 +14,7 @@ export const metadata: Metadata = { title: 'How it is going', robots: 'noindex' 
 
 async function ProgressPage() {
   const here = await requirePatient();
-  const allowed = await mayHistory(here, (await cookies()).get(BIRTH_COOKIE)?.value);
+  const allowed = await mayHistory(here, cookieOf(await cookies(), 'birth'));
   return (
     <Shell {...wordsFor(here)} title="progress.title">
       {allowed ? <ProgressView progress={await progressOf(here)} /> : <BirthForm />}

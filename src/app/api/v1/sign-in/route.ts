@@ -1,6 +1,6 @@
 import { SignInDraft } from '@/core/records';
 import { addressOf } from '@/server/address';
-import { setMemberCookie } from '@/server/cookies';
+import { setCookie } from '@/server/cookies';
 import { handler } from '@/server/handler';
 import { signIn } from '@/server/sign-in';
 
@@ -9,6 +9,6 @@ export const POST = handler({
   input: SignInDraft,
   run: async ({ input, request }) => {
     const token = await signIn(input.email, input.password, addressOf(request));
-    return { cookies: (response) => setMemberCookie(response, token) };
+    return { cookies: (response) => setCookie(response, 'member', token) };
   },
 });

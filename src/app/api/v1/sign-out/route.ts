@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clearMemberCookie } from '@/server/cookies';
+import { clearCookie } from '@/server/cookies';
 import { handler } from '@/server/handler';
 import { signOut } from '@/server/sign-in';
 
@@ -8,6 +8,6 @@ export const POST = handler({
   input: z.object({}),
   run: async ({ actor }) => {
     await signOut(actor);
-    return { cookies: clearMemberCookie };
+    return { cookies: (response) => clearCookie(response, 'member') };
   },
 });

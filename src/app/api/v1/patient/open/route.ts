@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { setPatientCookie } from '@/server/cookies';
+import { setCookie } from '@/server/cookies';
 import { handler } from '@/server/handler';
 import { openLink } from '@/server/links';
 
@@ -8,6 +8,6 @@ export const POST = handler({
   input: z.object({ token: z.string().min(20).max(100) }),
   run: async ({ input }) => {
     const { device } = await openLink(input.token);
-    return { cookies: (response) => setPatientCookie(response, device) };
+    return { cookies: (response) => setCookie(response, 'patient', device) };
   },
 });

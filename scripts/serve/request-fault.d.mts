@@ -1,0 +1,1 @@
+export function isNoPath(url: string): boolean;
