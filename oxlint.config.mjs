@@ -1,17 +1,18 @@
 /**
- * Imports point one way: app → ui, server; server → db, pdf; ui, db → catalogue → core.
+ * Imports point one way: app → ui, server; server → db, pdf, backup; ui, db → catalogue → core.
  * A folder's public face is its index.ts, so core is imported by house (`@/core/dose`), never deeper.
  */
 const deepCore = { group: ['@/core/*/*'], message: 'Import a core house by its index.' };
-const houses = ['core', 'catalogue', 'db', 'server', 'ui', 'app', 'workers', 'pdf'];
+const houses = ['core', 'catalogue', 'db', 'server', 'ui', 'app', 'workers', 'pdf', 'backup'];
 const allowed = {
   core: ['core'],
   catalogue: ['core', 'catalogue'],
   db: ['core', 'catalogue', 'db'],
-  server: ['core', 'catalogue', 'db', 'server', 'pdf'],
-  ui: ['core', 'catalogue', 'ui', 'workers', 'pdf'],
+  server: ['core', 'catalogue', 'db', 'server', 'pdf', 'backup'],
+  ui: ['core', 'catalogue', 'ui', 'workers', 'pdf', 'backup'],
   workers: ['core', 'catalogue', 'workers'],
   pdf: ['core', 'catalogue', 'pdf'],
+  backup: ['backup'],
   app: ['core', 'catalogue', 'server', 'ui', 'workers', 'app'],
 };
 

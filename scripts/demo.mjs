@@ -21,7 +21,7 @@ ensurePackages();
 ensureBuild();
 if (flag('fresh')) rmSync(data, { recursive: true, force: true });
 // Without PUBLIC_URL links carry the address each visitor came by, also that of a phone.
-const environment = { DATA_DIR: data };
+const environment = { DATA_DIR: data, DEMO: '1' };
 const address = process.env.PUBLIC_URL ?? `http://localhost:${port}`;
 if (!existsSync(facts)) {
   console.log('Writing ten weeks of demo records …');

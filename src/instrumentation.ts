@@ -9,4 +9,7 @@ export async function register(): Promise<void> {
   startOutbox();
   const { startTriage } = await import('@/server/follow/refresh');
   startTriage();
+  const { startBackups } = await import('@/server/backups');
+  const { backupInThread } = await import('@/backup/thread');
+  startBackups(backupInThread);
 }

@@ -14,6 +14,7 @@ export {
   write,
 } from './door';
 export * from './errors';
+export { readEveryRow } from './every-row';
 export * from './links';
 export * from './members';
 export * from './patients';

@@ -1,6 +1,6 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
 import { alert, episode, patient } from './schema';
@@ -90,5 +90,17 @@ export async function openAlertById(clinicId: ClinicId, id: string) {
       .select()
       .from(alert)
       .where(and(eq(alert.clinicId, clinicId), eq(alert.id, id), isNull(alert.acknowledgedAt))),
+  );
+}
+
+/** The clinic's patients by id, so many after one; for work that goes through all of them. */
+export function patientsAfter(clinicId: ClinicId, after: string, limit: number) {
+  return read((db) =>
+    db
+      .select()
+      .from(patient)
+      .where(and(eq(patient.clinicId, clinicId), gt(patient.id, after as PatientId)))
+      .orderBy(asc(patient.id))
+      .limit(limit),
   );
 }

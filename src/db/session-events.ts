@@ -154,3 +154,15 @@ export async function newestOf(clinicId: ClinicId, patientIds: readonly string[]
     pain: new Map(pains.map((row) => [row.patientId, { date: row.localDate, pain: row.pain }])),
   };
 }
+
+/** How many events each of a patient's days has, by date. */
+export function eventDays(clinicId: ClinicId, patientId: PatientId) {
+  return read((db) =>
+    db
+      .select({ date: sessionEvent.localDate, events: sql<number>`count(*)` })
+      .from(sessionEvent)
+      .where(and(eq(sessionEvent.clinicId, clinicId), eq(sessionEvent.patientId, patientId)))
+      .groupBy(sessionEvent.localDate)
+      .orderBy(asc(sessionEvent.localDate)),
+  );
+}

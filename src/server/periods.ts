@@ -14,6 +14,13 @@ export const PERIODS_MS = {
   triageBite: 30 * SECOND_MS,
   /** A row that could not be kept current, because the clinic writes all the time, holds so long. */
   triageStale: MINUTE_MS,
+  /** A backup is made so often, where a place for them is set. */
+  backup: DAY_MS,
+  /** Looked whether one is due, and first after the start. */
+  backupLooked: 15 * MINUTE_MS,
+  backupFirst: MINUTE_MS,
+  /** The newest is older: somebody has to look. */
+  backupOld: 2 * DAY_MS,
   /** A colleague who touched a desk so lately is still at it. */
   atTheDesk: 15 * MINUTE_MS,
   /** A session's last use is written down no more often. */

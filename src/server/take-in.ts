@@ -5,7 +5,9 @@ import type { DeviceEvent, EventsPosted } from '@/core/records';
 import { type Instant, dateIn } from '@/core/schedule';
 import { type LocalDate, addDays } from '@/core/units';
 import {
+  type DayDoneRow,
   GuardRefused,
+  type Patient,
   type SessionEventRow,
   audit,
   datesOfSessions,
@@ -25,7 +27,7 @@ import {
 } from '@/db';
 import { type PatientHere, actorOf, stillHolds } from './access';
 import { now } from './clock';
-import { sentVersion } from '@/core/programme';
+import { type SentVersion, sentVersion } from '@/core/programme';
 import { wakingOf, zoneOf } from './programme-facts';
 
 export type TakenIn = {
@@ -229,6 +231,29 @@ async function stopRule(
   ];
 }
 
+/** A day's row, folded from all its events. */
+export function foldedDay(
+  patient: Patient,
+  date: LocalDate,
+  rows: readonly SessionEventRow[],
+  versions: readonly SentVersion[],
+): DayDoneRow {
+  const { done, pain, report } = foldEvents(date, rows, versions, {
+    zone: zoneOf(patient),
+    waking: wakingOf(patient),
+  });
+  return {
+    clinicId: patient.clinicId,
+    patientId: patient.id,
+    localDate: date,
+    done,
+    sessionsDone: sessionsDone(done),
+    pain,
+    report,
+    events: rows.length,
+  };
+}
+
 /** The folded days these events belong to, guarded against events stored meanwhile. */
 async function folds(here: PatientHere, fresh: readonly SessionEventRow[]): Promise<Statement[]> {
   const { clinicId, id: patientId } = here;
@@ -239,22 +264,9 @@ async function folds(here: PatientHere, fresh: readonly SessionEventRow[]): Prom
   for (const date of new Set(fresh.map((row) => row.localDate))) {
     const before = await eventsOfDay(clinicId, patientId, date);
     const rows = [...before, ...fresh.filter((row) => row.localDate === date)];
-    const { done, pain, report } = foldEvents(date, rows, versions, {
-      zone: zoneOf(here.patient),
-      waking: wakingOf(here.patient),
-    });
     statements.push(
       guard('day', eventsOnDayAre(clinicId, patientId, date, rows.length)),
-      putDayDone({
-        clinicId,
-        patientId,
-        localDate: date,
-        done,
-        sessionsDone: sessionsDone(done),
-        pain,
-        report,
-        events: rows.length,
-      }),
+      putDayDone(foldedDay(here.patient, date, rows, versions)),
     );
   }
   return statements;

@@ -171,6 +171,7 @@ function eventsOn(date: LocalDate, version: SentVersion, dice: Dice): KeptEvent[
     bodies.forEach((body, i) => {
       const offsetMs = i * 60_000;
       events.push({
+        id: String(events.length).padStart(5, '0'),
         sessionId,
         sessionKey,
         version: version.number,

@@ -35,6 +35,7 @@ const version = (number: number) => ({
 
 function event(body: SessionEventBody, change: Partial<KeptEvent> = {}): KeptEvent {
   return {
+    id: 'a',
     sessionId: 'one',
     sessionKey: 'session-1',
     version: 1,
@@ -59,6 +60,24 @@ const checkIn = (pain: number | null): SessionEventBody => ({
 });
 const fold = (...events: KeptEvent[]) =>
   foldEvents(DAY, events, [version(1)], { zone: LISBON, waking });
+
+describe('what happened at one moment', () => {
+  it('folds to the same in whatever order it arrived', () => {
+    const first = event(checkIn(3), { id: 'a' });
+    const second = event(checkIn(6), { id: 'b' });
+    expect(fold(first, second).pain).toBe(6);
+    expect(fold(second, first)).toEqual(fold(first, second));
+    // So for what is told of the day.
+    const told = (id: string, worst: number) =>
+      event(
+        { type: 'daily', date: DAY, worst, where: [], headache: null, note: '' },
+        { id, sessionKey: DAY_KEY },
+      );
+    expect(fold(told('a', 2), told('b', 5)).report).toEqual(
+      fold(told('b', 5), told('a', 2)).report,
+    );
+  });
+});
 
 describe('when a session began', () => {
   const received = at(12) as Instant;

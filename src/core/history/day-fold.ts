@@ -17,6 +17,7 @@ export const DAY_KEY = 'day';
 
 /** An event as it is kept: what it says, and by which clocks it happened. */
 export type KeptEvent = {
+  readonly id: string;
   readonly sessionId: string;
   readonly sessionKey: string;
   /** The version it was played from. */
@@ -99,6 +100,10 @@ export function foldEvents(
 
 const happenedAt = ({ deviceAt, skewMs }: KeptEvent) => (deviceAt + skewMs) as Instant;
 
+/** As they happened; what happened at once in the order of its ids, so that a fold never hangs on arrival. */
+const inOrder = (a: KeptEvent, b: KeptEvent) =>
+  happenedAt(a) - happenedAt(b) || a.offsetMs - b.offsetMs || (a.id < b.id ? -1 : 1);
+
 /** The day's sessions in the order they ended. */
 function sessionsIn(
   date: LocalDate,
@@ -119,9 +124,7 @@ function sessionsIn(
         summary: foldSession(
           sessionId,
           date,
-          [...own]
-            .sort((a, b) => happenedAt(a) - happenedAt(b) || a.offsetMs - b.offsetMs)
-            .map(({ body }) => body),
+          [...own].sort(inOrder).map(({ body }) => body),
         ),
         key: first.sessionKey,
         version,
@@ -138,6 +141,6 @@ function toldOn(date: LocalDate, events: readonly KeptEvent[], zone: Zone) {
   const midnight = instantAt(zone, addDays(date, 1), 0 as WallMinute);
   const late = later(midnight, RECALLED_AFTER_HOURS * 3_600_000);
   return [...events]
-    .sort((a, b) => happenedAt(a) - happenedAt(b) || a.offsetMs - b.offsetMs)
+    .sort(inOrder)
     .map((event) => ({ body: event.body, recalled: happenedAt(event) > late }));
 }

@@ -1,0 +1,5 @@
+export { type BackupMade, type BackupOrder, makeBackup, newestBackup } from './make';
+export { contentsOf } from './database';
+export { BackupProblem } from './problem';
+export { restoreBackup } from './restore';
+export { type Secret, makeKeyFile, secretFrom } from './secret';

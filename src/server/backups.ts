@@ -1,0 +1,88 @@
+import { newestBackup } from '@/backup/make';
+import type { BackupReport, BackupTask } from '@/backup/backup.worker';
+import { databaseUrl } from '@/db';
+import { now } from './clock';
+import { logError } from './log';
+import { logFailure } from './problem';
+import { PERIODS_MS } from './periods';
+
+/** How the clinic's backups stand, as its lead is told. */
+export type BackupState =
+  | { readonly kind: 'not set up' }
+  | { readonly kind: 'none yet'; readonly failure: string | null }
+  | { readonly kind: 'good'; readonly at: number; readonly failure: string | null }
+  | { readonly kind: 'old'; readonly at: number; readonly failure: string | null };
+
+/** Why the last try failed; shared by the server's several bundles, gone with the process. */
+const KEY = Symbol.for('dry-lantern.backups');
+type Shared = { failure: string | null; running: boolean };
+const shared = (): Shared =>
+  ((globalThis as unknown as Record<symbol, Shared | undefined>)[KEY] ??= {
+    failure: null,
+    running: false,
+  });
+
+type Environment = Readonly<Record<string, string | undefined>>;
+
+/** Reads from the folder itself, so that every process says the same. */
+export function backupState(environment: Environment = process.env): BackupState {
+  const { BACKUP_TO } = environment;
+  if (!BACKUP_TO) return { kind: 'not set up' };
+  const { failure } = shared();
+  const at = newestBackup(BACKUP_TO);
+  if (at === null) return { kind: 'none yet', failure };
+  return { kind: now() - at > PERIODS_MS.backupOld ? 'old' : 'good', at, failure };
+}
+
+/** Whether somebody has to look after the backups; a clinic for show needs none. */
+export function backupsNeedLook(
+  state: BackupState,
+  environment: Environment = process.env,
+): boolean {
+  if (environment.DEMO === '1' && state.kind === 'not set up') return false;
+  return state.kind !== 'good' || state.failure !== null;
+}
+
+/**
+ * Makes the backup of the day where one is due.
+ *
+ * @param make does it; in a thread of its own on a server
+ * @returns whether one was tried
+ */
+export async function backupIfDue(
+  make: (task: BackupTask) => Promise<BackupReport>,
+  environment: Environment = process.env,
+): Promise<boolean> {
+  const { BACKUP_TO, DATA_DIR, DATABASE_AUTH_TOKEN } = environment;
+  const place = shared();
+  if (!BACKUP_TO || place.running) return false;
+  const newest = newestBackup(BACKUP_TO);
+  if (newest !== null && now() - newest < PERIODS_MS.backup) return false;
+  place.running = true;
+  try {
+    const report = await make({
+      url: databaseUrl(),
+      authToken: DATABASE_AUTH_TOKEN,
+      data: DATA_DIR ?? 'data',
+      to: BACKUP_TO,
+      at: now(),
+      locks: {
+        keyFile: environment.BACKUP_KEY_FILE,
+        passphraseFile: environment.BACKUP_PASSPHRASE_FILE,
+        passphrase: environment.BACKUP_PASSPHRASE,
+      },
+    });
+    place.failure = report.ok ? null : report.say;
+    if (!report.ok) logError({ where: 'backup', failure: report.say });
+    return true;
+  } finally {
+    place.running = false;
+  }
+}
+
+/** Looks after the backups while the server runs; once a process. */
+export function startBackups(make: (task: BackupTask) => Promise<BackupReport>): void {
+  const tick = () => void backupIfDue(make).catch((error: unknown) => logFailure('backup', error));
+  setTimeout(tick, PERIODS_MS.backupFirst).unref();
+  setInterval(tick, PERIODS_MS.backupLooked).unref();
+}
