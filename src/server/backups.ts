@@ -1,17 +1,11 @@
 import { newestBackup } from '@/backup/make';
+import { type BackupState, backupStateAt, backupsNeedLook } from '@/core/operating';
 import type { BackupReport, BackupTask } from '@/backup/backup.worker';
 import { databaseUrl } from '@/db';
 import { now } from './clock';
 import { logError } from './log';
 import { logFailure } from './problem';
 import { PERIODS_MS } from './periods';
-
-/** How the clinic's backups stand, as its lead is told. */
-export type BackupState =
-  | { readonly kind: 'not set up' }
-  | { readonly kind: 'none yet'; readonly failure: string | null }
-  | { readonly kind: 'good'; readonly at: number; readonly failure: string | null }
-  | { readonly kind: 'old'; readonly at: number; readonly failure: string | null };
 
 /** Why the last try failed; shared by the server's several bundles, gone with the process. */
 const KEY = Symbol.for('dry-lantern.backups');
@@ -28,19 +22,14 @@ type Environment = Readonly<Record<string, string | undefined>>;
 export function backupState(environment: Environment = process.env): BackupState {
   const { BACKUP_TO } = environment;
   if (!BACKUP_TO) return { kind: 'not set up' };
-  const { failure } = shared();
-  const at = newestBackup(BACKUP_TO);
-  if (at === null) return { kind: 'none yet', failure };
-  return { kind: now() - at > PERIODS_MS.backupOld ? 'old' : 'good', at, failure };
+  return backupStateAt(newestBackup(BACKUP_TO), shared().failure, now());
 }
 
-/** Whether somebody has to look after the backups; a clinic for show needs none. */
-export function backupsNeedLook(
-  state: BackupState,
-  environment: Environment = process.env,
-): boolean {
-  if (environment.DEMO === '1' && state.kind === 'not set up') return false;
-  return state.kind !== 'good' || state.failure !== null;
+/** As `backupState` where somebody has to look; null else. A clinic for show needs no backups. */
+export function backupWarning(environment: Environment = process.env): BackupState | null {
+  const state = backupState(environment);
+  if (environment.DEMO === '1' && state.kind === 'not set up') return null;
+  return backupsNeedLook(state) ? state : null;
 }
 
 /**

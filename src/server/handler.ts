@@ -134,7 +134,9 @@ async function answering(request: Request, work: () => Promise<Answer>): Promise
     return response;
   } catch (error) {
     const problem = asProblem(error);
-    if (problem.status >= 500) logFailure(new URL(request.url).pathname, error);
+    // Whoever left is told nothing, and nothing went wrong.
+    if (problem.status >= 500 && !request.signal.aborted)
+      logFailure(new URL(request.url).pathname, error);
     const { say, at, details } = problem;
     return NextResponse.json(
       { ok: false, say, at, details },

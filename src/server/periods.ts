@@ -19,8 +19,6 @@ export const PERIODS_MS = {
   /** Looked whether one is due, and first after the start. */
   backupLooked: 15 * MINUTE_MS,
   backupFirst: MINUTE_MS,
-  /** The newest is older: somebody has to look. */
-  backupOld: 2 * DAY_MS,
   /** A colleague who touched a desk so lately is still at it. */
   atTheDesk: 15 * MINUTE_MS,
   /** A session's last use is written down no more often. */

@@ -4,6 +4,9 @@ import type { Metadata } from 'next';
 import { z } from 'zod';
 import { LEVELS, type Level } from '@/core/triage';
 import { roleSuffices } from '@/server/access';
+import { backupWarning } from '@/server/backups';
+import { clinicOf } from '@/server/clinic';
+import { BackupNotice } from '@/ui/clinic/backup-notice';
 import {
   type MorningGroup,
   type MorningList,
@@ -45,8 +48,14 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
     page,
   });
   const mayAct = roleSuffices(member.role, 'practitioner');
+  const backups = member.role === 'lead' ? backupWarning() : null;
   return (
     <>
+      {backups && (
+        <div className="pb-3" role="status">
+          <BackupNotice state={backups} zone={(await clinicOf(member)).zone} />
+        </div>
+      )}
       <div className="flex flex-wrap items-end gap-3 border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Morning list</h1>
         <form action="/" className="flex items-end gap-2" role="search">

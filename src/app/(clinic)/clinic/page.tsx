@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
+import { backupState } from '@/server/backups';
 import { clinicOf, colleaguesOf } from '@/server/clinic';
+import { BackupNotice } from '@/ui/clinic/backup-notice';
 import { currentMember } from '@/server/current';
 import { bandsOf } from '@/server/desk/bands';
 import { faredOf } from '@/server/follow/fared';
@@ -70,6 +72,10 @@ async function ClinicPage() {
           <MemberForm />
         </section>
       </div>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">Backups</h2>
+        <BackupNotice state={backupState()} zone={clinic.zone} />
+      </section>
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">When the morning list asks</h2>
         <p className="text-soft">
