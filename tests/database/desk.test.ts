@@ -236,6 +236,11 @@ describe('what a version keeps', () => {
       trait: 'under-jaw resistance',
       reason: 'Settled since June',
     } as const;
+    // A reason for another trait, or against another precaution, is none for this one.
+    for (const other of [{ trait: 'head rolls' }, { precaution: 'latex' }] as const)
+      await expect(
+        prescribe(practitioner, patientId, [{ ...line, overrides: [{ ...override, ...other }] }]),
+      ).rejects.toMatchObject({ status: 400, at: ['lines', 0, 'overrides'] });
     const school = {
       id: 'lengthen',
       settings: { holds: [], tenRepMaximum: null, unit: 'kg' },

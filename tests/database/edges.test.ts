@@ -8,7 +8,9 @@ import { addDays } from '@/core/units';
 import {
   GuardRefused,
   alertsToEscalate,
+  closeEpisodes,
   insertAlert,
+  markingsOf,
   openAlertsOf,
   pausesOf,
   triageRowsOf,
@@ -341,6 +343,44 @@ describe('the rows of the morning list', () => {
     const least = Math.min(...(await rows(by.clinicId)));
     expect(least).toBe(at + 60_000);
   });
+});
+
+describe('a programme that is sent', () => {
+  it('is refused with its line named: a direction that is not the exercise’s, a flag without its own reason', async () => {
+    const { practitioner } = stage;
+    const id = await makePatient(practitioner);
+    await saveScreening(practitioner, screening(id, []));
+    const sent = (line: Parameters<typeof prescribe>[2][number]) =>
+      prescribe(practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }, line]);
+    await expect(sent({ exerciseId: 'tuck-lying', dose: '10x10s fwd,back' })).rejects.toMatchObject(
+      { status: 400, at: ['lines', 1, 'dose'] },
+    );
+  });
+
+  it('waits for an episode of care that is open', async () => {
+    const { practitioner } = stage;
+    const id = await makePatient(practitioner);
+    const line = { exerciseId: 'tuck-lying', dose: '10x10s' };
+    await prescribe(practitioner, id, [line]);
+    await write(() => [closeEpisodes(practitioner.clinicId, id, today())]);
+    await expect(prescribe(practitioner, id, [line], { basedOn: 1 })).rejects.toMatchObject({
+      status: 409,
+      say: 'The episode of care is closed; open a new one first.',
+    });
+  });
+});
+
+it('rows that are left when the time is over are counted, those of nobody yet among them', async () => {
+  const { practitioner: by } = stage;
+  const before = await refreshTriage(by.clinicId, { chunk: 50, milliseconds: -1 });
+  await makePatient(by, 'Left One');
+  await makePatient(by, 'Left Two');
+  expect(await refreshTriage(by.clinicId, { chunk: 50, milliseconds: -1 })).toBe(before + 2);
+  expect(await refreshTriage(by.clinicId)).toBe(0);
+});
+
+it('no photos have no markings', async () => {
+  expect(await markingsOf(stage.practitioner.clinicId, [])).toEqual([]);
 });
 
 it('a pressure measured elsewhere stands on the Screen step, whatever else was measured since', async () => {
