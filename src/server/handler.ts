@@ -207,9 +207,22 @@ async function readBytes(request: Request, limit: number, say: string): Promise<
   return Buffer.concat(pieces);
 }
 
+/**
+ * A record as it was sent, without the character U+0000: the database ends a text there on reading, so
+ * that what follows it would be lost.
+ */
+function withoutNul(text: string): unknown {
+  // Only where it may be looked for at all: a reviver costs.
+  return /\\u0000/.test(text)
+    ? JSON.parse(text, (_, value: unknown) =>
+        typeof value === 'string' ? value.replaceAll('\u0000', '') : value,
+      )
+    : JSON.parse(text);
+}
+
 function jsonOf(bytes: Buffer): unknown {
   try {
-    return JSON.parse(bytes.toString('utf8')) as unknown;
+    return withoutNul(bytes.toString('utf8'));
   } catch {
     throw new Problem(400, 'What was sent could not be read. Nothing was saved; try again.');
   }

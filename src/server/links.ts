@@ -7,6 +7,7 @@ import {
   linkByToken,
   linkHolds,
   markOpened,
+  revokeCalendarLinks,
   revokeLinksOf,
   write,
 } from '@/db';
@@ -32,6 +33,8 @@ export async function issueLink(
   await write(() => [
     stillMay(member, 'assistant'),
     revokeLinksOf(clinicId, patient.id, at),
+    // Whoever holds the calendar's address holds the programme too.
+    revokeCalendarLinks(clinicId, patient.id, at),
     insertLink({ clinicId, id, patientId: patient.id, tokenHash: hashToken(token), createdAt: at }),
     audit({ clinicId, at, actor: actorOf(member), verb: 'issued', subject: { kind: 'link', id } }),
   ]);
@@ -45,6 +48,7 @@ export async function revokeLink(member: SignedIn, patientId: PatientId): Promis
   await write(() => [
     stillMay(member, 'assistant'),
     revokeLinksOf(clinicId, patient.id, at),
+    revokeCalendarLinks(clinicId, patient.id, at),
     audit({
       clinicId,
       at,

@@ -7,6 +7,7 @@ import { type LocalDate, addDays } from '@/core/units';
 import {
   type DayDoneRow,
   GuardRefused,
+  LIST_BOUNDS,
   type Patient,
   type SessionEventRow,
   audit,
@@ -27,6 +28,8 @@ import {
 } from '@/db';
 import { type PatientHere, actorOf, stillHolds } from './access';
 import { now } from './clock';
+import { countSent } from './patient/quota';
+import { Problem } from './problem';
 import { type SentVersion, sentVersion } from '@/core/programme';
 import { wakingOf, zoneOf } from './programme-facts';
 
@@ -45,6 +48,7 @@ const TRIES = 5;
  * arrives, also against a version that has since changed. The day's fold is stored with it.
  */
 export async function takeIn(patient: PatientHere, posted: EventsPosted): Promise<TakenIn> {
+  countSent(patient.id, JSON.stringify(posted.events).length, now());
   for (let attempt = 1; ; attempt += 1) {
     try {
       return await takeInOnce(patient, posted);
@@ -59,6 +63,7 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
   const { clinicId, id: patientId } = here;
   const receivedAt = now();
   const conflicts: string[] = [];
+  let tooMany = false;
   await write(async () => {
     conflicts.length = 0;
     const known = new Map(
@@ -86,11 +91,14 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
       }
     }
     if (fresh.length === 0 && aside.length === 0) return [];
+    const days = await folds(here, fresh);
+    tooMany = days === null;
+    if (days === null) return [];
     return [
       stillHolds(here),
       ...aside,
       ...(fresh.length > 0 ? [insertEvents(fresh)] : []),
-      ...(await folds(here, fresh)),
+      ...days,
       ...(await stopRule(here, fresh, receivedAt)),
       audit({
         clinicId,
@@ -101,6 +109,11 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
       }),
     ];
   });
+  if (tooMany)
+    throw new Problem(
+      413,
+      'More was sent for one day than a day can hold. What was there before is kept; call your clinic about the rest.',
+    );
   const inConflict = new Set(conflicts);
   return {
     stored: posted.events.map((event) => event.id).filter((id) => !inConflict.has(id)),
@@ -254,8 +267,14 @@ export function foldedDay(
   };
 }
 
-/** The folded days these events belong to, guarded against events stored meanwhile. */
-async function folds(here: PatientHere, fresh: readonly SessionEventRow[]): Promise<Statement[]> {
+/**
+ * The folded days these events belong to, guarded against events stored meanwhile; null where a day
+ * would hold more than can be read.
+ */
+async function folds(
+  here: PatientHere,
+  fresh: readonly SessionEventRow[],
+): Promise<Statement[] | null> {
   const { clinicId, id: patientId } = here;
   const versions = ((await versionsOf(clinicId, [patientId])).get(patientId) ?? []).map(
     sentVersion,
@@ -264,6 +283,7 @@ async function folds(here: PatientHere, fresh: readonly SessionEventRow[]): Prom
   for (const date of new Set(fresh.map((row) => row.localDate))) {
     const before = await eventsOfDay(clinicId, patientId, date);
     const rows = [...before, ...fresh.filter((row) => row.localDate === date)];
+    if (rows.length > LIST_BOUNDS.eventsOfADay) return null;
     statements.push(
       guard('day', eventsOnDayAre(clinicId, patientId, date, rows.length)),
       putDayDone(foldedDay(here.patient, date, rows, versions)),

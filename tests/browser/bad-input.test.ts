@@ -1,6 +1,7 @@
+import { randomUUID } from 'node:crypto';
 import type { Browser } from 'puppeteer-core';
 import { createClient } from '@libsql/client';
-import { closeDatabase, databaseUrl, versionsOf } from '@/db';
+import { closeDatabase, databaseUrl, patientById, versionsOf } from '@/db';
 import {
   DESK,
   PHONE,
@@ -239,6 +240,29 @@ it('tells a patient whose record cannot be read whom to call, and the clinic whi
   }
   const page = await planOf(patientId);
   await says(page, 'Part of this record cannot be read: an exercise as it was sent');
+});
+
+it('keeps what stands behind a character that no text has', async () => {
+  const id = randomUUID();
+  const answer = await fetch(`${server.origin}/api/v1/patients`, {
+    method: 'POST',
+    headers: {
+      origin: server.origin,
+      'content-type': 'application/json',
+      cookie: `dl_member=${practitioner.token}`,
+    },
+    body: JSON.stringify({
+      id,
+      name: 'Wren\u0000 Tarbuck',
+      complaint: 'Neck \\u0000 as it is written',
+      zone: 'UTC',
+      wakeMinute: 420,
+      sleepMinute: 1320,
+      minutesADay: null,
+    }),
+  });
+  expect(answer.status).toBe(200);
+  expect((await patientById(practitioner.clinicId, id))?.name).toBe('Wren Tarbuck');
 });
 
 it('says in a sentence that the database cannot be reached', async () => {

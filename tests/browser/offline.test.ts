@@ -1,4 +1,7 @@
-import { PHONE, press, reportTrouble, says, textOf, twiceAsFast } from '../support/browser';
+import type { PatientId } from '@/core/units';
+import { revokeLink } from '@/server/links';
+import { device } from '../support/clinic';
+import { PHONE, goTo, press, reportTrouble, says, textOf, twiceAsFast } from '../support/browser';
 import { phoneStage } from '../support/phone';
 import { eventually, toldToday } from '../support/record';
 
@@ -74,4 +77,41 @@ it('keeps no page of the clinic on a device', async () => {
   const own = names.filter((path) => !path.startsWith('/_next/static/')).sort();
   // The drawings are the catalogue's own; no other page is kept.
   expect(own).toEqual(['/figures/neck-warm-up/right', '/figures/sciatic-slider/right', '/today']);
+});
+
+it('forgets whom it was for when the link was ended, and keeps what is not sent until it is', async () => {
+  const { phone, patientId } = await phoneWith();
+  await stage.server.stop('SIGKILL');
+  await phone.reload();
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await says(phone, 'Done. What you did is saved.');
+  await press(phone, 'Leave without telling');
+  await says(phone, 'Saved on this phone.');
+  await revokeLink(stage.practitioner, patientId as PatientId);
+  await stage.server.start();
+  await phone.reload();
+  await says(phone, 'What you did is still saved on this phone');
+  const kept = await phone.evaluate(async () => {
+    const cached = await Promise.all(
+      (await caches.keys()).map(async (name) => (await (await caches.open(name)).keys()).length),
+    );
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const opening = indexedDB.open('dry-lantern');
+      opening.onsuccess = () => resolve(opening.result);
+    });
+    const count = (store: string) =>
+      new Promise<number>((resolve) => {
+        const asked = db.transaction(store).objectStore(store).count();
+        asked.onsuccess = () => resolve(asked.result);
+      });
+    return { cached, packs: await count('packs'), events: await count('events') };
+  });
+  expect(kept).toMatchObject({ cached: [], packs: 0 });
+  expect(kept.events).toBeGreaterThan(2);
+  // A new link on the same phone sends it.
+  const again = await device(stage.practitioner, patientId);
+  await goTo(phone, `${stage.server.origin}/open#${again.link}`);
+  await eventually(async () => expect((await repsOf(patientId)).length).toBeGreaterThan(2));
 });

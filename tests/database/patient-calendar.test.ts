@@ -1,3 +1,4 @@
+import { issueLink, revokeLink } from '@/server/links';
 import { randomUUID } from 'node:crypto';
 import ICAL from 'ical.js';
 import { type Instant, dateIn } from '@/core/schedule';
@@ -100,6 +101,17 @@ describe('a patient’s calendar (RFC 5545, read back with ical.js)', () => {
     );
     const known = new Set(before.map(({ uid }) => uid));
     expect(on(today(1)).every(({ uid }) => known.has(uid))).toBe(true);
+  });
+
+  it('ends with the personal link, whoever ends it', async () => {
+    const here = await patientHere();
+    const { token } = await issueCalendar(here);
+    await revokeLink(stage.practitioner, here.id);
+    await expect(calendarBehind(token)).rejects.toMatchObject({ status: 404 });
+    const again = await device(stage.practitioner, here.id);
+    const second = await issueCalendar(again);
+    await issueLink(stage.practitioner, here.id);
+    await expect(calendarBehind(second.token)).rejects.toMatchObject({ status: 404 });
   });
 
   it('is opened by its newest address only', async () => {

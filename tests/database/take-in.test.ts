@@ -6,7 +6,15 @@ import { randomUUID } from 'node:crypto';
 import type { RepDone, SessionEventBody } from '@/core/adherence';
 import type { DeviceEvent } from '@/core/records';
 import { addDays, localDate } from '@/core/units';
-import { closeDatabase, daysDone, eventsOfDay, openAlertsOf, pausesOf, versionsOf } from '@/db';
+import {
+  LIST_BOUNDS,
+  closeDatabase,
+  daysDone,
+  eventsOfDay,
+  openAlertsOf,
+  pausesOf,
+  versionsOf,
+} from '@/db';
 import { read } from '@/db/door';
 import { logConflict } from '@/db/schema';
 import { now, setClock } from '@/server/clock';
@@ -194,6 +202,14 @@ describe('taking in what a device tells', () => {
     await post(events);
     expect(await stored()).toHaveLength(events.length);
   });
+});
+
+it('refuses what is more than a day can hold, and keeps what was there', async () => {
+  jest.replaceProperty(LIST_BOUNDS, 'eventsOfADay', 5 as never);
+  await post(await wholeSession());
+  await expect(post(await session([{ type: 'started' }]))).rejects.toMatchObject({ status: 413 });
+  expect(await stored()).toHaveLength(5);
+  jest.restoreAllMocks();
 });
 
 describe('the day of a session', () => {

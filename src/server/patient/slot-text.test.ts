@@ -12,13 +12,13 @@ it('calls a session what its place in the day is, each its own', () => {
     any(2, 2),
     any(2, 3),
     any(3, 4),
-    said({ kind: 'on waking' } as SessionSlot),
-    said({ kind: 'after waking' } as SessionSlot),
-    said({ kind: 'before hands-on care' } as SessionSlot),
-    said({ kind: 'after hands-on care' } as SessionSlot),
-    said({ kind: 'before training' } as SessionSlot),
-    said({ kind: 'after training' } as SessionSlot),
-    said({ kind: 'at', minute: 450 as WallMinute } as SessionSlot),
+    said({ kind: 'on waking' }),
+    said({ kind: 'after waking' }),
+    said({ kind: 'before hands-on care' }),
+    said({ kind: 'after hands-on care' }),
+    said({ kind: 'before training' }),
+    said({ kind: 'after training' }),
+    said({ kind: 'at', minute: 450 as WallMinute, minutesApart: 120 }),
   ];
   expect(all).toMatchSnapshot();
   expect(new Set(all).size).toBe(all.length);

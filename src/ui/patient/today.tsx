@@ -58,6 +58,10 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
   const [playing, setPlaying] = useState<Playing | null>(null);
   const [telling, setTelling] = useState(false);
   const [told, setTold] = useState(false);
+  const busy = useRef(false);
+  useEffect(() => {
+    busy.current = playing !== null || telling;
+  }, [playing, telling]);
   const skew = useRef(0);
   // The whole pack, once it is here: from the clinic, else as this phone kept it.
   const [whole, setWhole] = useState<PatientPack | null | 'nowhere'>(null);
@@ -79,6 +83,11 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     };
     await lookAt();
     const found = await device.newestPack(start);
+    if (found === 'link ended') {
+      // A session that is played is played to its end; the page says how things stand.
+      if (!busy.current) window.location.reload();
+      return;
+    }
     if (!found) {
       setWhole((known) => known ?? 'nowhere');
       return;

@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { openDB } from 'idb';
+import { forgetPatientHere } from './device/forget';
 import { useSay } from './say';
 
 /** Says that what was done is safe on this phone, when it is. */
@@ -10,6 +11,8 @@ export function UnsentHere() {
   const [count, setCount] = useState(0);
   useEffect(() => {
     void (async () => {
+      // The link was ended: this phone forgets whom it was for.
+      await forgetPatientHere();
       try {
         const names = (await indexedDB.databases()).map((database) => database.name);
         if (!names.includes('dry-lantern')) return;

@@ -1,3 +1,4 @@
+import { forgetPatientHere } from './forget';
 import { isStop, lineTarget, shareDone } from '@/core/adherence';
 import type { PackDay, PatientPack } from '@/core/exchange';
 import type { LocalDate, PatientId } from '@/core/units';
@@ -46,12 +47,19 @@ export async function deviceState(patientId: PatientId, date: LocalDate): Promis
   };
 }
 
-/** The newest pack: the clinic's, kept here at once; else the last this phone got. */
+/**
+ * The newest pack: the clinic's, kept here at once; else the last this phone got. When the link was
+ * ended the phone forgets it.
+ */
 export async function newestPack(
   start: Pick<PatientPack, 'patientId' | 'format'>,
-): Promise<{ readonly pack: PatientPack; readonly fresh: boolean } | null> {
+): Promise<{ readonly pack: PatientPack; readonly fresh: boolean } | 'link ended' | null> {
   const store = await deviceStore();
   const fresh = await fetchPack();
+  if (fresh === 'link ended') {
+    await forgetPatientHere();
+    return fresh;
+  }
   if (fresh) {
     await store.keepPack(fresh);
     return { pack: fresh, fresh: true };
@@ -62,11 +70,12 @@ export async function newestPack(
     : null;
 }
 
-async function fetchPack(): Promise<PatientPack | null> {
+async function fetchPack(): Promise<PatientPack | 'link ended' | null> {
   try {
     const response = await fetch('/api/v1/patient/pack', { credentials: 'same-origin' });
     const answer = (await response.json()) as { ok: boolean; value: PatientPack };
-    return answer.ok ? answer.value : null;
+    if (answer.ok) return answer.value;
+    return response.status === 401 ? 'link ended' : null;
   } catch {
     return null;
   }
