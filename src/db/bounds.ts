@@ -5,6 +5,8 @@
 export const LIST_BOUNDS = {
   clinics: 1000,
   members: 200,
+  /** A member's open sessions. */
+  sessions: 50,
   exercises: 1000,
   templates: 200,
   deskDraftsBeside: 20,

@@ -32,6 +32,7 @@ export type GuardName =
   | 'version'
   | 'day'
   | 'empty'
+  | 'leads'
   | 'screening'
   | 'screened'
   | 'consent'

@@ -20,6 +20,7 @@ export * from './members';
 export * from './patients';
 export * from './programmes';
 export * from './reminders';
+export * from './resets';
 export * from './session-events';
 export * from './visit';
 export * from './follow';

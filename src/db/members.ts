@@ -1,6 +1,6 @@
 import { CLOCK_SLACK_MS, LIST_BOUNDS, SESSION_LIFE } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
 import type { ClinicId, MemberId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
@@ -174,4 +174,97 @@ export async function isKnownPlace(place: string, since: Instant, now: Instant):
       ),
   );
   return row !== null;
+}
+
+/** A member of the clinic with the password hash; null when there is none. */
+export function memberById(clinicId: ClinicId, id: string) {
+  return readOne((db) =>
+    db
+      .select()
+      .from(member)
+      .where(and(eq(member.clinicId, clinicId), eq(member.id, id))),
+  );
+}
+
+export function setPassword(clinicId: ClinicId, id: string, passwordHash: string): Statement {
+  return builder()
+    .update(member)
+    .set({ passwordHash })
+    .where(and(eq(member.clinicId, clinicId), eq(member.id, id)));
+}
+
+export function setRole(clinicId: ClinicId, id: string, role: Role): Statement {
+  return builder()
+    .update(member)
+    .set({ role })
+    .where(and(eq(member.clinicId, clinicId), eq(member.id, id)));
+}
+
+/** A guard's condition, after a change in the same batch: somebody can still lead the clinic. */
+export function someLead(clinicId: ClinicId) {
+  return sql`SELECT count(*) FROM ${member} WHERE ${member.clinicId} = ${clinicId}
+    AND ${member.role} = 'lead' AND ${member.active} = 1`;
+}
+
+/** A member's sessions that are open, the newest first. */
+export function sessionsOf(clinicId: ClinicId, memberId: MemberId, now: Instant) {
+  return read((db) =>
+    db
+      .select({
+        tokenHash: memberSession.tokenHash,
+        createdAt: memberSession.createdAt,
+        lastSeenAt: memberSession.lastSeenAt,
+      })
+      .from(memberSession)
+      .where(
+        and(
+          eq(memberSession.clinicId, clinicId),
+          eq(memberSession.memberId, memberId),
+          isNull(memberSession.endedAt),
+          gt(memberSession.lastSeenAt, (now - SESSION_LIFE.idle) as Instant),
+          gt(memberSession.createdAt, (now - SESSION_LIFE.whole) as Instant),
+        ),
+      )
+      .orderBy(desc(memberSession.createdAt))
+      .limit(LIST_BOUNDS.sessions),
+  );
+}
+
+/** Ends a member's sessions but one. */
+export function endOtherSessionsOf(
+  clinicId: ClinicId,
+  memberId: MemberId,
+  but: string,
+  now: Instant,
+): Statement {
+  return builder()
+    .update(memberSession)
+    .set({ endedAt: now })
+    .where(
+      and(
+        eq(memberSession.clinicId, clinicId),
+        eq(memberSession.memberId, memberId),
+        isNull(memberSession.endedAt),
+        ne(memberSession.tokenHash, but),
+      ),
+    );
+}
+
+/** Ends one session of a member. */
+export function endSessionOf(
+  clinicId: ClinicId,
+  memberId: MemberId,
+  tokenHash: string,
+  now: Instant,
+): Statement {
+  return builder()
+    .update(memberSession)
+    .set({ endedAt: now })
+    .where(
+      and(
+        eq(memberSession.clinicId, clinicId),
+        eq(memberSession.memberId, memberId),
+        eq(memberSession.tokenHash, tokenHash),
+      ),
+    );
 }

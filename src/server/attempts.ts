@@ -18,6 +18,7 @@ export type Purpose =
   | 'sign-in'
   | 'sign-in from one address'
   | 'account'
+  | 'own password'
   | 'birth date'
   | 'first run';
 
@@ -33,6 +34,7 @@ export const ATTEMPTS: Readonly<Record<Purpose, { most: number; minutes: number 
   'sign-in': { most: 5, minutes: 15 },
   'sign-in from one address': { most: 60, minutes: 15 },
   account: { most: 100, minutes: 60 },
+  'own password': { most: 5, minutes: 15 },
   'birth date': { most: 5, minutes: 15 },
   'first run': { most: 5, minutes: 15 },
 };

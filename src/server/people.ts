@@ -7,6 +7,7 @@ import {
   acknowledgeAlert,
   audit,
   endAllSessionsOf,
+  guard,
   insertEpisode,
   insertMember,
   insertPatient,
@@ -15,10 +16,12 @@ import {
   type Patient,
   patientById,
   setMemberActive,
+  someLead,
   updateClinic,
   write,
 } from '@/db';
 import { type SignedIn, actorOf, stillMay } from './access';
+import { issueReset } from './account';
 import { now } from './clock';
 import { hashPassword } from './passwords';
 import { NOT_FOUND, Problem } from './problem';
@@ -71,15 +74,20 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
   return { id: draft.id };
 }
 
-export async function addMember(lead: SignedIn, draft: MemberDraft): Promise<void> {
+/**
+ * Adds a member without a password: they set it themselves by the one-time link that the lead hands over.
+ *
+ * @returns the link's token, told once
+ */
+export async function addMember(lead: SignedIn, draft: MemberDraft): Promise<{ token: string }> {
   const at = now();
   const { clinicId } = lead;
-  const { password, ...fields } = draft;
-  const passwordHash = await hashPassword(password);
+  // Of nothing anybody knows: no password fits until they set one.
+  const passwordHash = await hashPassword(crypto.randomUUID());
   try {
     await write(() => [
       stillMay(lead, 'lead'),
-      insertMember({ ...fields, clinicId, passwordHash, createdAt: at }),
+      insertMember({ ...draft, clinicId, passwordHash, createdAt: at }),
       audit({
         clinicId,
         at,
@@ -92,11 +100,16 @@ export async function addMember(lead: SignedIn, draft: MemberDraft): Promise<voi
     if (!(error instanceof AlreadyThere)) throw error;
     const same = (await membersOf(clinicId)).find((member) => member.id === draft.id);
     if (same?.email !== draft.email) {
-      throw new Problem(409, 'Somebody already signs in with this e-mail address.', ['email']);
+      throw new Problem(
+        409,
+        'This e-mail address cannot be used here. Ask the member for another one.',
+        ['email'],
+      );
     }
     if (same.name !== draft.name || same.role !== draft.role)
       throw new Problem(409, 'This member was added meanwhile, under another name or role.');
   }
+  return issueReset(lead, draft.id);
 }
 
 /** Lets a member in or keeps them out; keeping out ends their sessions at once. */
@@ -113,6 +126,7 @@ export async function setActive(
   await write(() => [
     stillMay(lead, 'lead'),
     setMemberActive(clinicId, memberId, active),
+    guard('leads', someLead(clinicId)),
     ...(active ? [] : [endAllSessionsOf(clinicId, memberId, at)]),
     audit({
       clinicId,

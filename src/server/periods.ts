@@ -21,6 +21,8 @@ export const PERIODS_MS = {
   backupFirst: MINUTE_MS,
   /** A colleague who touched a desk so lately is still at it. */
   atTheDesk: 15 * MINUTE_MS,
+  /** A one-time link by which a member sets a password. */
+  passwordLink: DAY_MS,
   /** A session's last use is written down no more often. */
   sessionTouched: MINUTE_MS,
   /** An address an account was signed in from is known. */

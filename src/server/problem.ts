@@ -23,6 +23,8 @@ export const NOT_FOUND = 'There is no such record in your clinic.';
 export const LINK_GONE = ENGLISH.texts['problem.linkGone'];
 export const SCREENING_BLOCKS =
   'The screening blocks prescribing. Record under Screen what was done and why; your lines are kept here.';
+export const ONE_LEAD =
+  'A clinic has at least one lead who can sign in. Make somebody else the lead first.';
 const BUSY = 'The record is busy just now. Nothing was saved; wait a moment and try again.';
 const BROKEN =
   'The record cannot be reached. Nothing was saved; tell whoever looks after the server.';
@@ -47,6 +49,8 @@ export function asProblem(error: unknown): Problem {
         );
       case 'empty':
         return new Problem(409, 'This clinic has been set up already. Sign in instead.');
+      case 'leads':
+        return new Problem(409, ONE_LEAD);
       case 'screening':
         return new Problem(409, SCREENING_BLOCKS);
       case 'screened':

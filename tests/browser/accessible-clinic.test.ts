@@ -19,6 +19,8 @@ it('the clinic’s own views', async () => {
   const { page, found, look, go, clean } = await looking(stage, null);
   await go('/', empty.origin);
   await look('first run');
+  await go('/reset');
+  await look('set a password');
   await go('/sign-in');
   await look('sign in');
   await press(page, 'Sign in');
@@ -37,6 +39,8 @@ it('the clinic’s own views', async () => {
   // Three hundred drawings take axe half a minute: `npm run long` looks into them as well.
   await go('/exercises/pictures');
   found.drawings = await run(page, WCAG, process.env.DARK_EVERYWHERE ? undefined : '.figure');
+  await go('/account');
+  await look('account');
   await go('/exercises');
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
   await look('exercises');

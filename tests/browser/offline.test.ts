@@ -1,4 +1,3 @@
-import type { PatientId } from '@/core/units';
 import { revokeLink } from '@/server/links';
 import { device } from '../support/clinic';
 import { PHONE, goTo, press, reportTrouble, says, textOf, twiceAsFast } from '../support/browser';
@@ -89,7 +88,7 @@ it('forgets whom it was for when the link was ended, and keeps what is not sent 
   await says(phone, 'Done. What you did is saved.');
   await press(phone, 'Leave without telling');
   await says(phone, 'Saved on this phone.');
-  await revokeLink(stage.practitioner, patientId as PatientId);
+  await revokeLink(stage.practitioner, patientId);
   await stage.server.start();
   await phone.reload();
   await says(phone, 'What you did is still saved on this phone');

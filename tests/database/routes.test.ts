@@ -150,8 +150,12 @@ async function answerOf(response: Response, name: (text: string) => string): Pro
 /** Rows that every request of a signed-in member or device brings up to date. */
 const SEEN = /^[-+] (member_session|patient_device) /;
 
-/** A clinic's own things, which the newest words replace; and deeds whose id is of what they act on. */
+/**
+ * A clinic's own things, which the newest words replace; deeds whose id is of what they act on; and a
+ * new member, whose one-time link is told once: sent again it makes another.
+ */
 const REPLACED: readonly string[] = [
+  'members',
   'exercises',
   'exercises/retire',
   'templates',

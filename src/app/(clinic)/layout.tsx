@@ -26,9 +26,13 @@ export default async function ClinicLayout({ children }: { children: React.React
               </Link>
             )}
           </nav>
-          <span className="ml-auto max-w-64 truncate text-soft">
+          <Link
+            href="/account"
+            className="ml-auto max-w-64 truncate py-1 text-action hover:underline"
+            title="Your account"
+          >
             {member.name} ({member.role})
-          </span>
+          </Link>
           <SignOut />
         </div>
       </header>

@@ -27,9 +27,25 @@ export const MemberDraft = z.object({
   name: words('The name', 200),
   email,
   role: z.enum(ROLES, { error: 'Choose a role.' }),
-  password: newPassword,
 });
 export type MemberDraft = z.infer<typeof MemberDraft>;
+
+/** A member's own new password, with the one of before. */
+export const PasswordChange = z.object({ old: z.string().max(200), password: newPassword });
+export type PasswordChange = z.infer<typeof PasswordChange>;
+
+/** A password set by a one-time link. */
+export const PasswordReset = z.object({
+  token: z.string().min(1).max(100),
+  password: newPassword,
+});
+export type PasswordReset = z.infer<typeof PasswordReset>;
+
+export const RoleChange = z.object({
+  memberId: recordId,
+  role: z.enum(ROLES, { error: 'Choose a role.' }),
+});
+export type RoleChange = z.infer<typeof RoleChange>;
 
 /** An IANA time zone that this runtime knows. */
 export const zoneName = z
@@ -55,6 +71,6 @@ export type ClinicDraft = z.infer<typeof ClinicDraft>;
 export const FirstRunDraft = z.object({
   code: z.string().trim().max(40),
   clinic: ClinicDraft,
-  lead: MemberDraft.omit({ role: true }),
+  lead: MemberDraft.omit({ role: true }).extend({ password: newPassword }),
 });
 export type FirstRunDraft = z.infer<typeof FirstRunDraft>;

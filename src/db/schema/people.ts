@@ -75,6 +75,23 @@ export const memberSession = sqliteTable(
   ],
 );
 
+/** One-time links by which a member sets a password; only the hash of the token is kept. */
+export const memberReset = sqliteTable(
+  'member_reset',
+  {
+    tokenHash: text('token_hash').primaryKey(),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
+    createdAt: instant('created_at').notNull(),
+    /** Used, or ended by a newer one. */
+    endedAt: instant('ended_at'),
+  },
+  (t) => [
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+    index('member_reset_member').on(t.clinicId, t.memberId),
+  ],
+);
+
 /** Failed attempts at something secret; `what` is a hash, so that no name is kept here. */
 export const failedAttempt = sqliteTable(
   'failed_attempt',

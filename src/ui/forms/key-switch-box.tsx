@@ -13,7 +13,7 @@ export function KeySwitch() {
         checked={on}
         onChange={(event) => switchKeys(event.target.checked)}
       />
-      Use these keys on this computer
+      Use the keys of the pages on this computer
     </label>
   );
 }

@@ -16,8 +16,8 @@ import { FaredTable } from '@/ui/follow/fared-table';
 import { LimitsForm } from '@/ui/triage/limits-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
-import { MemberForm } from '@/ui/forms/member-form';
-import { MemberSwitch } from '@/ui/forms/member-switch';
+import { MemberForm } from '@/ui/account/member-form';
+import { MemberRow } from '@/ui/account/member-row';
 import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Clinic and members' };
@@ -52,20 +52,7 @@ async function ClinicPage() {
           <h2 className="text-lg">Members</h2>
           <ul className="divide-y divide-hair border-y border-hair">
             {members.map((one) => (
-              <li key={one.id} className="flex flex-wrap items-center gap-3 py-2">
-                <div className="mr-auto min-w-0">
-                  <p className="font-medium" dir="auto">
-                    {one.name}
-                  </p>
-                  <p className="text-soft">
-                    {one.role}, {one.email}
-                    {!one.active && ', shut out'}
-                  </p>
-                </div>
-                {one.id !== member.id && (
-                  <MemberSwitch memberId={one.id} name={one.name} active={one.active} />
-                )}
-              </li>
+              <MemberRow key={one.id} member={one} isSelf={one.id === member.id} />
             ))}
           </ul>
           <h2 className="pt-2 text-lg">Add a member</h2>

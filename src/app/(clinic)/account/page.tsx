@@ -1,0 +1,49 @@
+import type { Metadata } from 'next';
+import { ownSessions } from '@/server/account';
+import { clinicOf } from '@/server/clinic';
+import { requireMember } from '@/server/require';
+import { PasswordForm } from '@/ui/account/password-form';
+import { SessionList } from '@/ui/account/session-list';
+import { KeySwitch } from '@/ui/forms/key-switch-box';
+import { legible } from '@/app/legible';
+
+export const metadata: Metadata = { title: 'Your account' };
+
+export default legible(AccountPage);
+
+async function AccountPage() {
+  const member = await requireMember();
+  const [sessions, clinic] = await Promise.all([ownSessions(member), clinicOf(member)]);
+  const when = new Intl.DateTimeFormat('en-GB', {
+    dateStyle: 'medium',
+    timeStyle: 'short',
+    timeZone: clinic.zone,
+  });
+  return (
+    <>
+      <h1 className="border-b border-hair pb-3 text-2xl">Your account</h1>
+      <div className="grid gap-10 pt-4 lg:grid-cols-2">
+        <section className="grid content-start gap-4">
+          <h2 className="text-lg">Password</h2>
+          <PasswordForm />
+        </section>
+        <div className="grid content-start gap-10">
+          <section className="grid gap-4">
+            <h2 className="text-lg">Where you are signed in</h2>
+            <SessionList
+              sessions={sessions.map(({ since, lastSeen, ...one }) => ({
+                ...one,
+                since: when.format(since),
+                lastSeen: when.format(lastSeen),
+              }))}
+            />
+          </section>
+          <section>
+            <h2 className="text-lg">Keys</h2>
+            <KeySwitch />
+          </section>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import { useRef } from 'react';
+import { toast } from 'sonner';
+import { Refusal } from '../forms/refusal';
+import { textOf, useForm } from '../forms/use-form';
+import { Button } from '../primitives/button';
+import { Field } from '../primitives/field';
+
+/** A member's own new password. */
+export function PasswordForm() {
+  const element = useRef<HTMLFormElement>(null);
+  const form = useForm(
+    '/api/v1/account/password',
+    (fields) => ({ old: textOf(fields, 'old'), password: textOf(fields, 'password') }),
+    () => {
+      toast('Your password is changed, and you are signed out everywhere else.');
+      element.current?.reset();
+    },
+  );
+  return (
+    <form ref={element} onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+      <Refusal say={form.say} />
+      <Field
+        label="Password until now"
+        name="old"
+        type="password"
+        autoComplete="current-password"
+        error={form.errorAt('old')}
+      />
+      <Field
+        label="New password"
+        name="password"
+        type="password"
+        autoComplete="new-password"
+        hint="At least 10 characters; four words are good."
+        error={form.errorAt('password')}
+      />
+      <Button type="submit" disabled={form.busy} className="justify-self-start">
+        Change the password
+      </Button>
+    </form>
+  );
+}

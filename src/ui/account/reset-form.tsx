@@ -1,0 +1,49 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useRef, useState } from 'react';
+import { Refusal } from '../forms/refusal';
+import { textOf, useForm } from '../forms/use-form';
+import { Button } from '../primitives/button';
+import { Field } from '../primitives/field';
+
+/** Sets a password by the one-time link; its token stands behind "#", which no server writes down. */
+export function ResetForm() {
+  const token = useRef('');
+  const [done, setDone] = useState(false);
+  useEffect(() => {
+    token.current = window.location.hash.slice(1);
+    // Out of the address at once, and so out of the browser's history.
+    if (token.current !== '') window.history.replaceState(null, '', window.location.pathname);
+  }, []);
+  const form = useForm(
+    '/api/v1/reset',
+    (fields) => ({ token: token.current || 'none', password: textOf(fields, 'password') }),
+    () => setDone(true),
+  );
+  if (done)
+    return (
+      <p role="status">
+        Your password is set, and you are signed out everywhere.{' '}
+        <Link href="/sign-in" className="text-action underline">
+          Sign in
+        </Link>
+      </p>
+    );
+  return (
+    <form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+      <Refusal say={form.say} />
+      <Field
+        label="New password"
+        name="password"
+        type="password"
+        autoComplete="new-password"
+        hint="At least 10 characters; four words are good."
+        error={form.errorAt('password')}
+      />
+      <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
+        {form.busy ? 'Setting …' : 'Set the password'}
+      </Button>
+    </form>
+  );
+}
