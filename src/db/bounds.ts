@@ -32,6 +32,15 @@ export const LIST_BOUNDS = {
   newestOfEach: 20_000,
   messages: 100,
   auditEvents: 50,
+  /** Ids named in one question to the database. */
+  idsAtOnce: 500,
+  /** Looks into one patient's file. */
+  looks: 500,
+  /** Rows of the audit shown at once, and in one file. */
+  auditPage: 100,
+  auditFile: 20_000,
+  /** Rows under one seal. */
+  sealed: 500,
   /** Rows of the morning list shown at once. */
   triagePage: 50,
 } as const;

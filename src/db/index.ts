@@ -16,6 +16,7 @@ export {
 export * from './errors';
 export { readEveryRow } from './every-row';
 export * from './links';
+export * from './looks';
 export * from './members';
 export * from './patients';
 export * from './programmes';

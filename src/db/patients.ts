@@ -104,3 +104,22 @@ export function patientsAfter(clinicId: ClinicId, after: string, limit: number) 
       .limit(limit),
   );
 }
+
+/** The names of these patients, by id. */
+export async function patientNames(
+  clinicId: ClinicId,
+  ids: readonly string[],
+): Promise<Map<string, string>> {
+  const names = new Map<string, string>();
+  for (let from = 0; from < ids.length; from += LIST_BOUNDS.idsAtOnce) {
+    const some = ids.slice(from, from + LIST_BOUNDS.idsAtOnce) as PatientId[];
+    const rows = await read((db) =>
+      db
+        .select({ id: patient.id, name: patient.name })
+        .from(patient)
+        .where(and(eq(patient.clinicId, clinicId), inArray(patient.id, some))),
+    );
+    for (const { id, name } of rows) names.set(id, name);
+  }
+  return names;
+}

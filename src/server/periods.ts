@@ -23,6 +23,10 @@ export const PERIODS_MS = {
   atTheDesk: 15 * MINUTE_MS,
   /** A one-time link by which a member sets a password. */
   passwordLink: DAY_MS,
+  /** Pages of one file within it are one look. */
+  oneLook: 10 * MINUTE_MS,
+  /** The audit is sealed. */
+  seal: MINUTE_MS,
   /** A session's last use is written down no more often. */
   sessionTouched: MINUTE_MS,
   /** An address an account was signed in from is known. */

@@ -1,6 +1,7 @@
 import { StartRefused, checkpoint, closeDatabase, optimizeDatabase, prepareDatabase } from '@/db';
 import { firstRunCode } from './first-run';
 import { logFailure } from './problem';
+import { sealAudit } from './seals';
 import { keepOldFacts } from './visit/old-findings';
 
 /**
@@ -30,6 +31,7 @@ export async function prepareServer(): Promise<void> {
 
 /** The last thing a server does: its journal is folded into its file, so that the file alone is whole. */
 export async function closeServer(): Promise<void> {
+  await sealAudit().catch((error: unknown) => logFailure('seal', error));
   await checkpoint();
   closeDatabase();
 }

@@ -34,8 +34,19 @@ export async function signIn(email: string, password: string, address: string): 
   await countTry([own, ...shared]);
   const member = await memberToSignIn(email);
   const fits = await passwordFits(member?.passwordHash ?? null, password);
-  if (!member || !fits || !member.active)
+  if (!member || !fits || !member.active) {
+    if (member)
+      await write(() => [
+        audit({
+          clinicId: member.clinicId,
+          at: now(),
+          actor: { kind: 'system', id: 'sign-in' },
+          verb: 'refused to sign in',
+          subject: { kind: 'member', id: member.id },
+        }),
+      ]);
     throw new Problem(401, 'The e-mail address or the password is not right.');
+  }
   const token = randomToken();
   const at = now();
   const { clinicId, id } = member;

@@ -39,6 +39,8 @@ it('the clinic’s own views', async () => {
   // Three hundred drawings take axe half a minute: `npm run long` looks into them as well.
   await go('/exercises/pictures');
   found.drawings = await run(page, WCAG, process.env.DARK_EVERYWHERE ? undefined : '.figure');
+  await go('/clinic/audit');
+  await look('audit');
   await go('/account');
   await look('account');
   await go('/exercises');

@@ -68,7 +68,7 @@ it('a member changes the own password and ends another session; a list that is o
   await lead.focus(role);
   await lead.keyboard.type('p');
   await reloaded(lead);
-  expect(await lead.$eval(role, (list) => (list as HTMLSelectElement).value)).toBe('assistant');
+  expect(await lead.$eval(role, (list) => list.value)).toBe('assistant');
   await lead.select(role, 'practitioner');
   await press(lead, 'Make practitioner');
   await says(lead, 'assistant of harbour is practitioner now.');

@@ -147,8 +147,11 @@ async function answerOf(response: Response, name: (text: string) => string): Pro
   return [response.status, caching, ...cookies, said].join(' | ');
 }
 
-/** Rows that every request of a signed-in member or device brings up to date. */
-const SEEN = /^[-+] (member_session|patient_device) /;
+/**
+ * Rows that every request of a signed-in member or device brings up to date, and looks: every document
+ * that is taken out is one of its own.
+ */
+const SEEN = /^[-+] (member_session|patient_device|file_look) /;
 
 /**
  * A clinic's own things, which the newest words replace; deeds whose id is of what they act on; and a

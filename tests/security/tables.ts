@@ -93,6 +93,11 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   },
   'account/sessions': { may: MEMBERS, ownClinicOnly: true, body: () => ({ session: 'over' }) },
   reset: { may: EVERYBODY, open: true, body: () => ({ token: 'none', password: PASSWORD }) },
+  'audit/file': {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({ show: 'looks', who: null, from: null, to: null }),
+  },
   'members/active': { may: LEAD, body: () => ({ memberId: world.assistantId, active: true }) },
   clinic: {
     may: LEAD,
@@ -457,6 +462,14 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   '(clinic)/patients/[id]/note': { path: () => `/patients/${world.patientId}/note`, may: MEMBERS },
   '(clinic)/patients/[id]/handout': {
     path: () => `/patients/${world.patientId}/handout`,
+    may: MEMBERS,
+  },
+  '(clinic)/clinic/audit': {
+    path: () => '/clinic/audit',
+    may: [...LEAD, 'other clinic’s lead'],
+  },
+  '(clinic)/patients/[id]/looks': {
+    path: () => `/patients/${world.patientId}/looks`,
     may: MEMBERS,
   },
   '(clinic)/clinic/outbox': { path: () => '/clinic/outbox', may: MEMBERS },

@@ -15,3 +15,4 @@ export * from './teach';
 export { dateText, recordId } from './words';
 export * from './follow';
 export * from './stored';
+export * from './looks';

@@ -8,7 +8,7 @@ import {
   text,
 } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
-import { SessionEventRecord, StoredDone, StoredReport } from '@/core/records';
+import { LOOKS, SessionEventRecord, StoredDone, StoredReport } from '@/core/records';
 import { ALERT_KINDS } from '@/core/triage';
 import type { ClinicId, PatientId, ProgrammeId } from '@/core/units';
 import { date, inEpisode, instant, json } from './columns';
@@ -148,8 +148,46 @@ export const auditEvent = sqliteTable(
     subjectKind: text('subject_kind').notNull(),
     subjectId: text('subject_id').notNull(),
   },
-  (t) => [index('audit_event_at').on(t.clinicId, t.at)],
+  (t) => [
+    index('audit_event_at').on(t.clinicId, t.at),
+    index('audit_event_actor').on(t.clinicId, t.actorId, t.id),
+    index('audit_event_subject').on(t.clinicId, t.subjectId, t.id),
+  ],
 );
+
+/** Who looked into which file, or took a document out of it. Append-only. */
+export const fileLook = sqliteTable(
+  'file_look',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    at: instant('at').notNull(),
+    memberId: text('member_id').notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    what: text('what', { enum: LOOKS }).notNull(),
+    /** Names the session it was seen in; nobody can sign in with it. */
+    session: text('session').notNull(),
+  },
+  (t) => [
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    index('file_look_patient').on(t.clinicId, t.patientId, t.id),
+    index('file_look_clinic').on(t.clinicId, t.id),
+  ],
+);
+
+/** One link of the chain over everything that is append-only here: what is changed or gone shows. */
+export const auditSeal = sqliteTable('audit_seal', {
+  id: integer('id').primaryKey(),
+  at: instant('at').notNull(),
+  /** The newest event and look it covers. */
+  throughEvent: integer('through_event').notNull(),
+  throughLook: integer('through_look').notNull(),
+  /** SHA-256 over the seal before and every row it covers. */
+  hash: text('hash').notNull(),
+});
 
 /**
  * Never holds a row. Inserting (name, 0) fails the whole batch it stands in, inserting (name, 1)

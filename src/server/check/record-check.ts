@@ -13,6 +13,7 @@ import {
   readEveryRow,
   versionsOf,
 } from '@/db';
+import { brokenSeals } from '../seals';
 import { foldedDay } from '../take-in';
 
 /** What a look through a whole record found. */
@@ -30,12 +31,13 @@ const FIRST_DAY = localDate('2000-01-01');
 const LAST_DAY = localDate('2999-12-31');
 
 /**
- * Looks through a whole record: every row can be read, every day's fold is what its events come to, and
- * every photo has its picture.
+ * Looks through a whole record: every row can be read, every day's fold is what its events come to, the
+ * audit's seals hold, and every photo has its picture.
  */
 export async function checkRecord(): Promise<RecordCheck> {
   const faults: string[] = [];
   const rows = await readEveryRow((table, say) => faults.push(`${table}: ${say}`));
+  faults.push(...(await brokenSeals()));
   let [patients, days, photos] = [0, 0, 0];
   for (const clinicId of await clinicIds()) {
     for (let after = ''; ;) {

@@ -39,9 +39,14 @@ async function ClinicPage() {
     <>
       <div className="flex flex-wrap items-center border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Clinic and members</h1>
-        <Link href="/clinic/outbox" className={buttonClass('plain')}>
-          Outbox
-        </Link>
+        <div className="flex gap-2">
+          <Link href="/clinic/audit" className={buttonClass('plain')} prefetch={false}>
+            Audit
+          </Link>
+          <Link href="/clinic/outbox" className={buttonClass('plain')}>
+            Outbox
+          </Link>
+        </div>
       </div>
       <div className="grid gap-10 pt-4 lg:grid-cols-2">
         <section className="grid content-start gap-4">

@@ -9,6 +9,7 @@ import { AlertLine } from '@/ui/forms/alert-line';
 import { PauseSwitch } from '@/ui/forms/pause-switch';
 import { Lantern } from '@/ui/lantern/lantern';
 import { describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { PatientLinkButton } from '@/ui/plan/patient-link';
 import { HeaderNotes } from '@/ui/screen/header-notes';
 import { VisitRail } from '@/ui/plan/visit-rail';
@@ -75,6 +76,11 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
       />
       <VisitRail patientId={patient.id} />
       <div className="pt-4">{children}</div>
+      <p className="no-print pt-10 text-[0.93em]">
+        <QuietLink href={`/patients/${patient.id}/looks`} className="text-action hover:underline">
+          Who looked at this file
+        </QuietLink>
+      </p>
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { HandoutOrder } from '@/core/records';
 import { publicOrigin } from '@/server/address';
 import { fileHandler } from '@/server/handler';
+import { noteLook } from '@/server/looks';
 import { patientFor } from '@/server/people';
 import { Problem } from '@/server/problem';
 import { handoutAddress, handoutOf } from '@/server/visit/handout';
@@ -16,6 +17,7 @@ export const POST = fileHandler({
     const handout = await handoutOf(patient, address);
     if (!handout)
       throw new Problem(409, 'There is no programme yet, so there is nothing to print.');
+    await noteLook(actor, patient, 'handout');
     const name = `exercises-version-${handout.version}.${input.format}`;
     return input.format === 'pdf'
       ? {
