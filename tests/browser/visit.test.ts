@@ -138,3 +138,41 @@ it('measures by keyboard, warns when trials disagree, and names the field that i
   expect(page.problems).toEqual([]);
   await page.close();
 });
+
+it('keeps a screening and a history that were begun, through a reload and on another machine, until they are saved', async () => {
+  const id = await makePatient(stage.practitioner);
+  const path = `/patients/${id}/screen`;
+  const page = await stage.open(path);
+  await says(page, 'An unanswered question is not a no.');
+  await choose(page, 'clumsy-hands', 'yes');
+  await fill(page, 'Age in years', '61');
+  await fill(page, 'Onset', 'Since the spring tide');
+  // Both are kept: under the screening, and under the history.
+  await page.waitForFunction(() => document.body.innerText.split('Kept, not signed.').length === 3);
+  await reloaded(page);
+  await says(page, 'Your unfinished screening is back');
+  await says(page, 'Refer before exercising');
+  const typed = (of: Page, label: string) =>
+    of.$eval(
+      `::-p-xpath(//label[normalize-space(.)="${label}"]/following-sibling::*[self::input or self::textarea][1])`,
+      (field) => (field as HTMLInputElement).value,
+    );
+  expect(await typed(page, 'Age in years')).toBe('61');
+  expect(await typed(page, 'Onset')).toBe('Since the spring tide');
+  // Nothing of it counts yet.
+  expect((await screeningState(await patientOf(stage, id))).current).toBeNull();
+
+  const other = await stage.open(path);
+  await says(other, 'Your unfinished screening is back');
+  await press(other, 'Begin it anew');
+  await other.waitForFunction(
+    () => !document.body.innerText.includes('unfinished screening is back'),
+  );
+  expect(await typed(other, 'Age in years')).toBe('');
+  await press(other, 'Save the history');
+  await says(other, 'History saved.');
+  await reloaded(other);
+  expect(await typed(other, 'Onset')).toBe('Since the spring tide');
+  expect(await textOf(other)).not.toContain('unfinished screening is back');
+  expect([...page.problems, ...other.problems]).toEqual([]);
+});

@@ -270,7 +270,7 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     }),
   },
   'visit-drafts': {
-    may: PRACTITIONERS,
+    may: MEMBERS,
     body: () => ({ patientId: world.patientId, kind: 'note', body: '{}' }),
   },
   handouts: {

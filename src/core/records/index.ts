@@ -16,3 +16,4 @@ export { dateText, recordId } from './words';
 export * from './follow';
 export * from './stored';
 export * from './looks';
+export * from './kept-drafts';

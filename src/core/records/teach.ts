@@ -90,7 +90,7 @@ export const NoteRecord = z.object({
   plan: z.string(),
 });
 
-export const VISIT_DRAFT_KINDS = ['teach', 'note'] as const;
+export const VISIT_DRAFT_KINDS = ['teach', 'note', 'screening', 'history'] as const;
 
 /** What a member has not signed yet, kept for them; null forgets it. */
 export const VisitDraftRecord = z.object({

@@ -1,5 +1,5 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { NoteRecord, TaughtRecord } from '@/core/records';
+import { NoteRecord, TaughtRecord, VISIT_DRAFT_KINDS } from '@/core/records';
 import type { ClinicId, MemberId, PatientId, ProgrammeId } from '@/core/units';
 import { atVisit, date, instant, json } from './columns';
 import { member, patient } from './people';
@@ -72,7 +72,7 @@ export const visitDraft = sqliteTable(
     clinicId: text('clinic_id').$type<ClinicId>().notNull(),
     patientId: text('patient_id').$type<PatientId>().notNull(),
     memberId: text('member_id').$type<MemberId>().notNull(),
-    kind: text('kind', { enum: ['teach', 'note'] }).notNull(),
+    kind: text('kind', { enum: VISIT_DRAFT_KINDS }).notNull(),
     body: text('body').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },

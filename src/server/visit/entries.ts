@@ -16,6 +16,7 @@ import {
   entryById,
   insertEntry,
   newestConfirmed,
+  forgetVisitDraft,
 } from '@/db';
 import type { SignedIn } from '../access';
 import { patientFor } from '../people';
@@ -107,6 +108,16 @@ async function supersede(
         supersedes,
         // Kind and body belong together: the schema that read the draft tells them apart.
       } as Placed<FileEntryRow>),
+      ...(kind === 'history'
+        ? [
+            forgetVisitDraft({
+              clinicId,
+              patientId: patient.id,
+              memberId: member.id,
+              kind: 'history' as const,
+            }),
+          ]
+        : []),
     ],
     isThere: async () => {
       const there = await entryById(clinicId, id);

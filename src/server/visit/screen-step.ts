@@ -1,3 +1,4 @@
+import { KeptHistory, KeptScreening } from '@/core/records';
 import { type ScreeningAnswers } from '@/core/screen';
 import { type Patient, membersOf, pausesOf, programmeOf } from '@/db';
 import type { SignedIn } from '../access';
@@ -6,9 +7,11 @@ import { fileOf } from './entries';
 import { latestMeasures } from './measuring';
 import { letterFor, referralsOf } from './referral';
 import { screeningState } from './screening';
+import { keptVisitDraft } from './visit-drafts';
 
 /** Everything the Screen step shows. */
 export async function screenStep(member: SignedIn, patient: Patient, complaint: string) {
+  const kept = keptDrafts(member, patient);
   const [state, file, referrals, members, measures, programme, pauses] = await Promise.all([
     screeningState(patient),
     fileOf(patient),
@@ -20,7 +23,13 @@ export async function screenStep(member: SignedIn, patient: Patient, complaint: 
   ]);
   const pressure = measures.find(({ kind }) => kind === 'blood-pressure')?.body;
   const { current } = state;
+  const { screening, history } = await kept;
   return {
+    /** What this member has begun and not saved, where nothing newer stands in its way. */
+    kept: {
+      screening: screening?.fromId === (state.waiting?.id ?? null) ? screening : null,
+      history: history?.before === (file.history?.id ?? null) ? history : null,
+    },
     state,
     file,
     referrals,
@@ -35,5 +44,17 @@ export async function screenStep(member: SignedIn, patient: Patient, complaint: 
     pressure: (pressure?.form === 'pressure'
       ? { systolic: pressure.systolic, diastolic: pressure.diastolic }
       : null) satisfies ScreeningAnswers['pressure'],
+  };
+}
+
+/** A member's own unsaved screening and history; null where there is none, or it is none of ours. */
+async function keptDrafts(member: SignedIn, patient: Patient) {
+  const [screening, history] = await Promise.all([
+    keptVisitDraft(member, patient.id, 'screening'),
+    keptVisitDraft(member, patient.id, 'history'),
+  ]);
+  return {
+    screening: KeptScreening.safeParse(screening).data ?? null,
+    history: KeptHistory.safeParse(history).data ?? null,
   };
 }

@@ -31,6 +31,7 @@ import {
   referralsOf,
   screeningsOf,
   standingRow,
+  forgetVisitDraft,
 } from '@/db';
 import { type PatientHere, type SignedIn, roleSuffices } from '../access';
 import { patientFor } from '../people';
@@ -86,7 +87,15 @@ export async function saveScreening(
   await writeAs(member, confirmed ? 'practitioner' : 'assistant', {
     verb: confirmed ? 'confirmed' : 'kept',
     subject: { kind: 'screening', id: draft.id },
-    statements: (at) => insertScreening({ ...row, createdAt: at }),
+    statements: (at) => [
+      ...insertScreening({ ...row, createdAt: at }),
+      forgetVisitDraft({
+        clinicId: member.clinicId,
+        patientId: patient.id,
+        memberId: member.id,
+        kind: 'screening',
+      }),
+    ],
     isThere: () => isStored(row),
   });
   return { outcome, confirmed };

@@ -19,7 +19,7 @@ export async function keepVisitDraft(member: SignedIn, draft: VisitDraftRecord):
   };
   const { body } = draft;
   await write(() => [
-    stillMay(member, 'practitioner'),
+    stillMay(member, 'assistant'),
     body === null ? forgetVisitDraft(key) : putVisitDraft({ ...key, body, updatedAt: now() }),
   ]);
 }

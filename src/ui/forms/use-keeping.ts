@@ -49,10 +49,12 @@ export function useKeeping<Value, Told = unknown>({
   const keep = useCallback(
     async (latest: Value) => {
       const answer = await post<Told>(path, draftOf(latest));
+      // It was signed or sent meanwhile: what arrived after that is dropped again.
+      if (over.current) return void (await post(path, bodyOf(null)));
       setState(!answer.ok ? 'not kept' : latest === unchanged ? 'nothing to keep' : 'kept');
       if (answer.ok) told.current?.(answer.value);
     },
-    [path, draftOf, unchanged],
+    [path, draftOf, bodyOf, unchanged],
   );
 
   useEffect(() => {
@@ -60,6 +62,7 @@ export function useKeeping<Value, Told = unknown>({
     known.current = value;
     setState('keeping');
     const timer = setTimeout(() => {
+      if (over.current) return;
       sent.current = value;
       void keep(value);
     }, AFTER_MS);
@@ -73,8 +76,11 @@ export function useKeeping<Value, Told = unknown>({
       sent.current = known.current;
       postOnLeaving(path, draftOf(known.current));
     }
+    // Before the next page is asked for, so that a reload finds it; the second where there is no first.
+    window.addEventListener('beforeunload', leave);
     window.addEventListener('pagehide', leave);
     return () => {
+      window.removeEventListener('beforeunload', leave);
       window.removeEventListener('pagehide', leave);
       leave();
     };

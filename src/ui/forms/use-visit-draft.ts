@@ -1,11 +1,14 @@
 'use client';
 
 import { useCallback } from 'react';
+import type { VisitDraftRecord } from '@/core/records';
 import type { PatientId } from '@/core/units';
 import { type KeepState, useKeeping } from './use-keeping';
 
-/** Keeps what is not signed yet of a visit. */
-export function useVisitDraft(patientId: PatientId, kind: 'teach' | 'note', value: unknown) {
+type VisitDraftKind = VisitDraftRecord['kind'];
+
+/** Keeps what is not signed or saved yet of a visit. */
+export function useVisitDraft(patientId: PatientId, kind: VisitDraftKind, value: unknown) {
   const bodyOf = useCallback(
     (draft: unknown) => ({ patientId, kind, body: JSON.stringify(draft) }),
     [patientId, kind],

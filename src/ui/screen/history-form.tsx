@@ -1,11 +1,12 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import type { HistoryBody } from '@/core/records';
+import type { HistoryBody, KeptHistory } from '@/core/records';
 import { PROVOKED_BY, SETTLES_WITHIN, irritability } from '@/core/symptoms';
 import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
+import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { Choice, Field, TextField } from '../primitives/field';
@@ -38,15 +39,28 @@ export function HistoryForm({
   patientId,
   today,
   before,
+  kept,
 }: {
   patientId: PatientId;
   today: string;
   before: { id: string; on: string; body: HistoryBody } | null;
+  /** As far as it was written before the page was left. */
+  kept: KeptHistory | null;
 }) {
-  const [body, setBody] = useState<HistoryBody>(before?.body ?? EMPTY);
-  const [provokedBy, setProvokedBy] = useState(body.irritability?.provokedBy ?? '');
-  const [worst, setWorst] = useState(String(body.irritability?.worst ?? ''));
-  const [settlesWithin, setSettlesWithin] = useState(body.irritability?.settlesWithin ?? '');
+  const saved = before?.body ?? EMPTY;
+  const [body, setBody] = useState<HistoryBody>({ ...saved, ...kept?.body });
+  const [provokedBy, setProvokedBy] = useState<string>(
+    kept?.provokedBy ?? saved.irritability?.provokedBy ?? '',
+  );
+  const [worst, setWorst] = useState(kept?.worst ?? String(saved.irritability?.worst ?? ''));
+  const [settlesWithin, setSettlesWithin] = useState<string>(
+    kept?.settlesWithin ?? saved.irritability?.settlesWithin ?? '',
+  );
+  const written = useMemo(
+    (): KeptHistory => ({ body, provokedBy, worst, settlesWithin, before: before?.id ?? null }),
+    [body, provokedBy, worst, settlesWithin, before?.id],
+  );
+  const draft = useVisitDraft(patientId, 'history', written);
   const { busy, send } = useSend();
   const [refusal, setRefusal] = useState<{ say: string; at: string }>({ say: '', at: '' });
 
@@ -70,7 +84,10 @@ export function HistoryForm({
       body: { ...body, irritability: asked ? facts : null },
     };
     await send('/api/v1/entries', entry, {
-      done: () => setRefusal({ say: '', at: '' }),
+      done: () => {
+        draft.forget();
+        setRefusal({ say: '', at: '' });
+      },
       said: 'History saved.',
       refused: ({ say, at }) => setRefusal({ say, at: at.join('.') }),
     });
@@ -145,6 +162,9 @@ export function HistoryForm({
         </p>
       </fieldset>
       <Refusal say={refusal.say} />
+      <p className="text-[0.93em] text-soft" role="status">
+        {KEEP_WORDS[draft.state]}
+      </p>
       <Button type="submit" disabled={busy} className="justify-self-start">
         {before ? 'Save as the newest history' : 'Save the history'}
       </Button>

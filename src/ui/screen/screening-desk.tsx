@@ -1,8 +1,10 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
+import type { KeptScreening } from '@/core/records';
 import type { ScreeningAnswers } from '@/core/screen';
 import type { PatientId } from '@/core/units';
+import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { ScreeningForm } from './screening-form';
 
@@ -10,6 +12,7 @@ import { ScreeningForm } from './screening-form';
 export function ScreeningDesk({
   patientId,
   start,
+  kept,
   fromId,
   mayConfirm,
   open,
@@ -18,6 +21,8 @@ export function ScreeningDesk({
 }: {
   patientId: PatientId;
   start: ScreeningAnswers;
+  /** What this member had filled in when the page was left. */
+  kept: KeptScreening | null;
   fromId: string | null;
   mayConfirm: boolean;
   /** Begins with the form. */
@@ -27,16 +32,37 @@ export function ScreeningDesk({
   /** The screening that counts now. */
   children: ReactNode;
 }) {
-  const [filling, setFilling] = useState(open);
+  const [filling, setFilling] = useState(open || kept !== null);
+  const [back, setBack] = useState(kept);
+  const { send } = useSend();
+
+  function beginAnew() {
+    setBack(null);
+    void send('/api/v1/visit-drafts', { patientId, kind: 'screening', body: null });
+  }
+
   if (filling)
     return (
-      <ScreeningForm
-        patientId={patientId}
-        start={start}
-        fromId={fromId}
-        mayConfirm={mayConfirm}
-        onLeave={children ? () => setFilling(false) : undefined}
-      />
+      <>
+        {back && (
+          <p className="flex flex-wrap items-center gap-2 border-l-2 border-lit pl-3" role="status">
+            Your unfinished screening is back as you left it. Nothing of it counts until you
+            confirm.
+            <Button look="quiet" onClick={beginAnew}>
+              Begin it anew
+            </Button>
+          </p>
+        )}
+        <ScreeningForm
+          key={back ? 'kept' : 'new'}
+          patientId={patientId}
+          start={start}
+          kept={back}
+          fromId={fromId}
+          mayConfirm={mayConfirm}
+          onLeave={children ? () => setFilling(false) : undefined}
+        />
+      </>
     );
   return (
     <div className="grid gap-4">

@@ -11,9 +11,11 @@ import {
   questionsFor,
   screen,
 } from '@/core/screen';
+import type { KeptScreening } from '@/core/records';
 import type { PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
+import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
@@ -30,28 +32,47 @@ function restInWords(before: ScreeningAnswers['answers'], after: ScreeningAnswer
   return parts.length > 0 ? `${parts.join(', ')}.` : '';
 }
 
+/** A screening as the form types it. */
+const asTyped = ({ answers, age, pressure }: ScreeningAnswers, fromId: string | null) => ({
+  answers,
+  age: age === null ? '' : String(age),
+  systolic: String(pressure?.systolic ?? ''),
+  diastolic: String(pressure?.diastolic ?? ''),
+  fromId,
+});
+
 const numberOr = (text: string): number | null => (text.trim() === '' ? null : Number(text));
 
 /** The whole screening on one page: mark the exceptions, and answer the rest with no at once. */
 export function ScreeningForm({
   patientId,
   start,
+  kept,
   fromId,
   mayConfirm,
   onLeave,
 }: {
   patientId: PatientId;
   start: ScreeningAnswers;
+  /** As far as it was filled in before the page was left. */
+  kept: KeptScreening | null;
   /** The patient's own answers this begins with. */
   fromId: string | null;
   mayConfirm: boolean;
   onLeave?: () => void;
 }) {
   const [id] = useState(() => uuid());
-  const [facts, setFacts] = useState(start);
-  const [age, setAge] = useState(start.age === null ? '' : String(start.age));
-  const [systolic, setSystolic] = useState(String(start.pressure?.systolic ?? ''));
-  const [diastolic, setDiastolic] = useState(String(start.pressure?.diastolic ?? ''));
+  const first = kept ?? asTyped(start, fromId);
+  const [facts, setFacts] = useState({ ...start, answers: first.answers });
+  const [age, setAge] = useState(first.age);
+  const [systolic, setSystolic] = useState(first.systolic);
+  const [diastolic, setDiastolic] = useState(first.diastolic);
+  const { answers } = facts;
+  const filled = useMemo(
+    (): KeptScreening => ({ answers, age, systolic, diastolic, fromId }),
+    [answers, age, systolic, diastolic, fromId],
+  );
+  const draft = useVisitDraft(patientId, 'screening', filled);
   const { busy, send } = useSend();
   const [refusal, setRefusal] = useState<{ say: string; at: string } | null>(null);
 
@@ -82,7 +103,10 @@ export function ScreeningForm({
       '/api/v1/screenings',
       { id, patientId, ...typed, fromId },
       {
-        done: onLeave,
+        done: () => {
+          draft.forget();
+          onLeave?.();
+        },
         said: ({ confirmed }) => (confirmed ? 'Screening confirmed.' : 'Kept, not confirmed yet.'),
         refused: ({ say, at }) => setRefusal({ say, at: at.join('.') }),
       },
@@ -190,11 +214,21 @@ export function ScreeningForm({
         <GuidedVerdicts result={result} />
         <FiredRules rules={result.fired} />
         <Refusal say={refusal?.say ?? ''} />
+        <p className="text-[0.93em] text-soft" role="status">
+          {KEEP_WORDS[draft.state]}
+        </p>
         <Button type="submit" look="main" disabled={busy}>
           {busy ? 'Saving …' : confirms ? 'Confirm the screening' : 'Keep, not confirmed'}
         </Button>
         {onLeave && (
-          <Button look="quiet" onClick={onLeave}>
+          <Button
+            look="quiet"
+            onClick={() => {
+              draft.forget();
+              void send('/api/v1/visit-drafts', { patientId, kind: 'screening', body: null });
+              onLeave();
+            }}
+          >
             Leave it as it was
           </Button>
         )}

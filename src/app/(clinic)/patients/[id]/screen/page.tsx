@@ -44,7 +44,12 @@ async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
         <h2 id="history-name" className="text-lg">
           History
         </h2>
-        <HistoryForm key={file.history?.id ?? 'first'} {...part} before={file.history} />
+        <HistoryForm
+          key={file.history?.id ?? 'first'}
+          {...part}
+          before={file.history}
+          kept={step.kept.history}
+        />
       </section>
       <div className="grid gap-10 lg:grid-cols-2">
         <section aria-labelledby="goals-name" className="grid content-start gap-3">
@@ -117,6 +122,7 @@ function Safety({
         key={`${state.current?.id} ${state.waiting?.id}`}
         patientId={patientId}
         start={start}
+        kept={step.kept.screening}
         fromId={state.waiting?.id ?? null}
         mayConfirm={practises}
         open={state.current === null || state.waiting !== null}
