@@ -1,6 +1,6 @@
 import { CLOCK_SLACK_MS, LIST_BOUNDS, SESSION_LIFE } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, desc, eq, gt, isNull, lt, ne, or, sql } from 'drizzle-orm';
+import { type SQL, and, asc, desc, eq, gt, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
 import type { ClinicId, MemberId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
@@ -89,7 +89,8 @@ export function endMemberSession(tokenHash: string, now: Instant): Statement {
     .where(eq(memberSession.tokenHash, tokenHash));
 }
 
-export function endAllSessionsOf(clinicId: ClinicId, memberId: MemberId, now: Instant): Statement {
+/** Ends a member's open sessions; those of a condition where one is named. */
+function endSessions(clinicId: ClinicId, memberId: MemberId, now: Instant, which?: SQL): Statement {
   return builder()
     .update(memberSession)
     .set({ endedAt: now })
@@ -98,8 +99,33 @@ export function endAllSessionsOf(clinicId: ClinicId, memberId: MemberId, now: In
         eq(memberSession.clinicId, clinicId),
         eq(memberSession.memberId, memberId),
         isNull(memberSession.endedAt),
+        which,
       ),
     );
+}
+
+export function endAllSessionsOf(clinicId: ClinicId, memberId: MemberId, now: Instant): Statement {
+  return endSessions(clinicId, memberId, now);
+}
+
+/** Ends a member's sessions but one. */
+export function endOtherSessionsOf(
+  clinicId: ClinicId,
+  memberId: MemberId,
+  but: string,
+  now: Instant,
+): Statement {
+  return endSessions(clinicId, memberId, now, ne(memberSession.tokenHash, but));
+}
+
+/** Ends one session of a member. */
+export function endSessionOf(
+  clinicId: ClinicId,
+  memberId: MemberId,
+  tokenHash: string,
+  now: Instant,
+): Statement {
+  return endSessions(clinicId, memberId, now, eq(memberSession.tokenHash, tokenHash));
 }
 
 /** A guard's condition: this session still belongs to an active member of the clinic with such a role. */
@@ -228,43 +254,4 @@ export function sessionsOf(clinicId: ClinicId, memberId: MemberId, now: Instant)
       .orderBy(desc(memberSession.createdAt))
       .limit(LIST_BOUNDS.sessions),
   );
-}
-
-/** Ends a member's sessions but one. */
-export function endOtherSessionsOf(
-  clinicId: ClinicId,
-  memberId: MemberId,
-  but: string,
-  now: Instant,
-): Statement {
-  return builder()
-    .update(memberSession)
-    .set({ endedAt: now })
-    .where(
-      and(
-        eq(memberSession.clinicId, clinicId),
-        eq(memberSession.memberId, memberId),
-        isNull(memberSession.endedAt),
-        ne(memberSession.tokenHash, but),
-      ),
-    );
-}
-
-/** Ends one session of a member. */
-export function endSessionOf(
-  clinicId: ClinicId,
-  memberId: MemberId,
-  tokenHash: string,
-  now: Instant,
-): Statement {
-  return builder()
-    .update(memberSession)
-    .set({ endedAt: now })
-    .where(
-      and(
-        eq(memberSession.clinicId, clinicId),
-        eq(memberSession.memberId, memberId),
-        eq(memberSession.tokenHash, tokenHash),
-      ),
-    );
 }

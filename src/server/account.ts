@@ -2,8 +2,10 @@ import { dictionary } from '@zxcvbn-ts/language-common';
 import { passwordFault } from '@/core/account';
 import type { PasswordChange, PasswordReset, RoleChange } from '@/core/records';
 import { later } from '@/core/schedule';
-import type { MemberId } from '@/core/units';
+import type { ClinicId, MemberId } from '@/core/units';
 import {
+  type Actor,
+  type Statement,
   audit,
   endAllSessionsOf,
   endOtherSessionsOf,
@@ -79,16 +81,25 @@ export async function changePassword(member: SignedIn, change: PasswordChange): 
 export async function issueReset(lead: SignedIn, memberId: MemberId): Promise<{ token: string }> {
   const { clinicId } = lead;
   if (!(await memberById(clinicId, memberId))) throw new Problem(404, NOT_FOUND);
+  return newLink({ clinicId, memberId }, actorOf(lead), [stillMay(lead, 'lead')]);
+}
+
+/** A one-time link in the place of those of before. */
+async function newLink(
+  { clinicId, memberId }: { readonly clinicId: ClinicId; readonly memberId: MemberId },
+  actor: Actor,
+  guards: readonly Statement[],
+): Promise<{ token: string }> {
   const token = randomToken();
   const at = now();
   await write(() => [
-    stillMay(lead, 'lead'),
+    ...guards,
     endResetsOf(clinicId, memberId, at),
     insertReset({ tokenHash: hashToken(token), clinicId, memberId, createdAt: at }),
     audit({
       clinicId,
       at,
-      actor: actorOf(lead),
+      actor,
       verb: 'issued a password link for',
       subject: { kind: 'member', id: memberId },
     }),
@@ -195,18 +206,5 @@ export async function issueResetFor(email: string): Promise<{ token: string }> {
   const member = await memberToSignIn(email.trim().toLowerCase());
   if (!member) throw new Problem(404, 'Nobody signs in with this e-mail address.');
   const { clinicId, id: memberId } = member;
-  const token = randomToken();
-  const at = now();
-  await write(() => [
-    endResetsOf(clinicId, memberId, at),
-    insertReset({ tokenHash: hashToken(token), clinicId, memberId, createdAt: at }),
-    audit({
-      clinicId,
-      at,
-      actor: { kind: 'system', id: 'command' },
-      verb: 'issued a password link for',
-      subject: { kind: 'member', id: memberId },
-    }),
-  ]);
-  return { token };
+  return newLink({ clinicId, memberId }, { kind: 'system', id: 'command' }, []);
 }
