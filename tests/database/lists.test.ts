@@ -2,7 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { TriageMarkDraft } from '@/core/records';
 import { TRIAGE_LIMITS } from '@/core/triage';
-import { LIST_BOUNDS, auditOf, closeDatabase, insertAlert, patientById, write } from '@/db';
+import {
+  LIST_BOUNDS,
+  auditOf,
+  closeDatabase,
+  insertAlert,
+  patientById,
+  putTriageRows,
+  triageRowsOf,
+  write,
+} from '@/db';
 import { setClock } from '@/server/clock';
 import { markTriage, saveTriageLimits } from '@/server/follow/marks';
 import { fileHeader } from '@/server/follow/file-header';
@@ -62,6 +71,22 @@ describe('the morning list', () => {
     expect((await listed()).counts).toMatchObject([
       { call: 0, decide: LIST_BOUNDS.triagePage + 3, steady: 0 },
     ]);
+  });
+
+  it('shows the first twelve who are steady, and all of them when they are asked for', async () => {
+    for (let index = 0; index < 14; index += 1) await makePatient(practitioner, `Steady ${index}`);
+    await listed();
+    const { clinicId } = practitioner;
+    const asked = { clinicId, level: 1, search: '', practitionerId: null, page: 1 };
+    const rows = await triageRowsOf(asked);
+    await write(() => [putTriageRows(rows.map((row) => ({ ...row, level: 2 })))]);
+    const steady = async (search: string, group: 'steady' | null) =>
+      (await listed(search, { group })).groups.find(({ level }) => level === 'steady');
+    expect([(await steady('', null))?.rows.length, (await steady('', null))?.total]).toEqual([
+      12, 14,
+    ]);
+    expect((await steady('Steady', null))?.rows).toHaveLength(14);
+    expect((await steady('', 'steady'))?.rows).toHaveLength(14);
   });
 
   it('finds by any part of a name, and takes % and _ for themselves', async () => {
