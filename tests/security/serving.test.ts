@@ -107,7 +107,7 @@ const serve = (environment: Record<string, string>, at = port()) =>
   ended(
     spawn(process.execPath, ['scripts/serve/server.mjs', String(at)], {
       cwd: ROOT,
-      env: { ...process.env, NODE_ENV: 'production', PUBLIC_URL: '', ...environment },
+      env: { ...process.env, NODE_ENV: 'production', HOST: '', PUBLIC_URL: '', ...environment },
       stdio: ['ignore', 'pipe', 'pipe'],
     }),
   );

@@ -56,6 +56,8 @@ export async function startTestServer(
         NEXT_TELEMETRY_DISABLED: '1',
         DATA_DIR: data,
         NEW_CLINIC: '1',
+        // Whatever the machine calls itself.
+        HOST: '',
         PUBLIC_URL: `http://localhost:${port}`,
         ...environment,
       },
