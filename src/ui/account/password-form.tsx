@@ -6,6 +6,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { NewPassword } from './new-password';
 
 /** A member's own new password. */
 export function PasswordForm() {
@@ -28,14 +29,7 @@ export function PasswordForm() {
         autoComplete="current-password"
         error={form.errorAt('old')}
       />
-      <Field
-        label="New password"
-        name="password"
-        type="password"
-        autoComplete="new-password"
-        hint="At least 10 characters; four words are good."
-        error={form.errorAt('password')}
-      />
+      <NewPassword error={form.errorAt('password')} />
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Change the password
       </Button>

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
-import { Field } from '../primitives/field';
+import { NewPassword } from './new-password';
 
 /** Sets a password by the one-time link; its token stands behind "#", which no server writes down. */
 export function ResetForm() {
@@ -33,14 +33,7 @@ export function ResetForm() {
   return (
     <form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
       <Refusal say={form.say} />
-      <Field
-        label="New password"
-        name="password"
-        type="password"
-        autoComplete="new-password"
-        hint="At least 10 characters; four words are good."
-        error={form.errorAt('password')}
-      />
+      <NewPassword error={form.errorAt('password')} />
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         {form.busy ? 'Setting …' : 'Set the password'}
       </Button>
