@@ -210,19 +210,25 @@ it('tells a patient whose record cannot be read whom to call, and the clinic whi
   const patientId = await makePatient(practitioner, 'Spoilt Record');
   await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
   const { token } = await device(practitioner, patientId);
-  const client = createClient({ url: databaseUrl() });
+  // The server goes on writing meanwhile: wait for it, and change all in one transaction.
+  const client = createClient({ url: databaseUrl(), timeout: 60_000 });
   // What a guard of the database keeps from changing is changed by another program here, and guarded again.
   const guards = await client.execute(
     "SELECT name, sql FROM sqlite_master WHERE type = 'trigger' AND name = 'programme_line_no_update'",
   );
-  await client.execute('DROP TRIGGER programme_line_no_update');
-  await client.execute({
-    sql: "UPDATE programme_line SET exercise = '{' WHERE programme_id IN (SELECT id FROM programme WHERE patient_id = ?)",
-    args: [patientId],
-  });
   const [guard] = guards.rows;
   if (typeof guard?.sql !== 'string') throw new Error('no guard');
-  await client.execute(guard.sql);
+  await client.batch(
+    [
+      'DROP TRIGGER programme_line_no_update',
+      {
+        sql: "UPDATE programme_line SET exercise = '{' WHERE programme_id IN (SELECT id FROM programme WHERE patient_id = ?)",
+        args: [patientId],
+      },
+      guard.sql,
+    ],
+    'write',
+  );
   client.close();
   const phone = await freshPage(browser, PHONE);
   await phone.browserContext().setCookie({
