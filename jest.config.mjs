@@ -55,6 +55,7 @@ export default {
       testMatch: ['<rootDir>/tests/database/**/*.test.ts'],
       moduleNameMapper: {
         '^@/pdf/thread$': '<rootDir>/tests/support/pdf-thread.ts',
+        '^@/db/purge-thread$': '<rootDir>/tests/support/purge-here.ts',
         ...shared.moduleNameMapper,
         // Handlers are called without a server: their cookies and headers are the test's.
         '^next/headers$': '<rootDir>/tests/support/next-headers.ts',

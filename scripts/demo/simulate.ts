@@ -3,7 +3,7 @@ import { lineFlags } from '@/core/exercise';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate } from '@/core/units';
 import { memberBySession, openAlertsOf, patientByDevice } from '@/db';
-import type { PatientHere, SignedIn } from '@/server/access';
+import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from '@/server/access';
 import { now, setClock } from '@/server/clock';
 import { catalogueFor } from '@/server/desk/exercises';
 import { issueLink, openLink } from '@/server/links';
@@ -33,17 +33,10 @@ const REVIEW_AFTER = 42;
 
 /** Signs a member in, as the sign-in page does. */
 export async function memberFor(email: string, password = DEMO_PASSWORD): Promise<SignedIn> {
-  const tokenHash = hashToken(await signIn(email, password, 'demo'));
+  const tokenHash = hashToken((await signIn(email, password, 'demo')).token);
   const found = await memberBySession(tokenHash, now());
   if (!found) throw new Error(`${email} is not signed in`);
-  return {
-    kind: 'member',
-    id: found.id,
-    clinicId: found.clinicId,
-    name: found.name,
-    role: found.role,
-    tokenHash,
-  };
+  return signedInOf(found, tokenHash);
 }
 
 /** Lives one story through the same functions as real use, on a clock of its own. */
@@ -162,9 +155,9 @@ async function teach(member: SignedIn, patientId: string, story: Story): Promise
 async function opened(token: string): Promise<PatientHere> {
   const { device } = await openLink(token);
   const tokenHash = hashToken(device);
-  const patient = await patientByDevice(tokenHash);
-  if (!patient) throw new Error('the link did not open');
-  return { kind: 'patient', id: patient.id, clinicId: patient.clinicId, patient, tokenHash };
+  const found = await patientByDevice(tokenHash, now());
+  if (!found) throw new Error('the link did not open');
+  return patientHereOf(found, tokenHash);
 }
 
 /** Why flagged lines of the demo go ahead where a story gives no reason of its own. */

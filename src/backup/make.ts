@@ -18,6 +18,7 @@ import { pipeline } from 'node:stream/promises';
 import { createGzip } from 'node:zlib';
 import { contentsOf, copyTo, hashOfFile } from './database';
 import { locked } from './envelope';
+import { addErasures, erasureLines } from './erasures-file';
 import { type Manifest, packed } from './pack';
 import { BackupProblem } from './problem';
 import { readBackup } from './read';
@@ -81,6 +82,8 @@ export async function makeBackup(order: BackupOrder): Promise<BackupMade> {
     await readBackup(making, secret, null);
     renameSync(making, file);
     sync(to);
+    // Beside the backups, never in one: a backup that is put back is erased again by it.
+    addErasures(to, erasureLines(data));
     const old = outlived(readdirSync(to));
     for (const name of old) rmSync(join(to, name));
     const rows = Object.values(manifest.tables).reduce((sum, count) => sum + count, 0);

@@ -14,6 +14,14 @@ export const Manifest = z.object({
 });
 export type Manifest = z.infer<typeof Manifest>;
 
+/** When the newest migration was written, by the journal that stands beside them. */
+export function newestMigration(journal: string): number {
+  const { entries } = z
+    .object({ entries: z.array(z.object({ when: z.number() })) })
+    .parse(JSON.parse(journal));
+  return Math.max(...entries.map(({ when }) => when));
+}
+
 /** The longest a manifest may be, bytes: tables and the texts of languages. */
 const MOST_BYTES = 32 * 1024 * 1024;
 

@@ -9,6 +9,7 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { contentsOf } from './database';
+import { addErasures } from './erasures-file';
 import type { Manifest } from './pack';
 import { BackupProblem } from './problem';
 import { readBackup } from './read';
@@ -25,11 +26,14 @@ export async function restoreBackup({
   to,
   secret,
   newest,
+  erasures,
 }: {
   readonly from: string;
   readonly to: string;
   readonly secret: Secret;
   readonly newest: number;
+  /** Lines of the list of erasures, to stand beside the restored database. */
+  readonly erasures: readonly string[];
 }): Promise<Manifest> {
   const wasThere = existsSync(to);
   if (wasThere && readdirSync(to).length > 0)
@@ -51,6 +55,7 @@ export async function restoreBackup({
       mkdirSync(join(to, 'languages'), { recursive: true, mode: 0o700 });
       writeFileSync(join(to, 'languages', name), text, { mode: 0o600 });
     }
+    addErasures(to, erasures);
     renameSync(making, join(to, 'dry-lantern.db'));
     return manifest;
   } catch (error) {

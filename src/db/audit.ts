@@ -6,7 +6,7 @@ import { and, desc, eq } from 'drizzle-orm';
 import { auditEvent } from './schema';
 
 export type Actor =
-  | { readonly kind: 'member'; readonly id: string }
+  | { readonly kind: 'member'; readonly id: string; readonly session?: string }
   | { readonly kind: 'patient'; readonly id: string }
   | { readonly kind: 'system'; readonly id: string };
 
@@ -20,15 +20,18 @@ export type AuditEntry = {
 };
 
 export function audit({ clinicId, at, actor, verb, subject }: AuditEntry): Statement {
-  return builder().insert(auditEvent).values({
-    clinicId,
-    at,
-    actorKind: actor.kind,
-    actorId: actor.id,
-    verb,
-    subjectKind: subject.kind,
-    subjectId: subject.id,
-  });
+  return builder()
+    .insert(auditEvent)
+    .values({
+      clinicId,
+      at,
+      actorKind: actor.kind,
+      actorId: actor.id,
+      verb,
+      subjectKind: subject.kind,
+      subjectId: subject.id,
+      session: actor.kind === 'member' ? (actor.session ?? '') : '',
+    });
 }
 
 /** The newest audit events about one record, at most `limit`. */

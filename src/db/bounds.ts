@@ -39,6 +39,17 @@ export const LIST_BOUNDS = {
   /** Rows of the audit shown at once, and in one file. */
   auditPage: 100,
   auditFile: 20_000,
+  /** Tombstones read in one go, and shown. */
+  erasures: 200,
+  /** Records shown that were kept as long as the clinic wants. */
+  longUntouched: 200,
+  /** Devices of a patient. */
+  devices: 50,
+  /** Corrections of a patient, and reasons for which closed files were opened. */
+  corrections: 100,
+  openings: 100,
+  /** Clinics in which one address works. */
+  accounts: 10,
   /** Rows under one seal. */
   sealed: 500,
   /** Rows of the morning list shown at once. */
@@ -50,3 +61,6 @@ export const SESSION_LIFE = { idle: 30 * 60_000, whole: 12 * 3_600_000 } as cons
 
 /** Two processes' clocks may differ by so much; what is further ahead, a wrong clock wrote. */
 export const CLOCK_SLACK_MS = 5 * 60_000;
+
+/** The ages of links and devices are counted in days of so many milliseconds. */
+export const DAY_MS = 86_400_000;

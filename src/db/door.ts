@@ -23,11 +23,13 @@ type House = { client: Client; db: LibSQLDatabase; queue: Promise<unknown> };
 const KEY = Symbol.for('dry-lantern.database');
 const shared = globalThis as unknown as Record<symbol, House | undefined>;
 
-/** Longest synchronous wait for another process's write, in milliseconds. */
-const WAIT_MS = 250;
+/** Longest synchronous wait for another process's write, in milliseconds: nobody else is answered meanwhile. */
+const WAIT_MS = 20;
 /** How long a write is tried again before it fails loudly, in milliseconds. */
 export const PATIENCE_MS = 5_000;
 let patience = PATIENCE_MS;
+/** What is left of it at least for a write that stood behind others until then, in milliseconds. */
+const LEAST_PATIENCE_MS = 100;
 
 /** For tests: another patience with a database that others keep; null takes the usual one again. */
 export function setPatience(milliseconds: number | null): void {
@@ -135,8 +137,10 @@ export type Statement = BatchItem<'sqlite'>;
 export async function write(
   prepare: (db: ReturnType<typeof builder>) => readonly Statement[] | Promise<readonly Statement[]>,
 ): Promise<void> {
+  // From when it was asked for: those behind it in the queue do not wait for each other's patience.
+  const asked = performance.now();
   return inQueue(async () => {
-    const until = performance.now() + patience;
+    const until = Math.max(asked + patience, performance.now() + LEAST_PATIENCE_MS);
     for (let attempt = 1; ; attempt += 1) {
       try {
         const [first, ...others] = await prepare(builder());

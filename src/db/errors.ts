@@ -29,9 +29,11 @@ export class StartRefused extends Error {
 export type GuardName =
   | 'access'
   | 'attempts'
+  | 'code'
   | 'version'
   | 'day'
   | 'empty'
+  | 'erased'
   | 'leads'
   | 'screening'
   | 'screened'

@@ -1,7 +1,10 @@
 export * from './audit';
 export { LIST_BOUNDS, SESSION_LIFE } from './bounds';
 export * from './clinics';
+export * from './corrections';
 export * from './desk';
+export * from './devices';
+export * from './factors';
 export { prepareDatabase } from './start';
 export {
   checkpoint,
@@ -13,7 +16,9 @@ export {
   type Statement,
   write,
 } from './door';
+export * from './erase';
 export * from './errors';
+export { purgeDatabase } from './purge';
 export { readEveryRow } from './every-row';
 export * from './links';
 export * from './looks';
@@ -22,6 +27,7 @@ export * from './patients';
 export * from './programmes';
 export * from './reminders';
 export * from './resets';
+export * from './sees';
 export * from './session-events';
 export * from './visit';
 export * from './follow';

@@ -4,7 +4,7 @@ import { type SQL, and, asc, desc, eq, gt, isNull, lt, ne, or, sql } from 'drizz
 import type { Role } from '@/core/records';
 import type { ClinicId, MemberId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
-import { failedAttempt, member, memberSession, knownPlace } from './schema';
+import { clinic, failedAttempt, knownPlace, member, memberFactor, memberSession } from './schema';
 
 export type Member = Omit<typeof member.$inferSelect, 'passwordHash'>;
 
@@ -15,12 +15,22 @@ const PUBLIC = {
   email: member.email,
   role: member.role,
   active: member.active,
+  sees: member.sees,
+  issuesLinks: member.issuesLinks,
   createdAt: member.createdAt,
 };
 
-/** A member with the password hash, for sign-in only; null when there is none. */
-export async function memberToSignIn(email: string) {
-  return readOne((db) => db.select().from(member).where(eq(member.email, email)));
+/** Everybody who signs in with an address, in whichever clinic, with the password hash and the clinic's name. */
+export function membersToSignIn(email: string) {
+  return read((db) =>
+    db
+      .select({ member, clinicName: clinic.name })
+      .from(member)
+      .innerJoin(clinic, eq(clinic.id, member.clinicId))
+      .where(eq(member.email, email))
+      .orderBy(asc(member.createdAt))
+      .limit(LIST_BOUNDS.accounts),
+  );
 }
 
 /** The members of a clinic by name. */
@@ -54,11 +64,21 @@ export function insertMemberSession(row: typeof memberSession.$inferInsert): Sta
 export async function memberBySession(tokenHash: string, now: Instant) {
   return readOne((db) =>
     db
-      .select({ ...PUBLIC, lastSeenAt: memberSession.lastSeenAt })
+      .select({
+        ...PUBLIC,
+        lastSeenAt: memberSession.lastSeenAt,
+        factorRequired: clinic.factorRequired,
+        factorSince: memberFactor.confirmedAt,
+      })
       .from(memberSession)
       .innerJoin(
         member,
         and(eq(member.clinicId, memberSession.clinicId), eq(member.id, memberSession.memberId)),
+      )
+      .innerJoin(clinic, eq(clinic.id, member.clinicId))
+      .leftJoin(
+        memberFactor,
+        and(eq(memberFactor.clinicId, member.clinicId), eq(memberFactor.memberId, member.id)),
       )
       .where(
         and(
@@ -140,6 +160,15 @@ export function memberMay(tokenHash: string, clinicId: ClinicId, roles: readonly
       AND ${member.clinicId} = ${clinicId} AND ${member.active} = 1 AND ${member.role} IN (${list})`;
 }
 
+/** A guard's condition: this session's member may issue and end patients' links. */
+export function memberIssuesLinks(tokenHash: string, clinicId: ClinicId) {
+  return sql`SELECT count(*) FROM ${memberSession}
+    JOIN ${member} ON ${member.clinicId} = ${memberSession.clinicId} AND ${member.id} = ${memberSession.memberId}
+    WHERE ${memberSession.tokenHash} = ${tokenHash} AND ${memberSession.endedAt} IS NULL
+      AND ${member.clinicId} = ${clinicId} AND ${member.active} = 1
+      AND (${member.role} <> 'assistant' OR ${member.issuesLinks} = 1)`;
+}
+
 export function insertFailedAttempt(what: string, at: Instant): Statement {
   return builder().insert(failedAttempt).values({ what, at });
 }
@@ -175,6 +204,21 @@ export function forgetNewestAttemptAt(what: string): Statement {
 export function fewerAttempts(what: string, since: Instant, most: number) {
   return sql`SELECT count(*) < ${most} FROM ${failedAttempt}
     WHERE ${failedAttempt.what} = ${what} AND ${failedAttempt.at} > ${since}`;
+}
+
+/**
+ * A guard's condition: fewer attempts at something than go free since then, or the newest lies so long
+ * back as their number asks: the wait doubles with each, up to the longest.
+ */
+export function waitedLongEnough(
+  what: string,
+  now: Instant,
+  bound: { since: Instant; free: number; firstMs: number; longestMs: number },
+) {
+  const { since, free, firstMs, longestMs } = bound;
+  return sql`SELECT count(*) < ${free}
+      OR max(${failedAttempt.at}) <= ${now} - min(${longestMs}, ${firstMs} << min(count(*) - ${free}, 20))
+    FROM ${failedAttempt} WHERE ${failedAttempt.what} = ${what} AND ${failedAttempt.at} > ${since}`;
 }
 
 /** Keeps that an account was signed in from a place, in the place of when it was before. */

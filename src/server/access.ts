@@ -1,6 +1,17 @@
 import type { Role } from '@/core/records';
 import type { ClinicId } from '@/core/units';
-import { type Actor, type Patient, type Statement, deviceHolds, guard, memberMay } from '@/db';
+import {
+  type Actor,
+  type Patient,
+  type Statement,
+  type memberBySession,
+  type patientByDevice,
+  deviceHolds,
+  guard,
+  memberIssuesLinks,
+  memberMay,
+} from '@/db';
+import { sessionName } from './secrets';
 
 /** A signed-in member, and the proof that goes into every write's guard. */
 export type SignedIn = {
@@ -10,6 +21,12 @@ export type SignedIn = {
   readonly name: string;
   readonly role: Role;
   readonly tokenHash: string;
+  /** Whether some files are closed to them: an assistant who sees chosen practitioners' patients. */
+  readonly narrowed: boolean;
+  /** Whether they may issue and end patients' links. */
+  readonly issuesLinks: boolean;
+  /** Whether their clinic wants a second factor that they have not set up. */
+  readonly lacksFactor: boolean;
 };
 
 /** A patient on a device that opened the personal link. */
@@ -19,6 +36,8 @@ export type PatientHere = {
   readonly clinicId: ClinicId;
   readonly patient: Patient;
   readonly tokenHash: string;
+  /** Hash of the clinic's notice that was read on this device; null where none was. */
+  readonly noticeRead: string | null;
 };
 
 /** What each role may do: its own and that of those below. */
@@ -37,11 +56,47 @@ export function stillMay(member: SignedIn, needed: Role): Statement {
   return guard('access', memberMay(member.tokenHash, member.clinicId, rolesFrom(needed)));
 }
 
+/** The guard of a write that wants the right to issue patients' links. */
+export function stillIssuesLinks(member: SignedIn): Statement {
+  return guard('access', memberIssuesLinks(member.tokenHash, member.clinicId));
+}
+
 /** The guard that stands first in every write of a patient's device. */
 export function stillHolds(patient: PatientHere): Statement {
   return guard('access', deviceHolds(patient.tokenHash, patient.clinicId, patient.id));
 }
 
 export function actorOf(person: SignedIn | PatientHere): Actor {
-  return { kind: person.kind, id: person.id };
+  return person.kind === 'member'
+    ? { kind: 'member', id: person.id, session: sessionName(person.tokenHash) }
+    : { kind: 'patient', id: person.id };
+}
+
+/** A member with the rights that their session's row says. */
+export function signedInOf(
+  found: NonNullable<Awaited<ReturnType<typeof memberBySession>>>,
+  tokenHash: string,
+): SignedIn {
+  const { id, clinicId, name, role, sees, issuesLinks, factorRequired, factorSince } = found;
+  const assists = role === 'assistant';
+  return {
+    kind: 'member',
+    id,
+    clinicId,
+    name,
+    role,
+    tokenHash,
+    narrowed: assists && sees === 'chosen',
+    issuesLinks: !assists || issuesLinks,
+    lacksFactor: factorRequired && factorSince === null,
+  };
+}
+
+/** A patient on the device that a row of the record says. */
+export function patientHereOf(
+  { patient, noticeRead }: NonNullable<Awaited<ReturnType<typeof patientByDevice>>>,
+  tokenHash: string,
+): PatientHere {
+  const { id, clinicId } = patient;
+  return { kind: 'patient', id, clinicId, patient, tokenHash, noticeRead };
 }

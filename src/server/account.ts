@@ -14,7 +14,8 @@ import {
   guard,
   insertReset,
   memberById,
-  memberToSignIn,
+  membersToSignIn,
+  removeFactor,
   resetBehind,
   resetHolds,
   sessionsOf,
@@ -200,11 +201,26 @@ export async function endOwnSession(member: SignedIn, session: string): Promise<
 /**
  * A one-time link for a lead who is locked out, made by whoever looks after the server.
  *
- * @throws Problem 404 when nobody signs in so
+ * @param clinicName which clinic, where the address works in several
+ * @param withoutFactor takes the second factor away too, where its device was lost
+ * @throws Problem 404 when nobody signs in so, 409 where the clinic has to be named
  */
-export async function issueResetFor(email: string): Promise<{ token: string }> {
-  const member = await memberToSignIn(email.trim().toLowerCase());
+export async function issueResetFor(
+  email: string,
+  { clinicName, withoutFactor = false }: { clinicName?: string; withoutFactor?: boolean } = {},
+): Promise<{ token: string }> {
+  const found = (await membersToSignIn(email.trim().toLowerCase())).filter(
+    (one) => clinicName === undefined || one.clinicName === clinicName,
+  );
+  const member = found[0]?.member;
   if (!member) throw new Problem(404, 'Nobody signs in with this e-mail address.');
+  if (found.length > 1)
+    throw new Problem(
+      409,
+      `This address works in several clinics. Name one: ${found.map((one) => one.clinicName).join('; ')}.`,
+    );
   const { clinicId, id: memberId } = member;
-  return newLink({ clinicId, memberId }, { kind: 'system', id: 'command' }, []);
+  return newLink({ clinicId, memberId }, { kind: 'system', id: 'command' }, [
+    ...(withoutFactor ? removeFactor(clinicId, memberId) : []),
+  ]);
 }

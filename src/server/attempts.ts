@@ -7,6 +7,7 @@ import {
   fewerAttempts,
   guard,
   insertFailedAttempt,
+  waitedLongEnough,
   write,
 } from '@/db';
 import { now } from './clock';
@@ -19,25 +20,42 @@ export type Purpose =
   | 'sign-in from one address'
   | 'account'
   | 'own password'
+  | 'second factor'
   | 'birth date'
   | 'first run';
 
 const MINUTE_MS = 60_000;
 
 /**
- * How many wrong tries are let through within the time before anything is checked again. A name is
- * counted with the address it is tried from: whoever guesses elsewhere locks nobody out. The account as
- * a whole is the bound of the OWASP ASVS (2.2.1: at most 100 an hour), from which addresses are free
- * that it was signed in from before. The others: common practice, no source.
+ * How many wrong tries are let through before anything is checked again.
+ *
+ * - A wait that grows: after the free ones each wrong try doubles it, from half a minute to a quarter of
+ *   an hour; an hour without any forgets them. A name is counted with the address it is tried from:
+ *   whoever guesses elsewhere makes nobody wait.
+ * - A bound: so many within the time. The account as a whole has that of the OWASP ASVS (2.2.1: at most
+ *   100 an hour), from which addresses are free that it was signed in from before.
+ *
+ * The numbers but that one: common practice, no source.
  */
-export const ATTEMPTS: Readonly<Record<Purpose, { most: number; minutes: number }>> = {
-  'sign-in': { most: 5, minutes: 15 },
-  'sign-in from one address': { most: 60, minutes: 15 },
-  account: { most: 100, minutes: 60 },
-  'own password': { most: 5, minutes: 15 },
-  'birth date': { most: 5, minutes: 15 },
-  'first run': { most: 5, minutes: 15 },
+export const ATTEMPTS: Readonly<
+  Record<
+    Purpose,
+    | { kind: 'bound'; most: number; minutes: number }
+    | { kind: 'wait'; free: number; firstSeconds: number; longestSeconds: number; minutes: number }
+  >
+> = {
+  'sign-in': growing(5),
+  'sign-in from one address': { kind: 'bound', most: 60, minutes: 15 },
+  account: { kind: 'bound', most: 100, minutes: 60 },
+  'own password': growing(5),
+  'second factor': growing(5),
+  'birth date': growing(5),
+  'first run': growing(5),
 };
+
+function growing(free: number) {
+  return { kind: 'wait', free, firstSeconds: 30, longestSeconds: 900, minutes: 60 } as const;
+}
 
 /** The longest of them: older attempts are forgotten. */
 const LONGEST_MS = Math.max(...Object.values(ATTEMPTS).map(({ minutes }) => minutes)) * MINUTE_MS;
@@ -58,21 +76,32 @@ export async function countTry(tried: readonly Tried[]): Promise<void> {
   try {
     await write(() => [
       ...forgetAttempts(later(at, -LONGEST_MS), at),
-      ...tried.map((one) =>
-        guard('attempts', fewerAttempts(keyOf(one), sinceOf(one, at), mostOf(one))),
-      ),
+      ...tried.map((one) => guard('attempts', holdsFor(one, at))),
       ...tried.map((one) => insertFailedAttempt(keyOf(one), at)),
     ]);
   } catch (error) {
     if (error instanceof GuardRefused && error.guard === 'attempts')
-      throw new Problem(429, 'Too many attempts. Wait a quarter of an hour, then try again.');
+      throw new Problem(
+        429,
+        'Too many attempts. Wait half a minute, then try again; each wrong one doubles the wait, up to a quarter of an hour.',
+      );
     throw error;
   }
 }
 
-const mostOf = ({ purpose }: Tried) => ATTEMPTS[purpose].most;
-const sinceOf = ({ purpose }: Tried, at: Instant) =>
-  later(at, -ATTEMPTS[purpose].minutes * MINUTE_MS);
+/** What has to hold for one more try at something. */
+function holdsFor(one: Tried, at: Instant) {
+  const bound = ATTEMPTS[one.purpose];
+  const since = later(at, -bound.minutes * MINUTE_MS);
+  return bound.kind === 'bound'
+    ? fewerAttempts(keyOf(one), since, bound.most)
+    : waitedLongEnough(keyOf(one), at, {
+        since,
+        free: bound.free,
+        firstMs: bound.firstSeconds * 1000,
+        longestMs: bound.longestSeconds * 1000,
+      });
+}
 
 /** Statements that forget every try at these, once one was right. */
 export function forgetTries(tried: readonly Tried[]) {

@@ -2,8 +2,8 @@ import { PERIODS_MS } from './periods';
 import 'server-only';
 import { cookies } from 'next/headers';
 import { cache } from 'react';
-import { memberBySession, patientByDevice, touchMemberSession, write } from '@/db';
-import type { PatientHere, SignedIn } from './access';
+import { memberBySession, patientByDevice, touchDevice, touchMemberSession, write } from '@/db';
+import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from './access';
 import { now } from './clock';
 import { cookieOf } from './cookies';
 import { hashToken } from './secrets';
@@ -18,14 +18,7 @@ export const currentMember = cache(async (): Promise<SignedIn | null> => {
   if (!found) return null;
   if (at - found.lastSeenAt > PERIODS_MS.sessionTouched)
     await write(() => [touchMemberSession(tokenHash, at)]);
-  return {
-    kind: 'member',
-    id: found.id,
-    clinicId: found.clinicId,
-    name: found.name,
-    role: found.role,
-    tokenHash,
-  };
+  return signedInOf(found, tokenHash);
 });
 
 /** The patient whose link was opened on this device; null when none was, or it was revoked. */
@@ -33,8 +26,11 @@ export const currentPatient = cache(async (): Promise<PatientHere | null> => {
   const token = cookieOf(await cookies(), 'patient');
   if (!token) return null;
   const tokenHash = hashToken(token);
-  const patient = await patientByDevice(tokenHash);
-  return (
-    patient && { kind: 'patient', id: patient.id, clinicId: patient.clinicId, patient, tokenHash }
-  );
+  const at = now();
+  const found = await patientByDevice(tokenHash, at);
+  if (!found) return null;
+  const { lastSeenAt } = found;
+  if (lastSeenAt === null || at - lastSeenAt > PERIODS_MS.deviceTouched)
+    await write(() => [touchDevice(tokenHash, at)]);
+  return patientHereOf(found, tokenHash);
 });

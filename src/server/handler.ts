@@ -5,7 +5,15 @@ import type { Role } from '@/core/records';
 import { type PatientHere, type SignedIn, roleSuffices } from './access';
 import { publicOrigin } from './address';
 import { currentMember, currentPatient } from './current';
-import { LINK_GONE, NOT_ALLOWED, NOT_SIGNED_IN, Problem, asProblem, logFailure } from './problem';
+import {
+  FACTOR_FIRST,
+  LINK_GONE,
+  NOT_ALLOWED,
+  NOT_SIGNED_IN,
+  Problem,
+  asProblem,
+  logFailure,
+} from './problem';
 
 type Who = Role | 'patient' | 'anyone';
 type ActorOf<W extends Who> = W extends 'anyone'
@@ -18,11 +26,15 @@ type Answer = {
   readonly value?: unknown;
   readonly cookies?: (response: NextResponse) => void;
   readonly file?: FileAnswer;
+  /** A page to go to, after a plain form. */
+  readonly next?: string;
 };
 
 type HandlerOptions<W extends Who, S extends z.ZodType> = {
   /** The least role, the patient, or anyone. */
   readonly who: W;
+  /** Also for a member who has not set up the second factor that their clinic wants. */
+  readonly factorless?: true;
   readonly input: S;
   /** Largest body in bytes. */
   readonly limit?: number;
@@ -43,7 +55,7 @@ export function handler<W extends Who, S extends z.ZodType>(options: HandlerOpti
   const { limit = DEFAULT_LIMIT } = options;
   return (request: Request): Promise<NextResponse> =>
     answering(request, async () => {
-      const actor = await actorFor(options.who);
+      const actor = await actorFor(options.who, options.factorless);
       const input = await recordIn(request, options.input, limit);
       return options.run({ actor: actor as ActorOf<W>, input, request });
     });
@@ -111,6 +123,26 @@ export function bytesHandler<W extends Who, S extends z.ZodType>(options: BytesO
     });
 }
 
+/**
+ * A write by a plain form of the page, which works before any script has come: nothing but its own
+ * address is read, and the browser is led on to another page.
+ */
+export function patientFormHandler(options: {
+  readonly run: (here: PatientHere) => Promise<void>;
+  /** Where the browser goes afterwards. */
+  readonly then: string;
+}) {
+  return (request: Request): Promise<NextResponse> =>
+    answering(request, async () => {
+      const here = await currentPatient();
+      if (here) await options.run(here);
+      // Where the link has ended, a browser is led to the page that says so.
+      else if (!(request.headers.get('accept') ?? '').includes('text/html'))
+        throw new Problem(401, LINK_GONE);
+      return { next: options.then };
+    });
+}
+
 /** Answers a write of our own pages: its value, or why it was not carried out. */
 async function answering(request: Request, work: () => Promise<Answer>): Promise<NextResponse> {
   try {
@@ -126,6 +158,11 @@ async function answering(request: Request, work: () => Promise<Answer>): Promise
         },
       });
     }
+    if (answer.next !== undefined)
+      return new NextResponse(null, {
+        status: 303,
+        headers: { ...NO_STORE, Location: answer.next },
+      });
     const response = NextResponse.json(
       { ok: true, value: answer.value ?? null },
       { headers: NO_STORE },
@@ -170,7 +207,7 @@ function checkOrigin(request: Request): void {
     );
 }
 
-async function actorFor(who: Who): Promise<SignedIn | PatientHere | null> {
+async function actorFor(who: Who, factorless?: true): Promise<SignedIn | PatientHere | null> {
   if (who === 'anyone') return null;
   if (who === 'patient') {
     const patient = await currentPatient();
@@ -179,6 +216,7 @@ async function actorFor(who: Who): Promise<SignedIn | PatientHere | null> {
   }
   const member = await currentMember();
   if (!member) throw new Problem(401, NOT_SIGNED_IN);
+  if (member.lacksFactor && !factorless) throw new Problem(403, FACTOR_FIRST);
   if (!roleSuffices(member.role, who)) throw new Problem(403, NOT_ALLOWED);
   return member;
 }

@@ -1,17 +1,21 @@
 import type { PatientId } from '@/core/units';
 import {
+  type Patient,
   audit,
+  devicesOf,
+  endDevice,
   guard,
   insertDevice,
   insertLink,
   linkByToken,
   linkHolds,
   markOpened,
+  patientOfLink,
   revokeCalendarLinks,
   revokeLinksOf,
   write,
 } from '@/db';
-import { type SignedIn, actorOf, stillMay } from './access';
+import { type PatientHere, type SignedIn, actorOf, stillIssuesLinks } from './access';
 import { now } from './clock';
 import { patientFor } from './people';
 import { LINK_GONE, Problem } from './problem';
@@ -25,13 +29,14 @@ export async function issueLink(
   member: SignedIn,
   patientId: PatientId,
 ): Promise<{ token: string }> {
+  mustIssueLinks(member);
   const patient = await patientFor(member, patientId);
   const token = randomToken();
   const at = now();
   const { clinicId } = member;
   const id = crypto.randomUUID();
   await write(() => [
-    stillMay(member, 'assistant'),
+    stillIssuesLinks(member),
     revokeLinksOf(clinicId, patient.id, at),
     // Whoever holds the calendar's address holds the programme too.
     revokeCalendarLinks(clinicId, patient.id, at),
@@ -41,12 +46,65 @@ export async function issueLink(
   return { token };
 }
 
+const NO_LINKS =
+  'Your clinic lets others issue and end patients’ links. Ask one of them, or the lead.';
+
+/** @throws Problem 403 for an assistant who may not; the guard in the write holds it again */
+function mustIssueLinks(member: SignedIn): void {
+  if (!member.issuesLinks) throw new Problem(403, NO_LINKS);
+}
+
+/** A device of a patient as the clinic sees it. */
+export type DeviceRow = {
+  /** Names it in an order to end it; nobody can open anything with it. */
+  readonly id: string;
+  readonly since: number;
+  readonly lastUsed: number;
+};
+
+/** The devices on which a patient's link was opened and still holds. */
+export async function devicesFor(patient: Patient): Promise<DeviceRow[]> {
+  const rows = await devicesOf(patient.clinicId, patient.id);
+  return rows.map(({ tokenHash, createdAt, lastUsed }) => ({
+    id: hashToken(tokenHash),
+    since: createdAt,
+    lastUsed,
+  }));
+}
+
+/** Ends one device of a patient; one that is over already is as it should be. */
+export async function endDeviceOf(
+  member: SignedIn,
+  patientId: PatientId,
+  device: string,
+): Promise<void> {
+  mustIssueLinks(member);
+  const patient = await patientFor(member, patientId);
+  const { clinicId } = member;
+  const rows = await devicesOf(clinicId, patient.id);
+  const found = rows.find(({ tokenHash }) => hashToken(tokenHash) === device);
+  if (!found) return;
+  const at = now();
+  await write(() => [
+    stillIssuesLinks(member),
+    endDevice(clinicId, patient.id, found.tokenHash, at),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(member),
+      verb: 'ended a device of',
+      subject: { kind: 'patient', id: patient.id },
+    }),
+  ]);
+}
+
 export async function revokeLink(member: SignedIn, patientId: PatientId): Promise<void> {
+  mustIssueLinks(member);
   const patient = await patientFor(member, patientId);
   const at = now();
   const { clinicId } = member;
   await write(() => [
-    stillMay(member, 'assistant'),
+    stillIssuesLinks(member),
     revokeLinksOf(clinicId, patient.id, at),
     revokeCalendarLinks(clinicId, patient.id, at),
     audit({
@@ -59,10 +117,30 @@ export async function revokeLink(member: SignedIn, patientId: PatientId): Promis
   ]);
 }
 
+/**
+ * Opens a link on a device. It can be opened for as many days as the clinic lets it; on a device where
+ * it was opened before then, it goes on leading to the same page.
+ *
+ * @param here the patient whose link was opened on this device before
+ * @returns the cookie's token; null where the device has one for the same patient and needs no other
+ */
+export async function openLinkHere(
+  token: string,
+  here: PatientHere | null,
+): Promise<string | null> {
+  try {
+    return (await openLink(token)).device;
+  } catch (error) {
+    const old = error instanceof Problem && here ? await patientOfLink(hashToken(token)) : null;
+    if (old?.clinicId === here?.clinicId && old?.patientId === here?.id && old) return null;
+    throw error;
+  }
+}
+
 /** Exchanges a link's token for a cookie of this device. The link stays usable. */
 export async function openLink(token: string): Promise<{ device: string }> {
   // Nobody guesses 256 bits: nothing is counted, so nobody's wrong tries close the door to a right one.
-  const link = await linkByToken(hashToken(token));
+  const link = await linkByToken(hashToken(token), now());
   if (!link) throw new Problem(401, LINK_GONE);
   const device = randomToken();
   const at = now();
@@ -75,6 +153,7 @@ export async function openLink(token: string): Promise<{ device: string }> {
       patientId,
       linkId: link.id,
       createdAt: at,
+      lastSeenAt: at,
     }),
     markOpened(clinicId, link.id, at),
     audit({

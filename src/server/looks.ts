@@ -4,15 +4,12 @@ import type { SignedIn } from './access';
 import { now } from './clock';
 import { PERIODS_MS } from './periods';
 import { logFailure } from './problem';
-import { hashToken } from './secrets';
+import { sessionName } from './secrets';
 
 /** The newest look of each session at each file; shared by the server's several bundles. */
 const KEY = Symbol.for('dry-lantern.looks');
 const MOST_REMEMBERED = 10_000;
 const shared = globalThis as unknown as Record<symbol, Map<string, number> | undefined>;
-
-/** Names a session in the audit; nobody can sign in with it. */
-export const sessionName = (tokenHash: string) => hashToken(tokenHash).slice(0, 12);
 
 /**
  * Keeps that a member looked into a file or took a document out of it. Pages of one file one after the

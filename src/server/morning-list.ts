@@ -9,6 +9,7 @@ import {
   triageRowsOf,
 } from '@/db';
 import type { SignedIn } from './access';
+import { practitionersSeen } from './files';
 import { escalate } from './follow/escalation';
 import { refreshTriage } from './follow/refresh';
 
@@ -63,9 +64,16 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
   await escalate(clinicId);
   const waiting = await refreshTriage(clinicId, LOOK);
   const { search, practitionerId, group, page } = asked;
-  const [members, tallies] = await Promise.all([membersOf(clinicId), triageCounts(clinicId)]);
+  const [members, everyTally, seen] = await Promise.all([
+    membersOf(clinicId),
+    triageCounts(clinicId),
+    practitionersSeen(member),
+  ]);
+  const isSeen = (id: MemberId) => seen === null || seen.includes(id);
+  const tallies = everyTally.filter((row) => isSeen(row.practitionerId));
+  const practitioners = practitionerId === null ? seen : [practitionerId].filter(isSeen);
   const names = new Map(members.map(({ id, name }) => [id, name]));
-  const base = { clinicId, search, practitionerId };
+  const base = { clinicId, search, practitioners };
   const wanted = group === null ? [...LEVELS, 'aside' as const] : [group];
   const totals = await Promise.all(
     wanted.map((one) => countTriageRows({ ...base, level: levelOf(one) })),

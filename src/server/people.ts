@@ -23,13 +23,15 @@ import {
 import { type SignedIn, actorOf, stillMay } from './access';
 import { issueReset } from './account';
 import { now } from './clock';
+import { CLOSED, mayOpen } from './files';
 import { hashPassword } from './passwords';
 import { NOT_FOUND, Problem } from './problem';
 
-/** A patient of the member's clinic; a problem when there is none. */
+/** A patient of the member's clinic; a problem when there is none, or the file is closed to them. */
 export async function patientFor(member: SignedIn, id: string): Promise<Patient> {
   const patient = await patientById(member.clinicId, id);
   if (!patient) throw new Problem(404, NOT_FOUND);
+  if (!(await mayOpen(member, patient))) throw new Problem(403, CLOSED);
   return patient;
 }
 
@@ -47,6 +49,7 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
         language: ENGLISH.tag,
         ...fields,
         birthDate: fields.birthDate ?? null,
+        contact: fields.contact ?? '',
         clinicId,
         practitionerId: member.id,
         createdAt: at,

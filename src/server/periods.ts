@@ -29,6 +29,10 @@ export const PERIODS_MS = {
   seal: MINUTE_MS,
   /** A session's last use is written down no more often. */
   sessionTouched: MINUTE_MS,
+  /** A device's last use is written down no more often. */
+  deviceTouched: 60 * MINUTE_MS,
+  /** A closed file that was opened with a reason stays open to who opened it. */
+  fileOpened: 12 * 60 * MINUTE_MS,
   /** An address an account was signed in from is known. */
   knownPlace: 30 * DAY_MS,
 } as const;

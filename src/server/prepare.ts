@@ -1,4 +1,13 @@
-import { StartRefused, checkpoint, closeDatabase, optimizeDatabase, prepareDatabase } from '@/db';
+import {
+  StartRefused,
+  checkpoint,
+  closeDatabase,
+  databaseUrl,
+  optimizeDatabase,
+  prepareDatabase,
+  purgeDatabase,
+} from '@/db';
+import { keepErasures, replayErasures } from './erasures';
 import { firstRunCode } from './first-run';
 import { logFailure } from './problem';
 import { sealAudit } from './seals';
@@ -12,6 +21,9 @@ import { keepOldFacts } from './visit/old-findings';
 export async function prepareServer(): Promise<void> {
   try {
     await prepareDatabase({ isNew: process.env.NEW_CLINIC === '1' });
+    // A backup of before an erasure may have been put back, by the command or by hand.
+    if ((await replayErasures()) > 0) await purgeDatabase(databaseUrl());
+    await keepErasures();
     await keepOldFacts();
     await optimizeDatabase();
     const code = await firstRunCode();

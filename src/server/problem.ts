@@ -19,6 +19,8 @@ export class Problem extends Error {
 export const NOT_SIGNED_IN =
   'You are not signed in, or were away too long. Sign in again; what you typed stays here.';
 export const NOT_ALLOWED = 'Your role does not allow this. Ask the clinic’s lead.';
+export const FACTOR_FIRST =
+  'Your clinic wants a second factor from everybody. Set yours up under Account first.';
 export const NOT_FOUND = 'There is no such record in your clinic.';
 export const LINK_GONE = ENGLISH.texts['problem.linkGone'];
 export const SCREENING_BLOCKS =
@@ -49,6 +51,10 @@ export function asProblem(error: unknown): Problem {
         );
       case 'empty':
         return new Problem(409, 'This clinic has been set up already. Sign in instead.');
+      case 'code':
+        return new Problem(401, 'This code was used already. Take the next one.', ['code']);
+      case 'erased':
+        return new Problem(409, 'This patient’s record was erased. Begin a new one.');
       case 'leads':
         return new Problem(409, ONE_LEAD);
       case 'screening':

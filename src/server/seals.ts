@@ -20,11 +20,19 @@ import { logFailure } from './problem';
 const ROUNDS = 20;
 const NOTHING = { id: 0, throughEvent: 0, throughLook: 0, hash: '' } as const;
 
-/** The hash of a seal: over the one before it, and everything it covers, field by field in one order. */
+/**
+ * The fields of a row in one order. A session is left out where none was kept, as in rows of before it
+ * was, whose seals were made without it.
+ */
+const fieldsOf = (row: AuditRow | LookRow) =>
+  Object.entries(row)
+    .filter(([key, value]) => key !== 'session' || value !== '')
+    .sort(([a], [b]) => (a < b ? -1 : 1));
+
+/** The hash of a seal: over the one before it, and everything it covers, field by field. */
 function hashOver(before: string, events: readonly AuditRow[], looks: readonly LookRow[]): string {
   const hash = createHash('sha256').update(before);
-  for (const row of [...events, ...looks])
-    hash.update(JSON.stringify(Object.entries(row).sort(([a], [b]) => (a < b ? -1 : 1))));
+  for (const row of [...events, ...looks]) hash.update(JSON.stringify(fieldsOf(row)));
   return hash.digest('base64url');
 }
 

@@ -47,7 +47,7 @@ const order = (to: string, secret: Secret, at = AT) => ({
 });
 const refused = (say: string) => ({ say: expect.stringContaining(say) as string });
 const restore = (from: string, to: string, secret: Secret, newest = NEWEST) =>
-  restoreBackup({ from, to: place(to), secret, newest });
+  restoreBackup({ from, to: place(to), secret, newest, erasures: [] });
 
 /** Every table of a database file with its rows. */
 async function everything(file: string): Promise<Record<string, unknown[]>> {
@@ -82,7 +82,10 @@ describe('a backup', () => {
     expect(statSync(made.file).mode & 0o777).toBe(0o600);
     expect(statSync(place('to')).mode & 0o777).toBe(0o700);
     // Nothing else is left, neither beside it nor beside the database.
-    expect(readdirSync(place('to'))).toEqual(['dry-lantern-20261128T023000Z.dlbackup']);
+    expect(readdirSync(place('to')).sort()).toEqual([
+      'dry-lantern-20261128T023000Z.dlbackup',
+      'erasures.jsonl',
+    ]);
     expect(
       readdirSync(process.env.DATA_DIR ?? '').filter((name) => name.includes('backup')),
     ).toEqual([]);
@@ -154,6 +157,7 @@ describe('a backup', () => {
     expect([first.removed, second.removed]).toEqual([0, 1]);
     expect(readdirSync(place('old')).sort()).toEqual([
       'dry-lantern-20261128T023000Z.dlbackup',
+      'erasures.jsonl',
       'notes.txt',
     ]);
   });

@@ -8,6 +8,7 @@ import {
   closeDatabase,
   databaseUrl,
   guard,
+  insertMemberSession,
   write,
 } from '@/db';
 import { PATIENCE_MS, read, setPatience } from '@/db/door';
@@ -80,6 +81,27 @@ describe('a write that cannot be carried out', () => {
     expect(await stored()).toEqual(new Set(['accepted']));
   }, 80_000);
 
+  it('waits once for all who stand in the queue, not once for each', async () => {
+    setPatience(700);
+    const other = createClient({ url: databaseUrl(), timeout: 100 });
+    const tx = await other.transaction('write');
+    await tx.execute('SELECT 1');
+    const began = performance.now();
+    const failed = await Promise.allSettled(
+      Array.from({ length: 12 }, (_, index) =>
+        write((db) => [db.insert(failedAttempt).values({ what: `${index}`, at: instant(1) })]),
+      ),
+    );
+    expect(failed.map(({ status }) => status)).toEqual(Array(12).fill('rejected'));
+    // One after the other it would be twelve times the patience.
+    expect(performance.now() - began).toBeLessThan(6 * 700);
+    setPatience(null);
+    await tx.rollback();
+    other.close();
+    await write((db) => [db.insert(failedAttempt).values({ what: 'accepted', at: instant(2) })]);
+    expect(await stored()).toEqual(new Set(['accepted']));
+  }, 80_000);
+
   it('stores nothing of a batch whose guard no longer holds', async () => {
     const refused = write((db) => [
       db.insert(failedAttempt).values({ what: 'before the guard', at: instant(1) }),
@@ -97,8 +119,19 @@ describe('a write that cannot be carried out', () => {
   });
 
   it('tells a row that is there already apart', async () => {
-    await makeClinic('one');
-    await expect(makeClinic('one')).rejects.toBeInstanceOf(AlreadyThere);
+    const { emails } = await makeClinic('one');
+    const lead = await member(emails.lead);
+    const again = () =>
+      write(() => [
+        insertMemberSession({
+          tokenHash: lead.tokenHash,
+          clinicId: lead.clinicId,
+          memberId: lead.id,
+          createdAt: instant(1),
+          lastSeenAt: instant(1),
+        }),
+      ]);
+    await expect(again()).rejects.toBeInstanceOf(AlreadyThere);
   });
 
   it('never tells statements or parameters in its error', async () => {

@@ -323,7 +323,7 @@ it('a note tells the spread of several trials, and of one there is none', async 
 describe('the rows of the morning list', () => {
   const rows = async (clinicId: string) => {
     const levels = [0, 1, 2, 3, 4, 5, null];
-    const asked = { clinicId, search: '', practitionerId: null, page: 1 };
+    const asked = { clinicId, search: '', practitioners: null, page: 1 };
     const found = await Promise.all(levels.map((level) => triageRowsOf({ ...asked, level })));
     return found.flat().map(({ staleAt }) => staleAt as number);
   };

@@ -77,7 +77,7 @@ describe('the morning list', () => {
     for (let index = 0; index < 14; index += 1) await makePatient(practitioner, `Steady ${index}`);
     await listed();
     const { clinicId } = practitioner;
-    const asked = { clinicId, level: 1, search: '', practitionerId: null, page: 1 };
+    const asked = { clinicId, level: 1, search: '', practitioners: null, page: 1 };
     const rows = await triageRowsOf(asked);
     await write(() => [putTriageRows(rows.map((row) => ({ ...row, level: 2 })))]);
     const steady = async (search: string, group: 'steady' | null) =>

@@ -8,6 +8,7 @@ import {
   type Identity,
   LEAD,
   MARKS,
+  NAME,
   MEMBERS,
   PRACTITIONERS,
   aMeasure,
@@ -85,6 +86,81 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     }),
   },
   'members/role': { may: LEAD, body: () => ({ memberId: world.assistantId, role: 'assistant' }) },
+  'members/allow': {
+    may: LEAD,
+    body: () => ({
+      memberId: world.assistantId,
+      sees: 'all',
+      practitioners: [],
+      issuesLinks: true,
+    }),
+  },
+  'members/factor': { may: LEAD, body: () => ({ memberId: world.assistantId }) },
+  'patients/erase': {
+    may: LEAD,
+    body: () => ({
+      patientId: world.erasableId,
+      name: 'Erasable',
+      reason: 'asked',
+      password: PASSWORD,
+      documentsSeen: true,
+    }),
+  },
+  'patients/correct': {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      name: NAME,
+      birthDate: null,
+      contact: '+000 1',
+    }),
+  },
+  'patients/open': {
+    may: MEMBERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      reason: 'Covers for somebody',
+    }),
+  },
+  'patients/hand-over': {
+    may: LEAD,
+    body: () => ({ from: world.practitionerId, to: world.leadId, patientId: world.patientId }),
+  },
+  'clinic/keeping': {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({
+      privacyText: '',
+      keepYears: 10,
+      linkDays: 30,
+      deviceDays: 180,
+      factorRequired: false,
+    }),
+  },
+  'devices/end': { may: MEMBERS, body: () => ({ patientId: world.patientId, device: 'over' }) },
+  'account/factor/begin': {
+    may: MEMBERS,
+    ownClinicOnly: true,
+    body: () => ({ password: PASSWORD }),
+  },
+  'account/factor/confirm': { may: MEMBERS, ownClinicOnly: true, body: () => ({ code: '000000' }) },
+  'account/factor/codes': {
+    may: MEMBERS,
+    ownClinicOnly: true,
+    body: () => ({ password: PASSWORD }),
+  },
+  'account/factor/remove': {
+    may: MEMBERS,
+    ownClinicOnly: true,
+    body: () => ({ password: PASSWORD }),
+  },
+  'patient/notice': {
+    may: ['patient', 'other patient'],
+    file: () => Buffer.alloc(0),
+    body: () => ({}),
+  },
   'members/reset': { may: LEAD, body: () => ({ memberId: world.assistantId }) },
   'account/password': {
     may: MEMBERS,
@@ -467,6 +543,23 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   '(clinic)/clinic/audit': {
     path: () => '/clinic/audit',
     may: [...LEAD, 'other clinic’s lead'],
+  },
+  '(clinic)/clinic/keeping': {
+    path: () => '/clinic/keeping',
+    may: [...LEAD, 'other clinic’s lead'],
+  },
+  '(clinic)/closed': { path: () => '/closed', may: [...MEMBERS, 'other clinic’s lead'] },
+  '(clinic)/account/second-factor': {
+    path: () => '/account/second-factor',
+    may: [...MEMBERS, 'other clinic’s lead'],
+  },
+  '(clinic)/patients/[id]/record': {
+    path: () => `/patients/${world.patientId}/record`,
+    may: MEMBERS,
+  },
+  '(clinic)/patients/[id]/erase': {
+    path: () => `/patients/${world.patientId}/erase`,
+    may: MEMBERS,
   },
   '(clinic)/patients/[id]/looks': {
     path: () => `/patients/${world.patientId}/looks`,

@@ -63,7 +63,11 @@ export const world = {
   patientId: '',
   programmeId: '',
   lineage: '',
+  leadId: '',
+  practitionerId: '',
   assistantId: '',
+  /** Somebody whose record nothing else is asked of. */
+  erasableId: '',
   screeningId: '',
   referralId: '',
   entryId: '',
@@ -94,7 +98,10 @@ export async function makeWorld(
   const lead = await member(clinic.emails.lead);
   const practitioner = await member(clinic.emails.practitioner);
   const assistant = await member(clinic.emails.assistant);
+  world.leadId = lead.id;
+  world.practitionerId = practitioner.id;
   world.assistantId = assistant.id;
+  world.erasableId = await makePatient(practitioner, 'Erasable');
   const signedOut = await member(clinic.emails.lead);
   await signOut(signedOut);
   world.patientId = await makePatient(practitioner, NAME);

@@ -18,7 +18,7 @@ import {
   patientByDevice,
   write,
 } from '@/db';
-import type { PatientHere, SignedIn } from '@/server/access';
+import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from '@/server/access';
 import { now } from '@/server/clock';
 import { issueLink, openLink } from '@/server/links';
 import { hashPassword } from '@/server/passwords';
@@ -99,19 +99,11 @@ export async function member(
   email: string,
   address = 'test',
 ): Promise<SignedIn & { token: string }> {
-  const token = await signIn(email, PASSWORD, address);
+  const { token } = await signIn(email, PASSWORD, address);
   const tokenHash = hashToken(token);
   const found = await memberBySession(tokenHash, now());
   if (!found) throw new Error('not signed in');
-  return {
-    kind: 'member',
-    id: found.id,
-    clinicId: found.clinicId,
-    name: found.name,
-    role: found.role,
-    tokenHash,
-    token,
-  };
+  return { ...signedInOf(found, tokenHash), token };
 }
 
 export async function makePatient(by: SignedIn, name = 'Test Patient'): Promise<string> {
@@ -135,17 +127,9 @@ export async function device(
   const { token: link } = await issueLink(by, patientId);
   const { device: token } = await openLink(link);
   const tokenHash = hashToken(token);
-  const patient = await patientByDevice(tokenHash);
-  if (!patient) throw new Error('no patient on this device');
-  return {
-    kind: 'patient',
-    id: patient.id,
-    clinicId: patient.clinicId,
-    patient,
-    tokenHash,
-    token,
-    link,
-  };
+  const found = await patientByDevice(tokenHash, now());
+  if (!found) throw new Error('no patient on this device');
+  return { ...patientHereOf(found, tokenHash), token, link };
 }
 
 export function today(days = 0): LocalDate {

@@ -70,6 +70,7 @@ export function namer() {
       .replace(/\$argon2[^"\\]*/g, '<password>')
       .replace(/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g, idOf)
       .replace(/[0-9a-f]{64}/g, '<hash>')
+      .replace(/\b[A-Z2-7]{32}\b/g, '<secret>')
       .replace(/"session":"[\w-]{12}"/g, '"session":"<session>"')
       .replace(/[A-Za-z0-9_-]{40,}/g, (found) => (/[0-9]/.test(found) ? '<token>' : found));
 }

@@ -1,11 +1,12 @@
-import { requireMember } from '@/server/require';
+import { requireAnyMember } from '@/server/require';
 import Link from 'next/link';
 import { Toaster } from 'sonner';
 import { CLINIC_CAUTION } from '@/catalogue';
+import { SignInAgain } from '@/ui/forms/sign-in-again';
 import { SignOut } from '@/ui/forms/sign-out';
 
 export default async function ClinicLayout({ children }: { children: React.ReactNode }) {
-  const member = await requireMember();
+  const member = await requireAnyMember();
   return (
     <div className="grid min-h-dvh grid-rows-[auto_1fr_auto]">
       <header className="no-print border-b border-hair bg-sheet">
@@ -17,6 +18,11 @@ export default async function ClinicLayout({ children }: { children: React.React
             <Link href="/" className="py-1 text-action hover:underline">
               Morning list
             </Link>
+            {member.narrowed && (
+              <Link href="/closed" className="py-1 text-action hover:underline">
+                Another file
+              </Link>
+            )}
             <Link href="/exercises" className="py-1 text-action hover:underline">
               Exercises
             </Link>
@@ -40,6 +46,7 @@ export default async function ClinicLayout({ children }: { children: React.React
       <footer className="mx-auto w-full max-w-[80rem] border-t border-hair px-5 py-3 text-[0.87em] text-soft">
         {CLINIC_CAUTION}
       </footer>
+      <SignInAgain memberId={member.id} />
       <Toaster position="bottom-left" visibleToasts={3} />
     </div>
   );

@@ -1,1 +1,2 @@
 export * from './password-fault';
+export * from './factor-code';

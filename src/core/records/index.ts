@@ -1,4 +1,6 @@
+export * from './access';
 export * from './band';
+export * from './erasure';
 export * from './file-entry';
 export * from './finding';
 export * from './handout';

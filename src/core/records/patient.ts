@@ -31,6 +31,8 @@ export const PatientDraft = z.object({
   minutesADay: minutes,
   /** Asked for on the phone before the history is shown, where the clinic keeps it. */
   birthDate: dateText.nullable().optional(),
+  /** How the clinic reaches the patient. */
+  contact: words('The number or address', 200, 0).optional(),
 });
 export type PatientDraft = z.infer<typeof PatientDraft>;
 
@@ -47,6 +49,9 @@ export const PatientSettings = z.object({
   reminders: RemindersBody,
 });
 export type PatientSettings = z.infer<typeof PatientSettings>;
+
+/** One device of a patient, to be ended. */
+export const DeviceEnd = z.object({ patientId: recordId, device: z.string().min(1).max(100) });
 
 export const PAUSE_REASONS = ['ill', 'travelling', 'other'] as const;
 

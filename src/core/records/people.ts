@@ -20,7 +20,18 @@ export const SignInDraft = z.object({
     .max(200)
     .transform((text) => text.trim().toLowerCase()),
   password: z.string().max(200),
+  /** A code of the second factor, where there is one. */
+  code: z.string().max(40).optional(),
+  /** Which clinic, where the address works in several. */
+  clinicId: z.string().max(100).optional(),
 });
+
+/** The own password once more, before something that only its owner may do. */
+export const OwnPassword = z.object({ password: z.string().max(200) });
+
+export const FactorConfirm = z.object({ code: z.string().max(40) });
+
+export const MemberNamed = z.object({ memberId: recordId });
 
 export const MemberDraft = z.object({
   id: recordId,

@@ -22,6 +22,20 @@ export function words(name: string, longest: number, shortest = 1) {
     );
 }
 
+/** Text of several paragraphs: trimmed, any script, no control characters but the end of a line. */
+export function paragraphs(name: string, longest: number) {
+  return z
+    .string({ error: `${name} is missing.` })
+    .transform((text) =>
+      text
+        .normalize('NFC')
+        .replace(/\r\n?/g, '\n')
+        .replace(/[^\P{Cc}\n]+/gu, ' ')
+        .trim(),
+    )
+    .pipe(z.string().max(longest, `${name} can be at most ${longest} characters long.`));
+}
+
 /** An id made by this application or a device. */
 export const recordId = z.uuid({ error: 'This is not a record’s id.' });
 

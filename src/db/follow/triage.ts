@@ -111,18 +111,18 @@ export type TriageQuery = {
   /** Null for those put aside, whatever their level. */
   readonly level: number | null;
   readonly search: string;
-  /** Null for everybody's. */
-  readonly practitionerId: MemberId | null;
+  /** Whose patients; null for everybody's. */
+  readonly practitioners: readonly MemberId[] | null;
   readonly page: number;
 };
 
-function triaged({ clinicId, level, search, practitionerId }: Omit<TriageQuery, 'page'>) {
+function triaged({ clinicId, level, search, practitioners }: Omit<TriageQuery, 'page'>) {
   const pattern = `%${search.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
   return and(
     eq(triageRow.clinicId, clinicId),
     eq(triageRow.aside, level === null),
     level === null ? undefined : eq(triageRow.level, level),
-    practitionerId === null ? undefined : eq(triageRow.practitionerId, practitionerId),
+    practitioners === null ? undefined : inArray(triageRow.practitionerId, [...practitioners]),
     search === '' ? undefined : sql`${triageRow.name} LIKE ${pattern} ESCAPE '\\'`,
   );
 }

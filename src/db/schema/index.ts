@@ -6,3 +6,4 @@ export * from './desk';
 export * from './teach';
 export * from './reminders';
 export * from './follow';
+export * from './erasure';

@@ -147,6 +147,8 @@ export const auditEvent = sqliteTable(
     verb: text('verb').notNull(),
     subjectKind: text('subject_kind').notNull(),
     subjectId: text('subject_id').notNull(),
+    /** Names the session it was done in; nobody can sign in with it. Empty where there was none. */
+    session: text('session').notNull().default(''),
   },
   (t) => [
     index('audit_event_at').on(t.clinicId, t.at),
@@ -155,7 +157,10 @@ export const auditEvent = sqliteTable(
   ],
 );
 
-/** Who looked into which file, or took a document out of it. Append-only. */
+/**
+ * Who looked into which file, or took a document out of it. Append-only. It outlives the patient: who
+ * looked into a file that was erased stays told.
+ */
 export const fileLook = sqliteTable(
   'file_look',
   {
@@ -169,10 +174,6 @@ export const fileLook = sqliteTable(
     session: text('session').notNull(),
   },
   (t) => [
-    foreignKey({
-      columns: [t.clinicId, t.patientId],
-      foreignColumns: [patient.clinicId, patient.id],
-    }),
     index('file_look_patient').on(t.clinicId, t.patientId, t.id),
     index('file_look_clinic').on(t.clinicId, t.id),
   ],

@@ -7,7 +7,14 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
-import { BandsDraft, ROLES, StoredDetectable, TriageLimitsDraft } from '@/core/records';
+import {
+  BandsDraft,
+  DEVICE_AGES,
+  ROLES,
+  SEES,
+  StoredDetectable,
+  TriageLimitsDraft,
+} from '@/core/records';
 import { SCREENING_LASTS_DAYS } from '@/core/screen';
 import type { ClinicId, EpisodeId, LinkId, MemberId, PatientId, VisitId } from '@/core/units';
 import { date, instant, json, wallMinute, zone } from './columns';
@@ -36,6 +43,16 @@ export const clinic = sqliteTable('clinic', {
   triageLimits: json('triage_limits', 'the clinic’s limits', TriageLimitsDraft.partial())
     .notNull()
     .default({}),
+  /** What the clinic does with what it is told, in its own words; empty where it has written none. */
+  privacyText: text('privacy_text').notNull().default(''),
+  /** Years after the last entry from which a record is offered for erasing; null where it is kept. */
+  keepYears: integer('keep_years'),
+  /** Days in which a new personal link can be opened on a device. */
+  linkDays: integer('link_days').notNull().default(DEVICE_AGES.link),
+  /** Days after which a device that was not used is signed out. */
+  deviceDays: integer('device_days').notNull().default(DEVICE_AGES.device),
+  /** Whether every member signs in with a second factor. */
+  factorRequired: integer('factor_required', { mode: 'boolean' }).notNull().default(false),
   createdAt: instant('created_at').notNull(),
 });
 
@@ -53,9 +70,69 @@ export const member = sqliteTable(
     role: text('role', { enum: ROLES }).notNull(),
     passwordHash: text('password_hash').notNull(),
     active: integer('active', { mode: 'boolean' }).notNull().default(true),
+    /** Which files an assistant sees: all, or those of the practitioners in `memberSees`. */
+    sees: text('sees', { enum: SEES }).notNull().default('all'),
+    /** Whether an assistant may issue and end patients' links. */
+    issuesLinks: integer('issues_links', { mode: 'boolean' }).notNull().default(true),
     createdAt: instant('created_at').notNull(),
   },
-  (t) => [primaryKey({ columns: [t.clinicId, t.id] }), uniqueIndex('member_email').on(t.email)],
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    // One address may work in several clinics; which one, the password says.
+    uniqueIndex('member_address').on(t.email, t.clinicId),
+  ],
+);
+
+/** Whose patients' files an assistant sees who does not see all. */
+export const memberSees = sqliteTable(
+  'member_sees',
+  {
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
+    practitionerId: text('practitioner_id').$type<MemberId>().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.memberId, t.practitionerId] }),
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+    foreignKey({
+      columns: [t.clinicId, t.practitionerId],
+      foreignColumns: [member.clinicId, member.id],
+    }),
+  ],
+);
+
+/** A member's second factor: one-time codes of a device of theirs. */
+export const memberFactor = sqliteTable(
+  'member_factor',
+  {
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
+    /** What device and server share, base 32. */
+    secret: text('secret').notNull(),
+    /** When a first code of it was right; null while it is being set up. */
+    confirmedAt: instant('confirmed_at'),
+    /** The newest period whose code was used: a code works once. */
+    lastStep: integer('last_step').notNull().default(0),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.memberId] }),
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+  ],
+);
+
+/** Codes for when that device is not at hand; only hashes, and each works once. */
+export const memberBackupCode = sqliteTable(
+  'member_backup_code',
+  {
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
+    codeHash: text('code_hash').notNull(),
+    usedAt: instant('used_at'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.memberId, t.codeHash] }),
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+  ],
 );
 
 /** A signed-in browser of a member. Only the hash of its cookie is kept. */
@@ -129,6 +206,8 @@ export const patient = sqliteTable(
     birthDate: date('birth_date'),
     /** The language of the patient's screens and reminders, a BCP 47 tag. */
     language: text('language').notNull().default('en'),
+    /** How the clinic reaches the patient; empty where it has written nothing. */
+    contact: text('contact').notNull().default(''),
     createdAt: instant('created_at').notNull(),
   },
   (t) => [
@@ -225,6 +304,12 @@ export const patientDevice = sqliteTable(
     createdAt: instant('created_at').notNull(),
     /** Hash of the proof that the birth date was answered on it; null before. */
     birthProof: text('birth_proof'),
+    /** When it was last used, to the hour; null on a device that was not since this is kept. */
+    lastSeenAt: instant('last_seen_at'),
+    /** When the clinic ended it; null while it holds. */
+    endedAt: instant('ended_at'),
+    /** Hash of the clinic's privacy notice that was read on it; null where none was. */
+    noticeRead: text('notice_read'),
   },
   (t) => [
     foreignKey({
@@ -232,5 +317,6 @@ export const patientDevice = sqliteTable(
       foreignColumns: [patientLink.clinicId, patientLink.id],
     }),
     index('patient_device_link').on(t.clinicId, t.linkId),
+    index('patient_device_patient').on(t.clinicId, t.patientId, t.createdAt),
   ],
 );

@@ -144,7 +144,10 @@ async function photoFor(
 /** A photo's picture; null when the clinic has none, or it was deleted. */
 export async function pictureFor(member: SignedIn, photoId: PhotoId): Promise<Buffer | null> {
   const photo = await photoById(member.clinicId, photoId);
-  return photo && photo.deletedAt === null ? photoBytesOf(member.clinicId, photoId) : null;
+  if (!photo || photo.deletedAt !== null) return null;
+  // A file that is closed to them shows no picture either.
+  await patientFor(member, photo.patientId);
+  return photoBytesOf(member.clinicId, photoId);
 }
 
 /** Deletes a picture for good; its measured angles and a tombstone stay. */

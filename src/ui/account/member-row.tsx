@@ -5,6 +5,8 @@ import type { Role } from '@/core/records';
 import type { MemberId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
+import { AllowedForm } from './allowed-form';
+import { HandOverForm } from './hand-over-form';
 import { HandedOver } from './handed-over';
 
 type Row = {
@@ -13,10 +15,31 @@ type Row = {
   readonly email: string;
   readonly role: Role;
   readonly active: boolean;
+  readonly sees: 'all' | 'chosen';
+  readonly issuesLinks: boolean;
 };
 
+type Person = { readonly id: MemberId; readonly name: string };
+
 /** A member as the lead sees them: role, a new password link, shut out or let in. */
-export function MemberRow({ member, isSelf }: { member: Row; isSelf: boolean }) {
+export function MemberRow({
+  member,
+  isSelf,
+  practitioners,
+  sees,
+  patients,
+  hasFactor,
+}: {
+  member: Row;
+  isSelf: boolean;
+  /** Who may have patients. */
+  practitioners: readonly Person[];
+  /** Whose patients' files an assistant sees who does not see all. */
+  sees: readonly MemberId[];
+  /** How many patients the member has. */
+  patients: number;
+  hasFactor: boolean;
+}) {
   const { id, name, email, role, active } = member;
   const { busy, send } = useSend();
   // A key that slips over the list chooses and changes nothing.
@@ -32,6 +55,7 @@ export function MemberRow({ member, isSelf }: { member: Row; isSelf: boolean }) 
           <p className="text-soft">
             {isSelf && `${role}, `}
             {email}
+            {hasFactor && ', with a second factor'}
             {!active && ', shut out'}
           </p>
         </div>
@@ -86,6 +110,37 @@ export function MemberRow({ member, isSelf }: { member: Row; isSelf: boolean }) 
           </>
         )}
       </div>
+      {!isSelf && hasFactor && (
+        <Button
+          disabled={busy}
+          className="justify-self-start"
+          aria-label={`Take the second factor of ${name} away: the phone is lost`}
+          onClick={() =>
+            void send(
+              '/api/v1/members/factor',
+              { memberId: id },
+              { said: `${name} signs in with the password alone until a new one is set up.` },
+            )
+          }
+        >
+          Lost phone: take the second factor away
+        </Button>
+      )}
+      {role === 'assistant' && (
+        <AllowedForm
+          memberId={id}
+          name={name}
+          start={{ sees: member.sees, practitioners: sees, issuesLinks: member.issuesLinks }}
+          practitioners={practitioners}
+        />
+      )}
+      {patients > 0 && (
+        <HandOverForm
+          from={member}
+          count={patients}
+          others={practitioners.filter((one) => one.id !== id)}
+        />
+      )}
       {address !== '' && <HandedOver name={name} address={address} />}
     </li>
   );

@@ -28,6 +28,7 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
       zone: textOf(fields, 'zone'),
       wakeMinute: minuteOf(textOf(fields, 'wake')),
       sleepMinute: minuteOf(textOf(fields, 'sleep')),
+      contact: textOf(fields, 'contact'),
       birthDate: textOf(fields, 'birth') === '' ? null : textOf(fields, 'birth'),
       minutesADay: textOf(fields, 'minutes') === '' ? null : Number(textOf(fields, 'minutes')),
     }),
@@ -83,6 +84,14 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
         type="date"
         hint="If you write it, the phone asks for it before it shows how things are going."
         error={form.errorAt('birthDate')}
+      />
+      <Field
+        label="How to reach the patient"
+        name="contact"
+        autoComplete="off"
+        dir="auto"
+        hint="A telephone number or an address, for the clinic alone."
+        error={form.errorAt('contact')}
       />
       <ZoneChoice zones={zones} start={zone} error={form.errorAt('zone')} />
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">

@@ -20,8 +20,25 @@ const jsonOf = (body: unknown): RequestInit => ({
   credentials: 'same-origin',
 });
 
-/** Posts a record as JSON. Never throws: no connection is an answer too. */
+/** Signs in again beside the page; false where that was not wanted. Set by pages of the clinic. */
+let signInAgain: (() => Promise<boolean>) | null = null;
+
+/** What a page does when it learns that nobody is signed in any more. */
+export function whenSignedOut(ask: (() => Promise<boolean>) | null): void {
+  signInAgain = ask;
+}
+
+/**
+ * Posts a record as JSON. Never throws: no connection is an answer too. Where the session is over, the
+ * page asks to sign in again, and what was to be sent is sent then.
+ */
 export async function post<T = unknown>(path: string, body: unknown): Promise<Answer<T>> {
+  const answer = await postOnce<T>(path, body);
+  const over = !answer.ok && answer.status === 401 && path !== '/api/v1/sign-in';
+  return over && signInAgain && (await signInAgain()) ? postOnce<T>(path, body) : answer;
+}
+
+async function postOnce<T>(path: string, body: unknown): Promise<Answer<T>> {
   try {
     const response = await fetch(path, jsonOf(body));
     const answer = (await response.json()) as Answer<T>;

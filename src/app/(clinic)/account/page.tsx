@@ -2,6 +2,8 @@ import type { Metadata } from 'next';
 import { ownSessions } from '@/server/account';
 import { clinicOf } from '@/server/clinic';
 import { requireMember } from '@/server/require';
+import { factorState } from '@/server/second-factor';
+import { FactorPanel } from '@/ui/account/factor-panel';
 import { PasswordForm } from '@/ui/account/password-form';
 import { SessionList } from '@/ui/account/session-list';
 import { KeySwitch } from '@/ui/forms/key-switch-box';
@@ -13,7 +15,11 @@ export default legible(AccountPage);
 
 async function AccountPage() {
   const member = await requireMember();
-  const [sessions, clinic] = await Promise.all([ownSessions(member), clinicOf(member)]);
+  const [sessions, clinic, factor] = await Promise.all([
+    ownSessions(member),
+    clinicOf(member),
+    factorState(member),
+  ]);
   const when = new Intl.DateTimeFormat('en-GB', {
     dateStyle: 'medium',
     timeStyle: 'short',
@@ -26,6 +32,11 @@ async function AccountPage() {
         <section className="grid content-start gap-4">
           <h2 className="text-lg">Password</h2>
           <PasswordForm />
+          <h2 className="pt-4 text-lg">Second factor</h2>
+          <FactorPanel
+            {...factor}
+            since={factor.since === null ? null : when.format(factor.since)}
+          />
         </section>
         <div className="grid content-start gap-10">
           <section className="grid gap-4">

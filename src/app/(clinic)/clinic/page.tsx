@@ -4,6 +4,7 @@ import { backupState } from '@/server/backups';
 import { clinicOf, colleaguesOf } from '@/server/clinic';
 import { BackupNotice } from '@/ui/clinic/backup-notice';
 import { currentMember } from '@/server/current';
+import { allowedOf } from '@/server/files';
 import { bandsOf } from '@/server/desk/bands';
 import { faredOf } from '@/server/follow/fared';
 import { triageLimitsOf } from '@/server/follow/marks';
@@ -27,19 +28,23 @@ export default legible(ClinicPage);
 async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands, limits, fared] = await Promise.all([
+  const [clinic, members, detectable, bands, limits, fared, allowed] = await Promise.all([
     clinicOf(member),
     colleaguesOf(member),
     detectableChangesOf(member.clinicId),
     bandsOf(member.clinicId),
     triageLimitsOf(member.clinicId),
     faredOf(member.clinicId),
+    allowedOf(member),
   ]);
   return (
     <>
       <div className="flex flex-wrap items-center border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Clinic and members</h1>
         <div className="flex gap-2">
+          <Link href="/clinic/keeping" className={buttonClass('plain')} prefetch={false}>
+            Keeping records
+          </Link>
           <Link href="/clinic/audit" className={buttonClass('plain')} prefetch={false}>
             Audit
           </Link>
@@ -57,7 +62,15 @@ async function ClinicPage() {
           <h2 className="text-lg">Members</h2>
           <ul className="divide-y divide-hair border-y border-hair">
             {members.map((one) => (
-              <MemberRow key={one.id} member={one} isSelf={one.id === member.id} />
+              <MemberRow
+                key={one.id}
+                member={one}
+                isSelf={one.id === member.id}
+                practitioners={allowed.practitioners}
+                sees={allowed.seenBy(one.id)}
+                patients={allowed.caseload(one.id)}
+                hasFactor={allowed.hasFactor(one.id)}
+              />
             ))}
           </ul>
           <h2 className="pt-2 text-lg">Add a member</h2>

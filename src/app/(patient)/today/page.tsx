@@ -5,7 +5,9 @@ import { shownPack } from '@/core/exchange';
 import { currentPatient } from '@/server/current';
 import { languageFor } from '@/server/languages';
 import { patientPack } from '@/server/patient-pack';
+import { noticeOf } from '@/server/patient/notice';
 import { strangersLanguage, wordsFor } from '@/server/patient/words';
+import { NoticeFirst } from '@/ui/patient/notice';
 import { Words } from '@/ui/patient/say';
 import { EarlyTextSize } from '@/ui/patient/early-text-size';
 import { Today } from '@/ui/patient/today';
@@ -33,6 +35,21 @@ async function TodayPage() {
         <Words words={patientWords(language)} language={language.tag}>
           <UnsentHere />
         </Words>
+      </main>
+    );
+  }
+  const notice = await noticeOf(here);
+  if (notice?.first) {
+    const language = languageFor(here.patient);
+    return (
+      <main lang={language.tag} className="patient mx-auto max-w-lg px-5 py-5">
+        <EarlyTextSize nonce={(await headers()).get('x-nonce') ?? ''} />
+        <NoticeFirst
+          {...notice}
+          title={sayToPatient(language, 'notice.title')}
+          read={sayToPatient(language, 'notice.read')}
+          again={sayToPatient(language, 'notice.again')}
+        />
       </main>
     );
   }

@@ -42,6 +42,11 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           <p className="text-soft" dir="auto">
             {complaint}
           </p>
+          {patient.contact !== '' && (
+            <p className="text-soft">
+              Reached at <bdi>{patient.contact}</bdi>
+            </p>
+          )}
           {ownPause && (
             <p>
               Paused by the patient ({ownPause.reason}), {ownPause.from} to {ownPause.to}
@@ -59,7 +64,9 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
         </div>
         <div className="no-print flex flex-wrap items-center gap-2">
           <PauseSwitch patientId={patient.id} paused={paused} allowed={practises} />
-          <PatientLinkButton patientId={patient.id} patientName={patient.name} link={link} />
+          {member.issuesLinks && (
+            <PatientLinkButton patientId={patient.id} patientName={patient.name} link={link} />
+          )}
         </div>
       </div>
       <HeaderNotes
@@ -77,8 +84,8 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
       <VisitRail patientId={patient.id} />
       <div className="pt-4">{children}</div>
       <p className="no-print pt-10 text-[0.93em]">
-        <QuietLink href={`/patients/${patient.id}/looks`} className="text-action hover:underline">
-          Who looked at this file
+        <QuietLink href={`/patients/${patient.id}/record`} className="text-action hover:underline">
+          The record: who this is, devices, who looked{member.role === 'lead' && ', erasing'}
         </QuietLink>
       </p>
     </>

@@ -8,7 +8,11 @@ export const POST = handler({
   who: 'anyone',
   input: SignInDraft,
   run: async ({ input, request }) => {
-    const token = await signIn(input.email, input.password, addressOf(request));
-    return { cookies: (response) => setCookie(response, 'member', token) };
+    const { email, password, code, clinicId } = input;
+    const { token, memberId } = await signIn(email, password, addressOf(request), {
+      code,
+      clinicId,
+    });
+    return { value: { memberId }, cookies: (response) => setCookie(response, 'member', token) };
   },
 });

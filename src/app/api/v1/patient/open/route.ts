@@ -1,13 +1,15 @@
 import { z } from 'zod';
 import { setCookie } from '@/server/cookies';
+import { currentPatient } from '@/server/current';
 import { handler } from '@/server/handler';
-import { openLink } from '@/server/links';
+import { openLinkHere } from '@/server/links';
 
 export const POST = handler({
   who: 'anyone',
   input: z.object({ token: z.string().min(20).max(100) }),
   run: async ({ input }) => {
-    const { device } = await openLink(input.token);
+    const device = await openLinkHere(input.token, await currentPatient());
+    if (device === null) return {};
     return { cookies: (response) => setCookie(response, 'patient', device) };
   },
 });

@@ -1,0 +1,98 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { roleSuffices } from '@/server/access';
+import { clinicOf } from '@/server/clinic';
+import { correctionsFor } from '@/server/identity';
+import { devicesFor } from '@/server/links';
+import { requireFile } from '@/server/require';
+import { CorrectForm } from '@/ui/record/correct-form';
+import { DeviceList } from '@/ui/record/device-list';
+import { buttonClass } from '@/ui/primitives/button';
+import { legible } from '@/app/legible';
+
+export const metadata: Metadata = { title: 'The record' };
+
+export default legible(RecordPage);
+
+async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
+  const { member, patient } = await requireFile((await params).id);
+  const [clinic, devices, corrections] = await Promise.all([
+    clinicOf(member),
+    devicesFor(patient),
+    correctionsFor(patient),
+  ]);
+  const when = new Intl.DateTimeFormat('en-GB', {
+    dateStyle: 'medium',
+    timeStyle: 'short',
+    timeZone: clinic.zone,
+  });
+  return (
+    <div className="grid gap-10 lg:grid-cols-2">
+      <section className="grid content-start gap-3">
+        <h2 className="text-xl">Who this is</h2>
+        {roleSuffices(member.role, 'practitioner') ? (
+          <CorrectForm patientId={patient.id} start={patient} key={JSON.stringify(patient)} />
+        ) : (
+          <dl className="grid grid-cols-[auto_1fr] gap-x-4">
+            <dt className="text-soft">Birth date</dt>
+            <dd>{patient.birthDate ?? 'not written'}</dd>
+            <dt className="text-soft">How to reach the patient</dt>
+            <dd dir="auto">{patient.contact || 'not written'}</dd>
+          </dl>
+        )}
+        {corrections.length > 0 && (
+          <>
+            <h3 className="pt-3 font-semibold">What was put right</h3>
+            <ul className="divide-y divide-hair border-y border-hair">
+              {corrections.map(({ key, at, by, field, before, after }) => (
+                <li key={key} className="py-2">
+                  <span className="figures">{when.format(at)}</span>, <bdi>{by}</bdi>: {field} from{' '}
+                  <q>
+                    <bdi>{before || 'nothing'}</bdi>
+                  </q>{' '}
+                  to{' '}
+                  <q>
+                    <bdi>{after || 'nothing'}</bdi>
+                  </q>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+      <div className="grid content-start gap-10">
+        <section className="grid gap-3">
+          <h2 className="text-xl">The patient’s devices</h2>
+          <p className="text-soft">
+            A new link can be opened for {clinic.linkDays} days; a device that is not used for{' '}
+            {clinic.deviceDays} days is signed out.
+          </p>
+          <DeviceList
+            patientId={patient.id}
+            allowed={member.issuesLinks}
+            devices={devices.map(({ id, since, lastUsed }) => ({
+              id,
+              since: when.format(since),
+              lastUsed: when.format(lastUsed),
+            }))}
+          />
+        </section>
+        <section className="grid justify-items-start gap-3">
+          <h2 className="text-xl">Looking and erasing</h2>
+          <Link
+            href={`/patients/${patient.id}/looks`}
+            className="text-action underline"
+            prefetch={false}
+          >
+            Who looked at this file
+          </Link>
+          {member.role === 'lead' && (
+            <Link href={`/patients/${patient.id}/erase`} className={buttonClass()} prefetch={false}>
+              Erase this record …
+            </Link>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}

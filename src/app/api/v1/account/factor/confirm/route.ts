@@ -1,0 +1,12 @@
+import { FactorConfirm } from '@/core/records';
+import { handler } from '@/server/handler';
+import { confirmOwnFactor } from '@/server/second-factor';
+
+export const POST = handler({
+  who: 'assistant',
+  factorless: true,
+  input: FactorConfirm,
+  run: async ({ actor, input }) => ({
+    value: { codes: await confirmOwnFactor(actor, input.code) },
+  }),
+});

@@ -1,0 +1,195 @@
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
+import type { Instant } from '@/core/schedule';
+import type { ClinicId, PatientId } from '@/core/units';
+import { LIST_BOUNDS } from './bounds';
+import { type Statement, builder, read, readOne } from './door';
+import * as schema from './schema';
+
+export type Erasure = typeof schema.erasure.$inferSelect;
+
+type OfPatient = SQLiteTable & { clinicId: SQLiteColumn; patientId: SQLiteColumn };
+
+/**
+ * Every table that holds something of a patient, those first that refer to others. A test holds it
+ * against the schema: a table that is added later and not named here fails it.
+ */
+export const TABLES_OF_PATIENT = [
+  schema.triageRow,
+  schema.triageMark,
+  schema.alert,
+  schema.message,
+  schema.calendarLink,
+  schema.deskDraft,
+  schema.visitDraft,
+  schema.dayDone,
+  schema.sessionEvent,
+  schema.logConflict,
+  schema.pause,
+  schema.teachBack,
+  schema.visitNote,
+  schema.proposalDecision,
+  schema.outcomeLetter,
+  schema.finding,
+  schema.measurement,
+  schema.photoMarking,
+  schema.photo,
+  schema.referralAnswer,
+  schema.referral,
+  schema.screeningDecision,
+  schema.screening,
+  schema.fileEntry,
+  schema.programmeVersion,
+  schema.programme,
+  schema.visit,
+  schema.episode,
+  schema.patientDevice,
+  schema.patientLink,
+  schema.patientCorrection,
+  schema.fileOpening,
+] as const satisfies readonly OfPatient[];
+
+/** The two that name a patient by way of another table; they go before it. */
+const BY_WAY: ReadonlyMap<SQLiteTable, (clinicId: ClinicId, id: PatientId) => Statement> = new Map<
+  SQLiteTable,
+  (clinicId: ClinicId, id: PatientId) => Statement
+>([
+  [
+    schema.photo,
+    (clinicId, id) =>
+      builder()
+        .delete(schema.photoBytes)
+        .where(
+          and(
+            eq(schema.photoBytes.clinicId, clinicId),
+            inArray(
+              schema.photoBytes.photoId,
+              sql`(SELECT id FROM photo WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
+            ),
+          ),
+        ),
+  ],
+  [
+    schema.programmeVersion,
+    (clinicId, id) =>
+      builder()
+        .delete(schema.programmeLine)
+        .where(
+          and(
+            eq(schema.programmeLine.clinicId, clinicId),
+            inArray(
+              schema.programmeLine.programmeId,
+              sql`(SELECT id FROM programme WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
+            ),
+          ),
+        ),
+  ],
+]);
+
+/**
+ * Everything of a patient goes, and the tombstone is written: the statements of one batch, in their
+ * order. Looks and audit events stay; they hold ids and verbs only.
+ */
+export function eraseStatements(row: Erasure): Statement[] {
+  const { clinicId, patientId } = row;
+  const { erasing, erasure, patient } = schema;
+  const ofIt = (table: OfPatient) =>
+    builder()
+      .delete(table)
+      .where(and(eq(table.clinicId, clinicId), eq(table.patientId, patientId)));
+  return [
+    builder().insert(erasing).values({ clinicId, patientId, open: -1 }),
+    builder().insert(erasure).values(row),
+    ...TABLES_OF_PATIENT.flatMap((table) => {
+      const first = BY_WAY.get(table)?.(clinicId, patientId);
+      return first ? [first, ofIt(table)] : [ofIt(table)];
+    }),
+    builder()
+      .delete(patient)
+      .where(and(eq(patient.clinicId, clinicId), eq(patient.id, patientId))),
+    builder()
+      .delete(erasing)
+      .where(and(eq(erasing.clinicId, clinicId), eq(erasing.patientId, patientId))),
+  ];
+}
+
+/** The tombstone of an erased patient; null where nobody was erased. */
+export function erasureOf(clinicId: ClinicId, patientId: string): Promise<Erasure | null> {
+  const { erasure } = schema;
+  return readOne((db) =>
+    db
+      .select()
+      .from(erasure)
+      .where(and(eq(erasure.clinicId, clinicId), eq(erasure.patientId, patientId as PatientId))),
+  );
+}
+
+/** Every tombstone after so many of all clinics, in the order they were made. */
+export function erasuresFrom(offset: number, limit: number): Promise<Erasure[]> {
+  const { erasure } = schema;
+  return read((db) =>
+    db
+      .select()
+      .from(erasure)
+      .orderBy(asc(erasure.at), asc(erasure.patientId))
+      .limit(limit)
+      .offset(offset),
+  );
+}
+
+/** The tombstones of one clinic, the newest first. */
+export function erasuresAt(clinicId: ClinicId): Promise<Erasure[]> {
+  const { erasure } = schema;
+  return read((db) =>
+    db
+      .select()
+      .from(erasure)
+      .where(eq(erasure.clinicId, clinicId))
+      .orderBy(desc(erasure.at))
+      .limit(LIST_BOUNDS.erasures),
+  );
+}
+
+/** How many rows each of these tables holds of a patient. */
+export async function rowsOfPatient(
+  clinicId: ClinicId,
+  patientId: PatientId,
+  tables: readonly OfPatient[],
+): Promise<number[]> {
+  return Promise.all(
+    tables.map(async (table) => {
+      const row = await readOne((db) =>
+        db
+          .select({ count: sql<number>`count(*)` })
+          .from(table)
+          .where(and(eq(table.clinicId, clinicId), eq(table.patientId, patientId))),
+      );
+      return row?.count ?? 0;
+    }),
+  );
+}
+
+/** The last moment at which something was written of each of a clinic's patients, oldest first. */
+export function longUntouched(clinicId: ClinicId, before: Instant) {
+  const { patient, programmeVersion, visitNote, sessionEvent, outcomeLetter } = schema;
+  const newest = (table: OfPatient, at: SQLiteColumn) =>
+    sql`coalesce((SELECT max(${at}) FROM ${table} WHERE ${table.clinicId} = ${patient.clinicId} AND ${table.patientId} = ${patient.id}), 0)`;
+  const last = sql<number>`max(${patient.createdAt}, ${newest(programmeVersion, programmeVersion.createdAt)}, ${newest(
+    visitNote,
+    visitNote.createdAt,
+  )}, ${newest(sessionEvent, sessionEvent.receivedAt)}, ${newest(outcomeLetter, outcomeLetter.createdAt)})`;
+  return read((db) =>
+    db
+      .select({ id: patient.id, name: patient.name, last: last.as('last') })
+      .from(patient)
+      .where(
+        and(
+          eq(patient.clinicId, clinicId),
+          sql`${patient.createdAt} < ${before}`,
+          sql`${last} < ${before}`,
+        ),
+      )
+      .orderBy(sql`last`)
+      .limit(LIST_BOUNDS.longUntouched),
+  );
+}

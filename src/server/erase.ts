@@ -1,0 +1,151 @@
+import { getTableName } from 'drizzle-orm';
+import type { ErasureDraft, ErasureReason, SafetyDraft } from '@/core/records';
+import { later } from '@/core/schedule';
+import {
+  type Erasure,
+  type Patient,
+  TABLES_OF_PATIENT,
+  audit,
+  clinicById,
+  databaseUrl,
+  eraseStatements,
+  erasuresAt,
+  longUntouched,
+  memberById,
+  membersOf,
+  rowsOfPatient,
+  updateClinic,
+  write,
+} from '@/db';
+import { purgeInThread } from '@/db/purge-thread';
+import { type SignedIn, actorOf, stillMay } from './access';
+import { countTry, forgetTries } from './attempts';
+import { now } from './clock';
+import { keepErasures } from './erasures';
+import { passwordFits } from './passwords';
+import { patientFor } from './people';
+import { Problem, logFailure } from './problem';
+
+/** What a patient's record holds, in the words of the page that offers to erase it. */
+const SHOWN: Readonly<Record<string, string>> = {
+  programme_version: 'versions of the programme',
+  session_event: 'events told by the phone',
+  day_done: 'days with something done',
+  screening: 'screenings',
+  measurement: 'measurements',
+  photo: 'photos',
+  finding: 'findings',
+  file_entry: 'entries of the file (goals, history, consent, settings)',
+  teach_back: 'teachings',
+  visit_note: 'visit notes',
+  outcome_letter: 'letters',
+  referral: 'referrals',
+  proposal_decision: 'decisions about proposals',
+  patient_device: 'devices signed in',
+};
+
+/** What would go with a patient's record: how many of what. */
+export async function heldOf(patient: Patient): Promise<{ what: string; count: number }[]> {
+  const tables = TABLES_OF_PATIENT.filter((table) => getTableName(table) in SHOWN);
+  const counts = await rowsOfPatient(patient.clinicId, patient.id, tables);
+  return tables
+    .map((table, index) => ({ what: SHOWN[getTableName(table)] ?? '', count: counts[index] ?? 0 }))
+    .filter(({ count }) => count > 0);
+}
+
+/**
+ * Erases a patient's record: in one batch with its tombstone and its audit event; then the file itself
+ * is purged, and the list that keeps restored backups erased is brought up to date.
+ *
+ * @returns whether the file was purged at once; if not, the next start does it
+ * @throws Problem 400 for another name, 403 for a wrong password, 429 after too many of them
+ */
+export async function erasePatient(
+  lead: SignedIn,
+  draft: ErasureDraft,
+): Promise<{ purged: boolean }> {
+  const patient = await patientFor(lead, draft.patientId);
+  const { clinicId } = lead;
+  if (draft.name.normalize('NFC').trim() !== patient.name)
+    throw new Problem(400, 'This is not the patient’s name as the record has it.', ['name']);
+  const tried = [{ purpose: 'own password' as const, what: lead.id }];
+  await countTry(tried);
+  const known = await memberById(clinicId, lead.id);
+  if (!known || !(await passwordFits(known.passwordHash, draft.password)))
+    throw new Problem(403, 'Your password is not right.', ['password']);
+  const at = now();
+  const row: Erasure = {
+    clinicId,
+    patientId: patient.id,
+    at,
+    memberId: lead.id,
+    reason: draft.reason,
+  };
+  await write(() => [
+    stillMay(lead, 'lead'),
+    ...eraseStatements(row),
+    ...forgetTries(tried),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(lead),
+      verb: 'erased',
+      subject: { kind: 'patient', id: patient.id },
+    }),
+  ]);
+  // The record is erased by now: what is left to do is tried, and said where it fails.
+  try {
+    await keepErasures();
+    return { purged: await purgeInThread(databaseUrl()) };
+  } catch (error) {
+    logFailure('erase', error);
+    return { purged: false };
+  }
+}
+
+const REASON_WORDS: Readonly<Record<ErasureReason, string>> = {
+  asked: 'the patient asked for it',
+  'kept long enough': 'kept as long as it had to be',
+  'by mistake': 'made by mistake',
+};
+
+/** The tombstones of the lead's clinic, the newest first: when, by whom, why; of whom, nobody knows. */
+export async function erasedAt(lead: SignedIn) {
+  const [rows, members] = await Promise.all([erasuresAt(lead.clinicId), membersOf(lead.clinicId)]);
+  const names = new Map<string, string>(members.map(({ id, name }) => [id, name]));
+  return rows.map(({ patientId, at, memberId, reason }) => ({
+    id: patientId,
+    at,
+    by: names.get(memberId) ?? 'a former member',
+    reason: REASON_WORDS[reason],
+  }));
+}
+
+const YEAR_MS = 365.25 * 86_400_000;
+
+/**
+ * Records in which nothing was written for as long as the clinic keeps them, oldest first; none where it
+ * has set no time. They are shown, and erased by a person.
+ */
+export async function keptLongEnough(lead: SignedIn) {
+  const clinic = await clinicById(lead.clinicId);
+  if (!clinic || clinic.keepYears === null) return [];
+  return longUntouched(lead.clinicId, later(now(), -clinic.keepYears * YEAR_MS));
+}
+
+/** Sets what a clinic keeps, for how long, and what it tells its patients of it. */
+export async function changeSafety(lead: SignedIn, draft: SafetyDraft): Promise<void> {
+  const at = now();
+  const { clinicId } = lead;
+  await write(() => [
+    stillMay(lead, 'lead'),
+    updateClinic(clinicId, draft),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(lead),
+      verb: 'changed the rules of keeping of',
+      subject: { kind: 'clinic', id: clinicId },
+    }),
+  ]);
+}
