@@ -50,9 +50,6 @@ export async function birthProofOf(tokenHash: string): Promise<string | null> {
   return row?.proof ?? null;
 }
 
-/** When a device was last used; when it was signed in, before that is known. */
-const lastUsed = sql<number>`coalesce(${patientDevice.lastSeenAt}, ${patientDevice.createdAt})`;
-
 /** What makes a device hold: neither it nor its link was ended. */
 const holds = and(isNull(patientLink.revokedAt), isNull(patientDevice.endedAt));
 
@@ -84,7 +81,11 @@ export function patientByDevice(tokenHash: string, now: Instant) {
         and(
           eq(patientDevice.tokenHash, tokenHash),
           holds,
-          sql`${lastUsed} > ${now} - ${clinic.deviceDays} * ${DAY_MS}`,
+          // One that was not used since this is kept has no time to be counted from; its first use sets it.
+          or(
+            isNull(patientDevice.lastSeenAt),
+            sql`${patientDevice.lastSeenAt} > ${now} - ${clinic.deviceDays} * ${DAY_MS}`,
+          ),
         ),
       ),
   );
@@ -104,14 +105,14 @@ export function devicesOf(clinicId: ClinicId, patientId: PatientId) {
       .select({
         tokenHash: patientDevice.tokenHash,
         createdAt: patientDevice.createdAt,
-        lastUsed: lastUsed.as('last_used'),
+        lastUsed: patientDevice.lastSeenAt,
       })
       .from(patientDevice)
       .innerJoin(patientLink, ofItsLink)
       .where(
         and(eq(patientDevice.clinicId, clinicId), eq(patientDevice.patientId, patientId), holds),
       )
-      .orderBy(desc(sql`last_used`))
+      .orderBy(desc(patientDevice.lastSeenAt), desc(patientDevice.createdAt))
       .limit(LIST_BOUNDS.devices),
   );
 }

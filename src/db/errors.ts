@@ -35,6 +35,7 @@ export type GuardName =
   | 'empty'
   | 'erased'
   | 'leads'
+  | 'newest'
   | 'screening'
   | 'screened'
   | 'consent'

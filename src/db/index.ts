@@ -23,6 +23,7 @@ export { readEveryRow } from './every-row';
 export * from './links';
 export * from './looks';
 export * from './members';
+export * from './own-drafts';
 export * from './patients';
 export * from './programmes';
 export * from './reminders';

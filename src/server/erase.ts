@@ -27,21 +27,24 @@ import { patientFor } from './people';
 import { Problem, logFailure } from './problem';
 
 /** What a patient's record holds, in the words of the page that offers to erase it. */
-const SHOWN: Readonly<Record<string, string>> = {
-  programme_version: 'versions of the programme',
-  session_event: 'events told by the phone',
-  day_done: 'days with something done',
-  screening: 'screenings',
-  measurement: 'measurements',
-  photo: 'photos',
-  finding: 'findings',
-  file_entry: 'entries of the file (goals, history, consent, settings)',
-  teach_back: 'teachings',
-  visit_note: 'visit notes',
-  outcome_letter: 'letters',
-  referral: 'referrals',
-  proposal_decision: 'decisions about proposals',
-  patient_device: 'devices signed in',
+const SHOWN: Readonly<Record<string, readonly [one: string, many: string]>> = {
+  programme_version: ['version of the programme', 'versions of the programme'],
+  session_event: ['event told by the phone', 'events told by the phone'],
+  day_done: ['day with something done', 'days with something done'],
+  screening: ['screening', 'screenings'],
+  measurement: ['measurement', 'measurements'],
+  photo: ['photo', 'photos'],
+  finding: ['finding', 'findings'],
+  file_entry: [
+    'entry of the file (goals, history, consent, settings)',
+    'entries of the file (goals, history, consent, settings)',
+  ],
+  teach_back: ['teaching', 'teachings'],
+  visit_note: ['visit note', 'visit notes'],
+  outcome_letter: ['letter', 'letters'],
+  referral: ['referral', 'referrals'],
+  proposal_decision: ['decision about a proposal', 'decisions about proposals'],
+  patient_device: ['device signed in', 'devices signed in'],
 };
 
 /** What would go with a patient's record: how many of what. */
@@ -49,7 +52,10 @@ export async function heldOf(patient: Patient): Promise<{ what: string; count: n
   const tables = TABLES_OF_PATIENT.filter((table) => getTableName(table) in SHOWN);
   const counts = await rowsOfPatient(patient.clinicId, patient.id, tables);
   return tables
-    .map((table, index) => ({ what: SHOWN[getTableName(table)] ?? '', count: counts[index] ?? 0 }))
+    .map((table, index) => {
+      const count = counts[index] ?? 0;
+      return { what: SHOWN[getTableName(table)]?.[count === 1 ? 0 : 1] ?? '', count };
+    })
     .filter(({ count }) => count > 0);
 }
 

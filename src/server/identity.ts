@@ -1,6 +1,7 @@
 import type { CorrectionDraft } from '@/core/records';
 import {
   AlreadyThere,
+  GuardRefused,
   type Correction,
   type Patient,
   audit,
@@ -51,6 +52,13 @@ export async function correctPatient(member: SignedIn, draft: CorrectionDraft): 
     throw new AlreadyThere();
   }
   if (corrections.length === 0) return;
+  const { was } = draft;
+  if (
+    was.name !== patient.name ||
+    was.birthDate !== patient.birthDate ||
+    was.contact !== patient.contact
+  )
+    throw new GuardRefused('newest');
   await write(() => [
     stillMay(member, 'practitioner'),
     insertCorrections(corrections),

@@ -59,7 +59,8 @@ export type DeviceRow = {
   /** Names it in an order to end it; nobody can open anything with it. */
   readonly id: string;
   readonly since: number;
-  readonly lastUsed: number;
+  /** Null for one that was not used since this is kept. */
+  readonly lastUsed: number | null;
 };
 
 /** The devices on which a patient's link was opened and still holds. */

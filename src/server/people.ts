@@ -7,6 +7,7 @@ import {
   acknowledgeAlert,
   audit,
   endAllSessionsOf,
+  forgetOwnDraft,
   guard,
   insertEpisode,
   insertMember,
@@ -54,6 +55,7 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
         practitionerId: member.id,
         createdAt: at,
       }),
+      forgetOwnDraft(clinicId, member.id, 'new patient'),
       insertEpisode({
         clinicId,
         id: crypto.randomUUID(),

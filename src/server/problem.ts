@@ -55,6 +55,11 @@ export function asProblem(error: unknown): Problem {
         return new Problem(401, 'This code was used already. Take the next one.', ['code']);
       case 'erased':
         return new Problem(409, 'This patient’s record was erased. Begin a new one.');
+      case 'newest':
+        return new Problem(
+          409,
+          'This was written anew in the meantime. What you typed stays here: load the page again to see theirs, then save.',
+        );
       case 'leads':
         return new Problem(409, ONE_LEAD);
       case 'screening':

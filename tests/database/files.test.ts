@@ -192,6 +192,7 @@ describe('who a patient is', () => {
       name: 'Practitioner’s Patient',
       birthDate: '1970-02-03' as never,
       contact: '+000 12',
+      was: { name: 'Practitioner Patient', birthDate: null, contact: '' },
     };
     await expect(correctPatient(await member(stage.emails.assistant), order)).rejects.toBeDefined();
     await correctPatient(practitioner, order);
@@ -211,6 +212,10 @@ describe('who a patient is', () => {
     await expect(
       correctPatient(practitioner, { ...order, id: randomUUID(), patientId: randomUUID() }),
     ).rejects.toMatchObject({ status: 404 });
+    // From a page that was read before: it would put the older words back.
+    await expect(
+      correctPatient(practitioner, { ...order, id: randomUUID(), contact: 'x' }),
+    ).rejects.toMatchObject({ guard: 'newest' });
     // The audit says that it was done, not what.
     const [event] = await auditOf(practitioner.clinicId, hers);
     expect(event?.verb).toBe('put right who is');

@@ -208,7 +208,7 @@ describe('the file', () => {
         supersedes: first,
         body: goal('run'),
       }),
-    ).rejects.toThrow('already there');
+    ).rejects.toMatchObject({ guard: 'newest' });
     const [current] = (await fileOf(patient)).goals;
     await withdrawEntry(stage.assistant, {
       id: randomUUID(),

@@ -96,6 +96,11 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     }),
   },
   'members/factor': { may: LEAD, body: () => ({ memberId: world.assistantId }) },
+  'own-drafts': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ kind: 'new patient', fields: { name: 'Wren' } }),
+  },
   'patients/erase': {
     may: LEAD,
     body: () => ({
@@ -114,6 +119,7 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
       name: NAME,
       birthDate: null,
       contact: '+000 1',
+      was: { name: NAME, birthDate: null, contact: '' },
     }),
   },
   'patients/open': {

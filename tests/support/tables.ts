@@ -72,5 +72,7 @@ export function namer() {
       .replace(/[0-9a-f]{64}/g, '<hash>')
       .replace(/\b[A-Z2-7]{32}\b/g, '<secret>')
       .replace(/"session":"[\w-]{12}"/g, '"session":"<session>"')
+      // 256 bits, whether or not one of their letters happens to be a digit.
+      .replace(/(?<![\w-])[\w-]{43}(?![\w-])/g, '<token>')
       .replace(/[A-Za-z0-9_-]{40,}/g, (found) => (/[0-9]/.test(found) ? '<token>' : found));
 }

@@ -2,6 +2,7 @@ import { requireAnyMember } from '@/server/require';
 import Link from 'next/link';
 import { Toaster } from 'sonner';
 import { CLINIC_CAUTION } from '@/catalogue';
+import { Reread } from '@/ui/forms/reread';
 import { SignInAgain } from '@/ui/forms/sign-in-again';
 import { SignOut } from '@/ui/forms/sign-out';
 
@@ -46,6 +47,7 @@ export default async function ClinicLayout({ children }: { children: React.React
       <footer className="mx-auto w-full max-w-[80rem] border-t border-hair px-5 py-3 text-[0.87em] text-soft">
         {CLINIC_CAUTION}
       </footer>
+      <Reread />
       <SignInAgain memberId={member.id} />
       <Toaster position="bottom-left" visibleToasts={3} />
     </div>

@@ -38,6 +38,12 @@ export const CorrectionDraft = z.object({
   name: words('The name', 200),
   birthDate: dateText.nullable(),
   contact: words('The number or address', 200, 0),
+  /** As the page had it: another one may have put it right meanwhile. */
+  was: z.object({
+    name: z.string().max(200),
+    birthDate: z.string().max(20).nullable(),
+    contact: z.string().max(200),
+  }),
 });
 export type CorrectionDraft = z.infer<typeof CorrectionDraft>;
 

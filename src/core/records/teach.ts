@@ -90,7 +90,16 @@ export const NoteRecord = z.object({
   plan: z.string(),
 });
 
-export const VISIT_DRAFT_KINDS = ['teach', 'note', 'screening', 'history'] as const;
+export const VISIT_DRAFT_KINDS = [
+  'teach',
+  'note',
+  'screening',
+  'history',
+  'goal',
+  'care',
+  'consent',
+  'measures',
+] as const;
 
 /** What a member has not signed yet, kept for them; null forgets it. */
 export const VisitDraftRecord = z.object({

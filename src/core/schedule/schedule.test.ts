@@ -4,6 +4,7 @@ import { RRule } from 'rrule';
 import { parseDose } from '../dose';
 import { WEEKDAYS, addDays, dateRange, localDate } from '../units';
 import { type ScheduledLine, type WakingHours, everyWallMinutes, isDueOn } from './due';
+import { sessionLabel } from './session-label';
 import { instantsOf, sessionsOn } from './sessions';
 import { versionOn } from './versions';
 import { type Instant, type WallMinute, type Zone, calendarDays, dateIn, instantAt } from './zone';
@@ -173,6 +174,22 @@ describe('the sessions of a day', () => {
   it('stays within waking hours, also of somebody who works at night', () => {
     expect(everyWallMinutes(120, { wake: minute(16), sleep: minute(8) }).at(-1)).toBe(minute(32));
     expect(everyWallMinutes(240, waking)).toEqual([420, 660, 900, 1140]);
+  });
+
+  it('has a whole day’s beats for who goes to bed when they got up, and none beyond the sleep', () => {
+    expect(everyWallMinutes(720, { wake: minute(7), sleep: minute(7) })).toEqual([420, 1140, 1860]);
+    const almost = { wake: minute(0, 1), sleep: minute(0) };
+    expect(everyWallMinutes(1440, almost)).toEqual([1]);
+    expect(everyWallMinutes(1439, almost)).toEqual([1, 1440]);
+  });
+
+  it('are called by when they are', () => {
+    const { sessions } = on('x1 on waking', 'x1 after waking', 'x1');
+    expect(sessions.map(({ slot }) => sessionLabel(slot))).toEqual([
+      'On waking',
+      'Today’s session',
+      'An hour after waking',
+    ]);
   });
 
   it('is empty on a day nothing is due', () => {

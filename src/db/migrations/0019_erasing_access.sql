@@ -1,3 +1,13 @@
+CREATE TABLE `own_draft` (
+	`clinic_id` text NOT NULL,
+	`member_id` text NOT NULL,
+	`kind` text NOT NULL,
+	`fields` text NOT NULL,
+	`updated_at` integer NOT NULL,
+	PRIMARY KEY(`clinic_id`, `member_id`, `kind`),
+	FOREIGN KEY (`clinic_id`,`member_id`) REFERENCES `member`(`clinic_id`,`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
 CREATE TABLE `member_backup_code` (
 	`clinic_id` text NOT NULL,
 	`member_id` text NOT NULL,
@@ -101,8 +111,6 @@ ALTER TABLE `patient_device` ADD `last_seen_at` integer;--> statement-breakpoint
 ALTER TABLE `patient_device` ADD `ended_at` integer;--> statement-breakpoint
 ALTER TABLE `patient_device` ADD `notice_read` text;--> statement-breakpoint
 CREATE INDEX `patient_device_patient` ON `patient_device` (`clinic_id`,`patient_id`,`created_at`);
---> statement-breakpoint
-UPDATE patient_device SET last_seen_at = CAST(unixepoch('subsec') * 1000 AS INTEGER);
 --> statement-breakpoint
 CREATE TRIGGER file_look_no_update BEFORE UPDATE ON file_look BEGIN SELECT RAISE(ABORT, 'file_look is append-only'); END;
 --> statement-breakpoint
@@ -217,6 +225,7 @@ CREATE TRIGGER guard_holds BEFORE INSERT ON guard BEGIN
   SELECT RAISE(ABORT, 'guard refused: triage') WHERE NEW.holds IS NOT 1 AND NEW.name = 'triage';
   SELECT RAISE(ABORT, 'guard refused: leads') WHERE NEW.holds IS NOT 1 AND NEW.name = 'leads';
   SELECT RAISE(ABORT, 'guard refused: code') WHERE NEW.holds IS NOT 1 AND NEW.name = 'code';
+  SELECT RAISE(ABORT, 'guard refused: newest') WHERE NEW.holds IS NOT 1 AND NEW.name = 'newest';
   SELECT RAISE(ABORT, 'guard refused: other') WHERE NEW.holds IS NOT 1;
   SELECT RAISE(IGNORE);
 END;

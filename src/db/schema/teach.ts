@@ -1,5 +1,11 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { NoteRecord, TaughtRecord, VISIT_DRAFT_KINDS } from '@/core/records';
+import {
+  KeptFields,
+  NoteRecord,
+  OWN_DRAFT_KINDS,
+  TaughtRecord,
+  VISIT_DRAFT_KINDS,
+} from '@/core/records';
 import type { ClinicId, MemberId, PatientId, ProgrammeId } from '@/core/units';
 import { atVisit, date, instant, json } from './columns';
 import { member, patient } from './people';
@@ -82,6 +88,22 @@ export const visitDraft = sqliteTable(
       columns: [t.clinicId, t.patientId],
       foreignColumns: [patient.clinicId, patient.id],
     }),
+    foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
+  ],
+);
+
+/** A form that a member has begun and that belongs to no patient yet: one of each kind. */
+export const ownDraft = sqliteTable(
+  'own_draft',
+  {
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    memberId: text('member_id').$type<MemberId>().notNull(),
+    kind: text('kind', { enum: OWN_DRAFT_KINDS }).notNull(),
+    fields: json('fields', 'a form that was begun', KeptFields).notNull(),
+    updatedAt: instant('updated_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.memberId, t.kind] }),
     foreignKey({ columns: [t.clinicId, t.memberId], foreignColumns: [member.clinicId, member.id] }),
   ],
 );

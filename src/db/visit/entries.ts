@@ -95,6 +95,35 @@ export function insertEntry(row: Placed<FileEntryRow>): Statement[] {
   );
 }
 
+/**
+ * A guard's condition: what an entry supersedes was not superseded by another; an entry that supersedes
+ * nothing is the first of its kind.
+ */
+export function nothingNewer({
+  clinicId,
+  patientId,
+  kind,
+  id,
+  supersedes,
+}: {
+  readonly clinicId: ClinicId;
+  readonly patientId: PatientId;
+  readonly kind: FileEntryRow['kind'];
+  /** The entry itself, where it is sent again. */
+  readonly id: string;
+  readonly supersedes: string | null;
+}) {
+  return supersedes === null
+    ? sql`SELECT count(*) = 0 FROM file_entry AS e
+        WHERE e.clinic_id = ${clinicId} AND e.patient_id = ${patientId} AND e.kind = ${kind}
+          AND e.id <> ${id} AND e.body IS NOT NULL AND NOT EXISTS (SELECT 1 FROM file_entry AS later
+            WHERE later.clinic_id = e.clinic_id AND later.patient_id = e.patient_id
+              AND later.kind = e.kind AND later.supersedes = e.id)`
+    : sql`SELECT count(*) = 0 FROM file_entry AS e
+        WHERE e.clinic_id = ${clinicId} AND e.patient_id = ${patientId} AND e.kind = ${kind}
+          AND e.supersedes = ${supersedes} AND e.id <> ${id}`;
+}
+
 /** A guard's condition: the newest consent that counts allows photos. */
 export function photosConsented(clinicId: ClinicId, patientId: PatientId) {
   return sql`SELECT coalesce((SELECT json_extract(e.body, '$.photos') FROM file_entry AS e

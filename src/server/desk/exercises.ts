@@ -13,6 +13,7 @@ import type { ClinicId } from '@/core/units';
 import {
   audit,
   clinicExercises,
+  forgetOwnDraft,
   guard,
   offersExercise,
   putClinicExercise,
@@ -61,6 +62,7 @@ export async function saveExercise(member: SignedIn, { id, exercise }: OwnExerci
         authorId: member.id,
         updatedAt: at,
       }),
+      forgetOwnDraft(clinicId, member.id, 'exercise'),
     ],
   });
 }

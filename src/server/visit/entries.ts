@@ -14,7 +14,9 @@ import {
   type Placed,
   entriesOf,
   entryById,
+  guard,
   insertEntry,
+  nothingNewer,
   newestConfirmed,
   forgetVisitDraft,
 } from '@/db';
@@ -79,6 +81,14 @@ export async function withdrawEntry(member: SignedIn, draft: WithdrawDraft): Pro
   );
 }
 
+/** Kinds of which one entry counts: a new one takes the place of the one before. */
+const isSingle = (kind: FileEntryKind) => kind === 'history' || kind === 'consent';
+
+/** Kinds whose form is kept while it is filled in. */
+const DRAFTED = ['history', 'goal', 'care', 'consent'] as const;
+const isDrafted = (kind: FileEntryKind): kind is (typeof DRAFTED)[number] =>
+  DRAFTED.some((one) => one === kind);
+
 async function supersede(
   member: SignedIn,
   patient: Patient,
@@ -96,6 +106,10 @@ async function supersede(
     verb: body === null ? 'took out' : supersedes === null ? 'added' : 'superseded',
     subject: { kind, id: supersedes ?? id },
     statements: (at) => [
+      // A page that was left open, or that Back brought again, may have been read before another entry.
+      ...(supersedes !== null || isSingle(kind)
+        ? [guard('newest', nothingNewer({ clinicId, patientId: patient.id, kind, id, supersedes }))]
+        : []),
       ...insertEntry({
         clinicId,
         id,
@@ -108,15 +122,8 @@ async function supersede(
         supersedes,
         // Kind and body belong together: the schema that read the draft tells them apart.
       } as Placed<FileEntryRow>),
-      ...(kind === 'history'
-        ? [
-            forgetVisitDraft({
-              clinicId,
-              patientId: patient.id,
-              memberId: member.id,
-              kind: 'history' as const,
-            }),
-          ]
+      ...(isDrafted(kind)
+        ? [forgetVisitDraft({ clinicId, patientId: patient.id, memberId: member.id, kind })]
         : []),
     ],
     isThere: async () => {

@@ -1,11 +1,13 @@
 import type { AuthorId } from '@/core/units';
 import type { DetectableChanges } from '@/core/measures';
 import { type Patient, membersOf } from '@/db';
+import { KeptSheet } from '@/core/records';
 import type { SignedIn } from '../access';
 import { todayOf } from '../programme-facts';
 import { newestConsent } from './entries';
 import { findingList } from './findings';
 import { type Measure, sheetOf } from './measuring';
+import { keptVisitDraft } from './visit-drafts';
 import { photoRequest, markedPhotos, ownDetectable, ownErrorOf } from './photos';
 
 /** What of a stored measure the sheet in the browser needs. */
@@ -16,17 +18,20 @@ function known({ id, on, value, trials, body }: Measure) {
 /** Everything the Measure step shows. */
 export async function measureStep(member: SignedIn, patient: Patient) {
   const own: DetectableChanges = await ownDetectable(member);
-  const [{ series, detectable }, findings, photos, consent, members] = await Promise.all([
+  const [{ series, detectable }, findings, photos, consent, members, kept] = await Promise.all([
     sheetOf(patient, own),
     findingList(patient),
     markedPhotos(patient),
     newestConsent(patient),
     membersOf(patient.clinicId),
+    keptVisitDraft(member, patient.id, 'measures'),
   ]);
   const names = new Map<AuthorId, string>(members.map(({ id, name }) => [id, name]));
   return {
     today: todayOf(patient),
     findings,
+    /** What this member has typed into the sheet and not saved; null where there is none. */
+    kept: KeptSheet.safeParse(kept).data ?? null,
     photos,
     consented: consent?.body.photos === true,
     known: {

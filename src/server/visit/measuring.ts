@@ -27,6 +27,7 @@ import {
   type Statement,
   clinicById,
   insertAlert,
+  forgetVisitDraft,
   insertMeasurement,
   measurementById,
   measurementsOf,
@@ -217,6 +218,7 @@ export async function saveMeasurements(member: SignedIn, draft: MeasurementsDraf
         insertMeasurement(measurementRow(patient, member, one, at)),
       ),
       ...draft.measurements.flatMap((one) => weaknessAlert(patient, stored, one, at)),
+      forgetVisitDraft({ clinicId, patientId: patient.id, memberId: member.id, kind: 'measures' }),
     ],
     isThere: async () => {
       const there = await Promise.all(

@@ -1,6 +1,7 @@
-import { KeptHistory, KeptScreening } from '@/core/records';
+import type { z } from 'zod';
+import { KeptFields, KeptHistory, KeptScreening } from '@/core/records';
 import { type ScreeningAnswers } from '@/core/screen';
-import { type Patient, membersOf, pausesOf, programmeOf } from '@/db';
+import { type Patient, type VisitDraftKind, membersOf, pausesOf, programmeOf } from '@/db';
 import type { SignedIn } from '../access';
 import { todayOf } from '../programme-facts';
 import { fileOf } from './entries';
@@ -23,12 +24,15 @@ export async function screenStep(member: SignedIn, patient: Patient, complaint: 
   ]);
   const pressure = measures.find(({ kind }) => kind === 'blood-pressure')?.body;
   const { current } = state;
-  const { screening, history } = await kept;
+  const { screening, history, goal, care, consent } = await kept;
   return {
     /** What this member has begun and not saved, where nothing newer stands in its way. */
     kept: {
       screening: screening?.fromId === (state.waiting?.id ?? null) ? screening : null,
       history: history?.before === (file.history?.id ?? null) ? history : null,
+      goal,
+      care,
+      consent: consent?.before === (file.consent?.id ?? '') ? consent : null,
     },
     state,
     file,
@@ -47,14 +51,18 @@ export async function screenStep(member: SignedIn, patient: Patient, complaint: 
   };
 }
 
-/** A member's own unsaved screening and history; null where there is none, or it is none of ours. */
+/** What a member has begun and not saved, form by form; null where there is none, or it is none of ours. */
 async function keptDrafts(member: SignedIn, patient: Patient) {
-  const [screening, history] = await Promise.all([
-    keptVisitDraft(member, patient.id, 'screening'),
-    keptVisitDraft(member, patient.id, 'history'),
+  const read = <S extends z.ZodType>(kind: VisitDraftKind, schema: S) =>
+    keptVisitDraft(member, patient.id, kind).then(
+      (body): z.output<S> | null => schema.safeParse(body).data ?? null,
+    );
+  const [screening, history, goal, care, consent] = await Promise.all([
+    read('screening', KeptScreening),
+    read('history', KeptHistory),
+    read('goal', KeptFields),
+    read('care', KeptFields),
+    read('consent', KeptFields),
   ]);
-  return {
-    screening: KeptScreening.safeParse(screening).data ?? null,
-    history: KeptHistory.safeParse(history).data ?? null,
-  };
+  return { screening, history, goal, care, consent };
 }

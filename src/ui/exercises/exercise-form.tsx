@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import {
   EXERCISE_COLUMNS,
@@ -12,6 +12,9 @@ import {
 import { DIRECTION_NAMES, SIDES_NAME } from '@/core/dose';
 import { FAMILIES, POSITIONS, PURPOSES, REGIONS } from '@/core/exercise';
 import { TRAITS } from '@/core/screen';
+import type { KeptFields } from '@/core/records';
+import { KeptLine } from '../forms/kept-line';
+import { useKeeping } from '../forms/use-keeping';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
@@ -48,6 +51,8 @@ function asTyped(row: ExerciseRow): Record<ExerciseColumn, string> {
   ) as Record<ExerciseColumn, string>;
 }
 
+const ownExerciseDraft = (fields: KeptFields | null) => ({ kind: 'exercise', fields });
+
 type Write = (fields: Partial<Record<ExerciseColumn, string>>) => void;
 type PartProps = {
   readonly typed: Record<ExerciseColumn, string>;
@@ -56,10 +61,25 @@ type PartProps = {
 };
 
 /** Writes or edits an exercise of the clinic's own: the same record as a row of an import. */
-export function ExerciseForm({ id, row }: { id: string | null; row: ExerciseRow | null }) {
+export function ExerciseForm({
+  id,
+  row,
+  kept,
+}: {
+  id: string | null;
+  row: ExerciseRow | null;
+  /** As far as it was written before the page was left. */
+  kept: KeptFields | null;
+}) {
   const router = useRouter();
-  const [typed, setTyped] = useState(() => asTyped(row ?? EMPTY));
-  const [own] = useState(() => id ?? uuid());
+  const [typed, setTyped] = useState(() => ({ ...asTyped(row ?? EMPTY), ...kept }));
+  const [own] = useState(() => id ?? kept?.id ?? uuid());
+  const written = useMemo(() => ({ ...typed, id: own }), [typed, own]);
+  const draft = useKeeping<KeptFields | null>({
+    path: '/api/v1/own-drafts',
+    value: written,
+    bodyOf: ownExerciseDraft,
+  });
   const [refusal, setRefusal] = useState<{ column: string; say: string } | null>(null);
   const { busy, send } = useSend();
   const write: Write = (fields) => setTyped({ ...typed, ...fields });
@@ -70,7 +90,10 @@ export function ExerciseForm({ id, row }: { id: string | null; row: ExerciseRow 
       '/api/v1/exercises',
       { id: own, exercise: exerciseFromRow(typed) },
       {
-        done: () => router.push('/exercises'),
+        done: () => {
+          draft.forget();
+          router.push('/exercises');
+        },
         said: 'Exercise kept.',
         refused: ({ at, say }) => setRefusal({ column: String(at[1] ?? ''), say }),
       },
@@ -90,6 +113,7 @@ export function ExerciseForm({ id, row }: { id: string | null; row: ExerciseRow 
       <div className="grid gap-3 lg:col-span-2">
         <Traits typed={typed} write={write} />
         <Refusal say={refusal?.say ?? ''} />
+        <KeptLine state={draft.state} wasKept={kept !== null} />
         <div>
           <Button look="main" type="submit" disabled={busy}>
             {busy ? 'Keeping …' : 'Keep'}

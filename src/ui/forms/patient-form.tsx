@@ -5,7 +5,10 @@ import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import type { KeptFields } from '@/core/records';
+import { KeptLine } from './kept-line';
 import { Refusal } from './refusal';
+import { useKeptForm } from './use-kept-form';
 import { textOf, useForm } from './use-form';
 import { ZoneChoice } from './zones';
 
@@ -15,10 +18,20 @@ function minuteOf(time: string): number {
   return (hours ?? Number.NaN) * 60 + (minutes ?? Number.NaN);
 }
 
-export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: string }) {
+export function PatientForm({
+  zones,
+  zone,
+  kept,
+}: {
+  zones: readonly string[];
+  zone: string;
+  /** As far as it was filled in before the page was left. */
+  kept: KeptFields | null;
+}) {
   const router = useRouter();
-  // Made here, so that sending twice makes one patient.
-  const [id] = useState(() => uuid());
+  // Made here, so that sending twice makes one patient; kept with the form.
+  const [id] = useState(() => kept?.id ?? uuid());
+  const draft = useKeptForm({ kind: 'new patient' });
   const form = useForm<{ id: string }>(
     '/api/v1/patients',
     (fields) => ({
@@ -32,14 +45,19 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
       birthDate: textOf(fields, 'birth') === '' ? null : textOf(fields, 'birth'),
       minutesADay: textOf(fields, 'minutes') === '' ? null : Number(textOf(fields, 'minutes')),
     }),
-    (patient) => router.push(`/patients/${patient.id}/screen`),
+    (patient) => {
+      draft.forget();
+      router.push(`/patients/${patient.id}/screen`);
+    },
   );
   return (
-    <form onSubmit={form.onSubmit} className="mt-4 grid gap-4" noValidate>
+    <form onSubmit={form.onSubmit} onInput={draft.onInput} className="mt-4 grid gap-4" noValidate>
+      <input type="hidden" name="id" value={id} />
       <Refusal say={form.say} />
       <Field
         label="Name"
         name="name"
+        defaultValue={kept?.name}
         autoComplete="off"
         autoFocus
         dir="auto"
@@ -48,6 +66,7 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
       <Field
         label="Complaint"
         name="complaint"
+        defaultValue={kept?.complaint}
         autoComplete="off"
         dir="auto"
         hint="What this episode of care is about, in a few words."
@@ -58,19 +77,20 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
           label="Gets up at"
           name="wake"
           type="time"
-          defaultValue="07:00"
+          defaultValue={kept?.wake ?? '07:00'}
           error={form.errorAt('wakeMinute')}
         />
         <Field
           label="Goes to bed at"
           name="sleep"
           type="time"
-          defaultValue="22:00"
+          defaultValue={kept?.sleep ?? '22:00'}
           error={form.errorAt('sleepMinute')}
         />
         <Field
           label="Minutes a day"
           name="minutes"
+          defaultValue={kept?.minutes}
           type="number"
           inputMode="numeric"
           min={1}
@@ -81,6 +101,7 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
       <Field
         label="Birth date"
         name="birth"
+        defaultValue={kept?.birth}
         type="date"
         hint="If you write it, the phone asks for it before it shows how things are going."
         error={form.errorAt('birthDate')}
@@ -88,12 +109,14 @@ export function PatientForm({ zones, zone }: { zones: readonly string[]; zone: s
       <Field
         label="How to reach the patient"
         name="contact"
+        defaultValue={kept?.contact}
         autoComplete="off"
         dir="auto"
         hint="A telephone number or an address, for the clinic alone."
         error={form.errorAt('contact')}
       />
-      <ZoneChoice zones={zones} start={zone} error={form.errorAt('zone')} />
+      <ZoneChoice zones={zones} start={kept?.zone ?? zone} error={form.errorAt('zone')} />
+      <KeptLine state={draft.state} wasKept={kept !== null} />
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         {form.busy ? 'Adding …' : 'Add and write the programme'}
       </Button>

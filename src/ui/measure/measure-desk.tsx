@@ -1,11 +1,13 @@
 'use client';
 
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { type MeasureKindId, PROFILES, type Profile, wordsOf } from '@/core/measures';
 import type { PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
+import { KeptLine } from '../forms/kept-line';
+import { useKeeping } from '../forms/use-keeping';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
@@ -25,32 +27,41 @@ import {
 } from './sheet';
 import type { Side } from './typed';
 
+const NOTHING: SheetDraft = {};
+
 /** The measuring sheet: what this complaint needs first, everything else on one key. */
 export function MeasureDesk({
   patientId,
   profile,
   known,
+  kept,
 }: {
   patientId: PatientId;
   profile: Profile;
   known: KnownMeasures;
+  /** What was typed before the page was left. */
+  kept: SheetDraft | null;
 }) {
-  const keptAs = `measures ${patientId}`;
-  const [draft, setDraft] = useState<SheetDraft>({});
+  const [draft, setDraft] = useState<SheetDraft>(kept ?? NOTHING);
   const [all, setAll] = useState(false);
   const { busy, send } = useSend();
   const [wrong, setWrong] = useState<Wrong | null>(null);
   const touched = useMemo(() => touchedRows(draft), [draft]);
 
-  // A reload or a new sign-in loses nothing; signing out forgets it.
-  useEffect(() => {
-    const kept = sessionStorage.getItem(keptAs);
-    if (kept) setDraft(JSON.parse(kept) as SheetDraft);
-  }, [keptAs]);
-  useEffect(() => {
-    if (touched.length > 0) sessionStorage.setItem(keptAs, JSON.stringify(draft));
-    else if (Object.keys(draft).length > 0) sessionStorage.removeItem(keptAs);
-  }, [keptAs, draft, touched]);
+  // Nothing that was typed needs no keeping: going back to it drops what was kept.
+  const keeping = useKeeping<SheetDraft | null>({
+    path: '/api/v1/visit-drafts',
+    value: touched.length > 0 ? draft : null,
+    unchanged: null,
+    bodyOf: useCallback(
+      (latest: SheetDraft | null) => ({
+        patientId,
+        kind: 'measures',
+        body: latest && JSON.stringify(latest),
+      }),
+      [patientId],
+    ),
+  });
 
   const change = useCallback((kind: MeasureKindId, side: Side, part: Partial<RowDraft>) => {
     const key = rowKey(kind, side);
@@ -69,8 +80,7 @@ export function MeasureDesk({
       { patientId, measurements },
       {
         done: () => {
-          sessionStorage.removeItem(keptAs);
-          setDraft({});
+          setDraft(NOTHING);
           setWrong(null);
         },
         said: `${touched.length} saved.`,
@@ -132,6 +142,7 @@ export function MeasureDesk({
           <span className="min-w-0 flex-1 truncate text-soft">
             {touched.map(({ kind, side }) => wordsOf(kind, side)).join(', ')}
           </span>
+          <KeptLine state={keeping.state} wasKept={false} />
           <kbd className="figures text-soft">Ctrl Enter</kbd>
         </div>
       </div>

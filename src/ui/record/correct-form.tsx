@@ -28,6 +28,7 @@ export function CorrectForm({
       name: textOf(fields, 'name'),
       birthDate: textOf(fields, 'birth') === '' ? null : textOf(fields, 'birth'),
       contact: textOf(fields, 'contact'),
+      was: { name: start.name, birthDate: start.birthDate, contact: start.contact },
     }),
     () => {
       toast('Put right. What stood there before is kept below.');

@@ -11,7 +11,11 @@ export function DeviceList({
   allowed,
 }: {
   patientId: PatientId;
-  devices: readonly { readonly id: string; readonly since: string; readonly lastUsed: string }[];
+  devices: readonly {
+    readonly id: string;
+    readonly since: string;
+    readonly lastUsed: string | null;
+  }[];
   allowed: boolean;
 }) {
   const { busy, send } = useSend();
@@ -21,8 +25,14 @@ export function DeviceList({
       {devices.map(({ id, since, lastUsed }) => (
         <li key={id} className="flex flex-wrap items-center gap-3 py-2">
           <span className="mr-auto">
-            Opened <span className="figures">{since}</span>, last used{' '}
-            <span className="figures">{lastUsed}</span>
+            Opened <span className="figures">{since}</span>,{' '}
+            {lastUsed === null ? (
+              'not used since this is kept'
+            ) : (
+              <>
+                last used <span className="figures">{lastUsed}</span>
+              </>
+            )}
           </span>
           {allowed && (
             <Button

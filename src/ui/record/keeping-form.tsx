@@ -54,7 +54,7 @@ export function KeepingForm({
         max={100}
         className="max-w-32"
         defaultValue={start.keepYears ?? ''}
-        hint="Empty: for ever. What is older is shown below; nothing is erased by itself. Your local rules say how long."
+        hint="Empty: for ever. What is older is listed on this page; nothing is erased by itself. Your local rules say how long."
         error={form.errorAt('keepYears')}
       />
       <div className="grid gap-4 sm:grid-cols-2">

@@ -4,8 +4,10 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import type { ConsentBody } from '@/core/records';
+import type { ConsentBody, KeptFields } from '@/core/records';
 import type { PatientId } from '@/core/units';
+import { KeptLine } from '../forms/kept-line';
+import { useKeptForm } from '../forms/use-kept-form';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
@@ -22,13 +24,19 @@ export function ConsentForm({
   patientId,
   today,
   before,
+  kept,
 }: {
   patientId: PatientId;
   today: string;
   before: { id: string; on: string; body: ConsentBody } | null;
+  /** As far as it was filled in before the page was left. */
+  kept: KeptFields | null;
 }) {
   const router = useRouter();
-  const [minor, setMinor] = useState(before?.body.minor ?? false);
+  const ticked = (name: keyof ConsentBody) =>
+    kept ? kept[name] === 'on' : before?.body[name] === true;
+  const [minor, setMinor] = useState(ticked('minor'));
+  const draft = useKeptForm({ patientId, kind: 'consent' });
   const form = useForm(
     '/api/v1/entries',
     (fields) => ({
@@ -44,18 +52,25 @@ export function ConsentForm({
       },
     }),
     () => {
+      draft.forget();
       toast('Consent recorded.');
       router.refresh();
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid gap-2" noValidate key={before?.id ?? 'first'}>
+    <form
+      onSubmit={form.onSubmit}
+      onInput={draft.onInput}
+      className="grid gap-2"
+      noValidate
+      key={before?.id ?? 'first'}
+    >
       {ASKED.map(([key, words]) => (
         <label key={key} className="flex items-start gap-2">
           <input
             type="checkbox"
             name={key}
-            defaultChecked={before?.body[key] ?? false}
+            defaultChecked={ticked(key)}
             className="mt-1 size-4 shrink-0"
           />
           {words}
@@ -64,6 +79,7 @@ export function ConsentForm({
       <label className="flex items-start gap-2">
         <input
           type="checkbox"
+          name="minor"
           checked={minor}
           onChange={(event) => setMinor(event.target.checked)}
           className="mt-1 size-4 shrink-0"
@@ -75,11 +91,13 @@ export function ConsentForm({
           label="Guardian’s name"
           name="guardian"
           dir="auto"
-          defaultValue={before?.body.guardian}
+          defaultValue={kept?.guardian ?? before?.body.guardian}
           error={form.errorAt('body', 'guardian')}
         />
       )}
       <Refusal say={form.say} />
+      <input type="hidden" name="before" value={before?.id ?? ''} />
+      <KeptLine state={draft.state} wasKept={kept !== null} />
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Record the consent
       </Button>

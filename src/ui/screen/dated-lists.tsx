@@ -3,8 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { CARE_KINDS, type CareBody, type GoalBody } from '@/core/records';
+import { CARE_KINDS, type CareBody, type GoalBody, type KeptFields } from '@/core/records';
 import type { PatientId } from '@/core/units';
+import { useKeptForm } from '../forms/use-kept-form';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
@@ -26,23 +27,39 @@ function useTakeOut(patientId: PatientId) {
     );
 }
 
-/** A form that adds one dated entry and is empty again afterwards. */
+/** A form that adds one dated entry, kept while it is filled in. */
 function useEntryForm(
   patientId: PatientId,
   kind: 'goal' | 'care',
   record: (fields: FormData) => { on: string; body: unknown },
+  onAdded: () => void,
 ) {
   const router = useRouter();
-  const [round, setRound] = useState(0);
+  const draft = useKeptForm({ patientId, kind });
   const form = useForm(
     '/api/v1/entries',
     (fields) => ({ id: uuid(), patientId, kind, supersedes: null, ...record(fields) }),
     () => {
-      setRound(round + 1);
+      draft.forget();
+      onAdded();
       router.refresh();
     },
   );
-  return { form, round };
+  return { ...form, onInput: draft.onInput };
+}
+
+type NewEntry = {
+  readonly patientId: PatientId;
+  readonly today: string;
+  /** As far as it was filled in before the page was left. */
+  readonly kept: KeptFields | null;
+  readonly onAdded: () => void;
+};
+
+/** A new form after each entry: what was kept belongs to the first one alone. */
+function useRound(kept: KeptFields | null) {
+  const [round, setRound] = useState(0);
+  return { key: round, kept: round === 0 ? kept : null, onAdded: () => setRound(round + 1) };
 }
 
 /** What the patient wants to do again, and by when. */
@@ -50,21 +67,17 @@ export function Goals({
   patientId,
   today,
   goals,
+  kept,
 }: {
   patientId: PatientId;
   today: string;
   goals: readonly Entry<GoalBody>[];
+  /** A goal that was begun before the page was left. */
+  kept: KeptFields | null;
 }) {
   const { send } = useSend();
   const takeOut = useTakeOut(patientId);
-  const { form, round } = useEntryForm(patientId, 'goal', (fields) => ({
-    on: today,
-    body: {
-      activity: textOf(fields, 'activity'),
-      by: textOf(fields, 'by') || null,
-      reachedOn: null,
-    },
-  }));
+  const { key, ...round } = useRound(kept);
 
   async function reached(goal: Entry<GoalBody>) {
     await send('/api/v1/entries', {
@@ -99,27 +112,55 @@ export function Goals({
           </li>
         ))}
       </ul>
-      <form
-        key={round}
-        onSubmit={form.onSubmit}
-        className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_10rem_auto] sm:items-end"
-        noValidate
-      >
-        <Field
-          label="Wants to do again"
-          name="activity"
-          dir="auto"
-          error={form.errorAt('body', 'activity')}
-        />
-        <Field label="By" name="by" type="date" min={today} error={form.errorAt('body', 'by')} />
-        <Button type="submit" disabled={form.busy}>
-          Add
-        </Button>
-        <div className="sm:col-span-3">
-          <Refusal say={form.say} />
-        </div>
-      </form>
+      <NewGoal key={key} patientId={patientId} today={today} {...round} />
     </div>
+  );
+}
+
+/** A new goal. */
+function NewGoal({ patientId, today, kept, onAdded }: NewEntry) {
+  const form = useEntryForm(
+    patientId,
+    'goal',
+    (fields) => ({
+      on: today,
+      body: {
+        activity: textOf(fields, 'activity'),
+        by: textOf(fields, 'by') || null,
+        reachedOn: null,
+      },
+    }),
+    onAdded,
+  );
+  return (
+    <form
+      onSubmit={form.onSubmit}
+      onInput={form.onInput}
+      className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_10rem_auto] sm:items-end"
+      noValidate
+    >
+      <Field
+        label="Wants to do again"
+        name="activity"
+        defaultValue={kept?.activity}
+        dir="auto"
+        error={form.errorAt('body', 'activity')}
+      />
+      <Field
+        label="By"
+        name="by"
+        defaultValue={kept?.by}
+        type="date"
+        min={today}
+        error={form.errorAt('body', 'by')}
+      />
+      <Button type="submit" disabled={form.busy}>
+        Add
+      </Button>
+      <div className="sm:col-span-3">
+        <Refusal say={form.say} />
+      </div>
+    </form>
   );
 }
 
@@ -128,16 +169,16 @@ export function CareLog({
   patientId,
   today,
   care,
+  kept,
 }: {
   patientId: PatientId;
   today: string;
   care: readonly Entry<CareBody>[];
+  /** An entry that was begun before the page was left. */
+  kept: KeptFields | null;
 }) {
   const takeOut = useTakeOut(patientId);
-  const { form, round } = useEntryForm(patientId, 'care', (fields) => ({
-    on: textOf(fields, 'on'),
-    body: { kind: textOf(fields, 'kind'), what: textOf(fields, 'what') },
-  }));
+  const { key, ...round } = useRound(kept);
   return (
     <div className="grid gap-3">
       <ul className="divide-y divide-hair border-y border-hair">
@@ -154,33 +195,60 @@ export function CareLog({
           </li>
         ))}
       </ul>
-      <form
-        key={round}
-        onSubmit={form.onSubmit}
-        className="grid gap-2 sm:grid-cols-[10rem_11rem_minmax(0,1fr)_auto] sm:items-end"
-        noValidate
-      >
-        <Field
-          label="On"
-          name="on"
-          type="date"
-          max={today}
-          defaultValue={today}
-          error={form.errorAt('on')}
-        />
-        <Choice label="Kind" name="kind" error={form.errorAt('body', 'kind')}>
-          {CARE_KINDS.map((kind) => (
-            <option key={kind}>{kind}</option>
-          ))}
-        </Choice>
-        <Field label="What" name="what" dir="auto" error={form.errorAt('body', 'what')} />
-        <Button type="submit" disabled={form.busy}>
-          Add
-        </Button>
-        <div className="sm:col-span-4">
-          <Refusal say={form.say} />
-        </div>
-      </form>
+      <NewCare key={key} patientId={patientId} today={today} {...round} />
     </div>
+  );
+}
+
+/** A new entry of what else is going on. */
+function NewCare({ patientId, today, kept, onAdded }: NewEntry) {
+  const form = useEntryForm(
+    patientId,
+    'care',
+    (fields) => ({
+      on: textOf(fields, 'on'),
+      body: { kind: textOf(fields, 'kind'), what: textOf(fields, 'what') },
+    }),
+    onAdded,
+  );
+  return (
+    <form
+      onSubmit={form.onSubmit}
+      onInput={form.onInput}
+      className="grid gap-2 sm:grid-cols-[10rem_11rem_minmax(0,1fr)_auto] sm:items-end"
+      noValidate
+    >
+      <Field
+        label="On"
+        name="on"
+        type="date"
+        max={today}
+        defaultValue={kept?.on ?? today}
+        error={form.errorAt('on')}
+      />
+      <Choice
+        label="Kind"
+        name="kind"
+        defaultValue={kept?.kind}
+        error={form.errorAt('body', 'kind')}
+      >
+        {CARE_KINDS.map((kind) => (
+          <option key={kind}>{kind}</option>
+        ))}
+      </Choice>
+      <Field
+        label="What"
+        name="what"
+        defaultValue={kept?.what}
+        dir="auto"
+        error={form.errorAt('body', 'what')}
+      />
+      <Button type="submit" disabled={form.busy}>
+        Add
+      </Button>
+      <div className="sm:col-span-4">
+        <Refusal say={form.say} />
+      </div>
+    </form>
   );
 }

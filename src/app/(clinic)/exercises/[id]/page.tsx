@@ -4,6 +4,7 @@ import { notFound, redirect } from 'next/navigation';
 import { exerciseRow } from '@/core/exchange';
 import { exerciseDraft } from '@/core/records';
 import { roleSuffices } from '@/server/access';
+import { keptOwnDraft } from '@/server/own-drafts';
 import { ownExercises } from '@/server/desk/exercises';
 import { ExerciseForm } from '@/ui/exercises/exercise-form';
 import { legible } from '@/app/legible';
@@ -18,12 +19,17 @@ async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
   const { id } = await params;
   const exercise = (await ownExercises(member.clinicId)).find((one) => one.id === id);
   if (!exercise) notFound();
+  const kept = await keptOwnDraft(member, 'exercise');
   return (
     <>
       <h1 className="border-b border-hair pb-3 text-2xl" dir="auto">
         {exercise.name}
       </h1>
-      <ExerciseForm id={id} row={exerciseRow(exerciseDraft(exercise))} />
+      <ExerciseForm
+        id={id}
+        row={exerciseRow(exerciseDraft(exercise))}
+        kept={kept?.id === id ? kept : null}
+      />
     </>
   );
 }

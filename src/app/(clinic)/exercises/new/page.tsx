@@ -2,6 +2,8 @@ import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
+import { ownExercises } from '@/server/desk/exercises';
+import { keptOwnDraft } from '@/server/own-drafts';
 import { ExerciseForm } from '@/ui/exercises/exercise-form';
 
 export const metadata: Metadata = { title: 'New exercise' };
@@ -9,10 +11,16 @@ export const metadata: Metadata = { title: 'New exercise' };
 export default async function NewExercisePage() {
   const member = await requireMember();
   if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
+  const [kept, own] = await Promise.all([
+    keptOwnDraft(member, 'exercise'),
+    ownExercises(member.clinicId),
+  ]);
+  // One that was being edited comes back on its own page.
+  const begun = own.some(({ id }) => id === kept?.id) ? null : kept;
   return (
     <>
       <h1 className="border-b border-hair pb-3 text-2xl">An exercise of your own</h1>
-      <ExerciseForm id={null} row={null} />
+      <ExerciseForm id={null} row={null} kept={begun} />
     </>
   );
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { clinicOf } from '@/server/clinic';
 import { roleSuffices } from '@/server/access';
+import { keptOwnDraft } from '@/server/own-drafts';
 import { currentMember } from '@/server/current';
 import { knownZones } from '@/server/zones';
 import { PatientForm } from '@/ui/forms/patient-form';
@@ -11,11 +12,14 @@ export const metadata: Metadata = { title: 'New patient' };
 export default async function NewPatientPage() {
   const member = await currentMember();
   if (!member || !roleSuffices(member.role, 'practitioner')) redirect('/');
-  const { zone } = await clinicOf(member);
+  const [{ zone }, kept] = await Promise.all([
+    clinicOf(member),
+    keptOwnDraft(member, 'new patient'),
+  ]);
   return (
     <div className="max-w-xl">
       <h1 className="border-b border-hair pb-3 text-2xl">New patient</h1>
-      <PatientForm zones={knownZones(zone)} zone={zone} />
+      <PatientForm zones={knownZones(zone)} zone={zone} kept={kept} />
     </div>
   );
 }

@@ -31,6 +31,7 @@ async function MeasurePage({ params, searchParams }: PageProps<'/patients/[id]/m
           patientId={id}
           profile={profile ?? profileOf(opened.complaint)}
           known={step.known}
+          kept={step.kept}
         />
       </div>
       <FindingsPanel

@@ -73,7 +73,7 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
             devices={devices.map(({ id, since, lastUsed }) => ({
               id,
               since: when.format(since),
-              lastUsed: when.format(lastUsed),
+              lastUsed: lastUsed === null ? null : when.format(lastUsed),
             }))}
           />
         </section>

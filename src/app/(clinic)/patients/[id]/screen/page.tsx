@@ -56,20 +56,25 @@ async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
           <h2 id="goals-name" className="text-lg">
             Goals
           </h2>
-          <Goals {...part} goals={file.goals} />
+          <Goals {...part} goals={file.goals} kept={step.kept.goal} />
         </section>
         <section aria-labelledby="consent-name" className="grid content-start gap-3">
           <h2 id="consent-name" className="text-lg">
             Consent
           </h2>
-          <ConsentForm key={file.consent?.id ?? 'first'} {...part} before={file.consent} />
+          <ConsentForm
+            key={file.consent?.id ?? 'first'}
+            {...part}
+            before={file.consent}
+            kept={step.kept.consent}
+          />
         </section>
       </div>
       <section aria-labelledby="care-name" className="grid gap-3">
         <h2 id="care-name" className="text-lg">
           What else is going on
         </h2>
-        <CareLog {...part} care={file.care} />
+        <CareLog {...part} care={file.care} kept={step.kept.care} />
       </section>
     </div>
   );
