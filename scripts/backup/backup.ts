@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { BackupProblem, makeBackup, makeKeyFile } from '@/backup';
+import { databaseKey } from '@/db';
 import { SECRET_OPTIONS, command, dataFolder, parseArgs, secretOf, urlOf } from './options';
 
 /**
@@ -31,6 +32,7 @@ command(async () => {
   const { file, bytes, rows, removed } = await makeBackup({
     url,
     authToken: process.env.DATABASE_AUTH_TOKEN,
+    databaseKey: databaseKey(),
     data,
     to: values.to,
     secret: secretOf(values),

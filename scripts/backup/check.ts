@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { BackupProblem, contentsOf } from '@/backup';
-import { closeDatabase } from '@/db';
+import { closeDatabase, databaseKey } from '@/db';
 import { checkRecord } from '@/server/check/record-check';
 import { command, dataFolder, parseArgs, urlOf } from './options';
 
@@ -14,7 +14,7 @@ command(async () => {
     const file = url.slice('file:'.length);
     if (!existsSync(file))
       throw new BackupProblem('There is no database in this folder: --data DIR.');
-    const { tables } = await contentsOf(file);
+    const { tables } = await contentsOf(file, databaseKey());
     console.log(`The file is whole: ${Object.keys(tables).length} tables.`);
   }
   const { rows, patients, days, photos, faults } = await checkRecord();

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { type ParseArgsConfig, parseArgs } from 'node:util';
 import { BackupProblem, secretFrom } from '@/backup';
+import { StartRefused } from '@/db';
 
 /** What a backup is locked with, as options or in the environment. */
 export const SECRET_OPTIONS = {
@@ -29,7 +30,7 @@ export function command(work: () => Promise<void>): void {
   process.umask(0o077);
   work().catch((error: unknown) => {
     console.error(
-      error instanceof BackupProblem
+      error instanceof BackupProblem || error instanceof StartRefused
         ? error.say
         : error instanceof TypeError && 'code' in error
           ? error.message

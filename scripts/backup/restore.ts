@@ -8,7 +8,7 @@ import {
   newestMigration,
   restoreBackup,
 } from '@/backup';
-import { closeDatabase, databaseUrl, prepareDatabase, purgeDatabase } from '@/db';
+import { closeDatabase, databaseKey, databaseUrl, prepareDatabase, purgeDatabase } from '@/db';
 import { replayErasures } from '@/server/erasures';
 import { SECRET_OPTIONS, command, parseArgs, secretOf } from './options';
 
@@ -36,6 +36,7 @@ command(async () => {
     to,
     secret: secretOf(values),
     newest: newestMigration(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')),
+    databaseKey: databaseKey(),
     erasures: values['without-erasures'] ? [] : listFor(from, values.erasures),
   });
   const rows = Object.values(tables).reduce((sum, count) => sum + count, 0);

@@ -19,6 +19,10 @@ const textOf = (value: unknown) => (typeof value === 'string' ? value : '');
 /** Rows read of each table in one go. */
 const PAGE = 500;
 
+/** A client of a file, encrypted with a key where one is given. */
+const fileClient = (file: string, key: string | undefined): Client =>
+  createClient({ url: `file:${file}`, ...(key ? { encryptionKey: key } : {}) });
+
 async function tablesOf(client: Client): Promise<string[]> {
   const { rows } = await client.execute(
     "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name",
@@ -30,10 +34,11 @@ async function tablesOf(client: Client): Promise<string[]> {
  * Reads a database file whole: its pages fit together, every reference holds, and every row of every
  * table can be read.
  *
+ * @param key what the file is encrypted with, where it is
  * @throws BackupProblem when it cannot
  */
-export async function contentsOf(file: string): Promise<Contents> {
-  const client = createClient({ url: `file:${file}` });
+export async function contentsOf(file: string, key?: string): Promise<Contents> {
+  const client = fileClient(file, key);
   try {
     const { rows: found } = await client.execute('PRAGMA integrity_check(1)');
     const { rows: loose } = await client.execute('PRAGMA foreign_key_check');
@@ -76,20 +81,31 @@ async function rowsRead(client: Client, table: string): Promise<number> {
   }
 }
 
-/** Copies a database, as it is at one moment, into a file that is not there yet. */
-export async function copyTo(url: string, authToken: string | undefined, file: string) {
-  const client = createClient({ url, ...(authToken ? { authToken } : {}) });
+/** Copies a database, as it is at one moment, into a file that is not there yet; encrypted as it is. */
+export async function copyTo(
+  url: string,
+  {
+    authToken,
+    key,
+  }: { readonly authToken?: string | undefined; readonly key?: string | undefined },
+  file: string,
+) {
+  const client = createClient({
+    url,
+    ...(authToken ? { authToken } : {}),
+    ...(key && url.startsWith('file:') ? { encryptionKey: key } : {}),
+  });
   try {
     if (client.protocol === 'file') await client.execute({ sql: 'VACUUM INTO ?', args: [file] });
-    else await dumpTo(client, file);
+    else await dumpTo(client, file, key);
   } finally {
     client.close();
   }
 }
 
 /** A remote database gives no file, so its schema and rows are read in one transaction and written anew. */
-async function dumpTo(remote: Client, file: string): Promise<void> {
-  const local = createClient({ url: `file:${file}` });
+async function dumpTo(remote: Client, file: string, key: string | undefined): Promise<void> {
+  const local = fileClient(file, key);
   const reading = await remote.transaction('read');
   try {
     const { rows: schema } = await reading.execute(
@@ -125,6 +141,24 @@ async function dumpTo(remote: Client, file: string): Promise<void> {
     reading.close();
     local.close();
   }
+}
+
+/**
+ * Writes a plain database file anew, encrypted with a key.
+ *
+ * @throws BackupProblem when the new one does not hold what the old one holds
+ */
+export async function encryptTo(file: string, to: string, key: string): Promise<Contents> {
+  const client = fileClient(file, undefined);
+  try {
+    await dumpTo(client, to, key);
+  } finally {
+    client.close();
+  }
+  const [before, after] = [await contentsOf(file), await contentsOf(to, key)];
+  if (JSON.stringify(before) !== JSON.stringify(after))
+    throw new BackupProblem('The encrypted database does not hold what the plain one holds.');
+  return after;
 }
 
 /** SHA-256 of a file, in hex. */

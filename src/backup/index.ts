@@ -1,5 +1,5 @@
 export { type BackupMade, type BackupOrder, makeBackup, newestBackup } from './make';
-export { contentsOf } from './database';
+export { contentsOf, encryptTo } from './database';
 export { addErasures, erasureLines, hasErasures, linesOf } from './erasures-file';
 export { newestMigration } from './pack';
 export { BackupProblem } from './problem';

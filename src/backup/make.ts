@@ -32,6 +32,8 @@ export type BackupOrder = {
   /** The database, as the door opens it. */
   readonly url: string;
   readonly authToken?: string | undefined;
+  /** What the database file is encrypted with, where it is; its copy is too. */
+  readonly databaseKey?: string | undefined;
   /** The folder of the database: where the copy stands for a moment, and where languages are. */
   readonly data: string;
   /** The folder the backups stand in. */
@@ -55,19 +57,19 @@ export type BackupMade = {
  * @throws BackupProblem with a sentence; then no file of this run is left
  */
 export async function makeBackup(order: BackupOrder): Promise<BackupMade> {
-  const { url, authToken, data, to, secret, at } = order;
+  const { url, authToken, databaseKey: key, data, to, secret, at } = order;
   mkdirSync(to, { recursive: true, mode: 0o700 });
   const mark = take(to, at);
   const copy = join(data, `.backup-${process.pid}-${at}.db`);
   const file = join(to, backupName(at));
   const making = `${file}.making`;
   try {
-    await copyTo(url, authToken, copy);
+    await copyTo(url, { authToken, key }, copy);
     chmodSync(copy, 0o600);
     const manifest: Manifest = {
       form: 1,
       madeAt: new Date(at).toISOString(),
-      ...(await contentsOf(copy)),
+      ...(await contentsOf(copy, key)),
       sha256: await hashOfFile(copy),
       languages: languagesIn(data),
     };

@@ -27,6 +27,7 @@ export async function restoreBackup({
   secret,
   newest,
   erasures,
+  databaseKey,
 }: {
   readonly from: string;
   readonly to: string;
@@ -34,6 +35,8 @@ export async function restoreBackup({
   readonly newest: number;
   /** Lines of the list of erasures, to stand beside the restored database. */
   readonly erasures: readonly string[];
+  /** What the database was encrypted with, where it was. */
+  readonly databaseKey?: string | undefined;
 }): Promise<Manifest> {
   const wasThere = existsSync(to);
   if (wasThere && readdirSync(to).length > 0)
@@ -48,7 +51,7 @@ export async function restoreBackup({
       throw new BackupProblem(
         'This backup is of a newer edition than the one that is installed. Install that one first.',
       );
-    const { tables } = await contentsOf(making);
+    const { tables } = await contentsOf(making, databaseKey);
     if (JSON.stringify(tables) !== JSON.stringify(manifest.tables))
       throw new BackupProblem('The restored database does not hold what the backup says it holds.');
     for (const { name, text } of manifest.languages) {

@@ -3,10 +3,10 @@ import { type SQL, sql } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
 import { type LibSQLDatabase, drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { isMainThread } from 'node:worker_threads';
-import { DatabaseFailure, type GuardName, cleanError, isBusy } from './errors';
+import { DatabaseFailure, type GuardName, StartRefused, cleanError, isBusy } from './errors';
 import { guard as guardTable } from './schema';
 import { marksSoFar, refuseMarked } from './unreadable';
 
@@ -43,6 +43,33 @@ export function databaseUrl(environment: NodeJS.ProcessEnv = process.env): strin
   );
 }
 
+/** The least a key may be long: 32 letters of base 64 are 192 bits. */
+const LEAST_KEY = 32;
+
+/**
+ * What a local database file is encrypted with: what stands in DATABASE_KEY_FILE; undefined where it is
+ * not encrypted.
+ *
+ * @throws StartRefused when there is no such file, or too little in it
+ */
+export function databaseKey(
+  environment: Readonly<Record<string, string | undefined>> = process.env,
+): string | undefined {
+  const file = environment.DATABASE_KEY_FILE;
+  if (!file) return undefined;
+  let key = '';
+  try {
+    key = readFileSync(file, 'utf8').trim();
+  } catch {
+    throw new StartRefused('the key of the database cannot be read: DATABASE_KEY_FILE.');
+  }
+  if (key.length < LEAST_KEY)
+    throw new StartRefused(
+      `the key of the database is too short: DATABASE_KEY_FILE holds at least ${LEAST_KEY} letters.`,
+    );
+  return key;
+}
+
 function house(): House {
   const open = shared[KEY];
   if (open) return open;
@@ -53,7 +80,13 @@ function house(): House {
     mkdirSync(dirname(url.slice('file:'.length)), { recursive: true, mode: 0o700 });
   }
   const authToken = process.env.DATABASE_AUTH_TOKEN;
-  const client = createClient({ url, timeout: WAIT_MS, ...(authToken ? { authToken } : {}) });
+  const encryptionKey = url.startsWith('file:') ? databaseKey() : undefined;
+  const client = createClient({
+    url,
+    timeout: WAIT_MS,
+    ...(authToken ? { authToken } : {}),
+    ...(encryptionKey ? { encryptionKey } : {}),
+  });
   const made = { client, db: drizzle(client), queue: Promise.resolve() };
   shared[KEY] = made;
   return made;

@@ -9,6 +9,7 @@ export { prepareDatabase } from './start';
 export {
   checkpoint,
   closeDatabase,
+  databaseKey,
   databaseUrl,
   guard,
   migrateDatabase,
@@ -20,6 +21,7 @@ export * from './erase';
 export * from './errors';
 export { purgeDatabase } from './purge';
 export { readEveryRow } from './every-row';
+export * from './leases';
 export * from './links';
 export * from './looks';
 export * from './members';

@@ -49,7 +49,8 @@ export function lookPage({ clinicId, who, from, to, before, limit }: AuditAsked)
     db
       .select({ look: fileLook, name: patient.name })
       .from(fileLook)
-      .innerJoin(
+      // A look outlives the patient it was at.
+      .leftJoin(
         patient,
         and(eq(patient.clinicId, fileLook.clinicId), eq(patient.id, fileLook.patientId)),
       )

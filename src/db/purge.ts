@@ -1,6 +1,7 @@
 import { createClient } from '@libsql/client';
 import { readdirSync, rmSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
+import { databaseKey } from './door';
 
 /** How long it waits for others to leave the database, milliseconds. */
 const WAIT_MS = 30_000;
@@ -15,7 +16,12 @@ const WAIT_MS = 30_000;
 export async function purgeDatabase(url: string): Promise<void> {
   if (!url.startsWith('file:')) return;
   const file = url.slice('file:'.length);
-  const client = createClient({ url, timeout: WAIT_MS });
+  const encryptionKey = databaseKey();
+  const client = createClient({
+    url,
+    timeout: WAIT_MS,
+    ...(encryptionKey ? { encryptionKey } : {}),
+  });
   try {
     await client.execute('PRAGMA secure_delete = ON');
     await client.execute('VACUUM');

@@ -15,6 +15,7 @@ import {
   checkpoint,
   closeDatabase,
   copyDatabase,
+  databaseKey,
   databaseUrl,
   migrateDatabase,
   read,
@@ -120,10 +121,29 @@ async function quickCheck(): Promise<void> {
   try {
     found = await rowsOf(sql`PRAGMA quick_check(1)`);
   } catch (error) {
-    if (error instanceof DatabaseFailure && /NOTADB|CORRUPT/.test(error.code)) throw damaged();
+    if (error instanceof DatabaseFailure && /NOTADB|CORRUPT/.test(error.code)) throw unopened();
     throw error;
   }
   if (Object.values(found[0] ?? {})[0] !== 'ok') throw damaged();
+}
+
+/** Why a file is no database to us: the key does not fit it, or it is damaged. */
+function unopened(): StartRefused {
+  const url = databaseUrl();
+  const file = url.startsWith('file:') ? url.slice('file:'.length) : null;
+  const head = file === null ? '' : readFileSync(file).subarray(0, 15).toString('latin1');
+  const isPlain = head === 'SQLite format 3';
+  if (databaseKey() !== undefined && isPlain)
+    return new StartRefused(
+      'the database is not encrypted, but a key is set. Encrypt it with npm run encrypt, or start without DATABASE_KEY_FILE.',
+    );
+  if (!isPlain && file !== null)
+    return new StartRefused(
+      databaseKey() === undefined
+        ? 'the database is encrypted or damaged. Where it has a key, say which: DATABASE_KEY_FILE.'
+        : 'the key does not fit the database, or it is damaged. Look whether DATABASE_KEY_FILE is the right one.',
+    );
+  return damaged();
 }
 
 const damaged = () =>

@@ -40,6 +40,9 @@ const LOOKED: Readonly<Record<Look, string>> = {
   letter: 'took out a letter about',
 };
 
+/** What stands in the place of a name that is not there any more. */
+const ERASED = 'an erased record';
+
 async function lines(lead: SignedIn, query: AuditQuery, limit: number): Promise<AuditLine[]> {
   const { clinicId } = lead;
   const { show, ...rest } = query;
@@ -51,7 +54,7 @@ async function lines(lead: SignedIn, query: AuditQuery, limit: number): Promise<
       at: look.at,
       by: names.get(look.memberId) ?? look.memberId,
       verb: LOOKED[look.what],
-      subject: name,
+      subject: name ?? ERASED,
       session: look.session,
     }));
   const rows = await auditPage(asked);
@@ -65,7 +68,9 @@ async function lines(lead: SignedIn, query: AuditQuery, limit: number): Promise<
     at: row.at,
     by: names.get(row.actorId) ?? row.actorKind,
     verb: row.verb,
-    subject: names.get(row.subjectId) ?? `${row.subjectKind} ${row.subjectId.slice(0, 8)}`,
+    subject:
+      names.get(row.subjectId) ??
+      (row.subjectKind === 'patient' ? ERASED : `${row.subjectKind} ${row.subjectId.slice(0, 8)}`),
     session: '',
   }));
 }

@@ -1,8 +1,9 @@
 import { newestBackup } from '@/backup/make';
 import { type BackupState, backupStateAt, backupsNeedLook } from '@/core/operating';
 import type { BackupReport, BackupTask } from '@/backup/backup.worker';
-import { databaseUrl } from '@/db';
+import { databaseKey, databaseUrl } from '@/db';
 import { now } from './clock';
+import { leased } from './leases';
 import { logError } from './log';
 import { logFailure } from './problem';
 import { PERIODS_MS } from './periods';
@@ -52,6 +53,7 @@ export async function backupIfDue(
     const report = await make({
       url: databaseUrl(),
       authToken: DATABASE_AUTH_TOKEN,
+      databaseKey: databaseKey(),
       data: DATA_DIR ?? 'data',
       to: BACKUP_TO,
       at: now(),
@@ -71,7 +73,10 @@ export async function backupIfDue(
 
 /** Looks after the backups while the server runs; once a process. */
 export function startBackups(make: (task: BackupTask) => Promise<BackupReport>): void {
-  const tick = () => void backupIfDue(make).catch((error: unknown) => logFailure('backup', error));
+  const tick = () =>
+    void leased('backups', () => backupIfDue(make)).catch((error: unknown) =>
+      logFailure('backup', error),
+    );
   setTimeout(tick, PERIODS_MS.backupFirst).unref();
   setInterval(tick, PERIODS_MS.backupLooked).unref();
 }

@@ -25,6 +25,8 @@ export const PERIODS_MS = {
   passwordLink: DAY_MS,
   /** Pages of one file within it are one look. */
   oneLook: 10 * MINUTE_MS,
+  /** A process that died while it did something in the background keeps others from it no longer. */
+  lease: 5 * MINUTE_MS,
   /** The audit is sealed. */
   seal: MINUTE_MS,
   /** A session's last use is written down no more often. */

@@ -14,6 +14,7 @@ import {
 } from '@/db';
 import { breather } from './breathe';
 import { now } from './clock';
+import { leased } from './leases';
 import { PERIODS_MS } from './periods';
 import { logFailure } from './problem';
 
@@ -94,11 +95,12 @@ export async function brokenSeals(): Promise<string[]> {
 
 /** Seals while the server runs; once a process. */
 export function startSeals(): void {
-  const tick = async () => {
+  const work = async () => {
     const breathe = breather();
     // An old record has much to seal at first; others are let in between.
     for (let round = 0; round < ROUNDS && (await sealAudit()) > 0; round += 1) await breathe();
   };
+  const tick = () => leased('seals', work);
   setInterval(
     () => void tick().catch((error: unknown) => logFailure('seal', error)),
     PERIODS_MS.seal,

@@ -17,6 +17,8 @@ import {
   purgeDatabase,
 } from '@/db';
 import { setClock } from '@/server/clock';
+import { auditLines } from '@/server/audit-list';
+import { noteLook } from '@/server/looks';
 import { checkRecord } from '@/server/check/record-check';
 import { erasePatient, erasedAt, heldOf, keptLongEnough, changeSafety } from '@/server/erase';
 import { keepErasures, replayErasures } from '@/server/erasures';
@@ -289,6 +291,8 @@ describe('erasing', () => {
     const others = await counted('episode', other.id);
     expect(found(data, NAME)).not.toEqual([]);
 
+    const gone = await patientById(stage.lead.clinicId, patientId);
+    if (gone) await noteLook(stage.practitioner, gone, 'file');
     await sealAudit();
     expect(await erasePatient(stage.lead, order())).toEqual({ purged: true });
 
@@ -303,7 +307,7 @@ describe('erasing', () => {
     }
     expect(await patientById(stage.lead.clinicId, patientId)).toBeNull();
     expect(await counted('episode', other.id)).toBe(others);
-    expect(await counted('file_look', patientId)).toBeGreaterThanOrEqual(0);
+    expect(await counted('file_look', patientId)).toBe(1);
     // Neither the name nor a word of a note stands in any file of the folder.
     expect(found(data, NAME)).toEqual([]);
     expect(statSync(`${databaseUrl().slice(5)}-wal`).size).toBe(0);
@@ -316,6 +320,13 @@ describe('erasing', () => {
       expect.objectContaining({ id: patientId, reason: 'the patient asked for it' }),
     ]);
     expect((await auditOf(stage.lead.clinicId, patientId))[0]?.verb).toBe('erased');
+    // Who looked into it is still told, without the name.
+    const all = { who: null, from: 0 as never, to: 9e15 as never, before: 9e15 };
+    const { rows: looks } = await auditLines(stage.lead, { show: 'looks', ...all });
+    expect(looks.map(({ subject }) => subject)).toContain('an erased record');
+    expect(JSON.stringify(looks)).not.toContain(NAME);
+    const { rows: changes } = await auditLines(stage.lead, { show: 'changes', ...all });
+    expect(changes[0]).toMatchObject({ verb: 'erased', subject: 'an erased record' });
     expect((await checkRecord()).faults).toEqual([]);
     expect(erasureLines(data)).toEqual([expect.stringContaining(patientId)]);
     expect(readFileSync(join(data, 'erasures.jsonl'), 'utf8')).not.toContain(NAME);

@@ -1,3 +1,9 @@
+CREATE TABLE `lease` (
+	`name` text PRIMARY KEY NOT NULL,
+	`holder` text NOT NULL,
+	`until` integer NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE `own_draft` (
 	`clinic_id` text NOT NULL,
 	`member_id` text NOT NULL,

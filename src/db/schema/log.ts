@@ -198,3 +198,10 @@ export const guard = sqliteTable('guard', {
   name: text('name').notNull(),
   holds: integer('holds').notNull(),
 });
+
+/** Which process does a piece of work in the background just now, and until when nobody else does. */
+export const lease = sqliteTable('lease', {
+  name: text('name').primaryKey(),
+  holder: text('holder').notNull(),
+  until: instant('until').notNull(),
+});

@@ -17,6 +17,7 @@ import {
 } from '@/db';
 import { breather } from '../breathe';
 import { now } from '../clock';
+import { leased } from '../leases';
 import { logFailure, unreadableIn } from '../problem';
 import { escalate } from './escalation';
 import { triageRows, unreadableRow } from './triage';
@@ -94,11 +95,13 @@ export function startTriage(): void {
   shared[KEY] = true;
   const tick = async () => {
     try {
-      for (const clinicId of await clinicIds()) {
-        await escalate(clinicId);
-        await refreshTriage(clinicId, BITE);
-      }
-      await optimizeDatabase();
+      await leased('triage', async () => {
+        for (const clinicId of await clinicIds()) {
+          await escalate(clinicId);
+          await refreshTriage(clinicId, BITE);
+        }
+        await optimizeDatabase();
+      });
     } catch (error) {
       logFailure('triage', error);
     }

@@ -17,6 +17,7 @@ import {
   remindedPatients,
   write,
 } from '@/db';
+import { leased } from '../leases';
 import { now } from '../clock';
 import { logFailure } from '../problem';
 import { languageFor } from '../languages';
@@ -141,8 +142,10 @@ export function startOutbox(): void {
   const timer = setInterval(() => {
     if (busy) return;
     busy = true;
-    void planReminders()
-      .then(() => sendDue(send))
+    void leased('outbox', async () => {
+      await planReminders();
+      await sendDue(send);
+    })
       .catch((error: unknown) => logFailure('outbox', error))
       .finally(() => (busy = false));
   }, PERIODS_MS.outbox);

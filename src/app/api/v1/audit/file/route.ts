@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { AuditOrder, auditQuery } from '@/server/audit-asked';
 import { auditFile } from '@/server/audit-list';
 import { clinicOf } from '@/server/clinic';
+import { noteExport } from '@/server/exports';
 import { fileHandler } from '@/server/handler';
 
 export const POST = fileHandler({
@@ -10,6 +11,7 @@ export const POST = fileHandler({
   run: async ({ actor, input }) => {
     const { zone } = await clinicOf(actor);
     const rows = await auditFile(actor, auditQuery(input, zone));
+    await noteExport(actor, 'audit');
     const table = rows.map(({ at, by, verb, subject, session }) => ({
       when: new Date(at).toISOString(),
       who: by,

@@ -3,6 +3,7 @@ import { ExerciseFile } from '@/core/records';
 import { roleSuffices } from '@/server/access';
 import { currentMember } from '@/server/current';
 import { exportExercises } from '@/server/desk/exercises';
+import { noteExport } from '@/server/exports';
 import { NOT_ALLOWED, NOT_SIGNED_IN, asProblem, logFailure } from '@/server/problem';
 
 const TYPES = { csv: 'text/csv; charset=utf-8', json: 'application/json' } as const;
@@ -21,7 +22,9 @@ export async function GET(request: Request): Promise<NextResponse> {
     );
     if (!asked.success) return refuse('Ask for csv or json, own or all.', 400);
     const { format, of } = asked.data;
-    return new NextResponse(await exportExercises(member.clinicId, format, of), {
+    const file = await exportExercises(member.clinicId, format, of);
+    await noteExport(member, 'exercises');
+    return new NextResponse(file, {
       headers: {
         ...headers,
         'Content-Type': TYPES[format],
