@@ -43,9 +43,7 @@ export async function contentsOf(file: string, key?: string): Promise<Contents> 
     const { rows: found } = await client.execute('PRAGMA integrity_check(1)');
     const { rows: loose } = await client.execute('PRAGMA foreign_key_check');
     if (Object.values(found[0] ?? {})[0] !== 'ok' || loose.length > 0)
-      throw new BackupProblem(
-        'The copy of the database is damaged: its pages do not fit together.',
-      );
+      throw new BackupProblem('The database is damaged: its pages do not fit together.');
     const tables: Record<string, number> = {};
     for (const table of await tablesOf(client)) tables[table] = await rowsRead(client, table);
     const steps = tables.__drizzle_migrations
@@ -60,7 +58,9 @@ export async function contentsOf(file: string, key?: string): Promise<Contents> 
     };
   } catch (error) {
     if (error instanceof BackupProblem) throw error;
-    throw new BackupProblem('The copy of the database cannot be read.');
+    throw new BackupProblem(
+      'The database cannot be read: it is damaged, or its key is another one.',
+    );
   } finally {
     client.close();
   }

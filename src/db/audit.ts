@@ -1,7 +1,7 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import type { ClinicId } from '@/core/units';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, read, readOne } from './door';
 import { and, desc, eq } from 'drizzle-orm';
 import { auditEvent } from './schema';
 
@@ -32,6 +32,18 @@ export function audit({ clinicId, at, actor, verb, subject }: AuditEntry): State
       subjectId: subject.id,
       session: actor.kind === 'member' ? (actor.session ?? '') : '',
     });
+}
+
+/** When the newest entry of a clinic's audit was written, by the clock of then; null before the first. */
+export async function newestAuditAt(clinicId: ClinicId): Promise<Instant | null> {
+  const row = await readOne((db) =>
+    db
+      .select({ at: auditEvent.at })
+      .from(auditEvent)
+      .where(eq(auditEvent.clinicId, clinicId))
+      .orderBy(desc(auditEvent.at)),
+  );
+  return row?.at ?? null;
 }
 
 /** The newest audit events about one record, at most `limit`. */

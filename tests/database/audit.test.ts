@@ -3,7 +3,9 @@ import { LIST_BOUNDS, databaseUrl } from '@/db';
 import { auditQuery } from '@/server/audit-asked';
 import { auditFile, auditLines, fileLooks } from '@/server/audit-list';
 import { checkRecord } from '@/server/check/record-check';
-import { setClock } from '@/server/clock';
+import { later } from '@/core/schedule';
+import { now, setClock } from '@/server/clock';
+import { writtenAhead } from '@/server/clock-look';
 import { noteLook } from '@/server/looks';
 import { sessionName } from '@/server/secrets';
 import { signIn } from '@/server/sign-in';
@@ -127,4 +129,15 @@ describe('the seals over the audit', () => {
     await change('DELETE FROM audit_seal WHERE id = 1');
     expect((await brokenSeals()).length).toBeGreaterThanOrEqual(1);
   });
+});
+
+it('says where the newest entry lies ahead of the clock', async () => {
+  expect(await writtenAhead(stage.lead)).toBeNull();
+  const at = now();
+  setClock(() => later(at, 400 * 86_400_000));
+  await makePatient(await member(stage.emails.practitioner), 'Of a wrong clock');
+  const ahead = now();
+  expect(await writtenAhead(stage.lead)).toBeNull();
+  setClock(null);
+  expect(await writtenAhead(stage.lead)).toBe(ahead);
 });

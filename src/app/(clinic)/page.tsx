@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { LEVELS, type Level } from '@/core/triage';
 import { roleSuffices } from '@/server/access';
 import { backupWarning } from '@/server/backups';
+import { writtenAhead } from '@/server/clock-look';
 import { clinicOf } from '@/server/clinic';
 import { BackupNotice } from '@/ui/clinic/backup-notice';
 import {
@@ -48,9 +49,18 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
     page,
   });
   const mayAct = roleSuffices(member.role, 'practitioner');
-  const backups = member.role === 'lead' ? backupWarning() : null;
+  const leads = member.role === 'lead';
+  const backups = leads ? backupWarning() : null;
+  const ahead = leads ? await writtenAhead(member) : null;
   return (
     <>
+      {ahead !== null && (
+        <p className="mb-3 border-l-2 border-stop pl-2" role="status">
+          The record holds entries of {new Date(ahead).toISOString().slice(0, 16).replace('T', ' ')}{' '}
+          UTC, which is yet to come: the clock of this machine is wrong, or was. Whoever looks after
+          the server sets it right; what was written meanwhile keeps its dates (see Audit).
+        </p>
+      )}
       {backups && (
         <div className="pb-3" role="status">
           <BackupNotice state={backups} zone={(await clinicOf(member)).zone} />
