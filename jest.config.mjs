@@ -43,6 +43,7 @@ const shared = {
 };
 
 export default {
+  testSequencer: '<rootDir>/tests/support/longest-first.mjs',
   projects: [
     {
       ...shared,
@@ -55,7 +56,8 @@ export default {
       testMatch: ['<rootDir>/tests/database/**/*.test.ts'],
       moduleNameMapper: {
         '^@/pdf/thread$': '<rootDir>/tests/support/pdf-thread.ts',
-        '^@/db/purge-thread$': '<rootDir>/tests/support/purge-here.ts',
+        '^@node-rs/argon2$': '<rootDir>/tests/support/quick-argon2.ts',
+        '^@/server/erase-thread$': '<rootDir>/tests/support/erase-here.ts',
         ...shared.moduleNameMapper,
         // Handlers are called without a server: their cookies and headers are the test's.
         '^next/headers$': '<rootDir>/tests/support/next-headers.ts',

@@ -11,9 +11,9 @@ import {
 } from '@/core/screen';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, openAlertsOf, patientById } from '@/db';
-import { acknowledge } from '@/server/people';
+import { acknowledge, patientFor } from '@/server/people';
 import type { PatientHere, SignedIn } from '@/server/access';
-import { saveEntry } from '@/server/visit/entries';
+import { fileOf, saveEntry } from '@/server/visit/entries';
 import { decideFinding, findingList } from '@/server/visit/findings';
 import { saveMeasurements } from '@/server/visit/measuring';
 import { saveMarking, takePhoto } from '@/server/visit/photos';
@@ -131,9 +131,12 @@ async function writeEntries(
   date: LocalDate,
 ): Promise<void> {
   const entry = () => ({ id: randomUUID(), patientId, supersedes: null, on: date });
+  // One of them counts: a later visit's takes the place of the one before.
+  const { history: before, consent } = await fileOf(await patientFor(member, patientId));
   if (history)
     await saveEntry(member, {
       ...entry(),
+      supersedes: before?.id ?? null,
       kind: 'history',
       body: { ...EMPTY_HISTORY, ...history },
     });
@@ -147,6 +150,7 @@ async function writeEntries(
   if (history)
     await saveEntry(member, {
       ...entry(),
+      supersedes: consent?.id ?? null,
       kind: 'consent',
       body: {
         exercise: true,

@@ -19,7 +19,7 @@ export {
 } from './door';
 export * from './erase';
 export * from './errors';
-export { purgeDatabase } from './purge';
+export { cutJournal, purgeDatabase } from './purge';
 export { readEveryRow } from './every-row';
 export * from './leases';
 export * from './links';

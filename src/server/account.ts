@@ -1,4 +1,3 @@
-import { dictionary } from '@zxcvbn-ts/language-common';
 import { passwordFault } from '@/core/account';
 import type { PasswordChange, PasswordReset, RoleChange } from '@/core/records';
 import { later } from '@/core/schedule';
@@ -32,15 +31,22 @@ import { PERIODS_MS } from './periods';
 import { NOT_FOUND, Problem } from './problem';
 import { hashToken, randomToken } from './secrets';
 
-const COMMON = new Set(dictionary.passwords as readonly string[]);
+/** Common passwords, read when the first one is set: they are a megabyte. */
+let common: Promise<ReadonlySet<string>> | undefined;
+async function commonPasswords(): Promise<ReadonlySet<string>> {
+  const { dictionary } = await import('@zxcvbn-ts/language-common');
+  return new Set(dictionary.passwords as readonly string[]);
+}
 
 /** @throws Problem 400 for a password that is too easy to guess */
-export function checkPassword(
+export async function checkPassword(
   password: string,
   who: { readonly name: string; readonly email: string },
   at: readonly string[] = ['password'],
-): void {
-  const fault = passwordFault(password, who, (one) => COMMON.has(one));
+): Promise<void> {
+  common ??= commonPasswords();
+  const list = await common;
+  const fault = passwordFault(password, who, (one) => list.has(one));
   if (fault !== null) throw new Problem(400, fault, at);
 }
 
@@ -56,7 +62,7 @@ export async function changePassword(member: SignedIn, change: PasswordChange): 
   const known = await memberById(clinicId, id);
   if (!known || !(await passwordFits(known.passwordHash, change.old)))
     throw new Problem(403, 'The password of before is not right.', ['old']);
-  checkPassword(change.password, known);
+  await checkPassword(change.password, known);
   const passwordHash = await hashPassword(change.password);
   const at = now();
   await write(() => [
@@ -119,7 +125,7 @@ export async function resetPassword({ token, password }: PasswordReset): Promise
       'This link was used, is older than a day, or was replaced by a newer one. Ask your clinic’s lead for another.',
     );
   const { clinicId, memberId } = found;
-  checkPassword(password, found);
+  await checkPassword(password, found);
   const passwordHash = await hashPassword(password);
   await write(() => [
     guard('access', resetHolds(tokenHash)),

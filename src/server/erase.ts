@@ -2,13 +2,15 @@ import { getTableName } from 'drizzle-orm';
 import type { ErasureDraft, ErasureReason, SafetyDraft } from '@/core/records';
 import { later } from '@/core/schedule';
 import {
+  DatabaseFailure,
   type Erasure,
+  GuardRefused,
   type Patient,
   TABLES_OF_PATIENT,
   audit,
-  clinicById,
+  cutJournal,
   databaseUrl,
-  eraseStatements,
+  clinicById,
   erasuresAt,
   longUntouched,
   memberById,
@@ -17,7 +19,7 @@ import {
   updateClinic,
   write,
 } from '@/db';
-import { purgeInThread } from '@/db/purge-thread';
+import { eraseInThread } from '@/server/erase-thread';
 import { type SignedIn, actorOf, stillMay } from './access';
 import { countTry, forgetTries } from './attempts';
 import { now } from './clock';
@@ -60,10 +62,10 @@ export async function heldOf(patient: Patient): Promise<{ what: string; count: n
 }
 
 /**
- * Erases a patient's record: in one batch with its tombstone and its audit event; then the file itself
- * is purged, and the list that keeps restored backups erased is brought up to date.
+ * Erases a patient's record (`eraseJob`), then brings the list up to date that keeps restored backups
+ * erased.
  *
- * @returns whether the file was purged at once; if not, the next start does it
+ * @returns whether the file was purged at once; if not, the next clean end of the server does it
  * @throws Problem 400 for another name, 403 for a wrong password, 429 after too many of them
  */
 export async function erasePatient(
@@ -87,26 +89,14 @@ export async function erasePatient(
     memberId: lead.id,
     reason: draft.reason,
   };
-  await write(() => [
-    stillMay(lead, 'lead'),
-    ...eraseStatements(row),
-    ...forgetTries(tried),
-    audit({
-      clinicId,
-      at,
-      actor: actorOf(lead),
-      verb: 'erased',
-      subject: { kind: 'patient', id: patient.id },
-    }),
-  ]);
-  // The record is erased by now: what is left to do is tried, and said where it fails.
-  try {
-    await keepErasures();
-    return { purged: await purgeInThread(databaseUrl()) };
-  } catch (error) {
-    logFailure('erase', error);
-    return { purged: false };
-  }
+  const report = await eraseInThread({ row, tokenHash: lead.tokenHash, actor: actorOf(lead) });
+  if (report.kind === 'refused') throw new GuardRefused(report.guard);
+  if (report.kind === 'failed') throw new DatabaseFailure(report.busy ? 'busy' : 'failed', 'erase');
+  // Carried out: what is left to do is tried.
+  await write(() => forgetTries(tried)).catch((error: unknown) => logFailure('erase', error));
+  await keepErasures().catch((error: unknown) => logFailure('erase', error));
+  // What keeps its place in the journal may be a statement of this thread.
+  return { purged: report.purged || (await cutJournal(databaseUrl())) };
 }
 
 const REASON_WORDS: Readonly<Record<ErasureReason, string>> = {

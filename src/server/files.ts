@@ -163,3 +163,20 @@ export async function allowedOf(lead: SignedIn) {
     hasFactor: (id: MemberId) => factors.includes(id),
   };
 }
+
+/** Whose patient this is, and who may take over. */
+export async function handingOver(patient: Patient) {
+  const members = await membersOf(patient.clinicId);
+  const named = members.map(({ id, name }) => ({ id, name }));
+  return {
+    from: named.find(({ id }) => id === patient.practitionerId) ?? {
+      id: patient.practitionerId,
+      name: 'a former member',
+    },
+    others: members
+      .filter(
+        ({ id, role, active }) => active && role !== 'assistant' && id !== patient.practitionerId,
+      )
+      .map(({ id, name }) => ({ id, name })),
+  };
+}

@@ -30,7 +30,7 @@ export async function setUpClinic(draft: FirstRunDraft, address: string): Promis
     throw new Problem(409, 'This clinic has been set up already. Sign in instead.');
   if (!sameSecret(code, draft.code))
     throw new Problem(403, 'This is not the code printed in the terminal.', ['code']);
-  checkPassword(draft.lead.password, draft.lead, ['lead', 'password']);
+  await checkPassword(draft.lead.password, draft.lead, ['lead', 'password']);
   const at = now();
   const clinicId = crypto.randomUUID();
   const { password, ...lead } = draft.lead;

@@ -1,9 +1,9 @@
 import { press, says, signInAs } from '../support/browser';
 import { looking } from '../support/accessible';
 import { WCAG, run } from '../support/axe';
-import { makePatient } from '../support/clinic';
+import { PASSWORD, makePatient } from '../support/clinic';
 import { type TestServer, startTestServer } from '../support/server';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 /** axe-core with the WCAG 2.2 AA rules finds nothing on any view, in light and in dark. */
 const stage = browserStage();
@@ -39,6 +39,17 @@ it('the clinic’s own views', async () => {
   // Three hundred drawings take axe half a minute: `npm run long` looks into them as well.
   await go('/exercises/pictures');
   found.drawings = await run(page, WCAG, process.env.DARK_EVERYWHERE ? undefined : '.figure');
+  await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
+  await look('clinic, what an assistant may');
+  await go('/clinic/keeping');
+  await look('keeping records');
+  await go('/closed');
+  await look('a closed file');
+  await go('/account/second-factor');
+  await page.type('input[name=password]', PASSWORD);
+  await press(page, 'Begin');
+  await says(page, 'The code it shows now');
+  await look('second factor');
   await go('/clinic/audit');
   await look('audit');
   await go('/account');
@@ -52,5 +63,5 @@ it('the clinic’s own views', async () => {
   await go('/patients/not-a-patient/plan');
   await look('not found');
   clean();
-  expect(Object.keys(found).length).toBeGreaterThanOrEqual(11);
+  expect(Object.keys(found).length).toBeGreaterThanOrEqual(16);
 }, 720_000);

@@ -4,7 +4,7 @@ import { signLetter } from '@/server/follow/review';
 import { looking, visited } from '../support/accessible';
 import { press, says, chord } from '../support/browser';
 import { instant, makePatient, prescribe } from '../support/clinic';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 /** axe-core with the WCAG 2.2 AA rules finds nothing on any step of a patient's file. */
 const stage = browserStage();
@@ -71,6 +71,12 @@ it('screening and measuring', async () => {
     `/patients/${blockedId}/measure/photos/compare?earlier=${photoIds[0]}&later=${photoIds[1]}`,
   );
   await look('comparison');
+  await go(`/patients/${patientId}/record`);
+  await look('the record');
+  await go(`/patients/${patientId}/erase`);
+  await page.click('main input[type=checkbox]');
+  await press(page, 'Go on to the second step');
+  await look('erasing, the second step');
   clean();
 }, 720_000);
 

@@ -1,7 +1,8 @@
 import { PHONE, freshPage, goTo, press, says } from '../support/browser';
 import { smallTargets, violations } from '../support/axe';
+import { changeSafety } from '@/server/erase';
 import { device, makePatient, prescribe } from '../support/clinic';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 /** axe-core with the WCAG 2.2 AA rules finds nothing on the patient's screens. */
 const stage = browserStage();
@@ -50,8 +51,14 @@ it('the patient’s views, with targets a finger can hit', async () => {
   await press(page, 'Answer the health questions');
   await says(page, 'Before your visit');
   await look('health questions');
+  const rules = { keepYears: null, linkDays: 90, deviceDays: 180, factorRequired: false };
+  await changeSafety(stage.lead, { ...rules, privacyText: 'We keep what you tell us.' });
   await page.goto('about:blank');
   await goTo(page, `${stage.server.origin}/open#${link}`);
+  await says(page, 'I have read this');
+  await look('the clinic’s notice');
+  await changeSafety(stage.lead, { ...rules, privacyText: '' });
+  await goTo(page, `${stage.server.origin}/today`);
   await says(page, 'Everything you did');
   await look('today');
   await press(page, 'Begin');

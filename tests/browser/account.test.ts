@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { DESK, beMember, freshPage, goTo, press, reloaded, says } from '../support/browser';
 import { member, PASSWORD } from '../support/clinic';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 const stage = browserStage();
 const NEW = 'four words by the sea';

@@ -22,7 +22,8 @@ import {
 } from '../support/browser';
 import { prescribe, screenedPatient } from '../support/clinic';
 import { eventually } from '../support/record';
-import { browserStage, measure, patientOf, screening } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
+import { measure, patientOf, screening } from '../support/stage';
 
 const stage = browserStage();
 

@@ -5,7 +5,8 @@ import { saveScreening } from '@/server/visit/screening';
 import { latestMeasures } from '@/server/visit/measuring';
 import { DESK, beMember, freshPage, goTo, press, says, textOf, chord } from '../support/browser';
 import { makePatient, prescribe } from '../support/clinic';
-import { browserStage, patientOf, screening } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
+import { patientOf, screening } from '../support/stage';
 
 /** History, goals, consent, and the forms of the measuring sheet that are not plain numbers. */
 const stage = browserStage();

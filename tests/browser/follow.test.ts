@@ -7,7 +7,7 @@ import { goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, instant, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { eventually } from '../support/record';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 /** Follow, decide and review in a real browser. */
 const stage = browserStage();

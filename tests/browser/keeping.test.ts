@@ -18,7 +18,8 @@ import {
   textOf,
 } from '../support/browser';
 import { PASSWORD, device, makePatient, member, today } from '../support/clinic';
-import { browserStage, patientOf } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
+import { patientOf } from '../support/stage';
 
 const stage = browserStage();
 
@@ -65,7 +66,7 @@ it('erases a record in two steps, and leaves no page of it', async () => {
 it('sets up a second factor, asks for its code on signing in, and takes a backup code', async () => {
   const page = await stage.open('/account');
   await press(page, 'Set up a second factor');
-  await page.waitForSelector('input[name=password]');
+  await says(page, 'An app on your phone shows a code');
   await page.type('input[name=password]', PASSWORD);
   await press(page, 'Begin');
   await says(page, 'The code it shows now');
@@ -118,7 +119,7 @@ it('asks to sign in again beside the page, and then sends what was typed', async
   await page.type('[role=dialog] input[name=email]', stage.emails.assistant);
   await page.type('[role=dialog] input[name=password]', PASSWORD);
   await press(page, 'Sign in');
-  await says(page, 'History saved.');
+  await says(page, 'Save as the newest history');
   expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Since the storm');
 
   // Somebody else gets a page of their own: nothing of the one before goes out under their name.

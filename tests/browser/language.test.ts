@@ -4,7 +4,7 @@ import type { Page } from 'puppeteer-core';
 import { PHONE, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { ROOT, temporaryFolder } from '../support/server';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 /**
  * A second language is a file in a folder, and no code. The one used here is English in brackets, so

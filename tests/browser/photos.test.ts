@@ -8,7 +8,8 @@ import type { Point } from '@/core/measures';
 import { latestMeasures } from '@/server/visit/measuring';
 import { press, says } from '../support/browser';
 import { device, today } from '../support/clinic';
-import { browserStage, patientOf, photographable } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
+import { patientOf, photographable } from '../support/stage';
 
 const stage = browserStage();
 

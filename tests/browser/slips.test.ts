@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { chord, goTo, press, says, textOf } from '../support/browser';
 import { makePatient, prescribe, screenedPatient } from '../support/clinic';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 import { versionsOf } from '@/db';
 
 const stage = browserStage();

@@ -7,7 +7,7 @@ import { signTeaching } from '@/server/visit/teaching';
 import { DESK, PHONE, press, reloaded, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 const stage = browserStage();
 

@@ -14,7 +14,8 @@ import {
   chord,
 } from '../support/browser';
 import { device, makePatient } from '../support/clinic';
-import { browserStage, patientOf } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
+import { patientOf } from '../support/stage';
 
 /** The first half of a visit, in a real browser. */
 // The light browser knows no sensors.

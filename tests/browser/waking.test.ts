@@ -1,7 +1,7 @@
 import { eventually } from '../support/record';
 import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 const stage = browserStage(undefined, { whole: true });
 

@@ -4,7 +4,6 @@ import { SESSION_LIFE, closeDatabase, memberBySession, touchMemberSession, write
 import { now, setClock } from '@/server/clock';
 import { firstRunCode, setUpClinic } from '@/server/first-run';
 import { openLink, revokeLink } from '@/server/links';
-import { hashPassword, passwordFits } from '@/server/passwords';
 import { hashToken, readableCode, sameSecret } from '@/server/secrets';
 import { signIn, signOut } from '@/server/sign-in';
 import {
@@ -32,7 +31,7 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-// Every password is hashed for real; where others are at work on the machine too, that takes its time.
+// Where others are at work on the machine too, hundreds of tries take their time.
 jest.setTimeout(60_000);
 
 describe('a member’s session', () => {
@@ -165,14 +164,6 @@ describe('tries at a secret', () => {
 });
 
 describe('secrets', () => {
-  it('stores passwords as Argon2id, and fits only the right one', async () => {
-    const stored = await hashPassword('low tide at seven');
-    expect(stored).toMatch(/^\$argon2id\$/);
-    expect(await passwordFits(stored, 'low tide at seven')).toBe(true);
-    expect(await passwordFits(stored, 'low tide at eight')).toBe(false);
-    expect(await passwordFits(null, 'low tide at seven')).toBe(false);
-  });
-
   it('keeps of a token only its hash', async () => {
     const practitioner = await member((await makeClinic('one')).emails.practitioner);
     const { link, token } = await device(practitioner, await makePatient(practitioner));

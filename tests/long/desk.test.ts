@@ -1,6 +1,6 @@
 import { says } from '../support/browser';
 import { makePatient, prescribe } from '../support/clinic';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 const stage = browserStage();
 

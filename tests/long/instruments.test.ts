@@ -1,6 +1,6 @@
 import { PHONE, press, says, chord } from '../support/browser';
 import { makePatient } from '../support/clinic';
-import { browserStage } from '../support/stage';
+import { browserStage } from '../support/browser-stage';
 
 const stage = browserStage(undefined, { whole: true });
 

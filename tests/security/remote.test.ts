@@ -1,12 +1,20 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
-import { DatabaseFailure, anyClinic, closeDatabase, migrateDatabase } from '@/db';
+import {
+  DatabaseFailure,
+  anyClinic,
+  closeDatabase,
+  insertMemberSession,
+  migrateDatabase,
+  write,
+} from '@/db';
 import { morningList } from '@/server/morning-list';
 import { takeIn } from '@/server/take-in';
 import {
   PASSWORD,
   device,
+  instant,
   makeClinic,
   makePatient,
   member,
@@ -73,7 +81,11 @@ it('keeps guards, uniqueness and all-or-nothing', async () => {
   const clinic = await makeClinic('far');
   const assistant = await member(clinic.emails.assistant);
   await expect(makePatient(assistant)).rejects.toMatchObject({ guard: 'access' });
-  await expect(makeClinic('far')).rejects.toMatchObject({ name: 'AlreadyThere' });
+  const { tokenHash, clinicId, id: memberId } = assistant;
+  const again = { tokenHash, clinicId, memberId, createdAt: instant(1), lastSeenAt: instant(1) };
+  await expect(write(() => [insertMemberSession(again)])).rejects.toMatchObject({
+    name: 'AlreadyThere',
+  });
   expect((await morningList(assistant, EVERYBODY)).total).toBe(0);
 });
 

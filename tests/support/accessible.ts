@@ -5,7 +5,7 @@ import { VISITS } from '../../scripts/demo/visits';
 import { violations } from './axe';
 import { DESK, beMember, freshPage, goTo } from './browser';
 import { makePatient, type member, today } from './clinic';
-import type { BrowserStage } from './stage';
+import { BrowserStage } from './browser-stage';
 
 /** A member's page that looks at one view after another. */
 export async function looking(stage: BrowserStage, token: string | null) {

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { PHONE, freshPage, goTo, press, says, twiceAsFast } from './browser';
 import { device, makePatient, prescribe } from './clinic';
 import { repsTold, toldToday, untilToldExactly } from './record';
-import { type BrowserStage, browserStage } from './stage';
+import { type BrowserStage, browserStage } from './browser-stage';
 
 /** A programme that is played in half a minute. */
 export const LINES = [

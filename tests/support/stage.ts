@@ -1,12 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
-import type { Browser, Page } from 'puppeteer-core';
 import { type Answer, type QuestionId, answerTheRestNo } from '@/core/screen';
 import type { MeasurementDraft } from '@/core/records';
 import { type Patient, closeDatabase, patientById } from '@/db';
 import { setClock } from '@/server/clock';
 import { saveEntry } from '@/server/visit/entries';
-import { DESK, type PHONE, beMember, freshPage, goTo, launchBrowser } from './browser';
 import {
   type TestClinic,
   makeClinic,
@@ -16,7 +14,7 @@ import {
   today,
   useDatabase,
 } from './clinic';
-import { type TestServer, sharedServer, startTestServer, temporaryFolder } from './server';
+import { temporaryFolder } from './server';
 
 type Member = Awaited<ReturnType<typeof member>>;
 
@@ -29,7 +27,7 @@ export type Stage = {
   lead: Member;
 };
 
-async function fill(stage: Stage, folder: string): Promise<void> {
+export async function fill(stage: Stage, folder: string): Promise<void> {
   await useDatabase(folder);
   const { emails } = await makeClinic('harbour', ownDomain());
   stage.folder = folder;
@@ -47,49 +45,6 @@ export function databaseStage(name: string): Stage {
     setClock(null);
     closeDatabase();
     rmSync(stage.folder, { recursive: true, force: true });
-  });
-  return stage;
-}
-
-export type BrowserStage = Stage & {
-  server: TestServer;
-  browser: Browser;
-  /** A page of the practitioner's own browser, at this path. */
-  open: (
-    path: string,
-    viewport?: typeof DESK | typeof PHONE,
-  ) => Promise<Page & { problems: string[] }>;
-};
-
-/**
- * The built application, a browser, and a practitioner signed in.
- *
- * @param environment starts a server of the file's own with it, which the file may stop; without one
- *   the file shares the run's server
- */
-export function browserStage(
-  environment?: Record<string, string>,
-  { whole = false } = {},
-): BrowserStage {
-  const stage = {
-    async open(path, viewport = DESK) {
-      const page = await freshPage(stage.browser, viewport);
-      await beMember(page, stage.server.origin, stage.practitioner.token);
-      await goTo(page, `${stage.server.origin}${path}`);
-      return page;
-    },
-  } as BrowserStage;
-  beforeAll(async () => {
-    [stage.server, stage.browser] = await Promise.all([
-      environment ? startTestServer(environment) : sharedServer(),
-      launchBrowser(undefined, whole),
-    ]);
-    await fill(stage, stage.server.data);
-  }, 900_000);
-  afterAll(async () => {
-    closeDatabase();
-    await stage.browser?.close();
-    await stage.server?.close();
   });
   return stage;
 }

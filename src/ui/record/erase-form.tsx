@@ -37,7 +37,7 @@ export function EraseForm({ patientId, name }: { patientId: PatientId; name: str
         {!done.purged && (
           <p>
             What was deleted could not be taken out of the file at once, because others were using
-            it. The next start of the server does it; tell whoever looks after it.
+            it. The next clean end of the server does it; tell whoever looks after it.
           </p>
         )}
         {/* A full load: nothing of the file stays in this browser. */}

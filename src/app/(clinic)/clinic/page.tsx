@@ -43,7 +43,7 @@ async function ClinicPage() {
         <h1 className="mr-auto text-2xl">Clinic and members</h1>
         <div className="flex gap-2">
           <Link href="/clinic/keeping" className={buttonClass('plain')} prefetch={false}>
-            Keeping records
+            Record keeping
           </Link>
           <Link href="/clinic/audit" className={buttonClass('plain')} prefetch={false}>
             Audit

@@ -7,7 +7,7 @@ import { requireLead } from '@/server/require';
 import { KeepingForm } from '@/ui/record/keeping-form';
 import { legible } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'Keeping records' };
+export const metadata: Metadata = { title: 'Record keeping' };
 
 export default legible(KeepingPage);
 
@@ -30,7 +30,7 @@ async function KeepingPage() {
   });
   return (
     <>
-      <h1 className="border-b border-hair pb-3 text-2xl">Keeping records</h1>
+      <h1 className="border-b border-hair pb-3 text-2xl">Record keeping</h1>
       <div className="grid gap-10 pt-4 lg:grid-cols-2">
         <section className={SECTION}>
           <h2 className="text-lg">Rules</h2>

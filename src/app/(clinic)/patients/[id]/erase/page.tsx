@@ -53,7 +53,7 @@ async function ErasePage({ params }: PageProps<'/patients/[id]/erase'>) {
             <li key={path}>
               <Link
                 href={`/patients/${patient.id}/${path}`}
-                className="text-action underline"
+                className="inline-block py-1 text-action underline"
                 prefetch={false}
               >
                 {say}

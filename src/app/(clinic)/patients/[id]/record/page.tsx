@@ -2,9 +2,11 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { roleSuffices } from '@/server/access';
 import { clinicOf } from '@/server/clinic';
+import { handingOver } from '@/server/files';
 import { correctionsFor } from '@/server/identity';
 import { devicesFor } from '@/server/links';
 import { requireFile } from '@/server/require';
+import { HandOver } from '@/ui/account/hand-over-form';
 import { CorrectForm } from '@/ui/record/correct-form';
 import { DeviceList } from '@/ui/record/device-list';
 import { buttonClass } from '@/ui/primitives/button';
@@ -16,10 +18,11 @@ export default legible(RecordPage);
 
 async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
   const { member, patient } = await requireFile((await params).id);
-  const [clinic, devices, corrections] = await Promise.all([
+  const [clinic, devices, corrections, givers] = await Promise.all([
     clinicOf(member),
     devicesFor(patient),
     correctionsFor(patient),
+    member.role === 'lead' ? handingOver(patient) : null,
   ]);
   const when = new Intl.DateTimeFormat('en-GB', {
     dateStyle: 'medium',
@@ -77,6 +80,13 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
             }))}
           />
         </section>
+        {givers && (
+          <section className="grid gap-1">
+            <h2 className="text-xl">Whose patient</h2>
+            <p dir="auto">{givers.from.name}</p>
+            <HandOver {...givers} patientId={patient.id} what="this patient" />
+          </section>
+        )}
         <section className="grid justify-items-start gap-3">
           <h2 className="text-xl">Looking and erasing</h2>
           <Link
