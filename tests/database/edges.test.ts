@@ -120,7 +120,7 @@ describe('a picture', () => {
     expect(most.bytes.length).toBeGreaterThan(250 * 1024);
     const atBest = await sharp(quiet).jpeg({ quality: 82, mozjpeg: true }).toBuffer();
     expect(least.bytes.length).toBe(atBest.length);
-  });
+  }, 60_000);
 
   it('is decoded up to fifty megapixels, and told why not beyond', async () => {
     const flat = (height: number) =>

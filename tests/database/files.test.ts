@@ -2,11 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { later } from '@/core/schedule';
 import { auditOf, memberBySession, patientById } from '@/db';
 import { signedInOf } from '@/server/access';
+import { colleaguesOf } from '@/server/clinic';
 import { setClock, now } from '@/server/clock';
 import {
   allow,
   allowedOf,
   handOverPatients,
+  handingOver,
   mayOpen,
   openClosedFile,
   openingsFor,
@@ -158,6 +160,20 @@ describe('an assistant', () => {
       }),
     ).rejects.toMatchObject({ guard: 'access' });
     await expect(allowed([randomUUID()])).rejects.toMatchObject({ status: 404 });
+  });
+});
+
+describe('the page of the clinic', () => {
+  it('names every member, and who may have patients', async () => {
+    const all = await colleaguesOf(stage.lead);
+    expect(all.map(({ role }) => role).sort()).toEqual(['assistant', 'lead', 'practitioner']);
+    const { practitioners, hasFactor } = await allowedOf(stage.lead);
+    expect(practitioners.map(({ id }) => id).sort()).toEqual(
+      [stage.lead.id, stage.practitioner.id].sort(),
+    );
+    expect(all.map(({ id }) => hasFactor(id))).toEqual([false, false, false]);
+    const { from, others } = await handingOver(await patientOf(stage, hers));
+    expect([from.id, others.map(({ id }) => id)]).toEqual([stage.practitioner.id, [stage.lead.id]]);
   });
 });
 
