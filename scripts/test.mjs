@@ -2,8 +2,8 @@ import { check, closeWith, ensureChromium, jest, lane, tally } from './lib/check
 import { ensureBuildBeside, ensurePackages, run } from './lib/project.mjs';
 
 /**
- * All tests, installing what they need, in two lanes beside each other: types and database tests beside
- * the build, the unit tests, lint and format; then the browser.
+ * All tests, installing what they need, in two lanes beside each other: database tests and lint beside the
+ * build, types, unit tests, unused exports and format; then the browser.
  */
 async function build() {
   try {
@@ -23,12 +23,7 @@ async function all() {
   run(process.execPath, ['node_modules/next/dist/bin/next', 'typegen'], { stdio: 'ignore' });
   await Promise.all([
     lane(
-      () => check('types', 'typescript-native/bin/tsc', '--noEmit'),
       () => jest('database', '--maxWorkers', '1'),
-    ),
-    lane(
-      build,
-      () => jest('unit', '--maxWorkers', '1'),
       () =>
         check(
           'lint: houses, rules and circles',
@@ -38,6 +33,11 @@ async function all() {
           '--max-warnings',
           '0',
         ),
+    ),
+    lane(
+      build,
+      () => check('types', 'typescript-native/bin/tsc', '--noEmit'),
+      () => jest('unit', '--maxWorkers', '1'),
       () => check('unused exports', 'knip/bin/knip.js', '--include', 'exports,files'),
       () => check('format', 'oxfmt/bin/oxfmt', '--check'),
     ),

@@ -134,6 +134,10 @@ it('asks to sign in again beside the page, and then sends what was typed', async
   await press(page, 'Sign in');
   await says(page, 'Morning list');
   await says(page, 'lead of harbour');
+  // Signing out of a session that is over asks for nothing.
+  await page.deleteCookie(...(await page.cookies()));
+  await press(page, 'Sign out');
+  await says(page, 'Sign in to your clinic');
   expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Since the storm');
 });
 

@@ -28,13 +28,16 @@ export function whenSignedOut(ask: (() => Promise<boolean>) | null): void {
   signInAgain = ask;
 }
 
+/** Where "nobody is signed in" is an answer of its own: nothing is to be sent again. */
+const OWN_ANSWER: readonly string[] = ['/api/v1/sign-in', '/api/v1/sign-out'];
+
 /**
  * Posts a record as JSON. Never throws: no connection is an answer too. Where the session is over, the
  * page asks to sign in again, and what was to be sent is sent then.
  */
 export async function post<T = unknown>(path: string, body: unknown): Promise<Answer<T>> {
   const answer = await postOnce<T>(path, body);
-  const over = !answer.ok && answer.status === 401 && path !== '/api/v1/sign-in';
+  const over = !answer.ok && answer.status === 401 && !OWN_ANSWER.includes(path);
   return over && signInAgain && (await signInAgain()) ? postOnce<T>(path, body) : answer;
 }
 
