@@ -94,6 +94,12 @@ async function signsIn(origin: string, email: string): Promise<number> {
   return answer.status;
 }
 
+/** A command of the project, as its keeper types it. */
+const run = (...words: string[]) =>
+  spawnSync('npm', ['run', '-s', ...words], { cwd: ROOT, encoding: 'utf8' });
+const restore = (from: string, to: string) =>
+  run('restore', '--', '--from', from, '--to', place(to), '--key-file', place('key'));
+
 /** Every row of a database file, table by table. */
 async function everything(file: string): Promise<Map<string, string>> {
   const client = createClient({ url: `file:${file}`, intMode: 'number' });
@@ -133,22 +139,7 @@ it('a backup in the middle of a day, the machine dies, another takes over', asyn
   going = false;
   await telling;
 
-  const restored = spawnSync(
-    'npm',
-    [
-      'run',
-      '-s',
-      'restore',
-      '--',
-      '--from',
-      file,
-      '--to',
-      place('other'),
-      '--key-file',
-      place('key'),
-    ],
-    { cwd: ROOT, encoding: 'utf8' },
-  );
+  const restored = restore(file, 'other');
   expect([restored.status, restored.stderr]).toEqual([0, '']);
   // What the backup says it holds is what stands there, table by table and photo by photo.
   process.env.DATA_DIR = place('other');
@@ -177,12 +168,7 @@ it('the same folder restored twice is the same, row by row', async () => {
   const secret = secretFrom({ keyFile: place('key') });
   const order = { url: databaseUrl(), data, to: place('backups'), secret, at: Date.now() };
   const { file } = await makeBackup(order);
-  for (const to of ['one', 'two'])
-    spawnSync(
-      'npm',
-      ['run', '-s', 'restore', '--', '--from', file, '--to', place(to), '--key-file', place('key')],
-      { cwd: ROOT },
-    );
+  for (const to of ['one', 'two']) restore(file, to);
   const original = await everything(database(data));
   expect(await everything(database(place('one')))).toEqual(original);
   expect(await everything(database(place('two')))).toEqual(original);
@@ -304,28 +290,10 @@ it('a corrupt page: it does not start, and the check names it; the backup of bef
   await ended(child);
   expect(child.exitCode).toBe(1);
   expect(log()).toContain('the database is damaged');
-  const checked = spawnSync('npm', ['run', '-s', 'check', '--', '--data', data], {
-    cwd: ROOT,
-    encoding: 'utf8',
-  });
+  const checked = run('check', '--', '--data', data);
   expect(checked.status).toBe(1);
   expect(checked.stderr + checked.stdout).toContain('damaged');
-  spawnSync(
-    'npm',
-    [
-      'run',
-      '-s',
-      'restore',
-      '--',
-      '--from',
-      file,
-      '--to',
-      place('other'),
-      '--key-file',
-      place('key'),
-    ],
-    { cwd: ROOT },
-  );
+  restore(file, 'other');
   const server: TestServer = await startTestServer({ DATA_DIR: place('other'), NEW_CLINIC: '' });
   expect((await tell(server.origin, here)).status).toBe(200);
   await server.close();
