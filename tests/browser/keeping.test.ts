@@ -87,7 +87,8 @@ it('sets up a second factor, asks for its code on signing in, and takes a backup
   await browser.type('input[name=email]', stage.emails.practitioner);
   await browser.type('input[name=password]', PASSWORD);
   await press(browser, 'Sign in');
-  await says(browser, 'Now the code of your second factor.');
+  await says(browser, 'From the app on your phone, or a backup code.');
+  expect(await browser.$('[aria-invalid=true]')).toBeNull();
   await browser.type('input[name=code]', '000000');
   await press(browser, 'Sign in');
   await says(browser, 'This code is not right.');

@@ -29,9 +29,12 @@ export function SignInForm({ whenDone = toStart }: { whenDone?: (memberId: strin
     if (!answer) return;
     if (answer.ok) return whenDone(answer.value.memberId);
     const at = String(answer.at[0] ?? '');
+    const asksMore = (at === 'code' && !asksCode) || (at === 'clinicId' && clinics.length === 0);
     if (at === 'code') setAsksCode(true);
     if (at === 'clinicId')
       setClinics(Object.entries(answer.details).map(([id, name]) => [id, String(name)]));
+    // The password was right: what else is wanted is asked for, and nothing is wrong.
+    if (asksMore) return setWrongAt('');
     setWrongAt(at);
     setSay(answer.say);
   }
@@ -48,7 +51,12 @@ export function SignInForm({ whenDone = toStart }: { whenDone?: (memberId: strin
         required
       />
       {clinics.length > 0 && (
-        <Choice label="Clinic" name="clinicId" error={wrongAt === 'clinicId' ? say : ''}>
+        <Choice
+          label="Clinic"
+          name="clinicId"
+          hint="This address works in several clinics."
+          error={wrongAt === 'clinicId' ? say : ''}
+        >
           {clinics.map(([id, name]) => (
             <option key={id} value={id}>
               {name}
