@@ -17,8 +17,8 @@ async function ClosedPage({ searchParams }: PageProps<'/closed'>) {
     <>
       <h1 className="border-b border-hair pb-3 text-2xl">A closed file</h1>
       <p className="max-w-[75ch] pt-3">
-        You see the files of some of the clinic’s patients. Where another one has to be opened, in
-        an emergency or in somebody’s absence, say why.
+        Where a file is closed to you and has to be opened all the same, in an emergency or in
+        somebody’s absence, say why.
       </p>
       <ClosedFileForm patientId={asked.success ? asked.data : null} />
     </>
