@@ -169,15 +169,31 @@ export async function rowsOfPatient(
   );
 }
 
-/** The last moment at which something was written of each of a clinic's patients, oldest first. */
+/** What counts as an entry of a record, with the moment it was written. */
+const ENTRIES = [
+  [schema.visit, schema.visit.createdAt],
+  [schema.programmeVersion, schema.programmeVersion.createdAt],
+  [schema.screening, schema.screening.createdAt],
+  [schema.measurement, schema.measurement.createdAt],
+  [schema.photo, schema.photo.createdAt],
+  [schema.finding, schema.finding.createdAt],
+  [schema.fileEntry, schema.fileEntry.createdAt],
+  [schema.teachBack, schema.teachBack.createdAt],
+  [schema.visitNote, schema.visitNote.createdAt],
+  [schema.outcomeLetter, schema.outcomeLetter.createdAt],
+  [schema.referralAnswer, schema.referralAnswer.createdAt],
+  [schema.pause, schema.pause.createdAt],
+  [schema.sessionEvent, schema.sessionEvent.receivedAt],
+] as const satisfies readonly (readonly [OfPatient, SQLiteColumn])[];
+
+/** Patients of whom nothing was written since before then, with when the last thing was, oldest first. */
 export function longUntouched(clinicId: ClinicId, before: Instant) {
-  const { patient, programmeVersion, visitNote, sessionEvent, outcomeLetter } = schema;
-  const newest = (table: OfPatient, at: SQLiteColumn) =>
-    sql`coalesce((SELECT max(${at}) FROM ${table} WHERE ${table.clinicId} = ${patient.clinicId} AND ${table.patientId} = ${patient.id}), 0)`;
-  const last = sql<number>`max(${patient.createdAt}, ${newest(programmeVersion, programmeVersion.createdAt)}, ${newest(
-    visitNote,
-    visitNote.createdAt,
-  )}, ${newest(sessionEvent, sessionEvent.receivedAt)}, ${newest(outcomeLetter, outcomeLetter.createdAt)})`;
+  const { patient } = schema;
+  const newest = ENTRIES.map(
+    ([table, at]) =>
+      sql`coalesce((SELECT max(${at}) FROM ${table} WHERE ${table.clinicId} = ${patient.clinicId} AND ${table.patientId} = ${patient.id}), 0)`,
+  );
+  const last = sql<number>`max(${patient.createdAt}, ${sql.join(newest, sql`, `)})`;
   return read((db) =>
     db
       .select({ id: patient.id, name: patient.name, last: last.as('last') })

@@ -24,6 +24,7 @@ import { erasePatient, erasedAt, heldOf, keptLongEnough, changeSafety } from '@/
 import { keepErasures, replayErasures } from '@/server/erasures';
 import { prepareServer } from '@/server/prepare';
 import { addPatient } from '@/server/people';
+import { saveEntry } from '@/server/visit/entries';
 import { sealAudit } from '@/server/seals';
 import { PASSWORD, ZONE, device, makePatient, member, minute, prescribe } from '../support/clinic';
 import { databaseStage, patientOf } from '../support/stage';
@@ -405,6 +406,11 @@ describe('records kept long enough', () => {
     expect((await keptLongEnough(stage.lead)).map(({ id }) => id)).not.toContain(old);
     setClock(() => later(at, years(2) + 3_600_000));
     expect((await keptLongEnough(stage.lead)).map(({ id }) => id)).toContain(old);
+    // Whatever was written of somebody since, the record is not that old.
+    const entry = { id: randomUUID(), patientId: old, kind: 'goal' as const, supersedes: null };
+    const body = { activity: 'Row', by: null, reachedOn: null };
+    await saveEntry(stage.practitioner, { ...entry, on: TODAY, body });
+    expect((await keptLongEnough(stage.lead)).map(({ id }) => id)).not.toContain(old);
   });
 });
 
