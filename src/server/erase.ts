@@ -7,7 +7,6 @@ import {
   GuardRefused,
   type Patient,
   TABLES_OF_PATIENT,
-  audit,
   cutJournal,
   databaseUrl,
   clinicById,
@@ -20,13 +19,14 @@ import {
   write,
 } from '@/db';
 import { eraseInThread } from '@/server/erase-thread';
-import { type SignedIn, actorOf, stillMay } from './access';
+import { type SignedIn, actorOf } from './access';
 import { countTry, forgetTries } from './attempts';
 import { now } from './clock';
 import { keepErasures } from './erasures';
 import { passwordFits } from './passwords';
 import { patientFor } from './people';
 import { Problem, logFailure } from './problem';
+import { writeAs } from './visit/write-as';
 
 /** What a patient's record holds, in the words of the page that offers to erase it. */
 const SHOWN: Readonly<Record<string, readonly [one: string, many: string]>> = {
@@ -130,18 +130,11 @@ export async function keptLongEnough(lead: SignedIn) {
 }
 
 /** Sets what a clinic keeps, for how long, and what it tells its patients of it. */
-export async function changeSafety(lead: SignedIn, draft: SafetyDraft): Promise<void> {
-  const at = now();
+export function changeSafety(lead: SignedIn, draft: SafetyDraft): Promise<void> {
   const { clinicId } = lead;
-  await write(() => [
-    stillMay(lead, 'lead'),
-    updateClinic(clinicId, draft),
-    audit({
-      clinicId,
-      at,
-      actor: actorOf(lead),
-      verb: 'changed the rules of keeping of',
-      subject: { kind: 'clinic', id: clinicId },
-    }),
-  ]);
+  return writeAs(lead, 'lead', {
+    verb: 'changed the rules of keeping of',
+    subject: { kind: 'clinic', id: clinicId },
+    statements: () => [updateClinic(clinicId, draft)],
+  });
 }

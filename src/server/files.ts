@@ -2,9 +2,7 @@ import type { AllowedDraft, HandOverDraft, OpeningDraft } from '@/core/records';
 import { later } from '@/core/schedule';
 import type { MemberId } from '@/core/units';
 import {
-  AlreadyThere,
   type Patient,
-  audit,
   caseloads,
   handOver,
   insertOpening,
@@ -19,12 +17,12 @@ import {
   seenBy,
   seenByAll,
   withFactor,
-  write,
 } from '@/db';
-import { type SignedIn, actorOf, stillMay } from './access';
+import type { SignedIn } from './access';
 import { now } from './clock';
 import { PERIODS_MS } from './periods';
 import { NOT_FOUND, Problem } from './problem';
+import { writeAs } from './visit/write-as';
 
 export const CLOSED =
   'This file is not among those you see. Where you have to, open it with a reason; the lead sees who did.';
@@ -67,10 +65,10 @@ export async function openClosedFile(
       'There is no file of exactly this name in your clinic, or more than one. Ask the lead.',
       ['name'],
     );
-  const at = now();
-  try {
-    await write(() => [
-      stillMay(member, 'assistant'),
+  await writeAs(member, 'assistant', {
+    verb: 'opened with a reason the closed file of',
+    subject: { kind: 'patient', id: patient.id },
+    statements: (at) => [
       insertOpening({
         clinicId,
         id: draft.id,
@@ -79,18 +77,12 @@ export async function openClosedFile(
         authorId: member.id,
         reason: draft.reason,
       }),
-      audit({
-        clinicId,
-        at,
-        actor: actorOf(member),
-        verb: 'opened with a reason the closed file of',
-        subject: { kind: 'patient', id: patient.id },
-      }),
-    ]);
-  } catch (error) {
-    const there = error instanceof AlreadyThere ? await openingById(clinicId, draft.id) : null;
-    if (there?.reason !== draft.reason || there.patientId !== patient.id) throw error;
-  }
+    ],
+    isThere: async () => {
+      const there = await openingById(clinicId, draft.id);
+      return there?.reason === draft.reason && there.patientId === patient.id;
+    },
+  });
   return { patientId: patient.id };
 }
 
@@ -107,17 +99,11 @@ export async function allow(lead: SignedIn, draft: AllowedDraft): Promise<void> 
   if (![draft.memberId, ...draft.practitioners].every((id) => ids.has(id)))
     throw new Problem(404, NOT_FOUND);
   const practitioners = draft.sees === 'all' ? [] : [...new Set(draft.practitioners)];
-  await write(() => [
-    stillMay(lead, 'lead'),
-    ...putAllowed(clinicId, { ...draft, practitioners }),
-    audit({
-      clinicId,
-      at: now(),
-      actor: actorOf(lead),
-      verb: 'changed what is allowed to',
-      subject: { kind: 'member', id: draft.memberId },
-    }),
-  ]);
+  await writeAs(lead, 'lead', {
+    verb: 'changed what is allowed to',
+    subject: { kind: 'member', id: draft.memberId },
+    statements: () => putAllowed(clinicId, { ...draft, practitioners }),
+  });
 }
 
 /** Hands patients of one practitioner over to another. */
@@ -130,17 +116,11 @@ export async function handOverPatients(lead: SignedIn, draft: HandOverDraft): Pr
     throw new Problem(404, NOT_FOUND);
   if (!taker.active || taker.role === 'assistant')
     throw new Problem(400, 'Choose a practitioner or lead who can sign in.', ['to']);
-  await write(() => [
-    stillMay(lead, 'lead'),
-    handOver(clinicId, from, to, patientId),
-    audit({
-      clinicId,
-      at: now(),
-      actor: actorOf(lead),
-      verb: patientId === null ? 'handed over every patient of' : 'handed over a patient of',
-      subject: { kind: 'member', id: from },
-    }),
-  ]);
+  await writeAs(lead, 'lead', {
+    verb: patientId === null ? 'handed over every patient of' : 'handed over a patient of',
+    subject: { kind: 'member', id: from },
+    statements: () => [handOver(clinicId, from, to, patientId)],
+  });
 }
 
 /** What the page of the clinic says of its members beside their names. */
