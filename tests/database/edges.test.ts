@@ -18,6 +18,7 @@ import {
   write,
 } from '@/db';
 import { setClock } from '@/server/clock';
+import { EXERCISE_COLUMNS } from '@/core/exchange';
 import { importExercises } from '@/server/desk/exercises';
 import { escalate } from '@/server/follow/escalation';
 import { refreshTriage } from '@/server/follow/refresh';
@@ -404,6 +405,10 @@ it('a list of exercises that cannot be taken names its rows as they are counted 
   expect(await problemsOf('json', '{}')).toEqual([1]);
   expect(await problemsOf('json', 'no list')).toEqual([1]);
   expect(await problemsOf('csv', 'name\nx')).toEqual([1]);
+  const heading = EXERCISE_COLUMNS.join(',');
+  const blank = ','.repeat(EXERCISE_COLUMNS.length - 1);
+  expect(await problemsOf('csv', `${heading}\n${blank}x\nshort,row`)).toEqual([3]);
+  expect(await problemsOf('csv', `${heading}\n${blank}x`)).toContain(2);
 });
 
 it('a row of a review says what was measured, and a dash for what was not', () => {

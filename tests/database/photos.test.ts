@@ -59,16 +59,17 @@ describe('side photos', () => {
     expect((await patientPack(here)).questions.photo).toBe(false);
   });
 
-  it.each<[string, () => Buffer | Promise<Buffer>, RegExp]>([
-    ['nothing', () => Buffer.alloc(0), /is empty/],
-    ['40 MB', () => Buffer.alloc(40 * 1024 * 1024), /larger than 16 MB/],
-    ['a text renamed', () => Buffer.from('this is no photo\n'.repeat(200)), /not a photo/],
-    ['a drawing that could load others', () => Buffer.from(figure.svg), /not a photo/],
-    ['half a picture', async () => (await png).subarray(0, 3000), /not a photo/],
-  ])('refuse %s with a sentence, and store nothing', async (_name, file, say) => {
+  it.each<[string, () => Buffer | Promise<Buffer>, number, RegExp]>([
+    ['nothing', () => Buffer.alloc(0), 400, /is empty/],
+    ['40 MB', () => Buffer.alloc(40 * 1024 * 1024), 413, /larger than 16 MB/],
+    ['a text renamed', () => Buffer.from('this is no photo\n'.repeat(200)), 415, /not a photo/],
+    ['a drawing that could load others', () => Buffer.from(figure.svg), 415, /not a photo/],
+    ['half a picture', async () => (await png).subarray(0, 3000), 415, /not a photo/],
+  ])('refuse %s with a sentence, and store nothing', async (_name, file, status, say) => {
     const id = await photographable(stage);
     const about = facts(id);
     await expect(takePhoto(stage.practitioner, about, await file())).rejects.toMatchObject({
+      status,
       say: expect.stringMatching(say) as string,
     });
     expect(await photoById(stage.practitioner.clinicId, about.id)).toBeNull();

@@ -103,11 +103,17 @@ describe('a server that starts', () => {
   it('copies what it migrates, keeps three copies, and puts it back where a step fails', async () => {
     const older = olderMigrations(folder, 11);
     await aClinic(older);
+    const earlier = [1, 2, 3].map((at) => `dry-lantern.db.before-migration-100000000000${at}`);
+    for (const name of earlier) writeFileSync(join(folder, 'data', name), 'an earlier copy');
     await prepareDatabase(old);
     await closeServer();
     const copies = () =>
-      readdirSync(join(folder, 'data')).filter((name) => name.includes('.before-'));
-    expect(copies()).toHaveLength(1);
+      readdirSync(join(folder, 'data'))
+        .filter((name) => name.includes('.before-'))
+        .sort()
+        .reverse();
+    expect(copies()).toHaveLength(3);
+    expect(copies().slice(1)).toEqual([earlier[2], earlier[1]]);
     expect(statSync(join(folder, 'data', copies()[0] ?? '')).mode & 0o777).toBe(0o600);
 
     rmSync(join(folder, 'data'), { recursive: true });

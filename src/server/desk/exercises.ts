@@ -91,8 +91,9 @@ export async function importExercises(
   member: SignedIn,
   { format, text }: { format: 'csv' | 'json'; text: string },
 ): Promise<Imported> {
-  const { rows, first, problem } = format === 'csv' ? tableRows(text) : jsonRows(text);
-  if (problem) return { taken: 0, problems: [problem] };
+  const file = format === 'csv' ? tableRows(text) : jsonRows(text);
+  if (file.problem) return { taken: 0, problems: [file.problem] };
+  const { rows, first } = file;
   const { drafts, problems } = readExercises(rows, first);
   const { clinicId } = member;
   const catalogue = await catalogueFor(clinicId);
@@ -129,7 +130,8 @@ export async function importExercises(
   return { taken: drafts.length, problems: [] };
 }
 
-type Rows = { rows: readonly unknown[]; first: number; problem: RowProblem | null };
+/** What a file holds, its first row as a person counts it in that file; or why it cannot be read. */
+type Rows = { rows: readonly unknown[]; first: number; problem: null } | { problem: RowProblem };
 
 function tableRows(text: string): Rows {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
@@ -142,7 +144,7 @@ function tableRows(text: string): Rows {
   const missing = EXERCISE_COLUMNS.filter(
     (column) => !LATER_COLUMNS.includes(column) && !parsed.meta.fields?.includes(column),
   );
-  const fail = (row: number, say: string) => ({ rows: [], first: 2, problem: { row, say } });
+  const fail = (row: number, say: string): Rows => ({ problem: { row, say } });
   if (missing.length > 0) return fail(1, `The heading lacks: ${missing.join(', ')}.`);
   const [error] = parsed.errors.filter(({ code }) => code !== 'UndetectableDelimiter');
   if (error)
@@ -157,7 +159,7 @@ function jsonRows(text: string): Rows {
   } catch {
     // Told below, as for any other text that is no list.
   }
-  return { rows: [], first: 1, problem: { row: 1, say: 'This is not a JSON list of exercises.' } };
+  return { problem: { row: 1, say: 'This is not a JSON list of exercises.' } };
 }
 
 /** All exercises of the clinic's catalogue as a file; the shipped ones serve as a pattern. */

@@ -11,6 +11,9 @@ const LONGEST_EDGE = 1600;
 const MOST_PIXELS = 50_000_000;
 /** Uploads wait whole, each with its bytes. */
 const MOST_WAITING = 8;
+/** Of JPEG, percent: the first that fits is kept, the last whether it fits or not. */
+const BEST_QUALITY = 82;
+const POORER_QUALITIES = [70, 55, 40, 25];
 const TAKEN = ['jpeg', 'png', 'webp'];
 
 export type Picture = { readonly bytes: Buffer; readonly width: number; readonly height: number };
@@ -59,16 +62,14 @@ async function smaller(upload: Buffer): Promise<Picture> {
       .flatten({ background: '#ffffff' })
       .raw()
       .toBuffer({ resolveWithObject: true });
-    for (const quality of [82, 70, 55, 40, 25]) {
-      const { data, info } = await sharp(raw, {
-        raw: { width: size.width, height: size.height, channels: size.channels },
-      })
+    const written = (quality: number) =>
+      sharp(raw, { raw: { width: size.width, height: size.height, channels: size.channels } })
         .jpeg({ quality, mozjpeg: true })
         .toBuffer({ resolveWithObject: true });
-      if (data.length <= STORED_LIMIT || quality === 25)
-        return { bytes: data, width: info.width, height: info.height };
-    }
-    throw new Problem(415, NOT_AN_IMAGE);
+    let picture = await written(BEST_QUALITY);
+    for (const quality of POORER_QUALITIES)
+      if (picture.data.length > STORED_LIMIT) picture = await written(quality);
+    return { bytes: picture.data, width: picture.info.width, height: picture.info.height };
   } catch (error) {
     if (error instanceof Problem) throw error;
     // Whatever the decoder says may quote the file.
