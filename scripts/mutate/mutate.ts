@@ -66,7 +66,10 @@ function laneFolder(): string {
   return folder;
 }
 
-/** True when some test fails, or hangs: what is noticed by hanging is noticed. */
+/** How long tests may take before they are said to hang, ms: a busy machine must not look like one that notices. */
+const HANGS_MS = 600_000;
+
+/** True when some test fails, or hangs: what is noticed by hanging is noticed, and said. */
 function jestFails(
   folder: string,
   args: readonly string[],
@@ -80,6 +83,7 @@ function jestFails(
       { cwd: folder, stdio: show, detached: true },
     );
     const timer = setTimeout(() => {
+      console.log(`hung after ${timeout / 1000} s: ${args.join(' ')}`);
       if (child.pid) process.kill(-child.pid, 'SIGKILL');
     }, timeout);
     child.on('exit', (code) => {
@@ -107,19 +111,19 @@ async function noticed(folder: string, part: Part, mutation: Mutation): Promise<
           '--testPathPatterns',
           `${dirname(mutation.file)}/[^/]*\\.test`,
         ],
-        60_000,
+        HANGS_MS,
       ))
     )
       return true;
     const related = ['--selectProjects', ...part.projects, '--findRelatedTests', mutation.file];
-    if (await jestFails(folder, related, 240_000)) return true;
+    if (await jestFails(folder, related, HANGS_MS)) return true;
     // The walk through all handlers finds them by their folder, so nobody sees that it reaches them.
     return (
       part.name === 'server' &&
       (await jestFails(
         folder,
         ['--selectProjects', 'database', '--testPathPatterns', 'database/(routes|readers)'],
-        240_000,
+        HANGS_MS,
       ))
     );
   } finally {
