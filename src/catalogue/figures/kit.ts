@@ -4,6 +4,7 @@ import {
   type Contact,
   type DrawnProp,
   type Figure,
+  type HandShape,
   type Lit,
   type LimbPose,
   type MarkName,
@@ -64,7 +65,6 @@ export function changed(from: Pose, change: Change): Pose {
     up: change.blades?.up ?? from.blades.right.up,
     back: change.blades?.back ?? from.blades.right.back,
   };
-  const grip = change.grip ?? from.grip.right;
   return {
     ...from,
     pelvis: { ...from.pelvis, ...change.pelvis },
@@ -73,10 +73,9 @@ export function changed(from: Pose, change: Change): Pose {
     ...headAt(from, change.head),
     jaw: change.jaw ?? from.jaw,
     blades: { right: blades, left: blades },
-    arms: limbs(from.arms, change.arms),
+    arms: held(limbs(from.arms, change.arms), change.grip),
     legs: limbs(from.legs, change.legs),
     contacts: change.contacts ?? from.contacts,
-    grip: { right: grip, left: grip },
   };
 }
 
@@ -98,17 +97,32 @@ function limbs(from: Pair<LimbPose>, change: LimbPose | Limbs | undefined): Pair
   return { right: change.right ?? from.right, left: change.left ?? from.left };
 }
 
-type More = { readonly away?: Vec; readonly pole?: Vec; readonly flat?: Vec };
+/** Hands closed round what they hold, unless one does something else. */
+function held(arms: Pair<LimbPose>, grip: boolean | undefined): Pair<LimbPose> {
+  if (!grip) return arms;
+  const one = (arm: LimbPose): LimbPose => ({ ...arm, shape: arm.shape ?? 'grip' });
+  return { right: one(arms.right), left: one(arms.left) };
+}
+
+type More = {
+  readonly away?: Vec;
+  readonly pole?: Vec;
+  readonly flat?: Vec;
+  readonly faces?: Vec;
+  readonly shape?: HandShape;
+};
 
 /** A palm on a mark or at a place in the room; elbow down and out unless said otherwise. */
 export function hand(
   to: MarkName | Vec,
-  { away, pole = [-0.4, -1, 0.6], flat }: More = {},
+  { away, pole = [-0.4, -1, 0.6], flat, faces, shape }: More = {},
 ): LimbPose {
   return {
     by: 'goal',
     to,
     pole,
+    ...(shape ? { shape } : {}),
+    ...(faces ? { faces } : {}),
     ...(away ? { offset: away } : {}),
     ...(flat ? { flat } : {}),
   };
@@ -116,13 +130,15 @@ export function hand(
 
 /** Both hands the same way: described for the right. */
 export function hands(to: MarkName | Vec, more: More = {}): Limbs {
-  const { away, pole = [-0.4, -1, 0.6], flat } = more;
+  const { away, pole = [-0.4, -1, 0.6], flat, faces, shape } = more;
   return {
     right: hand(to, more),
     left: hand(typeof to === 'string' ? mirrorMark(to) : mirrorVec(to), {
       pole: mirrorVec(pole),
       ...(away ? { away: mirrorVec(away) } : {}),
       ...(flat ? { flat: mirrorVec(flat) } : {}),
+      ...(faces ? { faces: mirrorVec(faces) } : {}),
+      ...(shape ? { shape } : {}),
     }),
   };
 }

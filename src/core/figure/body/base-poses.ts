@@ -1,4 +1,4 @@
-import type { Bend, Contact, LimbPose, Pair, Pose } from './pose';
+import type { Bend, Contact, Limb, LimbPose, Pair, Pose } from './pose';
 import { LENGTHS_CM, NECK_SLOPE_DEG } from './proportions';
 
 /** The places a body starts from; poses are these with something changed. */
@@ -24,14 +24,18 @@ const LEVEL: Pick<Pose, 'neck' | 'head'> = {
   head: { ...STRAIGHT, flex: -NECK_SLOPE_DEG },
 };
 
-/** A limb by its angles; what is not said is nought. */
+/** A hand that hangs or is held out turns its palm to the body. */
+export const HANGING_TWIST = 80;
+
+/** A limb by its angles; what is not said is nought, the hand turned as it hangs. */
 export function angles(
   forward = 0,
   out = 0,
   bend = 0,
-  more: { spin?: number; end?: number } = {},
+  more: Partial<Pick<Limb, 'spin' | 'end' | 'twist' | 'tilt'>> & Pick<LimbPose, 'shape'> = {},
 ): LimbPose {
-  return { by: 'angles', forward, out, bend, spin: more.spin ?? 0, end: more.end ?? 0 };
+  const { spin = 0, end = 0, twist = HANGING_TWIST, tilt = 0, shape } = more;
+  return { by: 'angles', forward, out, bend, spin, end, twist, tilt, ...(shape ? { shape } : {}) };
 }
 
 const both = (limb: LimbPose): Pair<LimbPose> => ({ right: limb, left: limb });
@@ -61,7 +65,6 @@ const UPRIGHT = {
   ...LEVEL,
   jaw: 0,
   blades: { right: { up: 0, back: 0 }, left: { up: 0, back: 0 } },
-  grip: { right: false, left: false },
 } as const;
 
 const BACK: Bend = { flex: -90, side: 0, turn: 0 };

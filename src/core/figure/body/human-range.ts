@@ -1,5 +1,6 @@
 import type { Bend, Limb, Pose } from './pose';
-import { limbTurn, skeletonOf } from './skeleton';
+import { limbTurn } from './frame';
+import { skeletonOf } from './skeleton';
 import { turn } from './vector';
 
 type Limits = Readonly<Record<string, readonly [least: number, most: number]>>;

@@ -1,4 +1,6 @@
 export * from './base-poses';
+export * from './frame';
+export * from './hand-shape';
 export * from './human-range';
 export * from './marks';
 export * from './mirror';

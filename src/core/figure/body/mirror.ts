@@ -18,9 +18,11 @@ function mirrorBend({ flex, side, turn }: Bend): Bend {
 
 function mirrorLimb(limb: LimbPose): LimbPose {
   if (limb.by === 'angles') return limb;
-  const { to, offset, pole, flat } = limb;
+  const { to, offset, pole, flat, faces, shape } = limb;
   return {
     by: 'goal',
+    ...(shape ? { shape } : {}),
+    ...(faces ? { faces: mirrorVec(faces) } : {}),
     to: typeof to === 'string' ? mirrorMark(to) : mirrorVec(to),
     pole: mirrorVec(pole),
     ...(offset ? { offset: mirrorVec(offset) } : {}),
@@ -45,7 +47,6 @@ export function mirrorPose(pose: Pose): Pose {
     blades: swap(pose.blades, (blade) => blade),
     arms: swap(pose.arms, mirrorLimb),
     legs: swap(pose.legs, mirrorLimb),
-    grip: swap(pose.grip, (closed) => closed),
     contacts: pose.contacts.map(contact),
   };
 }

@@ -1,6 +1,7 @@
 import type { Bend, Contact, Goal, Limb, LimbPose, Pair, Pose } from './pose';
 import { anglesOf } from './reach';
-import { limbTurn, skeletonOf } from './skeleton';
+import { limbTurn } from './frame';
+import { skeletonOf } from './skeleton';
 import { type Vec, between, slerp, turn } from './vector';
 
 const mix = (a: number, b: number, share: number) => a + (b - a) * share;
@@ -38,7 +39,6 @@ export function poseBetween(from: Pose, to: Pose, share: number): Pose {
     })),
     arms: pairOf((side) => limb('arms', side)),
     legs: pairOf((side) => limb('legs', side)),
-    grip: share < 0.5 ? from.grip : to.grip,
     contacts: mixContacts(from.contacts, to.contacts, share),
   };
 }
@@ -63,17 +63,20 @@ function limbMixer(from: Pose, to: Pose, share: number) {
   const solved = () => (ends ??= { from: skeletonOf(from), to: skeletonOf(to) });
   return (which: 'arms' | 'legs', side: 'right' | 'left'): LimbPose => {
     const [a, b] = [from[which][side], to[which][side]];
+    const shaped = share < 0.5 ? a.shape : b.shape;
+    const shape = shaped ? { shape: shaped } : {};
     const goal = a.by === 'goal' && b.by === 'goal' ? mixGoal(a, b, share) : null;
-    if (goal) return { by: 'goal', ...goal };
+    if (goal) return { by: 'goal', ...goal, ...shape };
     const first = a.by === 'angles' ? a : solved().from[which][side];
     const last = b.by === 'angles' ? b : solved().to[which][side];
-    return { by: 'angles', ...mixLimb(first, last, share, side === 'right' ? 1 : -1) };
+    return { by: 'angles', ...mixLimb(first, last, share, side === 'right' ? 1 : -1), ...shape };
   };
 }
 
 function mixGoal(a: Goal, b: Goal, share: number): Goal | null {
   const to = mixPlace(a.to, b.to, share);
-  if (to === null || (a.flat === undefined) !== (b.flat === undefined)) return null;
+  const alike = (of: 'flat' | 'faces') => (a[of] === undefined) === (b[of] === undefined);
+  if (to === null || !alike('flat') || !alike('faces')) return null;
   return {
     to,
     pole: between(a.pole, b.pole, share),
@@ -81,6 +84,7 @@ function mixGoal(a: Goal, b: Goal, share: number): Goal | null {
       ? { offset: between(a.offset ?? [0, 0, 0], b.offset ?? [0, 0, 0], share) }
       : {}),
     ...(a.flat && b.flat ? { flat: between(a.flat, b.flat, share) } : {}),
+    ...(a.faces && b.faces ? { faces: between(a.faces, b.faces, share) } : {}),
   };
 }
 
@@ -97,5 +101,10 @@ function mixLimb(a: Limb, b: Limb, share: number, hand: 1 | -1): Limb {
     ...anglesOf(upper, front, hand),
     bend: mix(a.bend, b.bend, share),
     end: mix(a.end, b.end, share),
+    twist: a.twist + nearestTurn(b.twist - a.twist) * share,
+    tilt: mix(a.tilt, b.tilt, share),
   };
 }
+
+/** The same turn, the shorter way round. */
+const nearestTurn = (degrees: number) => degrees - 360 * Math.round(degrees / 360);

@@ -1,3 +1,4 @@
+import type { HandShape } from './hand-shape';
 import type { MarkName } from './marks';
 import type { Vec } from './vector';
 
@@ -15,6 +16,10 @@ export type Limb = {
   readonly bend: number;
   /** The wrist bent towards the palm, or the toes drawn up. */
   readonly end: number;
+  /** The hand turned about the forearm: 0 with the thumb outward, 90 thumb forward, 180 thumb inward. */
+  readonly twist: number;
+  /** The hand bent to the thumb's side. */
+  readonly tilt: number;
 };
 
 /** Where a palm or an ankle is: on a mark of the body, or at a place in the room, in cm. */
@@ -24,11 +29,16 @@ export type Goal = {
   readonly offset?: Vec;
   /** Where the elbow or knee points, in the room. */
   readonly pole: Vec;
-  /** The palm lies flat on something, fingers this way; without it the hand follows the forearm. */
+  /** Which way the fingers go, in the room: for a palm that lies flat on something. */
   readonly flat?: Vec;
+  /** Which way the palm looks, in the room, where neither the skin it lies on nor the floor says so. */
+  readonly faces?: Vec;
 };
 
-export type LimbPose = ({ readonly by: 'angles' } & Limb) | ({ readonly by: 'goal' } & Goal);
+export type LimbPose = (({ readonly by: 'angles' } & Limb) | ({ readonly by: 'goal' } & Goal)) & {
+  /** What the hand does; without it as the hand of its place would. */
+  readonly shape?: HandShape;
+};
 
 export type Pair<T> = { readonly right: T; readonly left: T };
 
@@ -55,7 +65,5 @@ export type Pose = {
   readonly blades: Pair<{ readonly up: number; readonly back: number }>;
   readonly arms: Pair<LimbPose>;
   readonly legs: Pair<LimbPose>;
-  /** Hands closed round something. */
-  readonly grip: Pair<boolean>;
   readonly contacts: readonly Contact[];
 };

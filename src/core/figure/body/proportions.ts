@@ -21,9 +21,6 @@ export const LENGTHS_CM = {
   neck: 11.4,
 } as const;
 
-/** Palm to wrist: what a hand laid on something reaches with. */
-export const PALM_CM = LENGTHS_CM.hand * 0.42;
-
 /** Offsets from each joint to the next, in the frame of the part that carries them. */
 export const OFFSETS: Readonly<
   Record<'lumbar' | 'thorax' | 'neck' | 'shoulder' | 'hip' | 'head', Vec>
@@ -33,8 +30,8 @@ export const OFFSETS: Readonly<
   thorax: [-0.5, 16, 0],
   /** From the thoracic joint to the prominent vertebra at the base of the neck. */
   neck: [-1, share(0.85 - 0.53) - 29, 0],
-  /** From the thoracic joint to the right shoulder. */
-  shoulder: [4.2, share(0.818 - 0.53) - 29, 18.3],
+  /** From the thoracic joint to the middle of the right shoulder's joint, under the acromion (ours: 3.2 cm). */
+  shoulder: [4.2, share(0.818 - 0.53) - 29 - 3.2, 17.6],
   /** From the middle between the hips to the right hip. */
   hip: [0, 0, 8.6],
   head: [0, 11.4, 0],

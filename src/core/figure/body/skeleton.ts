@@ -1,16 +1,16 @@
+import { type Frame, limbTurn, markAt } from './frame';
 import type { MarkName, Part } from './marks';
 import { MARKS } from './marks';
-import type { Bend, Contact, Limb, LimbPose, Pose } from './pose';
-import { LENGTHS_CM, OFFSETS, PALM_CM } from './proportions';
+import type { HandShape } from './hand-shape';
+import type { Bend, Contact, Goal, Limb, LimbPose, Pair, Pose } from './pose';
+import { LENGTHS_CM, OFFSETS } from './proportions';
+import { armTo } from './arm-reach';
 import { anglesOf, reachFor } from './reach';
-import { type Turn, type Vec, UNTURNED, about, add, compose, inverse, minus, turn } from './vector';
+import { type Turn, type Vec, about, add, compose, inverse, minus, turn } from './vector';
 
 const X: Vec = [1, 0, 0];
 const Y: Vec = [0, 1, 0];
 const Z: Vec = [0, 0, 1];
-
-/** Where a part begins and how it is turned. */
-export type Frame = { readonly at: Vec; readonly turn: Turn };
 
 /** Every part of a body in the room, in centimetres. */
 export type Skeleton = {
@@ -20,23 +20,12 @@ export type Skeleton = {
   /** Limbs as angles, however they were given. */
   readonly arms: { readonly right: Limb; readonly left: Limb };
   readonly legs: { readonly right: Limb; readonly left: Limb };
+  readonly hands: Pair<HandShape>;
 };
 
 /** The rotation of a bend: turned last, bent sideways before, bent forward first. */
 export function bendTurn({ flex, side, turn: turned }: Bend): Turn {
   return compose(compose(about(Y, -turned), about(X, side)), about(Z, -flex));
-}
-
-/** The rotation of a shoulder or hip; `hand` is 1 on the right, −1 on the left. */
-export function limbTurn({ forward, out, spin }: Limb, hand: 1 | -1): Turn {
-  return compose(compose(about(Z, forward), about(X, -out * hand)), about(Y, -spin * hand));
-}
-
-/** The place of a mark in the room. */
-export function markAt(frames: Readonly<Record<Part, Frame>>, name: MarkName): Vec {
-  const mark = MARKS[name];
-  const frame = frames[mark.part];
-  return add(frame.at, turn(frame.turn, mark.at));
 }
 
 type Frames = Record<Part, Frame>;
@@ -55,7 +44,8 @@ function spineFrames(pose: Pose): Pick<Frames, 'pelvis' | 'lumbar' | 'thorax' | 
   return { pelvis, lumbar, thorax, neck, head };
 }
 
-type Joint = {
+/** A shoulder or hip and the two bones below it. */
+export type Joint = {
   readonly root: Frame;
   readonly hand: 1 | -1;
   readonly upper: number;
@@ -69,7 +59,15 @@ type Chain = { readonly upper: Frame; readonly lower: Frame; readonly end: Frame
 function chainOf(limb: Limb, { root, hand, upper, lower, bends }: Joint): Chain {
   const first: Frame = { at: root.at, turn: compose(root.turn, limbTurn(limb, hand)) };
   const second = child(first, [0, -upper, 0], about(Z, bends * limb.bend));
-  return { upper: first, lower: second, end: child(second, [0, -lower, 0], about(Z, limb.end)) };
+  // A foot only bends up and down; a hand also turns with its forearm and bends to the side.
+  const end =
+    bends === -1
+      ? about(Z, limb.end)
+      : compose(
+          compose(about(Y, limb.twist * hand), about(Z, limb.end)),
+          about(X, limb.tilt * hand),
+        );
+  return { upper: first, lower: second, end: child(second, [0, -lower, 0], end) };
 }
 
 /**
@@ -123,7 +121,14 @@ function limbsOn(
   // Legs first: a hand may rest on a thigh or hold a knee.
   const legs = { right: limb('right', 'legs'), left: limb('left', 'legs') };
   const arms = { right: limb('right', 'arms'), left: limb('left', 'arms') };
-  return { frames, missed, arms, legs };
+  const hands = { right: shapeOf(pose.arms.right), left: shapeOf(pose.arms.left) };
+  return { frames, missed, arms, legs, hands };
+}
+
+/** A palm that lies on something is flat; one that hangs is at rest. */
+function shapeOf(arm: LimbPose): HandShape {
+  if (arm.shape) return arm.shape;
+  return arm.by === 'goal' ? 'flat' : 'resting';
 }
 
 const ARM = ['upperArm', 'forearm', 'hand'] as const;
@@ -157,7 +162,7 @@ function legJoint(spine: ReturnType<typeof spineFrames>, hand: 1 | -1): Joint {
 
 type Solved = { readonly limb: Limb; readonly missed: number; readonly end: Turn | null };
 
-const HANGING: Limb = { forward: 0, out: 4, spin: 0, bend: 0, end: 0 };
+const HANGING: Limb = { forward: 0, out: 4, spin: 0, bend: 0, end: 0, twist: 80, tilt: 0 };
 
 function solve(
   limb: LimbPose,
@@ -169,15 +174,17 @@ function solve(
   if (limb.by === 'angles') return { limb, missed: 0, end: null };
   if (typeof limb.to !== 'string' && !inRoom) return { limb: HANGING, missed: 0, end: null };
   const target = goalPoint(limb.to, limb.offset, frames);
-  // A palm that follows its forearm reaches with it; one that lies flat is put there by its wrist.
-  const palm = which === 'arms' && !limb.flat ? PALM_CM : 0;
-  const local = turn(inverse(joint.root.turn), minus(target, joint.root.at));
-  const pole = turn(inverse(joint.root.turn), limb.pole);
-  const found = reachFor(local, joint.upper, joint.lower + palm, pole, joint.bends);
-  const angles = anglesOf(found.upper, found.bendWay, joint.hand, joint.bends);
-  const solved = { ...angles, bend: found.bend, end: 0 };
-  const along = limb.flat ?? (which === 'legs' ? X : null);
-  return { limb: solved, missed: found.missed, end: along && endTurn(along, which) };
+  return which === 'arms'
+    ? { ...armTo(limb, target, joint, frames), end: null }
+    : { ...legTo(limb, target, joint), end: endTurn(limb.flat ?? X) };
+}
+
+function legTo({ pole }: Goal, target: Vec, joint: Joint): Omit<Solved, 'end'> {
+  const { root, upper, lower, bends, hand } = joint;
+  const into = (v: Vec) => turn(inverse(root.turn), v);
+  const found = reachFor(into(minus(target, root.at)), upper, lower, into(pole), bends);
+  const angles = anglesOf(found.upper, found.bendWay, hand, bends);
+  return { limb: { ...angles, bend: found.bend, end: 0, twist: 0, tilt: 0 }, missed: found.missed };
 }
 
 function goalPoint(to: MarkName | Vec, offset: Vec | undefined, frames: Frames): Vec {
@@ -186,24 +193,9 @@ function goalPoint(to: MarkName | Vec, offset: Vec | undefined, frames: Frames):
   return offset ? add(point, turn(frames[MARKS[to].part].turn, offset)) : point;
 }
 
-/** A hand's own −y, or a foot's own x, along a direction of the room. */
-function endTurn(along: Vec, which: 'arms' | 'legs'): Turn {
-  if (which === 'legs') {
-    const [x, y, z] = along;
-    const yaw = (Math.atan2(-z, x) * 180) / Math.PI;
-    const pitch = (Math.atan2(y, Math.hypot(x, z)) * 180) / Math.PI;
-    return compose(about(Y, yaw), about(Z, pitch));
-  }
-  return fromDown(along);
-}
-
-/** The smallest rotation that takes straight down to a direction one long. */
-function fromDown(along: Vec): Turn {
-  const [x, y, z] = along;
-  if (y > 0.9999) return about(Z, 180);
-  const axis: Vec = [-z, 0, x];
-  const length = Math.hypot(x, z);
-  if (length < 1e-9) return UNTURNED;
-  const angle = (Math.atan2(length, -y) * 180) / Math.PI;
-  return about([axis[0] / length, 0, axis[2] / length], angle);
+/** A foot's own x along a direction of the room. */
+function endTurn([x, y, z]: Vec): Turn {
+  const yaw = (Math.atan2(-z, x) * 180) / Math.PI;
+  const pitch = (Math.atan2(y, Math.hypot(x, z)) * 180) / Math.PI;
+  return compose(about(Y, yaw), about(Z, pitch));
 }

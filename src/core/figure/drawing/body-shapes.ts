@@ -1,122 +1,122 @@
-import { type Part, type Skeleton, type Vec, LENGTHS_CM, add, dot, turn } from '../body';
+import type { Pose, Skeleton } from '../body';
 import type { View } from '../figure';
-import { type Disc, around, capsule } from './outline';
-import type { Shape, Tone } from './shape';
-import { type Camera, see } from './view';
+import { footShape } from '../surface/foot';
+import { handShape } from '../surface/hand';
+import {
+  SHORTS_SECTIONS,
+  forearmRings,
+  shankRings,
+  shoulderRing,
+  thighRings,
+  upperArmRings,
+} from '../surface/limbs';
+import { type Ring, beadsOf, edgesOf, rimOf } from '../surface/section';
+import { neckRings, trunkRings } from '../surface/trunk';
+import { boneOutline, limbOutline, ribbon } from './limb-outline';
+import { capsule, chain, disc } from './outline';
+import type { Shape } from './shape';
+import type { Camera, Seen } from './view';
 
-/** A ball of flesh: where in its part, and its radius, in cm. */
-type Flesh = readonly [part: Part, at: Vec, radius: number];
+const SIDES = ['Right', 'Left'] as const;
+type Side = (typeof SIDES)[number];
 
-const twice = (part: Part, [x, y, z]: Vec, radius: number): Flesh[] => [
-  [part, [x, y, z], radius],
-  [part, [x, y, -z], radius],
-];
+/** A leg this much nearer than the trunk is drawn over it, not as one with it. */
+const BEFORE_CM = 9;
 
-const SEAT = [...twice('pelvis', [-0.6, -2, 6.5], 9.4), ...twice('pelvis', [0.4, 3, 8], 8.8)];
-const WAIST = twice('lumbar', [3.6, 1, 5.6], 8.3);
-const RIBS = twice('thorax', [4.2, 3, 6.4], 9);
-const CHEST = twice('thorax', [3.9, 12, 7], 9.9);
-const TOP = twice('thorax', [2.6, 20, 8], 7);
-const SLOPE: Flesh[] = [['neck', [1.6, 0.5, 0], 6.3]];
-
-/** The trunk as overlapping strings of beads: together one solid. */
-const TRUNK: readonly (readonly Flesh[])[] = [
-  [...SEAT, ...WAIST],
-  [...WAIST, ...RIBS],
-  [...RIBS, ...CHEST],
-  [...CHEST, ...TOP],
-  [...TOP, ...SLOPE],
-];
-
-/** All of the body but the head, as seen; each limb a shape of its own. */
-export function bodyShapes(
-  skeleton: Skeleton,
-  camera: Camera,
-  view: View,
-  grip: { right: boolean; left: boolean },
-): Shape[] {
-  const sight = (flesh: Flesh): Disc => {
-    const frame = skeleton.frames[flesh[0]];
-    const [x, y] = see(camera, add(frame.at, turn(frame.turn, flesh[1])));
-    return [x, y, flesh[2]];
-  };
-  const beads = (flesh: readonly Flesh[]) => around(flesh.map(sight));
-  const bone = (a: Flesh, b: Flesh) => capsule(sight(a), sight(b));
-  const depth = (part: Part, at: Vec = [0, 0, 0]) => {
-    const frame = skeleton.frames[part];
-    return dot(camera.near, add(frame.at, turn(frame.turn, at)));
-  };
-
-  const shoulders = (['Right', 'Left'] as const).map((side) =>
-    beads([...TOP, [`upperArm${side}`, [0, 0, 0], 5.2]]),
-  );
-  const trunk = TRUNK.map(beads).join('') + shoulders.join('');
-  const leg = (side: 'Right' | 'Left') => ({
-    near: (depth(`thigh${side}`) + depth(`shank${side}`) * 2 + depth(`foot${side}`)) / 4,
-    d:
-      bone([`thigh${side}`, [0, 0, 0], 8.6], [`shank${side}`, [0, 0, 0], 5.4]) +
-      bone([`shank${side}`, [0, 0, 0], 5.3], [`shank${side}`, [-1.1, -13, 0], 5.3]) +
-      bone([`shank${side}`, [-1.1, -13, 0], 5.3], [`foot${side}`, [0, 0, 0], 3.7]),
-    foot: beads([
-      [`foot${side}`, [-1, -0.5, 0], 3.6],
-      [`foot${side}`, [-2.4, -4.1, 0], 2.5],
-      [`foot${side}`, [12, -5, 2], 1.6],
-      [`foot${side}`, [12, -5, -2], 1.6],
-      [`foot${side}`, [18.2, -5.3, 0], 1.3],
-    ]),
-  });
-  const arm = (side: 'Right' | 'Left') => ({
-    near: (depth(`upperArm${side}`) + depth(`forearm${side}`) + depth(`hand${side}`) * 2) / 4,
-    d:
-      bone([`upperArm${side}`, [0, 0, 0], 4.9], [`forearm${side}`, [0, 0, 0], 3.9]) +
-      bone([`forearm${side}`, [0, 0, 0], 3.9], [`hand${side}`, [0, 0, 0], 2.7]) +
-      beads(handOf(side, grip[side === 'Right' ? 'right' : 'left'])),
-  });
-  const trunkNear = depth('thorax', [4, 5, 0]);
-  const arms = (['Right', 'Left'] as const).map(arm);
-  const legs = (['Right', 'Left'] as const).map(leg);
-  const farthest = Math.max(...legs.map(({ near }) => near));
-  const fromSide = view === 'side';
-  const isNear = (near: number) => near === farthest;
-  const merged = fromSide ? legs.filter(({ near }) => isNear(near)).map(({ d }) => d) : [];
+/** All of the body but the head, as seen; what hides what follows from how near each part is. */
+export function bodyShapes(skeleton: Skeleton, pose: Pose, camera: Camera, view: View): Shape[] {
+  const trunk = trunkRings(skeleton, pose, camera);
+  const trunkNear = nearOf(trunk.all.slice(trunk.waist));
+  const hipsNear = nearOf(trunk.all.slice(0, trunk.pelvis));
+  const fromSide = view === 'side' || view === 'above';
+  const legs = SIDES.map((side) => legOf(skeleton, camera, side));
+  const nearest = Math.max(...legs.map(({ near }) => near));
+  const isFar = (near: number) => view === 'side' && near < nearest - 1;
+  const hips = ribbon(trunk.all.slice(0, trunk.pelvis + 2), { from: [], to: [] });
+  const vest = trunk.all.slice(trunk.pelvis - 1);
+  const hem = vest[0];
+  const hemWay = edgesOf(vest).ways[0] ?? [1, 0];
+  const ownShorts = legs.map(({ shorts, thighNear, near }) => ({
+    shorts,
+    near: thighNear,
+    joined: !isFar(near) && thighNear < hipsNear + BEFORE_CM,
+  }));
   return [
-    { tone: 'cloth', d: trunk + merged.join(''), near: trunkNear },
-    ...legs.flatMap(({ d, foot, near }): Shape[] => {
-      const close = isNear(near);
-      const tone: Tone = fromSide && !close ? 'cloth-far' : 'cloth';
-      const skin: Tone = fromSide && !close ? 'skin-far' : 'skin';
-      const at = fromSide ? near : near - 3;
-      const whole: Shape[] = fromSide && close ? [] : [{ tone, d, near: at }];
+    {
+      tone: 'cloth',
+      d: ribbon(vest, {
+        from: hem ? rimOf(hem, [-hemWay[0], -hemWay[1]]) : [],
+        to: [],
+      }),
+      near: trunkNear,
+    },
+    {
+      tone: 'shorts',
+      d: hips + ownShorts.flatMap(({ joined, shorts }) => (joined ? [shorts] : [])).join(''),
+      near: trunkNear - 0.2,
+    },
+    ...legs.flatMap(({ skin, shorts, near, thighNear }, i): Shape[] => {
+      const far = isFar(near);
+      const joined = ownShorts[i]?.joined ?? false;
+      const at = far ? Math.min(near, trunkNear - 1) : joined ? trunkNear - 0.4 : thighNear;
       return [
-        { tone: skin, d: foot, near: fromSide && close ? trunkNear - 0.5 : at - 0.5 },
-        ...whole,
+        { tone: far ? 'skin-far' : 'skin', d: skin, near: at },
+        ...(joined ? [] : [{ tone: far ? 'shorts-far' : 'shorts', d: shorts, near: at + 0.1 } as const]),
       ];
     }),
-    ...arms.map(({ d, near }): Shape => {
-      const far = fromSide && near < trunkNear;
-      return { tone: far ? 'skin-far' : 'skin', d, near };
-    }),
-    {
-      tone: 'skin',
-      d: bone(['neck', [1.4, 1, 0], 6], ['neck', [1, LENGTHS_CM.neck - 1, 0], 5.5]),
-      near: trunkNear + (view === 'back' ? 0.2 : -0.1),
-    },
+    ...SIDES.map((side): Shape[] => {
+      const arm = armOf(skeleton, camera, side);
+      const far = fromSide && view === 'side' && arm.near < trunkNear;
+      return [
+        { tone: far ? 'skin-far' : 'skin', d: arm.d, near: arm.near },
+        { tone: 'inner', d: arm.inner, near: arm.near + 0.05 },
+      ];
+    }).flat(),
+    { tone: 'skin', d: chain(beadsOf(neckRings(skeleton, camera))), near: trunkNear + 0.3 },
   ];
 }
 
-function handOf(side: 'Right' | 'Left', closed: boolean): Flesh[] {
-  const hand: Part = `hand${side}`;
-  if (closed)
-    return [
-      [hand, [0, -2, 0], 2.7],
-      [hand, [0.6, -6, 1.4], 3.3],
-      [hand, [0.6, -6, -1.4], 3.3],
-    ];
-  return [
-    [hand, [0, 0, 0], 2.6],
-    [hand, [0, -8, 2.3], 1.9],
-    [hand, [0, -8, -2.3], 1.9],
-    [hand, [0.7, -16, 1], 1.3],
-    [hand, [0.7, -16, -1], 1.3],
-  ];
+const nearOf = (rings: readonly Ring[]) =>
+  rings.reduce((sum, { at }) => sum + at[2], 0) / Math.max(1, rings.length);
+
+function legOf(skeleton: Skeleton, camera: Camera, side: Side) {
+  const thigh = thighRings(skeleton, camera, side);
+  const shank = shankRings(skeleton, camera, side);
+  const foot = footShape(skeleton, camera, side);
+  const covered = thigh.slice(0, SHORTS_SECTIONS).map((ring, i) => loose(ring, 1.03 + i * 0.02));
+  const ankle = beadsOf(shank).at(-1);
+  return {
+    skin: limbOutline(thigh, shank) + (ankle ? disc(ankle) : '') + foot.d,
+    shorts: boneOutline(covered, { from: true, to: false }),
+    near: (nearOf(thigh) + nearOf(shank) * 2 + foot.near) / 4,
+    thighNear: nearOf(thigh),
+  };
+}
+
+/** Cloth stands off the skin. */
+function loose({ at, ...axes }: Ring, by: number): Ring {
+  const grown = (v: Seen): Seen => [v[0] * by, v[1] * by, v[2] * by];
+  return {
+    at,
+    front: grown(axes.front),
+    back: grown(axes.back),
+    right: grown(axes.right),
+    left: grown(axes.left),
+  };
+}
+
+function armOf(skeleton: Skeleton, camera: Camera, side: Side) {
+  const upper = upperArmRings(skeleton, camera, side);
+  const lower = forearmRings(skeleton, camera, side);
+  const hand = handShape(skeleton, camera, side, skeleton.hands[side === 'Right' ? 'right' : 'left']);
+  const [inner] = beadsOf([shoulderRing(skeleton, camera, side)]);
+  const [outer] = beadsOf(upper);
+  return {
+    d:
+      (inner && outer ? capsule([inner[0], inner[1], 3.6], outer) : '') +
+      limbOutline(upper, lower) +
+      hand.d,
+    inner: hand.inner,
+    near: (nearOf(upper) + nearOf(lower) + hand.near * 2) / 4,
+  };
 }

@@ -15,7 +15,7 @@ import {
 } from '../body';
 import type { DrawnProp, Figure, Push } from '../figure';
 import { bodyShapes } from './body-shapes';
-import { headOutline, headShapes } from './head-shapes';
+import { headBefore, headShapes } from './head-shapes';
 import { litShapes } from './lit-shapes';
 import { line } from './outline';
 import { mirrorLit } from '../mirror-figure';
@@ -67,7 +67,7 @@ export function drawPose(figure: Figure, given: Pose, options: DrawOptions = {})
   const pose = mirrored ? mirrorPose(given) : given;
   const shapes: Shape[] = [
     ...props.flatMap((prop) => propShapes(prop, skeleton, camera)),
-    ...bodyShapes(skeleton, camera, figure.view, pose.grip),
+    ...bodyShapes(skeleton, pose, camera, figure.view),
     ...headShapes(skeleton.frames.head, pose.jaw, camera),
   ];
   if (options.before) shapes.push(...beforeShapes(figure, skeleton, camera, mirrored));
@@ -104,7 +104,7 @@ function beforeShapes(figure: Figure, now: Skeleton, camera: Camera, mirrored: b
   const [bx, by] = see(camera, markAt(now.frames, 'forehead'));
   const moved = Math.hypot(ax - bx, ay - by);
   if (moved < 0.8 || moved > FAR_CM) return [];
-  return [{ tone: 'before', d: headOutline(then.frames.head, camera), near: 500 }];
+  return [{ tone: 'before', d: headBefore(then.frames.head, start.jaw, camera), near: 500 }];
 }
 
 const ARROW_CM = 13;

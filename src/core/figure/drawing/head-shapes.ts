@@ -1,90 +1,186 @@
-import { type Frame, type Vec, add, dot, inverse, turn } from '../body';
-import { around, hull, line, type Disc } from './outline';
+import { type Frame, type Vec } from '../body';
+import { COLUMNS, HAIR_EDGE, HEAD_MIDDLE, SKIN, type Spot, faceSpot, sideSpot } from '../surface/head-surface';
+import { type Sight, along, place, sightOf } from '../surface/sight';
+import { BINS, type Silhouette, binOf, outlinePoint, silhouetteOf } from '../surface/silhouette';
+import { type Point, closed, line, simpler, smooth } from './outline';
 import type { Shape } from './shape';
-import { type Camera, see } from './view';
+import type { Camera, Seen } from './view';
 
-const SKULL = { at: [1, 5.5, 0] as Vec, half: [9.8, 9, 7.6] as Vec };
+/** How far the hair stands off the skull, in cm. */
+const HAIR_CM = 0.7;
+/** A line of the skin is drawn where it looks at the viewer at least so much. */
+const SEEN = 0.12;
+
+type Look = {
+  readonly sight: Sight;
+  readonly outline: Silhouette;
+  readonly jaw: number;
+};
+
+const flat = ([x, y]: Seen): Point => [x, y];
+
+/** The lower jaw turns about an axis before the ear; below the mouth the face goes with it. */
+function opened([x, y, z]: Vec, degrees: number): Vec {
+  if (degrees === 0 || y > -2.4 || x < 0) return [x, y, z];
+  const angle = (degrees * Math.PI) / 180;
+  const share = Math.min(1, (-2.4 - y) / 0.8);
+  const [dx, dy] = [x - 1.2, y - 0.4];
+  return [
+    x + share * (dx * Math.cos(angle) + dy * Math.sin(angle) - dx),
+    y + share * (-dx * Math.sin(angle) + dy * Math.cos(angle) - dy),
+    z,
+  ];
+}
+
+function lookAt(head: Frame, jaw: number, camera: Camera): Look {
+  const sight = sightOf(camera, head);
+  const points = SKIN.map(({ at }) => place(sight, opened(at, jaw)));
+  const [mx, my] = place(sight, HEAD_MIDDLE);
+  return { sight, outline: silhouetteOf(points, COLUMNS, [mx, my]), jaw };
+}
+
+/** The whole outline of the skin. */
+function skinLine({ outline }: Look): Point[] {
+  return Array.from({ length: BINS }, (_, i) => outlinePoint(outline, i));
+}
+
+const reduced = (points: Point[]): Point[] => {
+  // A closed line has no ends to keep: it is cut at its two farthest points.
+  const half = Math.floor(points.length / 2);
+  const first = points[0];
+  if (!first) return points;
+  return [
+    ...simpler(points.slice(0, half + 1), 0.06).slice(0, -1),
+    ...simpler([...points.slice(half), first], 0.06).slice(0, -1),
+  ];
+};
+
+/** Lines of the face: those pieces of each that look at the viewer. */
+function seenPieces({ sight, jaw }: Look, spots: readonly Spot[], least = SEEN): Point[][] {
+  const pieces: Point[][] = [[]];
+  for (const { at, looks } of spots) {
+    if (along(sight, looks)[2] > least) pieces.at(-1)?.push(flat(place(sight, opened(at, jaw))));
+    else if ((pieces.at(-1)?.length ?? 0) > 0) pieces.push([]);
+  }
+  return pieces.filter(({ length }) => length > 1);
+}
+
+const both = (make: (side: 1 | -1) => readonly Spot[]) => [make(1), make(-1)];
+
+const BROWS = both((s) => [[3.75, 1.6], [4.15, 2.5], [4.2, 3.6], [3.65, 4.8]].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)));
+const LIDS = both((s) => [[1.35, 2.05], [1.95, 2.75], [2.0, 3.5], [1.45, 4.4]].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)));
+const EYES = both((s) => Array.from({ length: 7 }, (_, i) => {
+  const angle = (i / 7) * 2 * Math.PI;
+  return faceSpot(1.45 + 0.55 * Math.sin(angle), (3.2 + 0.5 * Math.cos(angle)) * s);
+}));
+const WINGS = both((s) => [[-0.9, 1.75], [-1.6, 1.9], [-1.95, 1.2], [-1.9, 0.5]].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)));
+const MOUTH: readonly Spot[] = [2.5, 1.6, 0.7, 0, -0.7, -1.6, -2.5].map((z) => faceSpot(-4.0 + 0.075 * z * z, z));
+const LIP: readonly Spot[] = [0.9, 0, -0.9].map((z) => faceSpot(-5.35, z));
+const RIDGE: readonly Vec[] = [[9.7, 3.6, 0], [9.35, 2.5, 0], [10.3, 1.0, 0], [11.6, -0.1, 0], [12.2, -0.95, 0], [11.5, -1.75, 0]].map(([x, y, z]) => [(x ?? 0) + 0.55, (y ?? 0) + 1.2, z ?? 0]);
+const JAW_LINES = both((s) => [[-3.0, 68], [-5.0, 62], [-6.2, 50], [-7.2, 36], [-8.0, 24]].map(([y, b]) => sideSpot(y ?? 0, (b ?? 0) * s)));
+
+/** The ear: its rim and its inner fold, on the side of the head, standing a little off it. */
+const ear = (side: 1 | -1, points: readonly (readonly [x: number, y: number])[]): Vec[] =>
+  points.map(([x, y]) => [x + 0.8, y + 1.2, (7.3 - x * 0.28) * side]);
+const RIM = [[0.5, 0.5], [0.6, 2.0], [-0.3, 3.0], [-1.7, 3.2], [-2.7, 2.2], [-2.6, 0.4], [-1.9, -1.2], [-1.5, -2.8], [-0.7, -3.3], [0.1, -2.6], [0.3, -0.9]] as const;
+const FOLD = [[-0.1, 1.9], [-1.3, 2.2], [-1.8, 1.1], [-1.2, -0.3], [-0.9, -1.3]] as const;
+const RIMS = [ear(1, RIM), ear(-1, RIM)];
+const FOLDS = [ear(1, FOLD), ear(-1, FOLD)];
+
+/** A head from any side: skin, hair, ears, face. */
+export function headShapes(head: Frame, jawDegrees: number, camera: Camera, far = false): Shape[] {
+  const look = lookAt(head, jawDegrees, camera);
+  const { sight } = look;
+  const near = place(sight, [1, 4, 0])[2] + NEAR_THE_FACE;
+  const skin = smooth(reduced(skinLine(look)), true);
+  const ears = [1, -1].flatMap((side, i) => {
+    const looks = along(sight, [0.25, 0, side])[2];
+    return looks > -0.25 ? [{ rim: RIMS[i] ?? [], fold: FOLDS[i] ?? [], looks }] : [];
+  });
+  const rim = (points: readonly Vec[]) => smooth(points.map((at) => flat(place(sight, at))), true);
+  const fine = [
+    ...[...LIDS, MOUTH].flatMap((spots) => seenPieces(look, spots)),
+    ...WINGS.flatMap((spots) => seenPieces(look, spots, 0.02)),
+    ...noseRidge(look),
+    ...ears.filter(({ looks }) => looks > 0.3).map(({ fold }) => fold.map((at) => flat(place(sight, at)))),
+  ];
+  const faint = [...JAW_LINES, LIP].flatMap((spots) => seenPieces(look, spots, 0.3));
+  const eyes = EYES.filter((spots) => spots.every(({ looks }) => along(sight, looks)[2] > 0.05));
+  const shapes: Shape[] = [
+    { tone: far ? 'skin-far' : 'skin', d: skin, near },
+    { tone: 'hair', d: hairShape(look), near: near + 0.01 },
+    { tone: far ? 'skin-far' : 'skin', d: ears.map(({ rim: points }) => rim(points)).join(''), near: near + 0.02 },
+    { tone: 'inner', d: faint.map((points) => smooth(points)).join(''), near: near + 0.03 },
+    { tone: 'mark', d: fine.map((points) => smooth(points)).join(''), near: near + 0.04 },
+    { tone: 'brow', d: BROWS.flatMap((spots) => seenPieces(look, spots)).map((points) => smooth(points)).join(''), near: near + 0.05 },
+    { tone: 'eye', d: eyes.map((spots) => closed(spots.map(({ at }) => flat(place(sight, at))))).join(''), near: near + 0.06 },
+  ];
+  return shapes.filter(({ d }) => d !== '');
+}
+
 const NEAR_THE_FACE = 4;
 
-/** The outline of an ellipsoid: its farthest point in each direction of the sheet. */
-function skullOutline(head: Frame, camera: Camera): (readonly [number, number])[] {
-  return Array.from({ length: 22 }, (_, i) => {
-    const angle = (i / 22) * 2 * Math.PI;
-    const way = add(scaled(camera.right, Math.cos(angle)), scaled(camera.down, Math.sin(angle)));
-    const own = turn(inverse(head.turn), way);
-    const stretched: Vec = [own[0] * SKULL.half[0], own[1] * SKULL.half[1], own[2] * SKULL.half[2]];
-    const length = Math.hypot(...stretched) || 1;
-    const at: Vec = [
-      SKULL.at[0] + (stretched[0] * SKULL.half[0]) / length,
-      SKULL.at[1] + (stretched[1] * SKULL.half[1]) / length,
-      SKULL.at[2] + (stretched[2] * SKULL.half[2]) / length,
-    ];
-    const [x, y] = see(camera, add(head.at, turn(head.turn, at)));
-    return [x, y] as const;
-  });
+/** From between the brows to the tip: what is seen of a nose that is turned, but not from the side. */
+function noseRidge({ sight }: Look): Point[][] {
+  const looks = along(sight, [1, 0, 0])[2];
+  const aside = Math.abs(along(sight, [0, 0, 1])[2]);
+  if (looks < 0.25 || aside < 0.12) return [];
+  return [RIDGE.map((at) => flat(place(sight, at)))];
 }
 
-const scaled = (v: Vec, by: number): Vec => [v[0] * by, v[1] * by, v[2] * by];
+/** The hair that is seen: between its edge where that looks at the viewer, and the outline of the head. */
+function hairShape(look: Look): string {
+  const { sight, outline } = look;
+  const hairy = (bin: number) => SKIN[outline.by[((bin % BINS) + BINS) % BINS] ?? 0]?.hair ?? false;
+  const seen = HAIR_EDGE.map(({ at, looks }) => ({ at: flat(place(sight, at)), seen: along(sight, looks)[2] > 0 }));
+  const runs: Point[][] = [];
+  const n = seen.length;
+  const start = seen.findIndex((one, i) => one.seen && !(seen[(i + n - 1) % n]?.seen ?? true));
+  if (start < 0) return seen[0]?.seen ? '' : smooth(rimOf(look, 0, BINS), true);
+  for (let i = 0; i < n; i += 1) {
+    const one = seen[(start + i) % n];
+    const before = seen[(start + i + n - 1) % n];
+    if (!one?.seen) continue;
+    if (i === 0 || !before?.seen) runs.push([]);
+    runs.at(-1)?.push(one.at);
+  }
+  // Each run ends at the outline; along it, where hair is, to the beginning of the next.
+  const [first] = runs;
+  if (!first) return '';
+  const points: Point[] = [];
+  for (const [i, run] of runs.entries()) {
+    const next = runs[(i + 1) % runs.length] ?? first;
+    const [end, begin] = [run.at(-1), next[0]];
+    if (!end || !begin) continue;
+    points.push(...run, ...arcBetween(look, binOf(outline, end), binOf(outline, begin), hairy));
+  }
+  return smooth(points, true);
+}
 
-/** The head: skull, jaw, nose, and the marks that say where the face looks. */
-export function headShapes(head: Frame, jawDegrees: number, camera: Camera): Shape[] {
-  const place = (at: Vec) => see(camera, add(head.at, turn(head.turn, at)));
-  const bead = (at: Vec, radius: number): Disc => {
-    const [x, y] = place(at);
-    return [x, y, radius];
+function arcBetween(look: Look, from: number, to: number, hairy: (bin: number) => boolean): Point[] {
+  const up = (((to - from) % BINS) + BINS) % BINS;
+  const hairOn = (step: 1 | -1, length: number) => {
+    let count = 0;
+    for (let i = 1; i < length; i += 1) if (hairy(from + i * step)) count += 1;
+    return length < 2 ? 0 : count / (length - 1);
   };
-  const faces = (way: Vec) => dot(camera.near, turn(head.turn, way));
-  const skull = skullOutline(head, camera);
-  const drop = jawDegrees / 7;
-  const jaw = [
-    bead([7.6 - drop * 0.4, -5.2 - drop, 0], 2.6),
-    bead([1.6, -3.4, 5], 2.2),
-    bead([1.6, -3.4, -5], 2.2),
-    bead([7.2, -0.5, 4], 2.8),
-    bead([7.2, -0.5, -4], 2.8),
-  ];
-  const nose = [bead([10, 3, 0], 0.7), bead([12.4, -0.8, 0], 0.9), bead([10, -2, 0], 0.7)];
-  const outline = around(jaw, skull) + around(nose);
-  const near = dot(camera.near, add(head.at, turn(head.turn, [1, 4, 0])));
-  const marks: string[] = [];
-  for (const z of [1, -1] as const) {
-    if (faces([0.9, 0.1, 0.42 * z]) > 0.12) {
-      const [x, y] = place([9.5, 2.8, 3.3 * z]);
-      marks.push(
-        line([
-          [x, y - 0.55],
-          [x, y + 0.55],
-        ]),
-      );
-    }
-    if (faces([0, 0, z]) > 0.25) {
-      const rim = [0, 1, 2, 3, 4, 5].map((i): Vec => {
-        const angle = (i / 5) * 4.6 - 0.6;
-        return [0.2 - 1.7 * Math.cos(angle), 0.8 + 2.6 * Math.sin(angle), 7.5 * z];
-      });
-      marks.push(line(rim.map((at) => place(at)).map(([x, y]) => [x, y] as const)));
-    }
-  }
-  if (faces([1, 0, 0]) > -0.2) {
-    const lips: Vec[] = [
-      [9, -3.1, 2],
-      [10.3, -3.9, 0],
-      [9, -3.1, -2],
-    ];
-    const seen = lips.filter((_, i) => i === 1 || faces([0.75, 0, i === 0 ? 0.65 : -0.65]) > 0);
-    if (seen.length > 1)
-      marks.push(line(seen.map((at) => place(at)).map(([x, y]) => [x, y] as const)));
-  }
-  return [
-    { tone: 'skin', d: outline, near: near + NEAR_THE_FACE },
-    ...(marks.length > 0
-      ? [{ tone: 'mark', d: marks.join(''), near: near + NEAR_THE_FACE + 0.01 } as const]
-      : []),
-  ];
+  const step = hairOn(1, up) >= hairOn(-1, BINS - up) ? 1 : -1;
+  const length = step === 1 ? up : BINS - up;
+  return rimOf(look, from, length, step);
 }
 
-/** Only the outline, for where the head was before. */
-export function headOutline(head: Frame, camera: Camera): string {
-  const [first, ...others] = hull(skullOutline(head, camera));
-  return first ? line([first, ...others, first]) : '';
+/** The outline with the hair on it: thin at its ends. */
+function rimOf({ outline }: Look, from: number, length: number, step: 1 | -1 = 1): Point[] {
+  const points = Array.from({ length: length + 1 }, (_, i) => {
+    const out = HAIR_CM * Math.min(1, Math.min(i, length - i) / 7);
+    return outlinePoint(outline, from + i * step, length >= BINS ? HAIR_CM : out);
+  });
+  return simpler(points, 0.08);
+}
+
+/** Only the outline and the face's direction, for where the head was before. */
+export function headBefore(head: Frame, jaw: number, camera: Camera): string {
+  const look = lookAt(head, jaw, camera);
+  const face = [...LIDS, MOUTH].flatMap((spots) => seenPieces(look, spots));
+  return smooth(reduced(skinLine(look)), true) + face.map((points) => line(points)).join('');
 }

@@ -1,6 +1,6 @@
 import { MARKS, type Skeleton, type Vec, SEAT_CM, add, dot, markAt, turn } from '../body';
 import type { DrawnProp, Place } from '../figure';
-import { around, capsule, disc, line } from './outline';
+import { capsule, disc, line, roundAbout } from './outline';
 import type { Shape } from './shape';
 import { type Camera, see } from './view';
 
@@ -22,7 +22,7 @@ export function propShapes(prop: DrawnProp, skeleton: Skeleton, camera: Camera):
   };
   const box = (middle: Vec, size: Vec, tone: Shape['tone'] = 'thing', round = 0.6): Shape => ({
     tone,
-    d: around(corners(middle, size).map((at) => [...flat(at), round] as const)),
+    d: roundAbout(corners(middle, size).map((at) => [...flat(at), round] as const)),
     near: dot(camera.near, middle),
   });
   const behind = (shape: Shape): Shape => ({ ...shape, near: -200 });
@@ -105,7 +105,7 @@ export function propShapes(prop: DrawnProp, skeleton: Skeleton, camera: Camera):
         [x - length, 0.6, 0],
       ];
       return [
-        behind({ tone: 'thing-soft', d: around(profile.map((at) => [...flat(at), 0.6])), near: 0 }),
+        behind({ tone: 'thing-soft', d: roundAbout(profile.map((at) => [...flat(at), 0.6])), near: 0 }),
       ];
     }
     case 'band':

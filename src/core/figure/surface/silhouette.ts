@@ -1,0 +1,82 @@
+import type { Seen } from '../drawing/view';
+
+const BINS = 160;
+const COS = Array.from({ length: BINS }, (_, i) => Math.cos((i * 2 * Math.PI) / BINS));
+const SIN = Array.from({ length: BINS }, (_, i) => Math.sin((i * 2 * Math.PI) / BINS));
+const TURN = 2 * Math.PI;
+
+/** An outline round a middle: how far out it is in each direction, evenly from the right against y down. */
+export type Silhouette = {
+  readonly middle: readonly [x: number, y: number];
+  readonly far: readonly number[];
+  /** Which points of the skin it runs between, the nearer one. */
+  readonly by: readonly number[];
+};
+
+/**
+ * The outline of a surface all of whose points are seen from a middle inside it: in every direction
+ * of the sheet the farthest edge between two neighbouring points. It stays true where the surface
+ * hollows, as under a nose.
+ *
+ * @param points the surface on the sheet, `columns` to a row, each row closed
+ */
+export function silhouetteOf(
+  points: readonly Seen[],
+  columns: number,
+  [mx, my]: readonly [number, number],
+): Silhouette {
+  const far = new Array<number>(BINS).fill(0);
+  const by = new Array<number>(BINS).fill(0);
+  const rows = points.length / columns;
+  const xs = points.map(([x]) => x - mx);
+  const ys = points.map(([, y]) => y - my);
+  const bearings = xs.map((x, i) => (Math.atan2(ys[i] ?? 0, x) + TURN) % TURN);
+  const edge = (a: number, b: number) => {
+    const [ax, ay, bx, by2] = [xs[a] ?? 0, ys[a] ?? 0, xs[b] ?? 0, ys[b] ?? 0];
+    let [from, to] = [bearings[a] ?? 0, bearings[b] ?? 0];
+    let [first, second] = [a, b];
+    let wide = to - from;
+    if (wide > Math.PI) wide -= TURN;
+    if (wide < -Math.PI) wide += TURN;
+    if (wide < 0) {
+      [from, to] = [to, from];
+      [first, second] = [b, a];
+      wide = -wide;
+    }
+    const begin = Math.ceil((from * BINS) / TURN);
+    const end = Math.floor(((from + wide) * BINS) / TURN);
+    const cross = ax * by2 - ay * bx;
+    for (let i = begin; i <= end; i += 1) {
+      const bin = i % BINS;
+      const [c, s] = [COS[bin] ?? 1, SIN[bin] ?? 0];
+      const across = c * (by2 - ay) - s * (bx - ax);
+      const r = Math.abs(across) < 1e-9 ? Math.max(Math.hypot(ax, ay), Math.hypot(bx, by2)) : cross / across;
+      if (r > (far[bin] ?? 0) && r < 60) {
+        far[bin] = r;
+        by[bin] = i - begin < (end - begin) / 2 ? first : second;
+      }
+    }
+  };
+  for (let row = 0; row < rows; row += 1)
+    for (let column = 0; column < columns; column += 1) {
+      const here = row * columns + column;
+      edge(here, row * columns + ((column + 1) % columns));
+      if (row + 1 < rows) edge(here, here + columns);
+    }
+  return { middle: [mx, my], far, by };
+}
+
+/** A point of it, so far outside the skin. */
+export function outlinePoint({ middle, far }: Silhouette, bin: number, out = 0): readonly [number, number] {
+  const i = ((bin % BINS) + BINS) % BINS;
+  const r = (far[i] ?? 0) + out;
+  return [middle[0] + r * (COS[i] ?? 1), middle[1] + r * (SIN[i] ?? 0)];
+}
+
+/** Which direction of an outline a point of the sheet lies in. */
+export function binOf({ middle }: Silhouette, [x, y]: readonly [number, number, ...number[]]): number {
+  const angle = (Math.atan2(y - middle[1], x - middle[0]) + TURN) % TURN;
+  return Math.round((angle * BINS) / TURN) % BINS;
+}
+
+export { BINS };
