@@ -53,12 +53,16 @@ const cells = ids.map((id, index) => {
   const y = GAP + Math.floor(index / columns) * (cellHigh + GAP);
   const drawings = phases(figure);
   const wide = cellWide / drawings.length;
-  const nested = drawings.map((drawing, i) =>
-    svgText(drawing, PRINT_PALETTE, '').replace(
+  const nested = drawings.map((drawing, i) => {
+    const [, , w, h] = drawing.box;
+    const scale = Math.min((wide - 4) / w, cellHigh / h);
+    const [dw, dh] = [w * scale, h * scale];
+    const [dx, dy] = [x + i * wide + (wide - 4 - dw) / 2, y + (cellHigh - dh) / 2];
+    return svgText(drawing, PRINT_PALETTE, '').replace(
       '<svg ',
-      `<svg x="${x + i * wide}" y="${y}" width="${wide - 4}" height="${cellHigh}" `,
-    ),
-  );
+      `<svg x="${dx}" y="${dy}" width="${dw}" height="${dh}" `,
+    );
+  });
   return `<rect x="${x}" y="${y}" width="${cellWide}" height="${cellHigh}" fill="none" stroke="#ccd5d1"/>${nested.join('')}<text x="${x + 6}" y="${y + 20}" font-size="16" fill="#8a9692">${index + 1}</text>`;
 });
 const rows = Math.ceil(ids.length / columns);

@@ -10,7 +10,7 @@ import {
   View,
   renderToBuffer,
 } from '@react-pdf/renderer';
-import { type Drawing, type Palette, PRINT_PALETTE } from '@/core/figure';
+import { type Drawing, type Palette, PRINT_PALETTE, broad } from '@/core/figure';
 import {
   type Handout,
   type HandoutExercise,
@@ -212,7 +212,8 @@ const PAPER_PALETTE: Palette = {
   skin: { ...PRINT_PALETTE.skin, fill: '#f3e6d8' },
   'skin-far': { ...PRINT_PALETTE['skin-far'], fill: '#d8c8b6' },
   working: { fill: '#333333', stroke: 'none', width: 0, opacity: 0.55 },
-  push: { fill: 'none', stroke: INK, width: 1.5 },
+  push: { fill: INK, stroke: '#ffffff', width: 0.7 },
+  way: { fill: 'none', stroke: INK, width: 1 },
 };
 
 /** The library paints a stroke over its fill, so each outline is drawn first and filled after. */
@@ -220,7 +221,15 @@ function Picture({ drawing, width }: { drawing: Drawing; width: number }) {
   const [, , wide, high] = drawing.box;
   return (
     <Svg width={width} height={(width * high) / wide} viewBox={drawing.box.join(' ')}>
-      {drawing.shapes
+      <Shapes drawing={drawing} />
+    </Svg>
+  );
+}
+
+function Shapes({ drawing: { shapes, unit, inset } }: { drawing: Drawing }) {
+  return (
+    <>
+      {shapes
         .filter(({ d }) => d !== '')
         .map(({ tone, d }, index) => {
           const { fill, stroke, width: strokeWidth, dash, opacity } = PAPER_PALETTE[tone];
@@ -231,7 +240,8 @@ function Picture({ drawing, width }: { drawing: Drawing; width: number }) {
                   d={d}
                   fill="none"
                   stroke={stroke}
-                  strokeWidth={strokeWidth}
+                  // Half of a line lies under its fill.
+                  strokeWidth={broad(strokeWidth, unit)}
                   strokeLinejoin="round"
                   strokeLinecap="round"
                   {...(dash ? { strokeDasharray: dash } : {})}
@@ -241,8 +251,20 @@ function Picture({ drawing, width }: { drawing: Drawing; width: number }) {
             </G>
           );
         })}
-    </Svg>
+      {inset && (
+        <G transform={insetTransform(inset)}>
+          <Shapes drawing={inset.of} />
+        </G>
+      )}
+    </>
   );
+}
+
+/** Where the small picture of a close-up stands, as the library places a group. */
+function insetTransform({ place: [x, y, width], of }: NonNullable<Drawing['inset']>): string {
+  const [left, top, wide] = of.box;
+  const scale = width / wide;
+  return `translate(${x - left * scale} ${y - top * scale}) scale(${scale})`;
 }
 
 function Exercise({

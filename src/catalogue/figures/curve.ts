@@ -2,7 +2,7 @@ import type { DrawnProp, Figure } from '@/core/figure';
 import { CHAIR, MAT, angles, ankle, changed, figure, hands, headOn, pose, push } from './kit';
 
 const SIT = pose('sitting', { head: { back: 0.1 } });
-const ON_NAPE = hands('neckBase', { away: [-1.5, 2, 3], pole: [0.2, 0.3, 1] });
+const ON_NAPE = hands('neckBase', { away: [0, 0, 3], pole: [0.5, 0.5, 1], flat: [0, -0.3, -1] });
 
 /** A rolled cloth behind the neck, both ends drawn forward. */
 const ROLL: DrawnProp = {
@@ -64,7 +64,7 @@ export const CURVE: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: ['upper back', 'deep neck flexors'],
-    pushes: [push('breastbone', [0.8, 0.6, 0])],
+    pushes: [push('neckBase', [1, 0.1, 0])],
     fault: [
       'Tuck is lost',
       changed(SIT, { thorax: { flex: -6 }, head: { back: -0.8, nod: -38 }, arms: ON_NAPE }),
@@ -97,7 +97,7 @@ export const CURVE: Readonly<Record<string, Figure>> = {
     },
     props: [MAT, BLANKET, WEDGE],
     works: ['neck extensors'],
-    pushes: [push('forehead', [0, -1, 0])],
+    pushes: [push('occiput', [0, -1, 0])],
     fault: ['Chin lifts', onWedge(-34, 4)],
   }),
   'wedge-look-over': figure({

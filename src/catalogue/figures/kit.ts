@@ -187,7 +187,9 @@ export const left = (muscle: Muscle, as: Lit['as'] = 'working'): Lit => ({
   as,
   side: 'left',
 });
-export const push = (from: Push['from'], way: Vec): Push => ({ from, way });
+/** A push from a place of the body, felt in the poses of those numbers, or in all but the first. */
+export const push = (from: Push['from'], way: Vec, ...at: number[]): Push =>
+  at.length > 0 ? { from, way, at } : { from, way };
 
 /**
  * The head laid on something so high, nodded so far: the lower joint is found that brings the round
@@ -209,6 +211,23 @@ export function headOn(from: Pose, high: number, nod = 0, more: HeadAt = {}): Po
   }
   const laid = at((low + top) / 2);
   return { ...laid, contacts: [...laid.contacts, on('skull', 'y', high + SKULL_CM)] };
+}
+
+/**
+ * The back of the head brought to something upright behind: the lower joint is found that takes it
+ * there (by halving).
+ *
+ * @param x where its face is, in cm
+ */
+export function headBackTo(from: Pose, x: number, nod = 0): Pose {
+  let [low, high] = [-1.2, 1.2];
+  for (let i = 0; i < 24; i += 1) {
+    const middle = (low + high) / 2;
+    const at = changed(from, { head: { back: middle, nod } });
+    if (markAt(skeletonOf(at).frames, 'occiput')[0] > x) low = middle;
+    else high = middle;
+  }
+  return changed(from, { head: { back: (low + high) / 2, nod } });
 }
 
 /** A pillow under the head of somebody lying. */

@@ -18,14 +18,18 @@ const palms = (x: number) => ({
   arms: hands([x, 3, 23], { pole: [-1, 0.3, 0.8], flat: [1, 0, 0] }),
 });
 
-const HIPS = hands('lowBack', { away: [-1, -2, 8], pole: [-0.8, -0.2, 1] });
+const HIPS = hands('sideOfBackRight', {
+  away: [0, -2, 0],
+  pole: [-1, 0.1, 0.7],
+  flat: [0.2, -1, -0.2],
+});
 const bentBack = (degrees: number, knees = 0) =>
   changed(STAND, {
     pelvis: { flex: -degrees * 0.3 },
     lumbar: { flex: -degrees * 0.5 },
     thorax: { flex: -degrees * 0.2 },
     arms: HIPS,
-    legs: angles(knees, 2, knees * 2, { end: -knees }),
+    legs: angles(knees - degrees * 0.42, 2, knees * 2, { end: degrees * 0.12 + knees }),
   });
 
 const SEAT: readonly Contact[] = [
@@ -39,7 +43,7 @@ const sitBend = (share: number) =>
     lumbar: { flex: 40 * share },
     thorax: { flex: 26 * share },
     head: { back: -0.3 * share, nod: 10 * share },
-    arms: hands([34 + 6 * share, 66 - 52 * share, 6], { pole: [-1, -0.2, 0.6] }),
+    ...(share > 0 ? { arms: hands([40, 14, 6], { pole: [-1, -0.2, 0.6] }) } : {}),
     contacts: SEAT,
   });
 

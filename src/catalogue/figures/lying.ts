@@ -1,4 +1,4 @@
-import type { Contact, Figure } from '@/core/figure';
+import { type Contact, type Figure, markAt, skeletonOf } from '@/core/figure';
 import {
   MAT,
   angles,
@@ -14,7 +14,7 @@ import {
   right,
 } from './kit';
 
-const ON_BELLY = hands('belly', { away: [3, 2, 6], pole: [0, -0.5, 1] });
+const ON_BELLY = hands('belly', { away: [0, 2, 6], pole: [0, -0.5, 1] });
 
 /** Lying with hands on the belly, so that the picture can be about the head. */
 const DOWN = pose('lying', { arms: ON_BELLY });
@@ -30,13 +30,19 @@ const lifted = (cm: number, nod: number) => {
   return { ...rest, contacts: contacts.filter(({ mark }) => mark !== 'skull') };
 };
 
+/** Half of what is left of a ball of 12 cm under a head. */
 const BALL_CM = 4.5;
-const ON_BALL = headOn(DOWN, BALL_CM, -6);
+const ON_BALL = headOn(DOWN, 2 * BALL_CM - 1, -6);
 /** A soft ball that gives, under the back of the head. */
-const BALL = { kind: 'ball', at: [-72, 3, 0], radius: 4.2 } as const;
+const BALL = {
+  kind: 'ball',
+  at: [markAt(skeletonOf(ON_BALL).frames, 'skull')[0], BALL_CM - 0.3, 0],
+  radius: BALL_CM,
+} as const;
 
+/** The far hand, so that the near one does not hide the neck. */
 const fingers = {
-  right: hand('throat', { away: [4.5, -2, 5], pole: [0.6, 0.2, 1] }),
+  left: hand('throat', { shape: 'two fingers', away: [0, -1, -1.5], pole: [0.8, 0.5, -0.6] }),
 };
 
 /** Shoulders and head stay down, the hips go up: carried by the upper back. */
@@ -45,25 +51,25 @@ const ON_SHOULDERS: readonly Contact[] = [
   { mark: 'upperBack', axis: 'x', at: -50 },
 ];
 
+const BENCH_TOP = 36;
 const BENCH_CONTACTS: readonly Contact[] = [
-  { mark: 'upperBack', axis: 'y', at: 36 },
-  { mark: 'upperBack', axis: 'x', at: -38 },
+  { mark: 'buttocks', axis: 'y', at: BENCH_TOP },
+  { mark: 'seat', axis: 'x', at: 0 },
 ];
 const OVER_EDGE = {
-  pelvis: { flex: -62 },
-  lumbar: { flex: -14 },
-  thorax: { flex: -14 },
-  arms: hands('belly', { away: [3, 4, 6], pole: [0, 1, 1] }),
-  legs: { right: ankle([34, 6.6, 10]), left: ankle([34, 6.6, -10]) },
+  lumbar: { flex: -4 },
+  thorax: { flex: -16 },
+  arms: hands('belly', { away: [0, 4, 6], pole: [0, -0.3, 1] }),
+  legs: { right: ankle([48, 6.6, 12]), left: ankle([48, 6.6, -12]) },
   contacts: BENCH_CONTACTS,
 } as const;
 
 /** A hand on the belly that has risen so many centimetres. */
 const onBelly = (rise: number) => ({
-  right: hand('belly', { away: [1.5 + rise, 3, 3], pole: [0, 0.6, 1] }),
+  right: hand('belly', { away: [rise, 3, 3], pole: [0, -0.4, 1] }),
 });
 
-const HUG = hands('shinRight', { away: [1, 4, 0], pole: [0, 0.4, 1] });
+const HUG = hands('shinRight', { away: [0, 6, 0], pole: [0, 0.4, 1], shape: 'cupped' });
 const kneesUp = angles(118, 8, 125);
 
 /** Hands under the low back, one knee bent; `up` is how far head and shoulders are lifted, 0–1. */
@@ -71,7 +77,12 @@ const curl = (up: number) =>
   pose('lying', {
     thorax: { flex: 17 * up },
     head: { back: 0.1 + 0.1 * up, nod: 2 + 2 * up },
-    arms: hands('lowBack', { away: [-1, 0, 9], pole: [0, 0.1, 1] }),
+    arms: hands('sideOfBackRight', {
+      away: [0, 0, -2],
+      pole: [0.2, -0.3, 1],
+      faces: [0, -1, 0],
+      flat: [0.3, 0, -1],
+    }),
     legs: { left: angles(-3, 5, 0, { end: -15 }) },
   });
 
@@ -84,11 +95,11 @@ export const LYING: Readonly<Record<string, Figure>> = {
     crop: 'upper',
     poses: {
       'Head heavy on the ball': ON_BALL,
-      'Nodded, the ball rolled with it': headOn(DOWN, BALL_CM, 13),
+      'Nodded, the ball rolled with it': headOn(DOWN, 2 * BALL_CM - 1, 13),
     },
     props: [MAT, BALL],
     works: ['deep neck flexors'],
-    fault: ['Head lifts off the ball', lifted(12, 16)],
+    fault: ['Head lifts off the ball', lifted(15, 18)],
   }),
   'tuck-lying': figure({
     crop: 'upper',
@@ -134,15 +145,15 @@ export const LYING: Readonly<Record<string, Figure>> = {
     path: 'round',
     poses: {
       'Head on the ball': ON_BALL,
-      'Chin up a little': headOn(DOWN, BALL_CM, -12),
-      'Hovering just off the ball': lifted(6, -4),
-      'Chin drawn in while hovering': lifted(6, 14),
+      'Chin up a little': headOn(DOWN, 2 * BALL_CM - 1, -16),
+      'Hovering just off the ball': lifted(12, -8),
+      'Chin drawn in while hovering': lifted(12, 14),
     },
     props: [MAT, BALL],
     works: ['deep neck flexors', 'neck flexors'],
     fault: [
       'Ribs flare',
-      changed(lifted(6, -4), {
+      changed(lifted(12, -4), {
         pelvis: { flex: -80 },
         lumbar: { flex: -4 },
         thorax: { flex: -15 },
@@ -157,7 +168,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
     },
     props: [MAT, { kind: 'ball', at: { on: 'underJaw', away: [1, -3, 0] }, radius: 3.3 }],
     works: ['deep neck flexors', 'neck flexors'],
-    pushes: [push('chin', [0.9, -0.15, 0])],
+    pushes: [push('underJaw', [0.9, -0.25, 0])],
   }),
   'tuck-bench-edge': figure({
     poses: {
@@ -167,7 +178,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
         head: { back: 0.7, nod: 10 },
       }),
     },
-    props: [{ kind: 'bench', x: [-56, -34], top: 36 }],
+    props: [{ kind: 'bench', x: [-38, 20], top: BENCH_TOP }],
     works: ['deep neck flexors'],
     fault: [
       'Head drops below level',

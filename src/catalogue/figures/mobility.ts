@@ -2,7 +2,7 @@ import { type DrawnProp, type Figure, mirrorFigure } from '@/core/figure';
 import { CHAIR, angles, changed, figure, hand, hands, left, pose, right } from './kit';
 
 const SIT = pose('sitting', { head: { back: 0 } });
-const FINGER = { right: hand('neckBase', { away: [-1, 2, 1], pole: [-0.2, 0.2, 1] }) };
+const FINGER = { right: hand('neckBase', { shape: 'two fingers', pole: [0, 0.3, 1] }) };
 
 /** A twisted cloth high round the neck: the right end pulled forward and across, the left held low. */
 const CLOTH: DrawnProp = {
@@ -21,10 +21,10 @@ const clothHands = (x: number, z: number) => ({
 });
 
 const HAND_OVER = {
-  right: hand('sideOfHeadLeft', { away: [-1, 3, -1.4], pole: [-0.1, 0.6, 1] }),
+  right: hand('sideOfHeadLeft', { pole: [0.2, 0.9, 1], flat: [0, -1, 0] }),
   left: angles(-4, 12, 6),
 };
-const CRADLE = { right: hand('upperOcciput', { away: [-1.6, 3, -1], pole: [0.3, 0.8, 1] }) };
+const CRADLE = { right: hand('upperOcciput', { pole: [0.5, 0.5, 1], flat: [-0.2, -0.5, -1] }) };
 const stretch = (side: number) => changed(SIT, { head: { back: 0.15, side }, arms: HAND_OVER });
 
 const STAND = pose('standing');
@@ -51,7 +51,8 @@ const lunge = (forward: number, lumbar = 0, pelvis = 0) =>
   pose('half kneeling', {
     pelvis: { flex: pelvis },
     lumbar: { flex: lumbar },
-    legs: { right: angles(-6 - forward, 3, 84 - forward, { end: -68 }) },
+    // The shank stays on the floor, however the thigh leans.
+    legs: { right: angles(-6 - forward, 3, 84 - forward - pelvis, { end: -68 }) },
   });
 
 export const MOBILITY: Readonly<Record<string, Figure>> = {
@@ -163,7 +164,7 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
       crop: 'upper',
       view: 'front',
       poses: {
-        'Nose turned towards the other hip': changed(SIT, { head: { turn: 38 } }),
+        'Nose turned towards the other hip': changed(SIT, { head: { turn: 38 }, arms: CRADLE }),
         'Chin drawn down towards it, the hand only resting': changed(SIT, {
           head: { turn: 38, nod: 24, back: -0.6, side: 8 },
           arms: CRADLE,
@@ -217,7 +218,7 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
       'Half kneeling, trunk tall': lunge(0),
       'Seat tucked under, weight a little forward': lunge(12, 6, -8),
     },
-    props: [{ kind: 'pillow', at: [0, 1, 9], size: [26, 4, 26] }],
+    props: [{ kind: 'pillow', at: [0, -1, 9], size: [26, 3, 26] }],
     stretches: [right('front of hip', 'stretched')],
     fault: ['Back arches', lunge(16, -22, 14)],
   }),

@@ -1,16 +1,29 @@
 import type { Contact, DrawnProp, Figure } from '@/core/figure';
-import { CHAIR, angles, ankle, changed, figure, hand, hands, on, pose, push, right } from './kit';
+import {
+  CHAIR,
+  angles,
+  ankle,
+  changed,
+  figure,
+  hand,
+  hands,
+  headBackTo,
+  on,
+  pose,
+  push,
+  right,
+} from './kit';
 
 const SIT = pose('sitting', { head: { back: 0.1 } });
 
-const onForehead = { right: hand('forehead', { away: [1.6, 0, 1], pole: [0.3, -0.6, 1] }) };
-const behindHead = hands('occiput', { away: [-1.5, 2, 2.5], pole: [0.5, -0.2, 1] });
-const onSide = { right: hand('sideOfHeadRight', { away: [0, 0, 1.6], pole: [0, -0.3, 1] }) };
-const onTemple = { right: hand('cheekRight', { away: [2, 3, 1.4], pole: [0.4, -0.5, 1] }) };
+const onForehead = { right: hand('forehead', { pole: [0.3, -0.5, 1], flat: [0, 0.35, -1] }) };
+const behindHead = hands('occiput', { away: [0, 0, 4], pole: [0.5, 0, 1], flat: [0, 0.3, -1] });
+const onSide = { right: hand('sideOfHeadRight', { pole: [0.3, -0.5, 1], flat: [0.15, 1, 0] }) };
+const onTemple = { right: hand('templeRight', { pole: [0.5, -0.8, 1], flat: [-0.3, 1, 0] }) };
 
 /** A wall in front, the ball on it at the height of the forehead. */
 const WALL_X = 17;
-const BALL_CM = 3.3;
+const BALL_CM = 7.5;
 const beside = (mark: Contact['mark'], at: number): readonly Contact[] => [
   on('heelRight', 'y'),
   on(mark, 'x', at),
@@ -26,20 +39,18 @@ const facing = (turn: number, mark: Contact['mark']) =>
 /** The back of the head against a pad on a wall, feet a little out. */
 const PAD_CM = 6;
 const WALL_BACK = -14;
-const against = (back: number, nod = 0) =>
-  pose('standing', {
-    pelvis: { flex: -3 },
-    head: { back, nod },
-    legs: { right: ankle([3, 6.6, 10]), left: ankle([3, 6.6, -10]) },
-    contacts: [
-      { mark: 'seat', axis: 'y', at: 77 },
-      { mark: 'buttocks', axis: 'x', at: WALL_BACK },
-    ],
-  });
+const against = (gives: number, nod = 0) => headBackTo(AGAINST, WALL_BACK + PAD_CM - gives, nod);
+const AGAINST = pose('standing', {
+  legs: { right: ankle([1, 6.6, 10]), left: ankle([1, 6.6, -10]) },
+  contacts: [
+    { mark: 'seat', axis: 'y', at: 78.6 },
+    { mark: 'buttocks', axis: 'x', at: WALL_BACK },
+  ],
+});
 const PAD: DrawnProp = {
   kind: 'pad',
-  at: [WALL_BACK + PAD_CM / 2, 147, 0],
-  size: [PAD_CM, 17, 18],
+  at: [WALL_BACK + PAD_CM / 2, 160, 0],
+  size: [PAD_CM, 16, 18],
 };
 
 /** Shoulders on the wall, the head coming back towards it. */
@@ -49,7 +60,7 @@ const atWall = (back: number, nod = 0) =>
     head: { back, nod },
     legs: { right: ankle([0, 6.6, 10]), left: ankle([0, 6.6, -10]) },
     contacts: [
-      { mark: 'seat', axis: 'y', at: 78 },
+      { mark: 'seat', axis: 'y', at: 78.6 },
       { mark: 'buttocks', axis: 'x', at: WALL_BACK },
     ],
   });
@@ -98,7 +109,7 @@ const HOLD_STRAP = { arms: angles(2, 3, 4), grip: true } as const;
 
 export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
   'six-way-hold': figure({
-    view: 'front',
+    view: 'quarter',
     crop: 'upper',
     path: 'round',
     // Forward, back, side-bend left and right, turn left and right.
@@ -121,6 +132,12 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: ['side of neck', 'neck flexors'],
+    pushes: [
+      push('forehead', [1, 0, 0], 0),
+      push('occiput', [-1, 0, 0], 1),
+      push('sideOfHeadRight', [0, 0, 1], 2),
+      push('templeRight', [0.1, 0, 1], 3),
+    ],
     fault: ['Head moves', changed(SIT, { head: { back: -0.8, nod: 12, side: 16 }, arms: onSide })],
   }),
   'four-way-ball': figure({
@@ -147,7 +164,12 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
       { kind: 'ball', at: [WALL_X - BALL_CM, 155, 0], radius: BALL_CM },
     ],
     works: ['neck flexors', 'side of neck'],
-    pushes: [push('skull', [1, 0, 0])],
+    pushes: [
+      push('forehead', [1, 0, 0], 0),
+      push('sideOfHeadLeft', [1, 0, 0], 1),
+      push('upperOcciput', [1, 0, 0], 2),
+      push('sideOfHeadRight', [1, 0, 0], 3),
+    ],
     fault: [
       'Leans with the body',
       pose('standing', {
@@ -190,24 +212,25 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     fault: ['Forces the head to touch', atWall(0.5, -22)],
   }),
   'wall-press': figure({
+    crop: 'upper',
     poses: {
-      'Heels, legs, trunk, blades set; the head touches the pad': against(0.25),
-      'Pressed straight back, the chin level': against(0.42),
+      'Heels, legs, trunk, blades set; the head touches the pad': against(0),
+      'Pressed straight back, the chin level': against(0.9),
     },
     props: [{ kind: 'wall', x: WALL_BACK }, PAD],
     works: ['neck extensors', 'upper back'],
-    pushes: [push('vertex', [-1, 0, 0])],
-    fault: ['Pushes with the whole trunk', changed(against(0.3, -26), { lumbar: { flex: -12 } })],
+    pushes: [push('occiput', [-1, 0, 0], 1)],
+    fault: ['Pushes with the whole trunk', changed(against(0.5, -26), { lumbar: { flex: -12 } })],
   }),
   'side-band-hold': figure({
-    view: 'front',
+    view: 'quarter',
     poses: {
       'Kneeling tall, the band round the upper head': KNEEL,
-      'Held still against the pull, head level': changed(KNEEL, { head: { back: 0.3 } }),
+      'Held still against the pull, head level': changed(KNEEL, { head: { back: 0.16 } }),
     },
     props: [SIDE_BAND, { kind: 'doorframe', x: 2, z: ANCHOR_Z - 3 }],
     works: [right('side of neck')],
-    pushes: [push('sideOfHeadRight', [0, 0, 1])],
+    pushes: [push('sideOfHeadRight', [0, 0, 1], 1)],
     fault: ['Head tips to the band', changed(KNEEL, { head: { side: -22 } })],
   }),
   'towel-pull': figure({
@@ -222,14 +245,14 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR, TOWEL],
     works: ['neck extensors', 'upper back'],
-    pushes: [push('vertex', [-1, 0, 0])],
+    pushes: [push('occiput', [-1, 0, 0]), push('palmRight', [1, 0, 0])],
     fault: [
       'Looks up',
       changed(SIT, { head: { back: 0.3, nod: -28 }, arms: arms(45), grip: true }),
     ],
   }),
   'glide-press': figure({
-    view: 'front',
+    view: 'quarter',
     crop: 'upper',
     path: 'round',
     stages: {
@@ -258,10 +281,15 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: [right('side of neck')],
+    pushes: [
+      push('sideOfHeadRight', [0, 0, 1], 0),
+      push('forehead', [1, 0, 0], 1),
+      push('occiput', [-1, 0, 0], 2),
+    ],
     fault: ['Head tips', changed(SIT, { head: { side: 24 }, arms: onSide })],
   }),
   'resisted-range': figure({
-    view: 'front',
+    view: 'quarter',
     crop: 'upper',
     stages: {
       by: 'direction',
@@ -285,6 +313,11 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: [right('side of neck')],
+    pushes: [
+      push('sideOfHeadRight', [0, 0.2, 1], 1),
+      push('forehead', [1, -0.3, 0], 3),
+      push('occiput', [-1, 0.2, 0], 5),
+    ],
     fault: [
       'Chin pokes and the shoulder lifts',
       changed(SIT, { head: { back: -0.9, side: 18 }, blades: { up: 4 }, arms: onSide }),
@@ -301,12 +334,10 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
         ...HOLD_STRAP,
         legs: angles(0, 4, 0),
         blades: { up: 3.5 },
-        head: { back: 0.3 },
       }),
     },
     props: [STRAP],
     works: ['upper trapezius'],
-    pushes: [push('shoulderTopRight', [0, 1, 0]), push('shoulderTopLeft', [0, 1, 0])],
     fault: [
       'Chin pokes during the shrug',
       pose('standing', {

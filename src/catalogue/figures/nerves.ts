@@ -12,14 +12,14 @@ const arm = (limb: LimbPose, side: number, up = 0) =>
   });
 
 /** Elbow bent to straight, the wrist bent back. */
-const MEDIAN_BENT = angles(8, 74, 92, { spin: 88, end: -10 });
-const MEDIAN_LONG = angles(4, 84, 8, { spin: 88, end: -62 });
+const MEDIAN_BENT = angles(8, 74, 92, { spin: 88, end: -10, twist: 0, shape: 'flat' });
+const MEDIAN_LONG = angles(4, 84, 8, { spin: 88, end: -62, twist: 0, shape: 'flat' });
 /** The palm comes up towards the ear, elbow bent. */
-const ULNAR_LOW = angles(4, 60, 60, { spin: 80, end: 10 });
-const ULNAR_HIGH = angles(4, 92, 138, { spin: 88, end: -62 });
+const ULNAR_LOW = angles(4, 60, 60, { spin: 80, end: 10, twist: 90, shape: 'flat' });
+const ULNAR_HIGH = angles(4, 92, 138, { spin: 88, end: -62, twist: 20, shape: 'flat' });
 /** The arm down beside the body, turned in, the wrist bent and drawn back. */
-const RADIAL_SHORT = angles(2, 14, 40, { spin: -50, end: 5 });
-const RADIAL_LONG = angles(-14, 26, 4, { spin: -80, end: 66 });
+const RADIAL_SHORT = angles(2, 14, 40, { spin: -50, end: 5, twist: 90, shape: 'fist' });
+const RADIAL_LONG = angles(-14, 26, 4, { spin: -80, end: 66, twist: 90, shape: 'fist' });
 
 /** Slumped on a chair, the right leg as given, the head bent or lifted. */
 const slump = (knee: number, toes: number, nod: number, back = -0.6) =>

@@ -15,10 +15,12 @@ const HALF = changed(TALL, { head: { back: 0.3 } });
 const tucked = (nod = 0, back = 0.85, from = TALL): Pose => changed(from, { head: { back, nod } });
 const POKED = changed(TALL, { head: { back: -0.9, nod: -6 } });
 
-const CHEEKS = hands('cheekRight', { away: [1.5, 0, 1], pole: [0.2, -1, 0.5] });
-const JAW = { right: hand('underJaw', { away: [1, -2, 0.5], pole: [0.2, -1, 0.5] }) };
-const FOREHEAD = { right: hand('forehead', { away: [1.6, 0, 1], pole: [0.3, -0.6, 1] }) };
-const BEHIND = hands('skullBase', { away: [-1.5, 1, 3], pole: [0.3, -0.4, 1] });
+const CHEEKS = hands('cheekRight', { shape: 'two fingers', pole: [0.2, -1, 0.7] });
+const JAW = {
+  right: hand('underJaw', { shape: 'fist', away: [0.6, 0, 0.5], pole: [0.6, -1, 0.3] }),
+};
+const FOREHEAD = { right: hand('forehead', { pole: [0.7, -1, 0.5], flat: [0, 1, -0.25] }) };
+const BEHIND = hands('skullBase', { away: [0, 0.5, 4], pole: [0, 0.2, 1], flat: [0, 0.5, -1] });
 
 /** A band round the back of the head, both ends held in front. */
 const BAND: DrawnProp = {
@@ -91,7 +93,7 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: ['deep neck flexors'],
-    pushes: [push('forehead', [0.7, -0.7, 0])],
+    pushes: [push('cheekRight', [0.9, -0.3, 0])],
     fault: ['Shoves forward', changed(POKED, { arms: CHEEKS })],
   }),
   'skull-base-tuck': figure({
@@ -102,7 +104,7 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: ['neck extensors', 'deep neck flexors'],
-    pushes: [push('forehead', [-1, 0, 0])],
+    pushes: [push('skullBase', [-1, 0.1, 0])],
     fault: ['Tips the head up', changed(TALL, { head: { back: 0.2, nod: -26 }, arms: BEHIND })],
   }),
   'forehead-tuck': figure({
@@ -116,7 +118,7 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: ['deep neck flexors', 'neck flexors'],
-    pushes: [push('vertex', [1, 0, 0])],
+    pushes: [push('forehead', [1, 0, 0])],
     fault: ['Starts from a poked chin', changed(POKED, { arms: FOREHEAD })],
   }),
   'under-jaw-tuck': figure({
@@ -131,7 +133,7 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: ['deep neck flexors'],
-    pushes: [push('forehead', [0.2, -1, 0])],
+    pushes: [push('underJaw', [0.1, -1, 0])],
     fault: [
       'Pushes with the whole trunk',
       changed(TALL, { pelvis: { flex: 14 }, head: { back: -0.7, nod: 4 }, arms: JAW, grip: true }),
@@ -145,7 +147,7 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR, BAND],
     works: ['neck extensors', 'deep neck flexors'],
-    pushes: [push('vertex', [-0.7, 0.7, 0])],
+    pushes: [push('upperOcciput', [-0.8, 0.6, 0])],
     fault: [
       'Only back, not up',
       changed(TALL, { head: { back: 0.7, nod: -28 }, arms: HOLD_BAND, grip: true }),

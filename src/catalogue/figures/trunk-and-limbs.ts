@@ -1,5 +1,5 @@
 import { type DrawnProp, type Figure, mirrorFigure, skeletonOf } from '@/core/figure';
-import { CHAIR, MAT, angles, changed, figure, hand, hands, on, pose, right } from './kit';
+import { CHAIR, MAT, angles, changed, figure, hand, hands, on, pose, push, right } from './kit';
 
 /** Carried by the left knee throughout: the right one leaves the floor. */
 const FOUR = pose('hands and knees', {
@@ -25,7 +25,7 @@ const plank = (tilt: number, side = 0) => {
   const [x, , z] = skeletonOf(body).frames.upperArmLeft.at;
   return changed(body, {
     arms: {
-      right: hand('sideOfHipRight', { away: [2, 2, 2], pole: [0.2, 1, 0.2] }),
+      right: hand('sideOfHipRight', { away: [2, 2, 0], pole: [0.2, 1, 0.2] }),
       left: hand([x + 25, 3, z], { pole: [-0.2, -1, 0], flat: [1, 0, 0] }),
     },
   });
@@ -63,7 +63,7 @@ const step = (forward: number, arms: number): Parameters<typeof pose>[1] => ({
     left: angles(-forward, 2, forward > 0 ? 26 : 4, { end: forward > 0 ? -8 : 4 }),
   },
   arms: { right: angles(-arms, 6, 22), left: angles(arms, 6, 22) },
-  contacts: [on(forward > 0 ? 'heelRight' : 'heelLeft', 'y'), on('seat', 'x')],
+  contacts: [on('seat', 'y', 75.5), on('seat', 'x')],
 });
 
 export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
@@ -109,6 +109,7 @@ export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: [right('front of thigh')],
+    pushes: [push('shinRight', [1, 0.2, 0], 0, 1, 2)],
     fault: ['Leans back', changed(knee(62), { pelvis: { flex: -16 }, head: { back: -0.7 } })],
   }),
   'band-foot-push': figure({

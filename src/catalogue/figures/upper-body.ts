@@ -1,5 +1,5 @@
 import type { DrawnProp, Figure } from '@/core/figure';
-import { MAT, angles, ankle, changed, figure, hands, headOn, on, pose } from './kit';
+import { MAT, angles, ankle, changed, figure, hands, headOn, on, pose, push } from './kit';
 
 const SIT = pose('sitting', { head: { back: 0 } });
 const STAND = pose('standing', { head: { back: 0 } });
@@ -42,17 +42,19 @@ const WALL: DrawnProp = { kind: 'wall', x: 30 };
 /** Facing a wall, palms on it at a height. */
 const slide = (y: number, z: number, blades = 0) =>
   pose('standing', {
+    pelvis: { flex: 2 },
     blades: { up: blades },
-    arms: hands([30, y, z], { pole: [0.4, -1, 0.5], flat: [0, 1, 0] }),
+    arms: hands([30, y, z], { pole: [1, -1, 0.2], flat: [0, 1, 0] }),
     contacts: [on('heelRight', 'y'), { mark: 'ankleRight', axis: 'x', at: 0 }],
   });
-const PUSH_WALL: DrawnProp = { kind: 'wall', x: 62 };
+const WALL_CM = 84;
+const PUSH_WALL: DrawnProp = { kind: 'wall', x: WALL_CM };
 const lean = (back: number, bent = 0) =>
   pose('standing', {
     pelvis: { flex: 10 + bent },
     legs: angles(-10 - bent, 2, 0, { end: 10 + bent }),
     blades: { back },
-    arms: hands([62, 126, 19], { pole: [0, -1, 0.3], flat: [0, 1, 0] }),
+    arms: hands([WALL_CM, 128, 19], { pole: [0, -1, 0.3], flat: [0, 1, 0] }),
     contacts: [on('ballRight', 'y'), { mark: 'ballRight', axis: 'x', at: 0 }],
   });
 
@@ -65,6 +67,9 @@ const rowHands = (x: number, y: number, z: number) => hands([x, y, z], { pole: [
 
 const prone = (change: Parameters<typeof pose>[1]) =>
   pose('face down', { head: { back: -0.1, nod: 8 }, ...change });
+
+/** Out to the side, over 90 down to the floor, under 90 lifted behind the trunk; thumb up. */
+const wide = (out: number) => angles(-90, out, 4, { shape: 'flat' });
 
 const overhead = angles(172, 16, 26);
 
@@ -137,14 +142,15 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
   }),
   'wall-slide': figure({
     poses: {
-      'Forearms up the wall, elbows low': slide(136, 17),
-      'Arms slide up, shoulders stay low': slide(178, 24, 1),
+      'Forearms up the wall, elbows low': slide(147, 17),
+      'Arms slide up, shoulders stay low': slide(190, 24, 1),
     },
     props: [WALL],
     works: ['serratus', 'lower trapezius'],
-    fault: ['Shoulders reach the ears', slide(178, 24, 7)],
+    fault: ['Shoulders reach the ears', slide(190, 24, 7)],
   }),
   'floor-push-away': figure({
+    pushes: [push('palmRight', [1, 0, 0], 1)],
     poses: {
       'Arms straight, chest sunk between the blades': lean(3),
       'The wall pushed away, upper back broad': lean(-3.5),
@@ -207,17 +213,17 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
     ],
   }),
   'prone-arms-wide': figure({
-    view: 'above',
+    view: 'front',
     poses: {
-      'Face down, arms out wide, thumbs up': prone({ arms: angles(0, 90, 4) }),
+      'Face down, arms out wide, thumbs up': prone({ arms: wide(100) }),
       'Arms lift a little, blades together': prone({
-        arms: angles(-12, 90, 4),
+        arms: wide(74),
         blades: { back: 3 },
       }),
     },
     props: [MAT],
     works: ['between the blades', 'lower trapezius'],
-    fault: ['Shrugs', prone({ arms: angles(-10, 104, 4), blades: { up: 5 } })],
+    fault: ['Shrugs', prone({ arms: wide(78), blades: { up: 5 } })],
   }),
   'overhead-shrug': figure({
     view: 'front',

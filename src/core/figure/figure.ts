@@ -2,7 +2,7 @@ import type { DirectionName } from '../dose';
 import type { MarkName, Pose, Vec } from './body';
 
 /** Where the viewer stands. `above` looks down on somebody lying. */
-export type View = 'side' | 'front' | 'back' | 'above';
+export type View = 'side' | 'front' | 'quarter' | 'back' | 'above';
 
 /** How much of the body the picture shows. */
 export type Crop = 'whole' | 'upper';
@@ -63,8 +63,12 @@ export type Lit = {
   readonly side?: 'right' | 'left';
 };
 
-/** Which way to push, from a mark, in the room: for a push that moves nothing. */
-export type Push = { readonly from: MarkName; readonly way: Vec };
+/**
+ * A push that moves nothing, or against something that gives: the place of the body that presses on
+ * what resists, and which way, in the room. `at` are the poses it is felt in, by their order; without
+ * it all but the first.
+ */
+export type Push = { readonly from: MarkName; readonly way: Vec; readonly at?: readonly number[] };
 
 /** The commonest fault, drawn beside the right form. */
 export type DrawnFault = { readonly name: string; readonly pose: Pose };

@@ -4,3 +4,4 @@ export * from './drawing';
 export * from './figure';
 export { mirrorFigure } from './mirror-figure';
 export * from './moment';
+export * from './reading';

@@ -19,7 +19,11 @@ export function mirrorFigure(figure: Figure): Figure {
     poses: [mirrorPose(first), mirrorPose(second), ...others.map(mirrorPose)],
     props: figure.props.map(mirrorProp),
     lit: figure.lit.map(mirrorLit),
-    pushes: figure.pushes.map(({ from, way }) => ({ from: mirrorMark(from), way: mirrorVec(way) })),
+    pushes: figure.pushes.map((push) => ({
+      ...push,
+      from: mirrorMark(push.from),
+      way: mirrorVec(push.way),
+    })),
     fault: figure.fault && { ...figure.fault, pose: mirrorPose(figure.fault.pose) },
   };
 }

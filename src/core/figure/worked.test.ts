@@ -66,6 +66,8 @@ const limb: fc.Arbitrary<LimbPose> = fc.record({
   spin: angle(90),
   bend: fc.integer({ min: -5, max: 165 }),
   end: angle(100),
+  twist: angle(180),
+  tilt: angle(40),
 });
 const pair = <T>(one: fc.Arbitrary<T>) => fc.record({ right: one, left: one });
 const pose: fc.Arbitrary<Pose> = fc.record({
@@ -78,7 +80,6 @@ const pose: fc.Arbitrary<Pose> = fc.record({
   blades: pair(fc.record({ up: angle(3), back: angle(3) })),
   arms: pair(limb),
   legs: pair(limb),
-  grip: pair(fc.boolean()),
   contacts: fc.constantFrom(
     [],
     [{ mark: 'skull' as const, axis: 'y' as const, at: 20 }],
@@ -129,7 +130,16 @@ function allowed(set: (degrees: number) => Pose): string {
 describe('any pose', () => {
   it('is allowed what a person can do, joint by joint', () => {
     const still = BASE_POSES.standing;
-    const hanging = { by: 'angles', forward: 0, out: 0, spin: 0, bend: 0, end: 0 } as const;
+    const hanging = {
+      by: 'angles',
+      forward: 0,
+      out: 0,
+      spin: 0,
+      bend: 0,
+      end: 0,
+      twist: 0,
+      tilt: 0,
+    } as const;
     const spine = (['lumbar', 'thorax', 'neck', 'head'] as const).flatMap((joint) =>
       (['flex', 'side', 'turn'] as const).map(
         (way) =>
@@ -182,7 +192,7 @@ describe('any pose', () => {
   });
 
   it('is drawn from every side', () => {
-    const views = (['side', 'front', 'back', 'above'] as const).flatMap((view) =>
+    const views = (['side', 'front', 'quarter', 'back', 'above'] as const).flatMap((view) =>
       (['whole', 'upper'] as const).map((crop) => ({ view, crop })),
     );
     const [figure] = FIGURES.map(([, one]) => one);
@@ -230,7 +240,16 @@ describe('rotations and reaches', () => {
               reach.bend,
               reach.missed,
               anglesOf(reach.upper, reach.bendWay, 1, bends),
-              limbTurn({ ...anglesOf(reach.upper, reach.bendWay, -1, bends), bend: 0, end: 0 }, -1),
+              limbTurn(
+                {
+                  ...anglesOf(reach.upper, reach.bendWay, -1, bends),
+                  bend: 0,
+                  end: 0,
+                  twist: 0,
+                  tilt: 0,
+                },
+                -1,
+              ),
             ]),
           );
         },
@@ -282,7 +301,7 @@ it('what a figure shows at every kind of segment', () => {
 });
 
 it('paint as attributes', () => {
-  expect(Object.values(PRINT_PALETTE).map(attributesOf)).toMatchSnapshot();
+  expect(Object.values(PRINT_PALETTE).map((paint) => attributesOf(paint))).toMatchSnapshot();
 });
 
 describe('the tables a drawing stands on', () => {
@@ -307,7 +326,7 @@ describe('the tables a drawing stands on', () => {
       MUSCLES.map((muscle) =>
         asLine(
           muscle,
-          (['side', 'front', 'back', 'above'] as const).map((view) =>
+          (['side', 'front', 'quarter', 'back', 'above'] as const).map((view) =>
             digest(
               (['working', 'stretched'] as const).map((as) =>
                 drawPose(

@@ -27,8 +27,8 @@ export function FigureMoving({
   const shapes = useRef<SVGGElement>(null);
   const films = useMemo(
     () => ({
-      right: filmOf(figure),
-      left: filmOf(figure, { side: 'left' }),
+      right: filmOf(figure, { before: true }),
+      left: filmOf(figure, { side: 'left', before: true }),
     }),
     [figure],
   );

@@ -17,12 +17,27 @@ export function FigureStill({
       className={`figure ${className}`}
       {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
     >
-      {drawing.shapes
+      <Shapes drawing={drawing} />
+    </svg>
+  );
+}
+
+/** The shapes of a drawing, and in a close-up the small picture of the whole body. */
+function Shapes({ drawing: { shapes, inset } }: { drawing: Drawing }) {
+  const [x, y, width, height] = inset?.place ?? [0, 0, 0, 0];
+  return (
+    <>
+      {shapes
         .filter(({ d }) => d !== '')
         .map(({ tone, d }, index) => (
           // Shapes are places in one picture; their order never changes.
           <path key={index} className={tone} d={d} />
         ))}
-    </svg>
+      {inset && (
+        <svg x={x} y={y} width={width} height={height} viewBox={inset.of.box.join(' ')}>
+          <Shapes drawing={inset.of} />
+        </svg>
+      )}
+    </>
   );
 }

@@ -20,4 +20,3 @@ export function markAt(frames: Readonly<Record<Part, Frame>>, name: MarkName): V
   const frame = frames[mark.part];
   return add(frame.at, turn(frame.turn, mark.at));
 }
-

@@ -1,6 +1,6 @@
 import type { Bend, Contact, Goal, Limb, LimbPose, Pair, Pose } from './pose';
 import { anglesOf } from './reach';
-import { limbTurn } from './frame';
+import { limbTurn, markAt } from './frame';
 import { skeletonOf } from './skeleton';
 import { type Vec, between, slerp, turn } from './vector';
 
@@ -39,7 +39,7 @@ export function poseBetween(from: Pose, to: Pose, share: number): Pose {
     })),
     arms: pairOf((side) => limb('arms', side)),
     legs: pairOf((side) => limb('legs', side)),
-    contacts: mixContacts(from.contacts, to.contacts, share),
+    contacts: mixContacts(from, to, share),
   };
 }
 
@@ -47,13 +47,31 @@ function pairOf<T>(make: (side: 'right' | 'left') => T): Pair<T> {
   return { right: make('right'), left: make('left') };
 }
 
-/** A contact both poses have keeps its mark; its plane may move, as a mattress that gives way. */
-function mixContacts(from: readonly Contact[], to: readonly Contact[], share: number): Contact[] {
-  const kept = from.flatMap((one) => {
-    const other = to.find(({ mark, axis }) => mark === one.mark && axis === one.axis);
-    return other ? [{ ...one, at: mix(one.at, other.at, share) }] : [];
+/**
+ * A contact both poses have keeps its mark; its plane may move, as a mattress that gives way. Where
+ * another mark carries the body in the other pose, the first one goes to where it is then, so that
+ * nothing floats on the way.
+ */
+function mixContacts(from: Pose, to: Pose, share: number): Contact[] {
+  let then: ReturnType<typeof skeletonOf> | null = null;
+  const axes = new Set<Contact['axis']>();
+  return from.contacts.flatMap((one): Contact[] => {
+    const other = to.contacts.find(({ mark, axis }) => mark === one.mark && axis === one.axis);
+    const carries = !axes.has(one.axis);
+    if (other) {
+      axes.add(one.axis);
+      return [{ ...one, at: mix(one.at, other.at, share) }];
+    }
+    const kept = from.contacts.some(
+      ({ mark, axis }) =>
+        axis === one.axis && to.contacts.some((it) => it.mark === mark && it.axis === axis),
+    );
+    if (!carries || kept) return [];
+    axes.add(one.axis);
+    then ??= skeletonOf(to);
+    const at = markAt(then.frames, one.mark)[one.axis === 'x' ? 0 : 1];
+    return [{ ...one, at: mix(one.at, at, share) }];
   });
-  return kept;
 }
 
 function limbMixer(from: Pose, to: Pose, share: number) {

@@ -4,8 +4,6 @@ export type Vec = readonly [x: number, y: number, z: number];
 /** A rotation as a unit quaternion. */
 export type Turn = readonly [x: number, y: number, z: number, w: number];
 
-export const UNTURNED: Turn = [0, 0, 0, 1];
-
 export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const minus = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec, by: number): Vec => [a[0] * by, a[1] * by, a[2] * by];

@@ -14,7 +14,8 @@ import { type Ring, beadsOf, edgesOf, rimOf } from '../surface/section';
 import { neckRings, trunkRings } from '../surface/trunk';
 import { boneOutline, limbOutline, ribbon } from './limb-outline';
 import { capsule, chain, disc } from './outline';
-import type { Shape } from './shape';
+import type { Layers } from './region-shapes';
+import type { Shape, Tone } from './shape';
 import type { Camera, Seen } from './view';
 
 const SIDES = ['Right', 'Left'] as const;
@@ -22,13 +23,19 @@ type Side = (typeof SIDES)[number];
 
 /** A leg this much nearer than the trunk is drawn over it, not as one with it. */
 const BEFORE_CM = 9;
+/** A knee this much nearer than its hip is seen before the thigh. */
+const KNEE_FIRST_CM = 24;
 
 /** All of the body but the head, as seen; what hides what follows from how near each part is. */
-export function bodyShapes(skeleton: Skeleton, pose: Pose, camera: Camera, view: View): Shape[] {
+export function bodyShapes(
+  skeleton: Skeleton,
+  pose: Pose,
+  camera: Camera,
+  view: View,
+): { readonly shapes: Shape[]; readonly layers: Layers } {
   const trunk = trunkRings(skeleton, pose, camera);
   const trunkNear = nearOf(trunk.all.slice(trunk.waist));
   const hipsNear = nearOf(trunk.all.slice(0, trunk.pelvis));
-  const fromSide = view === 'side' || view === 'above';
   const legs = SIDES.map((side) => legOf(skeleton, camera, side));
   const nearest = Math.max(...legs.map(({ near }) => near));
   const isFar = (near: number) => view === 'side' && near < nearest - 1;
@@ -41,13 +48,15 @@ export function bodyShapes(skeleton: Skeleton, pose: Pose, camera: Camera, view:
     near: thighNear,
     joined: !isFar(near) && thighNear < hipsNear + BEFORE_CM,
   }));
-  return [
+  const legLayers = legs.map(({ near, thighNear }, i) => {
+    if (isFar(near)) return Math.min(near, trunkNear - 1);
+    return ownShorts[i]?.joined ? trunkNear - 0.4 : thighNear;
+  });
+  const arms = SIDES.map((side) => armOf(skeleton, camera, side));
+  const shapes: Shape[] = [
     {
       tone: 'cloth',
-      d: ribbon(vest, {
-        from: hem ? rimOf(hem, [-hemWay[0], -hemWay[1]]) : [],
-        to: [],
-      }),
+      d: ribbon(vest, { from: hem ? rimOf(hem, [-hemWay[0], -hemWay[1]]) : [], to: [] }),
       near: trunkNear,
     },
     {
@@ -55,25 +64,43 @@ export function bodyShapes(skeleton: Skeleton, pose: Pose, camera: Camera, view:
       d: hips + ownShorts.flatMap(({ joined, shorts }) => (joined ? [shorts] : [])).join(''),
       near: trunkNear - 0.2,
     },
-    ...legs.flatMap(({ skin, shorts, near, thighNear }, i): Shape[] => {
-      const far = isFar(near);
-      const joined = ownShorts[i]?.joined ?? false;
-      const at = far ? Math.min(near, trunkNear - 1) : joined ? trunkNear - 0.4 : thighNear;
+    ...legs.flatMap(({ skin, shorts, near, kneeFirst }, i): Shape[] => {
+      const at = legLayers[i] ?? near;
+      const cloth: Tone = isFar(near) ? 'shorts-far' : 'shorts';
       return [
-        { tone: far ? 'skin-far' : 'skin', d: skin, near: at },
-        ...(joined ? [] : [{ tone: far ? 'shorts-far' : 'shorts', d: shorts, near: at + 0.1 } as const]),
+        // A knee that comes towards the viewer lies before the cloth of its own thigh.
+        { tone: isFar(near) ? 'skin-far' : 'skin', d: skin, near: at + (kneeFirst ? 0.2 : 0) },
+        ...(ownShorts[i]?.joined ? [] : [{ tone: cloth, d: shorts, near: at + 0.1 }]),
       ];
     }),
-    ...SIDES.map((side): Shape[] => {
-      const arm = armOf(skeleton, camera, side);
-      const far = fromSide && view === 'side' && arm.near < trunkNear;
+    ...arms.flatMap((arm): Shape[] => {
+      const far = view === 'side' && arm.near < trunkNear;
       return [
         { tone: far ? 'skin-far' : 'skin', d: arm.d, near: arm.near },
         { tone: 'inner', d: arm.inner, near: arm.near + 0.05 },
       ];
-    }).flat(),
+    }),
     { tone: 'skin', d: chain(beadsOf(neckRings(skeleton, camera))), near: trunkNear + 0.3 },
   ];
+  const layers: Layers = (surface, side) => {
+    const index = side === 'right' ? 0 : 1;
+    switch (surface) {
+      case 'neck':
+        return trunkNear + 0.31;
+      case 'trunk':
+        return trunkNear + 0.01;
+      case 'upperArm':
+      case 'forearm':
+        return (arms[index]?.near ?? 0) + 0.02;
+      case 'thigh':
+      case 'shank':
+        return Math.max(
+          (legLayers[index] ?? 0) + 0.15,
+          ownShorts[index]?.joined ? trunkNear - 0.1 : -1e3,
+        );
+    }
+  };
+  return { shapes, layers };
 }
 
 const nearOf = (rings: readonly Ring[]) =>
@@ -85,8 +112,14 @@ function legOf(skeleton: Skeleton, camera: Camera, side: Side) {
   const foot = footShape(skeleton, camera, side);
   const covered = thigh.slice(0, SHORTS_SECTIONS).map((ring, i) => loose(ring, 1.03 + i * 0.02));
   const ankle = beadsOf(shank).at(-1);
+  const [hip, knee] = [thigh[0], thigh.at(-1)];
+  const kneeFirst = hip && knee ? knee.at[2] - hip.at[2] > KNEE_FIRST_CM : false;
   return {
-    skin: limbOutline(thigh, shank) + (ankle ? disc(ankle) : '') + foot.d,
+    kneeFirst,
+    skin:
+      limbOutline(kneeFirst ? thigh.slice(SHORTS_SECTIONS) : thigh, shank) +
+      (ankle ? disc(ankle) : '') +
+      foot.d,
     shorts: boneOutline(covered, { from: true, to: false }),
     near: (nearOf(thigh) + nearOf(shank) * 2 + foot.near) / 4,
     thighNear: nearOf(thigh),
@@ -108,7 +141,12 @@ function loose({ at, ...axes }: Ring, by: number): Ring {
 function armOf(skeleton: Skeleton, camera: Camera, side: Side) {
   const upper = upperArmRings(skeleton, camera, side);
   const lower = forearmRings(skeleton, camera, side);
-  const hand = handShape(skeleton, camera, side, skeleton.hands[side === 'Right' ? 'right' : 'left']);
+  const hand = handShape(
+    skeleton,
+    camera,
+    side,
+    skeleton.hands[side === 'Right' ? 'right' : 'left'],
+  );
   const [inner] = beadsOf([shoulderRing(skeleton, camera, side)]);
   const [outer] = beadsOf(upper);
   return {

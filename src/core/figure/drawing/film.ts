@@ -1,13 +1,15 @@
 import type { Figure } from '../figure';
 import { type DrawOptions, drawFigure, roundEnd } from './draw';
-import type { Drawing, Shape } from './shape';
+import type { Drawing } from './shape';
+import { insetText } from './svg';
 
 /** A drawing's shapes as markup inside an <svg>; each path's class is its tone. */
-export function shapeMarkup(shapes: readonly Shape[]): string {
-  return shapes
+export function shapeMarkup(drawing: Drawing): string {
+  return drawing.shapes
     .filter(({ d }) => d !== '')
     .map(({ tone, d }) => `<path class="${tone}" d="${d}"/>`)
-    .join('');
+    .join('')
+    .concat(insetText(drawing, shapeMarkup));
 }
 
 /** Moments drawn between two poses: finer than the eye tells apart at a body's own pace. */
@@ -35,7 +37,7 @@ export function filmOf(figure: Figure, options: DrawOptions = {}): Film {
       const step = Math.min(last, Math.max(0, Math.round(along * steps)));
       const known = frames.get(step);
       if (known !== undefined) return known;
-      const made = shapeMarkup(drawFigure(figure, step / steps, options).shapes);
+      const made = shapeMarkup(drawFigure(figure, step / steps, options));
       frames.set(step, made);
       return made;
     },

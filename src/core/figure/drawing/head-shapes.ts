@@ -1,5 +1,13 @@
 import { type Frame, type Vec } from '../body';
-import { COLUMNS, HAIR_EDGE, HEAD_MIDDLE, SKIN, type Spot, faceSpot, sideSpot } from '../surface/head-surface';
+import {
+  COLUMNS,
+  HAIR_EDGE,
+  HEAD_MIDDLE,
+  SKIN,
+  type Spot,
+  faceSpot,
+  sideSpot,
+} from '../surface/head-surface';
 import { type Sight, along, place, sightOf } from '../surface/sight';
 import { BINS, type Silhouette, binOf, outlinePoint, silhouetteOf } from '../surface/silhouette';
 import { type Point, closed, line, simpler, smooth } from './outline';
@@ -67,23 +75,81 @@ function seenPieces({ sight, jaw }: Look, spots: readonly Spot[], least = SEEN):
 
 const both = (make: (side: 1 | -1) => readonly Spot[]) => [make(1), make(-1)];
 
-const BROWS = both((s) => [[3.75, 1.6], [4.15, 2.5], [4.2, 3.6], [3.65, 4.8]].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)));
-const LIDS = both((s) => [[1.35, 2.05], [1.95, 2.75], [2.0, 3.5], [1.45, 4.4]].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)));
-const EYES = both((s) => Array.from({ length: 7 }, (_, i) => {
-  const angle = (i / 7) * 2 * Math.PI;
-  return faceSpot(1.45 + 0.55 * Math.sin(angle), (3.2 + 0.5 * Math.cos(angle)) * s);
-}));
-const WINGS = both((s) => [[-0.9, 1.75], [-1.6, 1.9], [-1.95, 1.2], [-1.9, 0.5]].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)));
-const MOUTH: readonly Spot[] = [2.5, 1.6, 0.7, 0, -0.7, -1.6, -2.5].map((z) => faceSpot(-4.0 + 0.075 * z * z, z));
+const BROWS = both((s) =>
+  [
+    [3.75, 1.6],
+    [4.15, 2.5],
+    [4.2, 3.6],
+    [3.65, 4.8],
+  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
+);
+const LIDS = both((s) =>
+  [
+    [1.35, 2.05],
+    [1.95, 2.75],
+    [2.0, 3.5],
+    [1.45, 4.4],
+  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
+);
+const EYES = both((s) =>
+  Array.from({ length: 7 }, (_, i) => {
+    const angle = (i / 7) * 2 * Math.PI;
+    return faceSpot(1.45 + 0.55 * Math.sin(angle), (3.2 + 0.5 * Math.cos(angle)) * s);
+  }),
+);
+const WINGS = both((s) =>
+  [
+    [-0.9, 1.75],
+    [-1.6, 1.9],
+    [-1.95, 1.2],
+    [-1.9, 0.5],
+  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
+);
+const MOUTH: readonly Spot[] = [2.5, 1.6, 0.7, 0, -0.7, -1.6, -2.5].map((z) =>
+  faceSpot(-4.0 + 0.075 * z * z, z),
+);
 const LIP: readonly Spot[] = [0.9, 0, -0.9].map((z) => faceSpot(-5.35, z));
-const RIDGE: readonly Vec[] = [[9.7, 3.6, 0], [9.35, 2.5, 0], [10.3, 1.0, 0], [11.6, -0.1, 0], [12.2, -0.95, 0], [11.5, -1.75, 0]].map(([x, y, z]) => [(x ?? 0) + 0.55, (y ?? 0) + 1.2, z ?? 0]);
-const JAW_LINES = both((s) => [[-3.0, 68], [-5.0, 62], [-6.2, 50], [-7.2, 36], [-8.0, 24]].map(([y, b]) => sideSpot(y ?? 0, (b ?? 0) * s)));
+const RIDGE: readonly Vec[] = [
+  [9.7, 3.6, 0],
+  [9.35, 2.5, 0],
+  [10.3, 1.0, 0],
+  [11.6, -0.1, 0],
+  [12.2, -0.95, 0],
+  [11.5, -1.75, 0],
+].map(([x, y, z]) => [(x ?? 0) + 0.55, (y ?? 0) + 1.2, z ?? 0]);
+const JAW_LINES = both((s) =>
+  [
+    [-3.0, 68],
+    [-5.0, 62],
+    [-6.2, 50],
+    [-7.2, 36],
+    [-8.0, 24],
+  ].map(([y, b]) => sideSpot(y ?? 0, (b ?? 0) * s)),
+);
 
 /** The ear: its rim and its inner fold, on the side of the head, standing a little off it. */
 const ear = (side: 1 | -1, points: readonly (readonly [x: number, y: number])[]): Vec[] =>
   points.map(([x, y]) => [x + 0.8, y + 1.2, (7.3 - x * 0.28) * side]);
-const RIM = [[0.5, 0.5], [0.6, 2.0], [-0.3, 3.0], [-1.7, 3.2], [-2.7, 2.2], [-2.6, 0.4], [-1.9, -1.2], [-1.5, -2.8], [-0.7, -3.3], [0.1, -2.6], [0.3, -0.9]] as const;
-const FOLD = [[-0.1, 1.9], [-1.3, 2.2], [-1.8, 1.1], [-1.2, -0.3], [-0.9, -1.3]] as const;
+const RIM = [
+  [0.5, 0.5],
+  [0.6, 2.0],
+  [-0.3, 3.0],
+  [-1.7, 3.2],
+  [-2.7, 2.2],
+  [-2.6, 0.4],
+  [-1.9, -1.2],
+  [-1.5, -2.8],
+  [-0.7, -3.3],
+  [0.1, -2.6],
+  [0.3, -0.9],
+] as const;
+const FOLD = [
+  [-0.1, 1.9],
+  [-1.3, 2.2],
+  [-1.8, 1.1],
+  [-1.2, -0.3],
+  [-0.9, -1.3],
+] as const;
 const RIMS = [ear(1, RIM), ear(-1, RIM)];
 const FOLDS = [ear(1, FOLD), ear(-1, FOLD)];
 
@@ -97,23 +163,43 @@ export function headShapes(head: Frame, jawDegrees: number, camera: Camera, far 
     const looks = along(sight, [0.25, 0, side])[2];
     return looks > -0.25 ? [{ rim: RIMS[i] ?? [], fold: FOLDS[i] ?? [], looks }] : [];
   });
-  const rim = (points: readonly Vec[]) => smooth(points.map((at) => flat(place(sight, at))), true);
+  const rim = (points: readonly Vec[]) =>
+    smooth(
+      points.map((at) => flat(place(sight, at))),
+      true,
+    );
   const fine = [
     ...[...LIDS, MOUTH].flatMap((spots) => seenPieces(look, spots)),
     ...WINGS.flatMap((spots) => seenPieces(look, spots, 0.02)),
     ...noseRidge(look),
-    ...ears.filter(({ looks }) => looks > 0.3).map(({ fold }) => fold.map((at) => flat(place(sight, at)))),
+    ...ears
+      .filter(({ looks }) => looks > 0.3)
+      .map(({ fold }) => fold.map((at) => flat(place(sight, at)))),
   ];
   const faint = [...JAW_LINES, LIP].flatMap((spots) => seenPieces(look, spots, 0.3));
   const eyes = EYES.filter((spots) => spots.every(({ looks }) => along(sight, looks)[2] > 0.05));
   const shapes: Shape[] = [
     { tone: far ? 'skin-far' : 'skin', d: skin, near },
     { tone: 'hair', d: hairShape(look), near: near + 0.01 },
-    { tone: far ? 'skin-far' : 'skin', d: ears.map(({ rim: points }) => rim(points)).join(''), near: near + 0.02 },
+    {
+      tone: far ? 'skin-far' : 'skin',
+      d: ears.map(({ rim: points }) => rim(points)).join(''),
+      near: near + 0.02,
+    },
     { tone: 'inner', d: faint.map((points) => smooth(points)).join(''), near: near + 0.03 },
     { tone: 'mark', d: fine.map((points) => smooth(points)).join(''), near: near + 0.04 },
-    { tone: 'brow', d: BROWS.flatMap((spots) => seenPieces(look, spots)).map((points) => smooth(points)).join(''), near: near + 0.05 },
-    { tone: 'eye', d: eyes.map((spots) => closed(spots.map(({ at }) => flat(place(sight, at))))).join(''), near: near + 0.06 },
+    {
+      tone: 'brow',
+      d: BROWS.flatMap((spots) => seenPieces(look, spots))
+        .map((points) => smooth(points))
+        .join(''),
+      near: near + 0.05,
+    },
+    {
+      tone: 'eye',
+      d: eyes.map((spots) => closed(spots.map(({ at }) => flat(place(sight, at))))).join(''),
+      near: near + 0.06,
+    },
   ];
   return shapes.filter(({ d }) => d !== '');
 }
@@ -132,7 +218,10 @@ function noseRidge({ sight }: Look): Point[][] {
 function hairShape(look: Look): string {
   const { sight, outline } = look;
   const hairy = (bin: number) => SKIN[outline.by[((bin % BINS) + BINS) % BINS] ?? 0]?.hair ?? false;
-  const seen = HAIR_EDGE.map(({ at, looks }) => ({ at: flat(place(sight, at)), seen: along(sight, looks)[2] > 0 }));
+  const seen = HAIR_EDGE.map(({ at, looks }) => ({
+    at: flat(place(sight, at)),
+    seen: along(sight, looks)[2] > 0,
+  }));
   const runs: Point[][] = [];
   const n = seen.length;
   const start = seen.findIndex((one, i) => one.seen && !(seen[(i + n - 1) % n]?.seen ?? true));
@@ -157,7 +246,12 @@ function hairShape(look: Look): string {
   return smooth(points, true);
 }
 
-function arcBetween(look: Look, from: number, to: number, hairy: (bin: number) => boolean): Point[] {
+function arcBetween(
+  look: Look,
+  from: number,
+  to: number,
+  hairy: (bin: number) => boolean,
+): Point[] {
   const up = (((to - from) % BINS) + BINS) % BINS;
   const hairOn = (step: 1 | -1, length: number) => {
     let count = 0;

@@ -40,11 +40,15 @@ export function limbOutline(upper: readonly Ring[], lower: readonly Ring[]): str
 }
 
 /** A row of sections whose ends are cut off along their own rims, as cloth ends in a hem. */
-export function ribbon(rings: readonly Ring[], hems: { from: readonly Point[]; to: readonly Point[] }): string {
+export function ribbon(
+  rings: readonly Ring[],
+  hems: { from: readonly Point[]; to: readonly Point[] },
+): string {
   const { one, other } = edgesOf(rings);
   const back = [...other].reverse();
   const start = flat(one[0] ?? [0, 0]);
-  const on = (points: readonly Point[]) => points.map(([x, y]) => `L${short(x)} ${short(y)}`).join('');
+  const on = (points: readonly Point[]) =>
+    points.map(([x, y]) => `L${short(x)} ${short(y)}`).join('');
   return (
     `M${short(start[0])} ${short(start[1])}${smoothOn(one.map(flat))}` +
     `${on(hems.to)}L${short(back[0]?.[0] ?? 0)} ${short(back[0]?.[1] ?? 0)}` +

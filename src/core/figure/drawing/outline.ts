@@ -48,7 +48,9 @@ export function roundAbout(discs: readonly Disc[]): string {
     }
   const owners = hull(points).map((at) => owned.get(at.join()) ?? 0);
   // Runs of one disc become one arc of it.
-  const order = owners.filter((owner, i) => owner !== owners[(i + owners.length - 1) % owners.length]);
+  const order = owners.filter(
+    (owner, i) => owner !== owners[(i + owners.length - 1) % owners.length],
+  );
   const [only] = owners;
   if (order.length < 2) return only === undefined ? '' : disc(discs[only] ?? [0, 0, 0]);
   const round = order.flatMap((owner, i) => {
@@ -56,10 +58,14 @@ export function roundAbout(discs: readonly Disc[]): string {
     const to = discs[order[(i + 1) % order.length] ?? 0];
     return from && to ? [{ from, to, leaves: tangent(from, to) }] : [];
   });
-  const on = ([x, y, r]: Disc, angle: number): Point => [x + r * Math.cos(angle), y + r * Math.sin(angle)];
+  const on = ([x, y, r]: Disc, angle: number): Point => [
+    x + r * Math.cos(angle),
+    y + r * Math.sin(angle),
+  ];
   const parts = round.map(({ from, to, leaves }, i) => {
     const before = round[(i + round.length - 1) % round.length];
-    const turned = (((before?.leaves ?? leaves) - leaves) % (2 * Math.PI) + 2 * Math.PI) % (2 * Math.PI);
+    const turned =
+      ((((before?.leaves ?? leaves) - leaves) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
     const arc = `A${short(from[2])} ${short(from[2])} 0 ${turned > Math.PI ? 1 : 0} 0 ${point(on(from, leaves))}`;
     return `${arc}L${point(on(to, leaves))}`;
   });
@@ -132,7 +138,11 @@ export function smoothOn(points: readonly Point[], isClosed = false): string {
   const all = withoutTwins(points);
   const [first] = all;
   if (!first) return '';
-  if (all.length < 3) return all.slice(1).map((to) => `L${point(to)}`).join('');
+  if (all.length < 3)
+    return all
+      .slice(1)
+      .map((to) => `L${point(to)}`)
+      .join('');
   const n = all.length;
   const at = (i: number): Point =>
     all[isClosed ? (i + n) % n : Math.min(n - 1, Math.max(0, i))] ?? first;
@@ -150,14 +160,18 @@ function handles(a: Point, b: Point, c: Point, d: Point): [Point, Point] {
     // Tangent at `mid`, scaled to the span `bc`.
     const sum = before + after;
     if (before < 1e-6 || sum < 1e-6) return [0, 0];
-    const tx =
-      (mid[0] - p[0]) / before - (q[0] - p[0]) / sum + (q[0] - mid[0]) / (after || 1);
-    const ty =
-      (mid[1] - p[1]) / before - (q[1] - p[1]) / sum + (q[1] - mid[1]) / (after || 1);
+    const tx = (mid[0] - p[0]) / before - (q[0] - p[0]) / sum + (q[0] - mid[0]) / (after || 1);
+    const ty = (mid[1] - p[1]) / before - (q[1] - p[1]) / sum + (q[1] - mid[1]) / (after || 1);
     return [tx, ty];
   };
-  const t1 = ab < 1e-6 ? ([c[0] - b[0], c[1] - b[1]].map((v) => v / bc) as [number, number]) : pull(a, ab, c, bc, b);
-  const t2 = cd < 1e-6 ? ([c[0] - b[0], c[1] - b[1]].map((v) => v / bc) as [number, number]) : pull(b, bc, d, cd, c);
+  const t1 =
+    ab < 1e-6
+      ? ([c[0] - b[0], c[1] - b[1]].map((v) => v / bc) as [number, number])
+      : pull(a, ab, c, bc, b);
+  const t2 =
+    cd < 1e-6
+      ? ([c[0] - b[0], c[1] - b[1]].map((v) => v / bc) as [number, number])
+      : pull(b, bc, d, cd, c);
   return [
     [b[0] + (t1[0] * bc) / 3, b[1] + (t1[1] * bc) / 3],
     [c[0] - (t2[0] * bc) / 3, c[1] - (t2[1] * bc) / 3],
@@ -184,7 +198,10 @@ export function simpler(points: readonly Point[], within: number): Point[] {
     if (far > worst) [worst, at] = [far, i];
   }
   if (worst <= within) return [first, last];
-  return [...simpler(points.slice(0, at + 1), within).slice(0, -1), ...simpler(points.slice(at), within)];
+  return [
+    ...simpler(points.slice(0, at + 1), within).slice(0, -1),
+    ...simpler(points.slice(at), within),
+  ];
 }
 
 function fromLine(p: Point, a: Point, b: Point): number {

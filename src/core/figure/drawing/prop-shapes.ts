@@ -1,6 +1,17 @@
-import { MARKS, type Skeleton, type Vec, SEAT_CM, add, dot, markAt, turn } from '../body';
+import {
+  MARKS,
+  type Skeleton,
+  type Vec,
+  SEAT_CM,
+  add,
+  dot,
+  markAt,
+  minus,
+  size,
+  turn,
+} from '../body';
 import type { DrawnProp, Place } from '../figure';
-import { capsule, disc, line, roundAbout } from './outline';
+import { chain, disc, line, roundAbout } from './outline';
 import type { Shape } from './shape';
 import { type Camera, see } from './view';
 
@@ -43,12 +54,14 @@ export function propShapes(prop: DrawnProp, skeleton: Skeleton, camera: Camera):
     }
     case 'chair': {
       const { x = 0, back = true } = prop;
-      const seat = box([x + 2, SEAT_CM - 2, 0], [42, 4, 42]);
-      const legs = [x - 17, x + 21].map((at) =>
-        box([at, (SEAT_CM - 4) / 2, 0], [3, SEAT_CM - 4, 38]),
-      );
-      const rest = box([x - 20, SEAT_CM + 23, 0], [3.5, 46, 40]);
-      return [seat, ...legs, ...(back ? [rest] : [])].map(behind);
+      const seat = box([x + 2, SEAT_CM - 1.8, 0], [43, 3.6, 42]);
+      const post = (at: number, z: number, top: number) => box([at, top / 2, z], [3.2, top, 3.2]);
+      const posts = [-19, 19].flatMap((z) => [
+        post(x - 18, z, back ? SEAT_CM + 42 : SEAT_CM - 3),
+        post(x + 21, z, SEAT_CM - 3),
+      ]);
+      const rest = box([x - 19, SEAT_CM + 32, 0], [2.4, 19, 38]);
+      return [...posts, seat, ...(back ? [rest] : [])].map(behind);
     }
     case 'bed': {
       const [from, to] = prop.x;
@@ -66,11 +79,12 @@ export function propShapes(prop: DrawnProp, skeleton: Skeleton, camera: Camera):
     }
     case 'bench': {
       const [from, to] = prop.x;
+      const leg = (x: number) => box([x, (prop.top - 6) / 2, 0], [4, prop.top - 7, BREADTH - 8]);
       return [
-        behind(
-          box([(from + to) / 2, prop.top / 2, 0], [to - from, prop.top, BREADTH], 'thing', 1.5),
-        ),
-      ];
+        leg(from + 7),
+        leg(to - 7),
+        box([(from + to) / 2, prop.top - 3, 0], [to - from, 6, BREADTH], 'thing-soft', 1.5),
+      ].map(behind);
     }
     case 'doorframe':
       return [behind(box([prop.x, 100, prop.z], [9, 200, 6], 'thing', 0.3))];
@@ -105,23 +119,90 @@ export function propShapes(prop: DrawnProp, skeleton: Skeleton, camera: Camera):
         [x - length, 0.6, 0],
       ];
       return [
-        behind({ tone: 'thing-soft', d: roundAbout(profile.map((at) => [...flat(at), 0.6])), near: 0 }),
+        behind({
+          tone: 'thing-soft',
+          d: roundAbout(profile.map((at) => [...flat(at), 0.6])),
+          near: 0,
+        }),
       ];
     }
     case 'band':
     case 'cloth':
-    case 'strap': {
-      const wide = prop.kind === 'band' ? 1.3 : 1.7;
-      const points = prop.through.map((place) => placeOf(place, skeleton));
-      const seen = points.map(flat);
-      const near = Math.max(...points.map((at) => dot(camera.near, at)));
-      const pieces = seen.slice(1).map((to, i) => {
-        const from = seen[i] ?? to;
-        return capsule([...from, wide], [...to, wide * 0.98]);
-      });
-      return [{ tone: 'thing', d: pieces.join(''), near: near + 6 }];
-    }
+    case 'strap':
+      return ribbonShapes(prop, skeleton, camera);
   }
+}
+
+type Ribbon = Extract<DrawnProp, { kind: 'band' | 'cloth' | 'strap' }>;
+
+/** How far the ends of a cloth hang from the hands that hold it, in cm. */
+const TAIL_CM = 11;
+/** A band is so broad at rest, and grows narrower as it is drawn long (its area stays). */
+const BAND_CM = { broad: 2.2, least: 1.1, rest: 90 } as const;
+
+/** A band, strap or cloth: it bends evenly round what it lies on; cloth hangs on beyond the hands. */
+function ribbonShapes({ kind, through }: Ribbon, skeleton: Skeleton, camera: Camera): Shape[] {
+  const places = through.map((at) => placeOf(at, skeleton));
+  const hangs = ([x, y, z]: Vec): Vec => [x, y - TAIL_CM, z];
+  const [first, last] = [places[0], places.at(-1)];
+  const whole = kind === 'cloth' && first && last ? [hangs(first), ...places, hangs(last)] : places;
+  const long = places.slice(1).reduce((sum, at, i) => sum + size(minus(at, places[i] ?? at)), 0);
+  const wide =
+    kind === 'band'
+      ? Math.max(
+          BAND_CM.least,
+          Math.min(BAND_CM.broad, (BAND_CM.broad * BAND_CM.rest) / (long || 1)),
+        )
+      : 1.8;
+  const [, , head] = see(camera, markAt(skeleton.frames, 'skull'));
+  const beads = evenly(whole).map((at) => {
+    const [x, y, near] = see(camera, at);
+    return { bead: [x, y, wide] as const, behind: near < head };
+  });
+  // What goes round the back of the head or neck is hidden by it.
+  const runs: { behind: boolean; beads: (readonly [number, number, number])[] }[] = [];
+  for (const { bead, behind } of beads) {
+    const run = runs.at(-1);
+    if (run?.behind === behind) run.beads.push(bead);
+    else runs.push({ behind, beads: [...(run ? run.beads.slice(-1) : []), bead] });
+  }
+  const before = Math.max(...places.map((at) => dot(camera.near, at))) + 6;
+  return runs.map((run) => ({
+    tone: 'thing',
+    d: chain(run.beads),
+    near: run.behind ? head - 2 : before,
+  }));
+}
+
+const BETWEEN = 5;
+
+/** Points between places on a curve through them, so that nothing that bends has corners. */
+function evenly(places: readonly Vec[]): Vec[] {
+  return places.flatMap((at, i) => {
+    const next = places[i + 1];
+    if (!next) return [at];
+    const before = places[i - 1] ?? at;
+    const after = places[i + 2] ?? next;
+    return Array.from({ length: BETWEEN }, (_, step) =>
+      onCurve(before, at, next, after, step / BETWEEN),
+    );
+  });
+}
+
+/** Catmull–Rom, drawn a little tighter than usual. */
+function onCurve(a: Vec, b: Vec, c: Vec, d: Vec, t: number): Vec {
+  const pull = 0.32;
+  const axis = (i: 0 | 1 | 2) => {
+    const [m1, m2] = [pull * (c[i] - a[i]), pull * (d[i] - b[i])];
+    const [t2, t3] = [t * t, t * t * t];
+    return (
+      (2 * t3 - 3 * t2 + 1) * b[i] +
+      (t3 - 2 * t2 + t) * m1 +
+      (3 * t2 - 2 * t3) * c[i] +
+      (t3 - t2) * m2
+    );
+  };
+  return [axis(0), axis(1), axis(2)];
 }
 
 function corners([x, y, z]: Vec, [long, high, deep]: Vec): Vec[] {

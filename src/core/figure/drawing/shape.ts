@@ -17,6 +17,9 @@ export type Tone =
   | 'working'
   | 'stretched'
   | 'push'
+  | 'way'
+  | 'plumb'
+  | 'halo'
   | 'before';
 
 /** A closed or open line in SVG's path notation, in centimetres, y downward. */
@@ -26,6 +29,10 @@ export type Shape = { readonly tone: Tone; readonly d: string; readonly near: nu
 export type Drawing = {
   /** Left, top, width and height shown, in cm. */
   readonly box: readonly [number, number, number, number];
+  /** Centimetres that look like one of a close-up: how broad its lines are. */
+  readonly unit: number;
   /** In the order they are painted. */
   readonly shapes: readonly Shape[];
+  /** The whole body, small, in a place of a close-up; lines as broad as in a picture of its own. */
+  readonly inset: { readonly place: Drawing['box']; readonly of: Drawing } | null;
 };

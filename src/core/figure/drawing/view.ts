@@ -11,6 +11,8 @@ const rad = (degrees: number) => (degrees * Math.PI) / 180;
 
 /** From the side a little from the front, so that the far limbs show. */
 const SIDE = rad(9);
+/** Between the front and the side: the face, and what a hand does at either side of the head. */
+const QUARTER = rad(38);
 /** From the front and from behind a little from above, so that a lap is seen. */
 const TILT = rad(10);
 
@@ -36,6 +38,16 @@ export function cameraFor(view: View, mirrored = false): Camera {
         down: [-Math.sin(TILT), -Math.cos(TILT), 0],
         near: [-Math.cos(TILT), Math.sin(TILT), 0],
       };
+    case 'quarter': {
+      // Seen from the front, a step to the person's right, a little from above.
+      const [c, s] = [Math.cos(QUARTER), Math.sin(QUARTER) * hand];
+      const [ct, st] = [Math.cos(TILT / 2), Math.sin(TILT / 2)];
+      return {
+        right: [s, 0, -c],
+        down: [c * st, -ct, s * st],
+        near: [c * ct, st, s * ct],
+      };
+    }
     case 'above':
       return { right: [1, 0, 0], down: [0, 0, 1], near: [0, 1, 0] };
   }

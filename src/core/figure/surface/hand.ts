@@ -137,7 +137,11 @@ function gaps(fingers: Fingers, sight: Sight, hand: 1 | -1): string {
       const bones = joints(bends, Math.min(reach(z + 0.8), reach(z - 0.8)));
       const points = bones.map(([x, y], i): Point => {
         const toTip = i === 0 ? 0.35 : 0;
-        const [sx, sy] = place(sight, [x + lift * (1 - i * 0.12), y + toTip, z * hand * (i === 3 ? 0.94 : 1)]);
+        const [sx, sy] = place(sight, [
+          x + lift * (1 - i * 0.12),
+          y + toTip,
+          z * hand * (i === 3 ? 0.94 : 1),
+        ]);
         return [sx, sy];
       });
       // A fist shows only the first bone of its fingers from behind.

@@ -116,7 +116,12 @@ export function faceAt(y: number, z: number): Vec {
 }
 
 const ANGLES = [0, 6, 12, 19, 28, 40, 54, 70, 86, 104, 124, 146, 165, 180];
-const CIRCLE = [...ANGLES, ...ANGLES.slice(1, -1).reverse().map((degrees) => -degrees)];
+const CIRCLE = [
+  ...ANGLES,
+  ...ANGLES.slice(1, -1)
+    .reverse()
+    .map((degrees) => -degrees),
+];
 
 /** The hair's edge: how high it is at each bearing from the face (0) over the ear (90) to the nape (180). */
 const HAIRLINE: readonly (readonly [bearing: number, y: number])[] = [
@@ -141,7 +146,10 @@ const HAIRLINE: readonly (readonly [bearing: number, y: number])[] = [
 
 export function hairEdge(bearing: number): number {
   const at = Math.abs(bearing);
-  const i = Math.max(1, HAIRLINE.findIndex(([degrees]) => degrees >= at));
+  const i = Math.max(
+    1,
+    HAIRLINE.findIndex(([degrees]) => degrees >= at),
+  );
   const [a, b] = [HAIRLINE[i - 1], HAIRLINE[i]];
   if (!a || !b) return -5.2;
   return a[1] + ((b[1] - a[1]) * (at - a[0])) / (b[0] - a[0]);
@@ -168,7 +176,11 @@ export type Spot = { readonly at: Vec; readonly looks: Vec };
 function spot(at: Vec, beside: Vec, above: Vec): Spot {
   const a = [beside[0] - at[0], beside[1] - at[1], beside[2] - at[2]] as const;
   const b = [above[0] - at[0], above[1] - at[1], above[2] - at[2]] as const;
-  const n = [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]] as const;
+  const n = [
+    a[1] * b[2] - a[2] * b[1],
+    a[2] * b[0] - a[0] * b[2],
+    a[0] * b[1] - a[1] * b[0],
+  ] as const;
   const out = n[0] * (at[0] - 0.5) + n[1] * (at[1] - 2) + n[2] * at[2] < 0 ? -1 : 1;
   const length = (Math.hypot(...n) || 1) * out;
   return { at: shifted(at), looks: [n[0] / length, n[1] / length, n[2] / length] };
@@ -182,7 +194,11 @@ export function sideSpot(y: number, bearing: number): Spot {
   const mirror = ([a, b, c]: Vec): Vec => (bearing < 0 ? [a, b, -c] : [a, b, c]);
   const at = Math.abs(bearing);
   const more = at > 170 ? -4 : 4;
-  return spot(mirror(skinToward(y, at)), mirror(skinToward(y, at + more)), mirror(skinToward(y + 0.4, at)));
+  return spot(
+    mirror(skinToward(y, at)),
+    mirror(skinToward(y, at + more)),
+    mirror(skinToward(y + 0.4, at)),
+  );
 }
 
 /** Round the head along the hair's edge, from the left nape over the forehead to the right nape. */

@@ -77,7 +77,7 @@ export function upperArmRings(skeleton: Skeleton, camera: Camera, side: 'Right' 
 /** Where the shoulder goes into the trunk: a little inward and up of its joint, however the arm is turned. */
 export function shoulderRing(skeleton: Skeleton, camera: Camera, side: 'Right' | 'Left'): Ring {
   const { thorax, [`upperArm${side}` as const]: arm } = skeleton.frames;
-  const inward: Vec = [-0.3, 0.9, side === 'Right' ? -5.2 : 5.2];
+  const inward: Vec = [-0.3, 0.7, side === 'Right' ? -3.8 : 3.8];
   const sight = sightOf(camera, { at: arm.at, turn: thorax.turn });
   return ringOf(sight, { at: inward, ...SHOULDER });
 }

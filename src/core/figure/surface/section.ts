@@ -44,7 +44,10 @@ export function ringOf(sight: Sight, { at, front, back, side }: Section): Ring {
  *
  * @param from a direction across the bone, one long: the edge where it begins
  */
-export function rimOf({ at, front, back, right, left }: Ring, [nx, ny]: Way): (readonly [number, number])[] {
+export function rimOf(
+  { at, front, back, right, left }: Ring,
+  [nx, ny]: Way,
+): (readonly [number, number])[] {
   const steps = [-0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75];
   // The rim's own half-axes: across the sheet, and the one of both ends that is nearer.
   const toward = (v: Seen) => v[0] * nx + v[1] * ny;
@@ -52,8 +55,8 @@ export function rimOf({ at, front, back, right, left }: Ring, [nx, ny]: Way): (r
   const thin = touch({ at, front, back, right, left }, [-nx, -ny]);
   const middle: Way = [(wide[0] + thin[0]) / 2, (wide[1] + thin[1]) / 2];
   const half: Way = [(wide[0] - thin[0]) / 2, (wide[1] - thin[1]) / 2];
-  const f = (front[2] >= back[2] ? front : back);
-  const s = (right[2] >= left[2] ? right : left);
+  const f = front[2] >= back[2] ? front : back;
+  const s = right[2] >= left[2] ? right : left;
   // What of the nearer quarter does not go along the edge's own direction.
   const [cf, cs] = [Math.abs(toward(s)), Math.abs(toward(f))];
   const length = Math.hypot(cf, cs) || 1;

@@ -1,4 +1,4 @@
-import { type Frame, type Vec, dot, turn } from '../body';
+import { type Frame, type Vec, turn } from '../body';
 import { type Camera, type Seen, see } from '../drawing/view';
 
 /** A part of the body as a viewer sees it: where its joint is, and how a centimetre along each of its axes looks. */
@@ -37,6 +37,3 @@ export function along({ x, y, z }: Sight, [a, b, c]: Vec): Seen {
     a * x[2] + b * y[2] + c * z[2],
   ];
 }
-
-/** How much a direction in the room looks at the viewer, −1 to 1. */
-export const facing = (camera: Camera, way: Vec): number => dot(camera.near, way);

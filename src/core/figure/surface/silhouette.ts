@@ -50,7 +50,10 @@ export function silhouetteOf(
       const bin = i % BINS;
       const [c, s] = [COS[bin] ?? 1, SIN[bin] ?? 0];
       const across = c * (by2 - ay) - s * (bx - ax);
-      const r = Math.abs(across) < 1e-9 ? Math.max(Math.hypot(ax, ay), Math.hypot(bx, by2)) : cross / across;
+      const r =
+        Math.abs(across) < 1e-9
+          ? Math.max(Math.hypot(ax, ay), Math.hypot(bx, by2))
+          : cross / across;
       if (r > (far[bin] ?? 0) && r < 60) {
         far[bin] = r;
         by[bin] = i - begin < (end - begin) / 2 ? first : second;
@@ -67,14 +70,21 @@ export function silhouetteOf(
 }
 
 /** A point of it, so far outside the skin. */
-export function outlinePoint({ middle, far }: Silhouette, bin: number, out = 0): readonly [number, number] {
+export function outlinePoint(
+  { middle, far }: Silhouette,
+  bin: number,
+  out = 0,
+): readonly [number, number] {
   const i = ((bin % BINS) + BINS) % BINS;
   const r = (far[i] ?? 0) + out;
   return [middle[0] + r * (COS[i] ?? 1), middle[1] + r * (SIN[i] ?? 0)];
 }
 
 /** Which direction of an outline a point of the sheet lies in. */
-export function binOf({ middle }: Silhouette, [x, y]: readonly [number, number, ...number[]]): number {
+export function binOf(
+  { middle }: Silhouette,
+  [x, y]: readonly [number, number, ...number[]],
+): number {
   const angle = (Math.atan2(y - middle[1], x - middle[0]) + TURN) % TURN;
   return Math.round((angle * BINS) / TURN) % BINS;
 }

@@ -27,11 +27,12 @@ const THORAX: readonly Row[] = [
   [5, -6.0, 14.0, 15.3],
   [10, -6.7, 14.2, 16.0],
   [14.5, -6.6, 12.9, 15.8],
-  [18, -5.9, 10.8, 15.2],
-  [20.4, -5.2, 9.2, 14.0],
-  [22.4, -4.6, 7.8, 11.8],
-  [24.3, -3.9, 6.6, 9.4],
-  [26, -3.1, 5.8, 7.4],
+  [17.6, -5.9, 10.9, 15.2],
+  [20.0, -5.3, 9.4, 14.0],
+  [21.6, -4.8, 8.4, 12.0],
+  [23.2, -4.3, 7.3, 9.8],
+  [24.8, -3.7, 6.4, 8.0],
+  [26.4, -3.0, 5.8, 6.8],
 ];
 /** From this row of the thorax up the sides go with the shoulders. */
 const SHOULDERS_FROM = 3;
@@ -95,7 +96,10 @@ const NECK_HEAD = [{ at: [-1.6, -1.5, 0], front: 5.4, back: 5.6, side: 5.6 }] as
 
 /** The neck from the collar into the head: two bends, so that poke and tuck look different. */
 export function neckRings(skeleton: Skeleton, camera: Camera): Ring[] {
-  const rings = (part: 'thorax' | 'neck' | 'head', sections: readonly Parameters<typeof ringOf>[1][]) => {
+  const rings = (
+    part: 'thorax' | 'neck' | 'head',
+    sections: readonly Parameters<typeof ringOf>[1][],
+  ) => {
     const sight = sightOf(camera, skeleton.frames[part]);
     return sections.map((one) => ringOf(sight, one));
   };

@@ -1,0 +1,270 @@
+import {
+  MARKS,
+  type MarkName,
+  type Part,
+  type Pose,
+  type Skeleton,
+  type Vec,
+  add,
+  inverse,
+  markAt,
+  minus,
+  mirrorVec,
+  poseBetween,
+  scale,
+  size,
+  skeletonOf,
+  turn,
+  unit,
+} from '../body';
+import { readPose } from '../reading';
+import type { Camera } from './view';
+import { see } from './view';
+
+/** What of a body moves from one pose to another. */
+export type Mover =
+  | 'head'
+  | 'trunk'
+  | 'hips'
+  | 'shoulderRight'
+  | 'shoulderLeft'
+  | 'armRight'
+  | 'armLeft'
+  | 'legRight'
+  | 'legLeft';
+
+/** A part that moves, and the way a point of it takes through the room, in cm. */
+export type Movement = { readonly mover: Mover; readonly way: readonly Vec[] };
+
+/** Less than this a part is still: its own movement against what carries it. */
+const LEAST = {
+  headCm: 0.7,
+  headDeg: 5,
+  trunkDeg: 9,
+  hipsCm: 9,
+  bladesCm: 1,
+  armCm: 5,
+  armDeg: 20,
+  armInRoomCm: 7,
+  legCm: 6,
+} as const;
+
+/** A way is looked at in so many places: enough for a curve. */
+const PLACES = 7;
+
+const known = new WeakMap<Pose, WeakMap<Pose, readonly Movement[]>>();
+
+/** What moves between two poses, as it is described for the right. Reckoned once for each pair. */
+export function movementsBetween(from: Pose, to: Pose): readonly Movement[] {
+  const before = known.get(from)?.get(to);
+  if (before) return before;
+  const found = reckon(from, to);
+  const by = known.get(from) ?? new WeakMap<Pose, readonly Movement[]>();
+  by.set(to, found);
+  known.set(from, by);
+  return found;
+}
+
+/** The same movement of the other side. */
+export function mirrorMovement({ mover, way }: Movement): Movement {
+  return { mover: otherOf(mover), way: way.map(mirrorVec) };
+}
+
+function reckon(from: Pose, to: Pose): Movement[] {
+  const skeletons = Array.from({ length: PLACES }, (_, i) =>
+    skeletonOf(poseBetween(from, to, i / (PLACES - 1))),
+  );
+  const [first, last] = [skeletons[0], skeletons.at(-1)];
+  if (!first || !last) return [];
+  const path = (point: (skeleton: Skeleton) => Vec) => skeletons.map(point);
+  const own = (part: Part, carrier: Part) => ownMove(first, last, part, carrier);
+  const found: Movement[] = [];
+  const [a, b] = [readPose(from), readPose(to)];
+  const looksDown = turn(first.frames.thorax.turn, [1, 0, 0])[1] < -0.5;
+  const pointer = headPointer(a, b, looksDown);
+  if (pointer)
+    found.push({
+      mover: 'head',
+      way: path(({ frames: { head } }) => add(head.at, turn(head.turn, pointer))),
+    });
+  const chest = ({ frames }: Skeleton, axis: Vec) => turn(frames.thorax.turn, axis);
+  const bent = angleBetween(chest(first, [0, 1, 0]), chest(last, [0, 1, 0]));
+  const turned = angleBetween(chest(first, [1, 0, 0]), chest(last, [1, 0, 0]));
+  if (bent > LEAST.trunkDeg && bent < GROWS_DEG && isUpright(first) && isUpright(last))
+    found.push({
+      mover: 'trunk',
+      way: path(({ frames: { head } }) => add(head.at, turn(head.turn, [0.8, 19, 0]))),
+    });
+  else if (bent > LEAST.trunkDeg)
+    found.push({
+      mover: 'trunk',
+      way: outside(
+        path(({ frames }) => markAt(frames, 'neckBase')),
+        7,
+      ),
+    });
+  else if (turned > LEAST.trunkDeg)
+    found.push({
+      mover: 'trunk',
+      way: path(({ frames: { thorax } }) => add(thorax.at, turn(thorax.turn, [22, 13, 0]))),
+    });
+  const hips = path(({ frames }) => frames.pelvis.at);
+  if (reachOf(hips) > LEAST.hipsCm && !(isUpright(first) && isUpright(last)))
+    found.push({ mover: 'hips', way: outside(hips, 15) });
+  const { right: now } = to.blades;
+  const { right: was } = from.blades;
+  if (Math.hypot(now.up - was.up, now.back - was.back) >= LEAST.bladesCm)
+    for (const side of ['Right', 'Left'] as const)
+      found.push({
+        mover: `shoulder${side}`,
+        way: outside(
+          path(({ frames }) =>
+            add(frames[`upperArm${side}`].at, [0, 4, side === 'Right' ? 3 : -3]),
+          ),
+          5,
+        ),
+      });
+  for (const side of ['Right', 'Left'] as const) {
+    const arms = side === 'Right' ? 'right' : 'left';
+    const [begin, end] = [from.arms[arms], to.arms[arms]];
+    const stays =
+      begin.by === 'goal' &&
+      end.by === 'goal' &&
+      typeof begin.to === 'string' &&
+      begin.to === end.to;
+    const swung = angleBetween(
+      turn(first.frames[`hand${side}`].turn, [0, 1, 0]),
+      turn(last.frames[`hand${side}`].turn, [0, 1, 0]),
+    );
+    const palm = path(({ frames }) => markAt(frames, `palm${side}`));
+    const moved = own(`hand${side}`, 'thorax');
+    if (
+      !stays &&
+      (moved > LEAST.armCm || swung > LEAST.armDeg) &&
+      reachOf(palm) > LEAST.armInRoomCm
+    )
+      found.push({ mover: `arm${side}`, way: palm });
+    else if (stays && moved > LEAST.armCm / 3 && reachOf(palm) > 1.5 && !onHead(begin.to))
+      found.push({ mover: `arm${side}`, way: outside(palm, 5) });
+    const [foot, knee] = [own(`foot${side}`, 'pelvis'), own(`shank${side}`, 'pelvis')];
+    const inRoom = (name: MarkName) => path(({ frames }) => markAt(frames, name));
+    const farthest =
+      [inRoom(`toe${side}`), inRoom(`kneeFront${side}`)].sort(
+        (p, q) => reachOf(q) - reachOf(p),
+      )[0] ?? [];
+    if (Math.max(foot, knee) > LEAST.legCm && reachOf(farthest) > LEAST.legCm)
+      found.push({ mover: `leg${side}`, way: farthest });
+  }
+  return telling(found, a, b);
+}
+
+/** A head that only goes along with the trunk, and shoulders that go with their arms, need no arrow of their own. */
+function telling(found: readonly Movement[], a: Read, b: Read): Movement[] {
+  const moves = (mover: Mover) => found.some((one) => one.mover === mover);
+  const reach = (mover: Mover) => reachOf(found.find((one) => one.mover === mover)?.way ?? []);
+  const own = Math.max(
+    Math.abs(a.gazeUpDeg - b.gazeUpDeg),
+    Math.abs(a.headTurnRightDeg - b.headTurnRightDeg),
+  );
+  return found.filter(({ mover }) => {
+    if (mover === 'head') return !moves('trunk') || own > OWN_HEAD_DEG;
+    // Hips that are lifted tilt the trunk; a trunk that is bent takes the hips along.
+    if (mover === 'trunk') return !moves('hips') || reach('trunk') > reach('hips');
+    if (mover === 'hips') return !moves('trunk') || reach('hips') >= reach('trunk');
+    if (mover === 'shoulderRight' || mover === 'shoulderLeft')
+      return !moves('armRight') && !moves('armLeft') && !moves('trunk');
+    return true;
+  });
+}
+
+/** Upright, a trunk that bends less grows taller or sinks: its arrow stands over the head. */
+const GROWS_DEG = 28;
+const isUpright = ({ frames }: Skeleton) => turn(frames.thorax.turn, [0, 1, 0])[1] > 0.8;
+
+/** Beside a trunk that moves, a head says something of its own from so many degrees. */
+const OWN_HEAD_DEG = 30;
+
+const onHead = (to: MarkName | Vec) =>
+  typeof to === 'string' && (MARKS[to].part === 'head' || MARKS[to].part === 'neck');
+
+const angleBetween = (a: Vec, b: Vec) =>
+  (Math.acos(Math.min(1, Math.max(-1, a[0] * b[0] + a[1] * b[1] + a[2] * b[2]))) * 180) / Math.PI;
+
+const reachOf = (way: readonly Vec[]) => {
+  const first = way[0];
+  return first ? Math.max(...way.map((at) => size(minus(at, first)))) : 0;
+};
+
+/** How far a part goes against the part that carries it, in cm. */
+function ownMove(first: Skeleton, last: Skeleton, part: Part, carrier: Part): number {
+  const inside = ({ frames }: Skeleton) =>
+    turn(inverse(frames[carrier].turn), minus(frames[part].at, frames[carrier].at));
+  return size(minus(inside(last), inside(first)));
+}
+
+/** A way set off the body along its own direction, so that its arrow stands beside the skin. */
+function outside(way: readonly Vec[], by: number): Vec[] {
+  const [first, last] = [way[0], way.at(-1)];
+  if (!first || !last) return [];
+  const off = scale(unit(minus(last, first)), by);
+  return way.map((at) => add(at, off));
+}
+
+type Read = ReturnType<typeof readPose>;
+
+/** Before the face, over the forehead or over the crown: where the arrow of a head's movement is seen best. */
+function headPointer(a: Read, b: Read, looksDown: boolean): Vec | null {
+  const slid = Math.abs(b.headForwardCm - a.headForwardCm);
+  const tipped = Math.abs(b.gazeUpDeg - a.gazeUpDeg);
+  const turned = Math.abs(b.headTurnRightDeg - a.headTurnRightDeg);
+  const bent = Math.abs(b.headSideRightDeg - a.headSideRightDeg);
+  const lifted = Math.abs(b.headHeightCm - a.headHeightCm);
+  if (Math.max(slid, lifted) < LEAST.headCm && Math.max(tipped, turned, bent) < LEAST.headDeg)
+    return null;
+  if (turned > Math.max(tipped, bent)) return [13, 16.5, 0];
+  if (bent > tipped) return [0.8, 19, 0];
+  // Before the face; of somebody who looks at the floor, behind the head.
+  return looksDown ? [-13.5, 6, 0] : [16.5, tipped > 8 ? -3 : 1, 0];
+}
+
+/** Ways nearer to each other than this say the same. */
+const ALIKE_CM = 14;
+
+/** Of a pair that moves alike the one that is nearer, where on the sheet they lie over each other. */
+export function withoutTwins(movements: readonly Movement[], camera: Camera): Movement[] {
+  const middle = ({ way }: Movement) => see(camera, way[Math.floor(way.length / 2)] ?? [0, 0, 0]);
+  return movements.filter((one) => {
+    const twin = movements.find(({ mover }) => mover !== one.mover && mover === otherOf(one.mover));
+    if (!twin) return true;
+    const [a, b] = [middle(one), middle(twin)];
+    return Math.hypot(a[0] - b[0], a[1] - b[1]) > ALIKE_CM || a[2] >= b[2];
+  });
+}
+
+function otherOf(mover: Mover): Mover {
+  const other = mover.endsWith('Right')
+    ? mover.replace('Right', 'Left')
+    : mover.replace('Left', 'Right');
+  return other as Mover;
+}
+
+/** A way on the sheet, `least` long so that it is seen; null where it goes straight at the viewer. */
+export function onSheet(
+  { way }: Movement,
+  camera: Camera,
+  least: number,
+): (readonly [number, number])[] | null {
+  const seen = way.map((at) => {
+    const [x, y] = see(camera, at);
+    return [x, y] as const;
+  });
+  const long = seen.slice(1).reduce((sum, at, i) => {
+    const before = seen[i] ?? at;
+    return sum + Math.hypot(at[0] - before[0], at[1] - before[1]);
+  }, 0);
+  if (long < 0.5) return null;
+  if (long >= least) return seen;
+  const middle = seen[Math.floor(seen.length / 2)] ?? [0, 0];
+  const by = least / long;
+  return seen.map(([x, y]) => [middle[0] + (x - middle[0]) * by, middle[1] + (y - middle[1]) * by]);
+}

@@ -1,0 +1,145 @@
+import { type Pose, type Skeleton, add, markAt, mirrorMark, mirrorVec, scale, unit } from '../body';
+import type { Push } from '../figure';
+import { handShape } from '../surface/hand';
+import { forearmRings, shankRings, thighRings, upperArmRings } from '../surface/limbs';
+import { edgesOf, rimOf } from '../surface/section';
+import { footShape } from '../surface/foot';
+import { neckRings, trunkRings } from '../surface/trunk';
+import { headBefore } from './head-shapes';
+import { limbOutline, boneOutline, ribbon } from './limb-outline';
+import { type Movement, type Mover, onSheet } from './movement';
+import { type Point, closed, line, smooth } from './outline';
+import type { Shape } from './shape';
+import { type Camera, see } from './view';
+
+/** Over everything that is drawn of a body. */
+const ON_TOP = 600;
+/** Behind the body, before what stands behind it. */
+const BEHIND = -150;
+
+/**
+ * A slender arrow along the way a part takes.
+ *
+ * @param unit cm of the picture that look like a centimetre of a close-up
+ */
+export function movementShapes(
+  movements: readonly Movement[],
+  camera: Camera,
+  unit: number,
+): Shape[] {
+  return movements.flatMap((movement): Shape[] => {
+    const way = onSheet(movement, camera, 6 * unit);
+    const [tip, before] = [way?.at(-1), way?.at(-2)];
+    if (!way || !tip || !before) return [];
+    const length = Math.hypot(tip[0] - before[0], tip[1] - before[1]) || 1;
+    const [ux, uy] = [(tip[0] - before[0]) / length, (tip[1] - before[1]) / length];
+    const barb = (side: 1 | -1): Point => [
+      tip[0] - ux * 3 * unit - uy * 1.9 * unit * side,
+      tip[1] - uy * 3 * unit + ux * 1.9 * unit * side,
+    ];
+    const d = smooth(way) + line([barb(1), tip, barb(-1)]);
+    return [
+      { tone: 'halo', d, near: ON_TOP },
+      { tone: 'way', d, near: ON_TOP + 1 },
+    ];
+  });
+}
+
+const LONG = 9;
+const SHAFT = 1.5;
+const HEAD = 3.4;
+
+/** A short broad arrow that ends where the body presses, and two bars beyond it for what resists. */
+export function pushShapes(
+  pushes: readonly Push[],
+  { frames }: Skeleton,
+  camera: Camera,
+  mirrored: boolean,
+  size: number,
+): Shape[] {
+  return pushes.flatMap(({ from, way }): Shape[] => {
+    const name = mirrored ? mirrorMark(from) : from;
+    const toward = unit(mirrored ? mirrorVec(way) : way);
+    const [tx, ty] = see(camera, add(markAt(frames, name), scale(toward, 0.4)));
+    const [wx, wy] = see(camera, toward);
+    const length = Math.hypot(wx, wy);
+    if (length < 0.2) return [];
+    const [ux, uy] = [wx / length, wy / length];
+    const at = (along: number, aside: number): Point => [
+      tx + (ux * along - uy * aside) * size,
+      ty + (uy * along + ux * aside) * size,
+    ];
+    const arrow = closed([
+      at(-LONG, SHAFT),
+      at(-HEAD, SHAFT),
+      at(-HEAD, 3.1),
+      at(0, 0),
+      at(-HEAD, -3.1),
+      at(-HEAD, -SHAFT),
+      at(-LONG, -SHAFT),
+    ]);
+    const bar = (along: number) =>
+      closed([at(along, 3.4), at(along + 0.8, 3.4), at(along + 0.8, -3.4), at(along, -3.4)]);
+    return [{ tone: 'push', d: arrow + bar(0.9) + bar(2.5), near: ON_TOP + 2 }];
+  });
+}
+
+/** A part as it was at the start, drawn faintly behind the body: all of it, a head with its face. */
+export function ghostShapes(
+  movers: readonly Mover[],
+  skeleton: Skeleton,
+  pose: Pose,
+  camera: Camera,
+): Shape[] {
+  const seen = new Set(movers.flatMap((mover) => CARRIES[mover]));
+  const parts = [...seen].map((part) => ghostOf(part, skeleton, pose, camera));
+  return parts.length === 0 ? [] : [{ tone: 'before', d: parts.join(''), near: BEHIND }];
+}
+
+type Ghost = 'head' | 'trunk' | 'armRight' | 'armLeft' | 'legRight' | 'legLeft';
+
+/** What goes along with a part that moves. */
+const CARRIES: Readonly<Record<Mover, readonly Ghost[]>> = {
+  head: ['head'],
+  trunk: ['trunk', 'head', 'armRight', 'armLeft'],
+  hips: ['trunk', 'legRight', 'legLeft'],
+  shoulderRight: ['armRight'],
+  shoulderLeft: ['armLeft'],
+  armRight: ['armRight'],
+  armLeft: ['armLeft'],
+  legRight: ['legRight'],
+  legLeft: ['legLeft'],
+};
+
+function ghostOf(part: Ghost, skeleton: Skeleton, pose: Pose, camera: Camera): string {
+  switch (part) {
+    case 'head':
+      return (
+        headBefore(skeleton.frames.head, pose.jaw, camera) +
+        boneOutline(neckRings(skeleton, camera), { from: true, to: true })
+      );
+    case 'trunk': {
+      const { all } = trunkRings(skeleton, pose, camera);
+      const [hem] = all;
+      const [x, y] = edgesOf(all).ways[0] ?? [1, 0];
+      return ribbon(all, { from: hem ? rimOf(hem, [-x, -y]) : [], to: [] });
+    }
+    case 'armRight':
+    case 'armLeft': {
+      const side = part === 'armRight' ? 'Right' : 'Left';
+      const shape = skeleton.hands[side === 'Right' ? 'right' : 'left'];
+      return (
+        limbOutline(upperArmRings(skeleton, camera, side), forearmRings(skeleton, camera, side)) +
+        handShape(skeleton, camera, side, shape).d
+      );
+    }
+    case 'legRight':
+    case 'legLeft': {
+      const side = part === 'legRight' ? 'Right' : 'Left';
+      return (
+        limbOutline(thighRings(skeleton, camera, side), shankRings(skeleton, camera, side)) +
+        footShape(skeleton, camera, side).d
+      );
+    }
+  }
+}
