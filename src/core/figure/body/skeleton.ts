@@ -78,6 +78,17 @@ function chainOf(limb: Limb, { root, hand, upper, lower, bends }: Joint): Chain 
  * lies in its plane. Goals in the room are met after that shift.
  */
 export function skeletonOf(pose: Pose): Skeleton {
+  const before = known.get(pose);
+  if (before) return before;
+  const made = reckon(pose);
+  known.set(pose, made);
+  return made;
+}
+
+/** Poses never change, and those of a figure are asked for in each of its frames. */
+const known = new WeakMap<Pose, Skeleton>();
+
+function reckon(pose: Pose): Skeleton {
   const spine = spineFrames(pose);
   const trunkOnly = limbsOn(spine, pose, null);
   const shift = shiftFor(pose.contacts, trunkOnly.frames);

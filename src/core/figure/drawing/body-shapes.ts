@@ -1,17 +1,10 @@
-import type { Pose, Skeleton } from '../body';
+import type { Skeleton } from '../body';
 import type { View } from '../figure';
+import type { BodyRings } from '../surface/body-rings';
 import { footShape } from '../surface/foot';
 import { handShape } from '../surface/hand';
-import {
-  SHORTS_SECTIONS,
-  forearmRings,
-  shankRings,
-  shoulderRing,
-  thighRings,
-  upperArmRings,
-} from '../surface/limbs';
+import { SHORTS_SECTIONS, shoulderRing } from '../surface/limbs';
 import { type Ring, beadsOf, edgesOf, rimOf } from '../surface/section';
-import { neckRings, trunkRings } from '../surface/trunk';
 import { boneOutline, limbOutline, ribbon } from './limb-outline';
 import { capsule, chain, disc } from './outline';
 import type { Layers } from './region-shapes';
@@ -25,24 +18,27 @@ type Side = (typeof SIDES)[number];
 const BEFORE_CM = 9;
 /** A knee this much nearer than its hip is seen before the thigh. */
 const KNEE_FIRST_CM = 24;
+/** How thick a shoulder is where it goes into the trunk. */
+const SHOULDER_CM = 3.6;
 
 /** All of the body but the head, as seen; what hides what follows from how near each part is. */
 export function bodyShapes(
   skeleton: Skeleton,
-  pose: Pose,
+  rings: BodyRings,
   camera: Camera,
   view: View,
 ): { readonly shapes: Shape[]; readonly layers: Layers } {
-  const trunk = trunkRings(skeleton, pose, camera);
+  const { trunk } = rings;
   const trunkNear = nearOf(trunk.all.slice(trunk.waist));
   const hipsNear = nearOf(trunk.all.slice(0, trunk.pelvis));
-  const legs = SIDES.map((side) => legOf(skeleton, camera, side));
+  const legs = SIDES.map((side) => legOf(skeleton, rings, camera, side));
   const nearest = Math.max(...legs.map(({ near }) => near));
   const isFar = (near: number) => view === 'side' && near < nearest - 1;
-  const hips = ribbon(trunk.all.slice(0, trunk.pelvis + 2), { from: [], to: [] });
+  const hips = ribbon(edgesOf(trunk.all.slice(0, trunk.pelvis + 2)), { from: [], to: [] });
   const vest = trunk.all.slice(trunk.pelvis - 1);
   const hem = vest[0];
-  const hemWay = edgesOf(vest).ways[0] ?? [1, 0];
+  const vestEdges = edgesOf(vest);
+  const hemWay = vestEdges.ways[0] ?? [1, 0];
   const ownShorts = legs.map(({ shorts, thighNear, near }) => ({
     shorts,
     near: thighNear,
@@ -52,11 +48,11 @@ export function bodyShapes(
     if (isFar(near)) return Math.min(near, trunkNear - 1);
     return ownShorts[i]?.joined ? trunkNear - 0.4 : thighNear;
   });
-  const arms = SIDES.map((side) => armOf(skeleton, camera, side));
+  const arms = SIDES.map((side) => armOf(skeleton, rings, camera, side));
   const shapes: Shape[] = [
     {
       tone: 'cloth',
-      d: ribbon(vest, { from: hem ? rimOf(hem, [-hemWay[0], -hemWay[1]]) : [], to: [] }),
+      d: ribbon(vestEdges, { from: hem ? rimOf(hem, [-hemWay[0], -hemWay[1]]) : [], to: [] }),
       near: trunkNear,
     },
     {
@@ -80,7 +76,7 @@ export function bodyShapes(
         { tone: 'inner', d: arm.inner, near: arm.near + 0.05 },
       ];
     }),
-    { tone: 'skin', d: chain(beadsOf(neckRings(skeleton, camera))), near: trunkNear + 0.3 },
+    { tone: 'skin', d: chain(beadsOf(edgesOf(rings.neck))), near: trunkNear + 0.3 },
   ];
   const layers: Layers = (surface, side) => {
     const index = side === 'right' ? 0 : 1;
@@ -106,20 +102,17 @@ export function bodyShapes(
 const nearOf = (rings: readonly Ring[]) =>
   rings.reduce((sum, { at }) => sum + at[2], 0) / Math.max(1, rings.length);
 
-function legOf(skeleton: Skeleton, camera: Camera, side: Side) {
-  const thigh = thighRings(skeleton, camera, side);
-  const shank = shankRings(skeleton, camera, side);
+function legOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side) {
+  const own = side === 'Right' ? 'right' : 'left';
+  const [thigh, shank] = [rings.thigh[own], rings.shank[own]];
   const foot = footShape(skeleton, camera, side);
   const covered = thigh.slice(0, SHORTS_SECTIONS).map((ring, i) => loose(ring, 1.03 + i * 0.02));
-  const ankle = beadsOf(shank).at(-1);
   const [hip, knee] = [thigh[0], thigh.at(-1)];
   const kneeFirst = hip && knee ? knee.at[2] - hip.at[2] > KNEE_FIRST_CM : false;
+  const limb = limbOutline(kneeFirst ? thigh.slice(SHORTS_SECTIONS) : thigh, shank);
   return {
     kneeFirst,
-    skin:
-      limbOutline(kneeFirst ? thigh.slice(SHORTS_SECTIONS) : thigh, shank) +
-      (ankle ? disc(ankle) : '') +
-      foot.d,
+    skin: limb.d + (limb.to ? disc(limb.to) : '') + foot.d,
     shorts: boneOutline(covered, { from: true, to: false }),
     near: (nearOf(thigh) + nearOf(shank) * 2 + foot.near) / 4,
     thighNear: nearOf(thigh),
@@ -138,22 +131,14 @@ function loose({ at, ...axes }: Ring, by: number): Ring {
   };
 }
 
-function armOf(skeleton: Skeleton, camera: Camera, side: Side) {
-  const upper = upperArmRings(skeleton, camera, side);
-  const lower = forearmRings(skeleton, camera, side);
-  const hand = handShape(
-    skeleton,
-    camera,
-    side,
-    skeleton.hands[side === 'Right' ? 'right' : 'left'],
-  );
-  const [inner] = beadsOf([shoulderRing(skeleton, camera, side)]);
-  const [outer] = beadsOf(upper);
+function armOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side) {
+  const own = side === 'Right' ? 'right' : 'left';
+  const [upper, lower] = [rings.upperArm[own], rings.forearm[own]];
+  const limb = limbOutline(upper, lower);
+  const hand = handShape(skeleton, camera, side, skeleton.hands[own]);
+  const [x, y] = shoulderRing(skeleton, camera, side).at;
   return {
-    d:
-      (inner && outer ? capsule([inner[0], inner[1], 3.6], outer) : '') +
-      limbOutline(upper, lower) +
-      hand.d,
+    d: (limb.from ? capsule([x, y, SHOULDER_CM], limb.from) : '') + limb.d + hand.d,
     inner: hand.inner,
     near: (nearOf(upper) + nearOf(lower) + hand.near * 2) / 4,
   };

@@ -1,6 +1,7 @@
 import { type Pose, type Skeleton, mirrorPose, poseBetween, skeletonOf, turn } from '../body';
 import type { Figure, Push } from '../figure';
 import { mirrorLit } from '../mirror-figure';
+import { bodyRings } from '../surface/body-rings';
 import { bodyShapes } from './body-shapes';
 import { boxFor } from './frame-box';
 import { headShapes } from './head-shapes';
@@ -21,6 +22,8 @@ export type DrawOptions = {
   readonly before?: boolean;
   /** Lit muscles and pushes. */
   readonly effort?: boolean;
+  /** The small picture of the whole body beside a close-up. */
+  readonly inset?: boolean;
 };
 
 /**
@@ -100,7 +103,9 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
   const pose = mirrored ? mirrorPose(given) : given;
   const skeleton = skeletonOf(pose);
   const { box, unit, inset } = boxFor(figure, mirrored);
-  const { shapes: body, layers } = personShapes(figure, skeleton, pose, camera);
+  const rings = bodyRings(skeleton, pose, camera);
+  const { shapes: bodyOnly, layers } = bodyShapes(skeleton, rings, camera, figure.view);
+  const body = [...bodyOnly, ...headShapes(skeleton.frames.head, pose.jaw, camera)];
   const props = (close: boolean) =>
     (mirrored ? figure.props.map(mirrorProp) : figure.props)
       .filter(({ kind }) => !close || kind !== 'chair')
@@ -109,26 +114,27 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
   if (signs.move) shapes.push(...wayShapes(figure, signs.move, camera, mirrored, unit));
   if (options.effort !== false) {
     const lit = mirrored ? figure.lit.map(mirrorLit) : figure.lit;
-    shapes.push(...regionShapes(lit, skeleton, pose, camera, layers));
+    shapes.push(...regionShapes(lit, rings, layers));
     shapes.push(...pushShapes(signs.pushes, skeleton, camera, mirrored, signSize(unit)));
   }
   if (inset) shapes.push(...plumbLine(figure, box, camera, mirrored));
-  const small = inset && {
-    place: inset.place,
-    of: {
-      box: inset.box,
-      unit: inset.box[3] / 42,
-      inset: null,
-      shapes: [
-        groundShape(figure, inset.box),
-        ...inOrder([...props(false), ...body.filter(({ tone }) => !TOO_FINE.has(tone))]),
-      ],
-    },
-  };
+  const small = inset &&
+    options.inset !== false && {
+      place: inset.place,
+      of: {
+        box: inset.box,
+        unit: inset.box[3] / 42,
+        inset: null,
+        shapes: [
+          groundShape(figure, inset.box),
+          ...inOrder([...props(false), ...body.filter(({ tone }) => !TOO_FINE.has(tone))]),
+        ],
+      },
+    };
   return {
     box,
     unit,
-    inset: small,
+    inset: small || null,
     shapes: [groundShape(figure, box), ...inOrder(shapes)],
   };
 }
@@ -137,11 +143,6 @@ const inOrder = (shapes: readonly Shape[]) => [...shapes].sort((a, b) => a.near 
 
 /** What cannot be seen on a body a few centimetres high. */
 const TOO_FINE: ReadonlySet<Shape['tone']> = new Set(['mark', 'inner', 'brow', 'eye']);
-
-function personShapes(figure: Figure, skeleton: Skeleton, pose: Pose, camera: Camera) {
-  const { shapes, layers } = bodyShapes(skeleton, pose, camera, figure.view);
-  return { shapes: [...shapes, ...headShapes(skeleton.frames.head, pose.jaw, camera)], layers };
-}
 
 /** Signs are as large in every picture, but for the largest: there they would hide the body. */
 const signSize = (unit: number) => Math.min(unit, 1.7);
@@ -170,7 +171,25 @@ function plumbLine(
   return [{ tone: 'plumb', d, near: 500 }];
 }
 
+const knownWays = new WeakMap<Figure, Map<string, readonly Shape[]>>();
+
+/** Where the moving part began and the way it takes: the same in every frame of a movement. */
 function wayShapes(
+  figure: Figure,
+  stretch: readonly [from: number, to: number],
+  camera: Camera,
+  mirrored: boolean,
+  unit: number,
+): readonly Shape[] {
+  const known = knownWays.get(figure) ?? new Map<string, readonly Shape[]>();
+  knownWays.set(figure, known);
+  const key = `${stretch.join()} ${mirrored}`;
+  const made = known.get(key) ?? wayOf(figure, stretch, camera, mirrored, unit);
+  known.set(key, made);
+  return made;
+}
+
+function wayOf(
   figure: Figure,
   [from, to]: readonly [number, number],
   camera: Camera,

@@ -30,14 +30,17 @@ export function filmOf(figure: Figure, options: DrawOptions = {}): Film {
   const steps = STEPS_BETWEEN_POSES * (figure.poses.length - 1);
   const last = Math.ceil(steps * roundEnd(figure));
   const frames = new Map<number, string>();
-  const { box } = drawFigure(figure, 0, options);
+  const first = drawFigure(figure, 0, options);
+  // The place of the whole body is told once; only the close-up moves.
+  const inset = insetText(first, shapeMarkup);
   return {
-    box,
+    box: first.box,
     at: (along) => {
       const step = Math.min(last, Math.max(0, Math.round(along * steps)));
       const known = frames.get(step);
       if (known !== undefined) return known;
-      const made = shapeMarkup(drawFigure(figure, step / steps, options));
+      const moment = drawFigure(figure, step / steps, { ...options, inset: false });
+      const made = shapeMarkup(moment) + inset;
       frames.set(step, made);
       return made;
     },

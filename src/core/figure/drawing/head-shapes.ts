@@ -16,6 +16,8 @@ import type { Camera, Seen } from './view';
 
 /** How far the hair stands off the skull, in cm. */
 const HAIR_CM = 0.7;
+/** Every so many directions are enough for a line as round as hair. */
+const HAIR_STEP = 5;
 /** A line of the skin is drawn where it looks at the viewer at least so much. */
 const SEEN = 0.12;
 
@@ -269,7 +271,8 @@ function rimOf({ outline }: Look, from: number, length: number, step: 1 | -1 = 1
     const out = HAIR_CM * Math.min(1, Math.min(i, length - i) / 7);
     return outlinePoint(outline, from + i * step, length >= BINS ? HAIR_CM : out);
   });
-  return simpler(points, 0.08);
+  // Evenly thinned out, so that a round stays round; its ends are kept.
+  return points.filter((_, i) => i % HAIR_STEP === 0 || i === length);
 }
 
 /** Only the outline and the face's direction, for where the head was before. */

@@ -1,5 +1,6 @@
 import {
   MARKS,
+  type Goal,
   type MarkName,
   type Part,
   type Pose,
@@ -46,6 +47,7 @@ const LEAST = {
   armCm: 5,
   armDeg: 20,
   armInRoomCm: 7,
+  riseCm: 1.5,
   legCm: 6,
 } as const;
 
@@ -144,7 +146,7 @@ function reckon(from: Pose, to: Pose): Movement[] {
       reachOf(palm) > LEAST.armInRoomCm
     )
       found.push({ mover: `arm${side}`, way: palm });
-    else if (stays && moved > LEAST.armCm / 3 && reachOf(palm) > 1.5 && !onHead(begin.to))
+    else if (stays && !onHead(begin.to) && risesBy(begin, end) > LEAST.riseCm)
       found.push({ mover: `arm${side}`, way: outside(palm, 5) });
     const [foot, knee] = [own(`foot${side}`, 'pelvis'), own(`shank${side}`, 'pelvis')];
     const inRoom = (name: MarkName) => path(({ frames }) => markAt(frames, name));
@@ -183,6 +185,11 @@ const isUpright = ({ frames }: Skeleton) => turn(frames.thorax.turn, [0, 1, 0])[
 
 /** Beside a trunk that moves, a head says something of its own from so many degrees. */
 const OWN_HEAD_DEG = 30;
+
+/** How far a hand that stays on a place is lifted off it or pushed along, in cm. */
+function risesBy({ offset: a = [0, 0, 0] }: Goal, { offset: b = [0, 0, 0] }: Goal): number {
+  return size(minus(b, a));
+}
 
 const onHead = (to: MarkName | Vec) =>
   typeof to === 'string' && (MARKS[to].part === 'head' || MARKS[to].part === 'neck');

@@ -1,76 +1,58 @@
+import { Pen, type Point } from './pen';
+
+export type { Point } from './pen';
+
 /** A disc on the sheet, in cm. */
 export type Disc = readonly [x: number, y: number, radius: number];
 
-export type Point = readonly [x: number, y: number];
+const TURN = 2 * Math.PI;
 
-/** Millimetres are enough, and keep the drawing small. */
-export function short(value: number): string {
-  const text = (Math.round(value * 10) / 10).toString();
-  return text === '-0' ? '0' : text;
+const on = ([x, y, r]: Disc, angle: number): Point => [
+  x + r * Math.cos(angle),
+  y + r * Math.sin(angle),
+];
+
+/** Whether a disc lies within another; of two alike the first is kept. */
+function covered(one: Disc, i: number, all: readonly Disc[]): boolean {
+  return all.some((other, j) => {
+    if (i === j) return false;
+    const far = Math.hypot(one[0] - other[0], one[1] - other[1]);
+    const over = other[2] - one[2] - far;
+    return over > 1e-6 || (over > -1e-6 && j < i);
+  });
 }
-
-const point = ([x, y]: Point) => `${short(x)} ${short(y)}`;
-
-/** Convex hull (Andrew's monotone chain), against the clock on a sheet whose y points down. */
-export function hull(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const half = (all: readonly Point[]) => {
-    const kept: Point[] = [];
-    for (const next of all) {
-      while (kept.length >= 2 && bends(kept.at(-2), kept.at(-1), next) >= 0) kept.pop();
-      kept.push(next);
-    }
-    return kept.slice(0, -1);
-  };
-  return [...half(sorted), ...half(sorted.reverse())];
-}
-
-function bends(a: Point | undefined, b: Point | undefined, c: Point): number {
-  if (!a || !b) return -1;
-  return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
-}
-
-const STEPS = 16;
 
 /**
  * The line round several discs as a rubber band lies about them, with true arcs at the discs; against
- * the clock. Corners never show, however large it is drawn.
+ * the clock. Corners never show, however large it is drawn. From disc to disc as a string is wrapped
+ * round: the next is the one whose tangent is met first.
  */
-export function roundAbout(discs: readonly Disc[]): string {
-  const owned = new Map<string, number>();
-  const points: Point[] = [];
-  for (const [index, [x, y, r]] of discs.entries())
-    for (let i = 0; i < STEPS; i += 1) {
-      const angle = ((i + 0.5) / STEPS) * 2 * Math.PI;
-      const at: Point = [x + r * Math.cos(angle), y + r * Math.sin(angle)];
-      owned.set(at.join(), index);
-      points.push(at);
+export function roundAbout(all: readonly Disc[]): string {
+  const discs = all.filter((one, i) => !covered(one, i, all));
+  const [only] = discs;
+  if (!only) return '';
+  if (discs.length === 1) return disc(only);
+  let current = discs.reduce((best, one) => (one[0] + one[2] > best[0] + best[2] ? one : best));
+  const pen = new Pen().move(on(current, 0));
+  let [angle, turned] = [0, 0];
+  for (let step = 0; step < 2 * discs.length + 2; step += 1) {
+    let [next, least] = [current, TURN];
+    for (const one of discs) {
+      if (one === current) continue;
+      const down = (((angle - tangent(current, one)) % TURN) + TURN) % TURN;
+      const by = down > TURN - 1e-7 ? 0 : down;
+      if (by < least) [next, least] = [one, by];
     }
-  const owners = hull(points).map((at) => owned.get(at.join()) ?? 0);
-  // Runs of one disc become one arc of it.
-  const order = owners.filter(
-    (owner, i) => owner !== owners[(i + owners.length - 1) % owners.length],
-  );
-  const [only] = owners;
-  if (order.length < 2) return only === undefined ? '' : disc(discs[only] ?? [0, 0, 0]);
-  const round = order.flatMap((owner, i) => {
-    const from = discs[owner];
-    const to = discs[order[(i + 1) % order.length] ?? 0];
-    return from && to ? [{ from, to, leaves: tangent(from, to) }] : [];
-  });
-  const on = ([x, y, r]: Disc, angle: number): Point => [
-    x + r * Math.cos(angle),
-    y + r * Math.sin(angle),
-  ];
-  const parts = round.map(({ from, to, leaves }, i) => {
-    const before = round[(i + round.length - 1) % round.length];
-    const turned =
-      ((((before?.leaves ?? leaves) - leaves) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
-    const arc = `A${short(from[2])} ${short(from[2])} 0 ${turned > Math.PI ? 1 : 0} 0 ${point(on(from, leaves))}`;
-    return `${arc}L${point(on(to, leaves))}`;
-  });
-  const last = round.at(-1);
-  return last ? `M${point(on(last.to, last.leaves))}${parts.join('')}Z` : '';
+    if (turned + least >= TURN - 1e-7) break;
+    angle -= least;
+    turned += least;
+    pen.arc(current[2], least > Math.PI, on(current, angle)).line(on(next, angle));
+    current = next;
+  }
+  return pen
+    .arc(current[2], TURN - turned > Math.PI, on(current, 0))
+    .close()
+    .toString();
 }
 
 /** Where a line that touches two discs leaves the first, seen from its middle, going against the clock. */
@@ -88,17 +70,14 @@ export function capsule(a: Disc, b: Disc): string {
   if (far <= Math.abs(a[2] - b[2]) + 0.05) return disc(a[2] > b[2] ? a : b);
   const way = Math.atan2(b[1] - a[1], b[0] - a[0]);
   const lean = Math.acos((a[2] - b[2]) / far);
-  const on = ([x, y, r]: Disc, angle: number): Point => [
-    x + r * Math.cos(angle),
-    y + r * Math.sin(angle),
-  ];
-  const arc = (r: number, large: boolean, to: Point) =>
-    `A${short(r)} ${short(r)} 0 ${large ? 1 : 0} 0 ${point(to)}`;
-  return (
-    `M${point(on(a, way + lean))}L${point(on(b, way + lean))}` +
-    `${arc(b[2], lean > Math.PI / 2, on(b, way - lean))}` +
-    `L${point(on(a, way - lean))}${arc(a[2], lean < Math.PI / 2, on(a, way + lean))}Z`
-  );
+  return new Pen()
+    .move(on(a, way + lean))
+    .line(on(b, way + lean))
+    .arc(b[2], lean > Math.PI / 2, on(b, way - lean))
+    .line(on(a, way - lean))
+    .arc(a[2], lean < Math.PI / 2, on(a, way + lean))
+    .close()
+    .toString();
 }
 
 /** A string of beads, each pair with the lines that touch both: all turn the same way, so that they fill as one. */
@@ -110,17 +89,24 @@ export function chain(discs: readonly Disc[]): string {
 }
 
 export function disc([x, y, r]: Disc): string {
-  const arc = (to: number) => `A${short(r)} ${short(r)} 0 1 0 ${short(to)} ${short(y)}`;
-  return `M${short(x + r)} ${short(y)}${arc(x - r)}${arc(x + r)}Z`;
+  return new Pen()
+    .move([x + r, y])
+    .arc(r, true, [x - r, y])
+    .arc(r, true, [x + r, y])
+    .close()
+    .toString();
 }
 
 export function line(points: readonly Point[]): string {
   const [first, ...others] = points;
-  return first ? `M${point(first)}L${others.map(point).join(' ')}` : '';
+  if (!first) return '';
+  const pen = new Pen().move(first);
+  for (const at of others) pen.line(at);
+  return pen.toString();
 }
 
 export function closed(points: readonly Point[]): string {
-  return points.length < 3 ? '' : `${line(points)}Z`;
+  return points.length < 3 ? '' : `${line(points)}z`;
 }
 
 /**
@@ -130,28 +116,28 @@ export function closed(points: readonly Point[]): string {
 export function smooth(points: readonly Point[], isClosed = false): string {
   const [first] = points;
   if (!first) return '';
-  return `M${point(first)}${smoothOn(points, isClosed)}${isClosed ? 'Z' : ''}`;
+  const pen = smoothOn(new Pen().move(first), points, isClosed);
+  return (isClosed ? pen.close() : pen).toString();
 }
 
-/** The curves of a smooth line that goes on from its first point. */
-export function smoothOn(points: readonly Point[], isClosed = false): string {
+/** Goes on from the first point, where the pen is, along a smooth line. */
+export function smoothOn(pen: Pen, points: readonly Point[], isClosed = false): Pen {
   const all = withoutTwins(points);
   const [first] = all;
-  if (!first) return '';
-  if (all.length < 3)
-    return all
-      .slice(1)
-      .map((to) => `L${point(to)}`)
-      .join('');
+  if (!first) return pen;
+  if (all.length < 3) {
+    for (const to of all.slice(1)) pen.line(to);
+    return pen;
+  }
   const n = all.length;
   const at = (i: number): Point =>
     all[isClosed ? (i + n) % n : Math.min(n - 1, Math.max(0, i))] ?? first;
-  const pieces = Array.from({ length: isClosed ? n : n - 1 }, (_, i) => {
+  for (let i = 0; i < (isClosed ? n : n - 1); i += 1) {
     const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
     const [h1, h2] = handles(a, b, c, d);
-    return `C${point(h1)} ${point(h2)} ${point(c)}`;
-  });
-  return pieces.join('');
+    pen.curve(h1, h2, c);
+  }
+  return pen;
 }
 
 function handles(a: Point, b: Point, c: Point, d: Point): [Point, Point] {

@@ -1,12 +1,10 @@
-import type { Pose, Skeleton } from '../body';
 import type { Lit } from '../figure';
-import { forearmRings, shankRings, thighRings, upperArmRings } from '../surface/limbs';
+import type { BodyRings } from '../surface/body-rings';
 import { REGIONS, type Region, type Surface } from '../surface/regions';
 import { type Ring, looksAt, skinAt } from '../surface/section';
-import { neckRings, trunkRings } from '../surface/trunk';
 import { type Point, line, smooth } from './outline';
 import type { Shape } from './shape';
-import type { Camera, Seen } from './view';
+import type { Seen } from './view';
 
 /** A patch is looked at in so many bearings, at so many sections of its surface. */
 const BEARINGS = 12;
@@ -25,20 +23,13 @@ type Edge = { readonly from: Point; readonly to: Point };
  * Lit muscles as patches of the body's own skin: what of them looks away is left out, so that a patch
  * always lies within the outline.
  */
-export function regionShapes(
-  lit: readonly Lit[],
-  skeleton: Skeleton,
-  pose: Pose,
-  camera: Camera,
-  layers: Layers,
-): Shape[] {
-  const rings = ringsOn(skeleton, pose, camera);
+export function regionShapes(lit: readonly Lit[], rings: BodyRings, layers: Layers): Shape[] {
   const patches = lit.flatMap(({ muscle, as, side }) =>
     (['right', 'left'] as const)
       .filter((one) => !side || one === side)
       .flatMap((one) =>
         REGIONS[muscle].flatMap((region) =>
-          patch(region, as, rings(region.on, one), one, layers(region.on, one)),
+          patch(region, as, ringsOf(rings, region.on, one), one, layers(region.on, one)),
         ),
       ),
   );
@@ -55,24 +46,9 @@ function joined(patches: readonly Shape[]): Shape[] {
   return [...shapes.values()];
 }
 
-function ringsOn(skeleton: Skeleton, pose: Pose, camera: Camera) {
-  return (surface: Surface, side: 'right' | 'left'): readonly Ring[] => {
-    const Side = side === 'right' ? 'Right' : 'Left';
-    switch (surface) {
-      case 'neck':
-        return neckRings(skeleton, camera);
-      case 'trunk':
-        return trunkRings(skeleton, pose, camera).all;
-      case 'upperArm':
-        return upperArmRings(skeleton, camera, Side);
-      case 'forearm':
-        return forearmRings(skeleton, camera, Side);
-      case 'thigh':
-        return thighRings(skeleton, camera, Side);
-      case 'shank':
-        return shankRings(skeleton, camera, Side);
-    }
-  };
+function ringsOf(rings: BodyRings, surface: Surface, side: 'right' | 'left'): readonly Ring[] {
+  if (surface === 'neck') return rings.neck;
+  return surface === 'trunk' ? rings.trunk.all : rings[surface][side];
 }
 
 function patch(

@@ -1,10 +1,9 @@
 import { type Pose, type Skeleton, add, markAt, mirrorMark, mirrorVec, scale, unit } from '../body';
 import type { Push } from '../figure';
+import { type BodyRings, bodyRings } from '../surface/body-rings';
 import { handShape } from '../surface/hand';
-import { forearmRings, shankRings, thighRings, upperArmRings } from '../surface/limbs';
 import { edgesOf, rimOf } from '../surface/section';
 import { footShape } from '../surface/foot';
-import { neckRings, trunkRings } from '../surface/trunk';
 import { headBefore } from './head-shapes';
 import { limbOutline, boneOutline, ribbon } from './limb-outline';
 import { type Movement, type Mover, onSheet } from './movement';
@@ -92,7 +91,8 @@ export function ghostShapes(
   camera: Camera,
 ): Shape[] {
   const seen = new Set(movers.flatMap((mover) => CARRIES[mover]));
-  const parts = [...seen].map((part) => ghostOf(part, skeleton, pose, camera));
+  const rings = bodyRings(skeleton, pose, camera);
+  const parts = [...seen].map((part) => ghostOf(part, skeleton, pose, rings, camera));
   return parts.length === 0 ? [] : [{ tone: 'before', d: parts.join(''), near: BEHIND }];
 }
 
@@ -111,35 +111,35 @@ const CARRIES: Readonly<Record<Mover, readonly Ghost[]>> = {
   legLeft: ['legLeft'],
 };
 
-function ghostOf(part: Ghost, skeleton: Skeleton, pose: Pose, camera: Camera): string {
+function ghostOf(
+  part: Ghost,
+  skeleton: Skeleton,
+  pose: Pose,
+  rings: BodyRings,
+  camera: Camera,
+): string {
+  const arm = (side: 'Right' | 'Left', own: 'right' | 'left') =>
+    limbOutline(rings.upperArm[own], rings.forearm[own]).d +
+    handShape(skeleton, camera, side, skeleton.hands[own]).d;
+  const leg = (side: 'Right' | 'Left', own: 'right' | 'left') =>
+    limbOutline(rings.thigh[own], rings.shank[own]).d + footShape(skeleton, camera, side).d;
   switch (part) {
     case 'head':
-      return (
-        headBefore(skeleton.frames.head, pose.jaw, camera) +
-        boneOutline(neckRings(skeleton, camera), { from: true, to: true })
-      );
+      return headBefore(skeleton.frames.head, pose.jaw, camera) + boneOutline(rings.neck);
     case 'trunk': {
-      const { all } = trunkRings(skeleton, pose, camera);
+      const { all } = rings.trunk;
+      const edges = edgesOf(all);
       const [hem] = all;
-      const [x, y] = edgesOf(all).ways[0] ?? [1, 0];
-      return ribbon(all, { from: hem ? rimOf(hem, [-x, -y]) : [], to: [] });
+      const [x, y] = edges.ways[0] ?? [1, 0];
+      return ribbon(edges, { from: hem ? rimOf(hem, [-x, -y]) : [], to: [] });
     }
     case 'armRight':
-    case 'armLeft': {
-      const side = part === 'armRight' ? 'Right' : 'Left';
-      const shape = skeleton.hands[side === 'Right' ? 'right' : 'left'];
-      return (
-        limbOutline(upperArmRings(skeleton, camera, side), forearmRings(skeleton, camera, side)) +
-        handShape(skeleton, camera, side, shape).d
-      );
-    }
+      return arm('Right', 'right');
+    case 'armLeft':
+      return arm('Left', 'left');
     case 'legRight':
-    case 'legLeft': {
-      const side = part === 'legRight' ? 'Right' : 'Left';
-      return (
-        limbOutline(thighRings(skeleton, camera, side), shankRings(skeleton, camera, side)) +
-        footShape(skeleton, camera, side).d
-      );
-    }
+      return leg('Right', 'right');
+    case 'legLeft':
+      return leg('Left', 'left');
   }
 }

@@ -127,42 +127,39 @@ export function across(from: Seen, to: Seen, otherwise: Way): Way {
   return length < 0.5 ? otherwise : [-dy / length, dx / length];
 }
 
+/** A row of sections on the sheet, first to last. */
+export type Edges = {
+  /** Where the outline touches each section, on one side and on the other. */
+  readonly one: readonly Seen[];
+  readonly other: readonly Seen[];
+  /** The direction across the bone at each. */
+  readonly ways: readonly Way[];
+};
+
+export function edgesOf(rings: readonly Ring[]): Edges {
+  const one: Seen[] = [];
+  const other: Seen[] = [];
+  const ways: Way[] = [];
+  let way: Way = [1, 0];
+  for (const [i, ring] of rings.entries()) {
+    const from = rings[Math.max(0, i - 1)] ?? ring;
+    const to = rings[Math.min(rings.length - 1, i + 1)] ?? ring;
+    way = across(from.at, to.at, way);
+    ways.push(way);
+    one.push(touch(ring, way));
+    other.push(touch(ring, [-way[0], -way[1]]));
+  }
+  return { one, other, ways };
+}
+
 /**
  * Round parts as beads on a string: each section as the disc that is as broad as it across its bone.
  * Drawn with the lines that touch two beads after each other they are a limb from every side, also
  * where it points at the viewer.
  */
-export function beadsOf(rings: readonly Ring[]): Disc[] {
-  let way: Way = [1, 0];
-  return rings.map((ring, i) => {
-    const from = rings[Math.max(0, i - 1)] ?? ring;
-    const to = rings[Math.min(rings.length - 1, i + 1)] ?? ring;
-    way = across(from.at, to.at, way);
-    const a = touch(ring, way);
-    const b = touch(ring, [-way[0], -way[1]]);
+export function beadsOf({ one, other }: Edges): Disc[] {
+  return one.map((a, i) => {
+    const b = other[i] ?? a;
     return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, Math.hypot(a[0] - b[0], a[1] - b[1]) / 2];
   });
-}
-
-/** Both edges of a row of sections on the sheet, first to last: where the outline touches each. */
-export function edgesOf(rings: readonly Ring[]): {
-  readonly one: Seen[];
-  readonly other: Seen[];
-  readonly ways: readonly Way[];
-} {
-  let way: Way = [1, 0];
-  const ways = rings.map((ring, i) => {
-    const from = rings[Math.max(0, i - 1)] ?? ring;
-    const to = rings[Math.min(rings.length - 1, i + 1)] ?? ring;
-    way = across(from.at, to.at, way);
-    return way;
-  });
-  return {
-    ways,
-    one: rings.map((ring, i) => touch(ring, ways[i] ?? [1, 0])),
-    other: rings.map((ring, i) => {
-      const [x, y] = ways[i] ?? [1, 0];
-      return touch(ring, [-x, -y]);
-    }),
-  };
 }

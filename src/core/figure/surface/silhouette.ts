@@ -60,13 +60,38 @@ export function silhouetteOf(
       }
     }
   };
+  const turns = facings(xs, ys, columns, rows);
   for (let row = 0; row < rows; row += 1)
     for (let column = 0; column < columns; column += 1) {
       const here = row * columns + column;
-      edge(here, row * columns + ((column + 1) % columns));
-      if (row + 1 < rows) edge(here, here + columns);
+      const before = (column + columns - 1) % columns;
+      // Only where skin that is seen meets skin that is not can the outline run.
+      if (row === 0 || row === rows - 1 || turns[here] !== turns[here - columns])
+        edge(here, row * columns + ((column + 1) % columns));
+      if (row + 1 < rows && turns[here] !== turns[row * columns + before])
+        edge(here, here + columns);
     }
   return { middle: [mx, my], far, by };
+}
+
+/** Which way round each patch between four neighbours is seen: its sign tells front from back. */
+function facings(
+  xs: readonly number[],
+  ys: readonly number[],
+  columns: number,
+  rows: number,
+): boolean[] {
+  const turns = new Array<boolean>((rows - 1) * columns);
+  for (let row = 0; row + 1 < rows; row += 1)
+    for (let column = 0; column < columns; column += 1) {
+      const a = row * columns + column;
+      const b = row * columns + ((column + 1) % columns);
+      const [c, d] = [b + columns, a + columns];
+      const one = ((xs[c] ?? 0) - (xs[a] ?? 0)) * ((ys[d] ?? 0) - (ys[b] ?? 0));
+      const other = ((ys[c] ?? 0) - (ys[a] ?? 0)) * ((xs[d] ?? 0) - (xs[b] ?? 0));
+      turns[a] = one > other;
+    }
+  return turns;
 }
 
 /** A point of it, so far outside the skin. */
