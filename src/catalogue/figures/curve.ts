@@ -1,5 +1,5 @@
-import type { DrawnProp, Figure } from '@/core/figure';
-import { CHAIR, MAT, angles, ankle, changed, figure, hands, headOn, pose, push } from './kit';
+import { type DrawnProp, type Figure, SEAT_CM } from '@/core/figure';
+import { CHAIR, MAT, angles, ankle, changed, figure, hands, headOn, on, pose, push } from './kit';
 
 const SIT = pose('sitting', { head: { back: 0.1 } });
 const ON_NAPE = hands('neckBase', { away: [0, 0, 3], pole: [0.5, 0.5, 1], flat: [0, -0.3, -1] });
@@ -24,6 +24,7 @@ const PILLOWS: readonly DrawnProp[] = [
 const leaning = (back: number, nod: number, x = 28) =>
   pose('sitting', {
     pelvis: { flex: -back },
+    contacts: [on('seat', 'y', SEAT_CM + 2.6), on('seat', 'x')],
     lumbar: { flex: 2 },
     head: { back: 0.2, nod },
     arms: hands([x - back * 0.75, 102 - back * 0.35, 10], { pole: [0, -1, 0.7] }),

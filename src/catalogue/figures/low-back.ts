@@ -1,5 +1,5 @@
-import type { Contact, Figure } from '@/core/figure';
-import { CHAIR, angles, changed, figure, hands, pose } from './kit';
+import { type Figure, SEAT_CM } from '@/core/figure';
+import { CHAIR, angles, changed, figure, hands, on, pose } from './kit';
 
 const FACE_MAT = { kind: 'mat', x: [-92, 92] } as const;
 const STAND = pose('standing');
@@ -13,9 +13,9 @@ const raised = (degrees: number, arms: Parameters<typeof pose>[1] = {}, hips = 0
     head: { back: -0.1, nod: -6 },
     ...arms,
   });
-const forearms = { arms: hands([58, 3, 14], { pole: [-0.6, -1, 0.3], flat: [1, 0, 0] }) };
+const forearms = { arms: hands([60, 1.5, 19], { pole: [-0.8, 0.3, 1], flat: [1, 0, -0.2] }) };
 const palms = (x: number) => ({
-  arms: hands([x, 3, 23], { pole: [-1, 0.3, 0.8], flat: [1, 0, 0] }),
+  arms: hands([x, 1, 25], { pole: [-1, 0.7, 0.8], flat: [1, 0, 0] }),
 });
 
 const HIPS = hands('sideOfBackRight', {
@@ -32,11 +32,6 @@ const bentBack = (degrees: number, knees = 0) =>
     legs: angles(knees - degrees * 0.42, 2, knees * 2, { end: degrees * 0.12 + knees }),
   });
 
-const SEAT: readonly Contact[] = [
-  { mark: 'seat', axis: 'y', at: 46 },
-  { mark: 'seat', axis: 'x', at: 0 },
-];
-
 const sitBend = (share: number) =>
   pose('sitting', {
     pelvis: { flex: 34 * share },
@@ -44,7 +39,7 @@ const sitBend = (share: number) =>
     thorax: { flex: 26 * share },
     head: { back: -0.3 * share, nod: 10 * share },
     ...(share > 0 ? { arms: hands([40, 14, 6], { pole: [-1, -0.2, 0.6] }) } : {}),
-    contacts: SEAT,
+    contacts: [on('seat', 'y', SEAT_CM + 4 * share), on('seat', 'x')],
   });
 
 /** Bent forward from standing; the ankles stay and the seat goes back as it must. */
@@ -70,26 +65,26 @@ export const LOW_BACK: Readonly<Record<string, Figure>> = {
   }),
   'forearm-prop': figure({
     poses: {
-      'Face down': raised(2, palms(61)),
-      'Propped on the forearms, hips heavy': raised(36, forearms),
+      'Face down': raised(2, palms(66)),
+      'Propped on the forearms, hips heavy': raised(43, forearms),
     },
     props: [FACE_MAT],
     stretches: ['belly'],
     works: ['low back'],
     fault: [
       'Hangs in the shoulders',
-      changed(raised(36, forearms), { blades: { up: 6 }, head: { back: -1 } }),
+      changed(raised(43, forearms), { blades: { up: 6 }, head: { back: -1 } }),
     ],
   }),
   'press-up': figure({
     poses: {
-      'Hands under the shoulders': raised(2, palms(61)),
-      'Arms press the chest up, hips stay down': raised(52, palms(61)),
+      'Hands under the shoulders': raised(2, palms(66)),
+      'Arms press the chest up, hips stay down': raised(52, palms(66)),
     },
     props: [FACE_MAT],
     stretches: ['belly'],
     works: ['upper arm'],
-    fault: ['Hips lift', raised(34, palms(61), 12)],
+    fault: ['Hips lift', raised(34, palms(66), 12)],
   }),
   'standing-back-bend': figure({
     poses: {

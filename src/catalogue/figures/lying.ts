@@ -30,9 +30,10 @@ const lifted = (cm: number, nod: number) => {
   return { ...rest, contacts: contacts.filter(({ mark }) => mark !== 'skull') };
 };
 
-/** Half of what is left of a ball of 12 cm under a head. */
-const BALL_CM = 4.5;
-const ON_BALL = headOn(DOWN, 2 * BALL_CM - 1, -6);
+/** A soft ball of 10 cm gives way under a head: so high it lies. */
+const BALL_CM = 3.4;
+const ON_BALL_CM = 6;
+const ON_BALL = headOn(DOWN, ON_BALL_CM, -6);
 /** A soft ball that gives, under the back of the head. */
 const BALL = {
   kind: 'ball',
@@ -42,12 +43,17 @@ const BALL = {
 
 /** The far hand, so that the near one does not hide the neck. */
 const fingers = {
-  left: hand('throat', { shape: 'two fingers', away: [0, -1, -1.5], pole: [0.8, 0.5, -0.6] }),
+  left: hand('throat', {
+    shape: 'two fingers',
+    away: [0, -2, -1.5],
+    flat: [-0.45, -0.85, 0.3],
+    pole: [0.9, 0.6, -0.8],
+  }),
 };
 
 /** Shoulders and head stay down, the hips go up: carried by the upper back. */
 const ON_SHOULDERS: readonly Contact[] = [
-  { mark: 'upperBack', axis: 'y', at: 0 },
+  { mark: 'upperBack', axis: 'y', at: 1.4 },
   { mark: 'upperBack', axis: 'x', at: -50 },
 ];
 
@@ -79,7 +85,7 @@ const curl = (up: number) =>
     head: { back: 0.1 + 0.1 * up, nod: 2 + 2 * up },
     arms: hands('sideOfBackRight', {
       away: [0, 0, -2],
-      pole: [0.2, -0.3, 1],
+      pole: [0.2, 0.1, 1],
       faces: [0, -1, 0],
       flat: [0.3, 0, -1],
     }),
@@ -95,7 +101,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
     crop: 'upper',
     poses: {
       'Head heavy on the ball': ON_BALL,
-      'Nodded, the ball rolled with it': headOn(DOWN, 2 * BALL_CM - 1, 13),
+      'Nodded, the ball rolled with it': headOn(DOWN, ON_BALL_CM, 13),
     },
     props: [MAT, BALL],
     works: ['deep neck flexors'],
@@ -116,7 +122,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
     },
     props: [MAT, PILLOW],
     works: ['deep neck flexors'],
-    fault: ['Strap muscles at the front pop out', changed(lifted(8, 14), { arms: fingers })],
+    fault: ['Strap muscles at the front pop out', changed(lifted(7, 14), { arms: fingers })],
   }),
   'tuck-lighten': figure({
     crop: 'upper',
@@ -145,15 +151,15 @@ export const LYING: Readonly<Record<string, Figure>> = {
     path: 'round',
     poses: {
       'Head on the ball': ON_BALL,
-      'Chin up a little': headOn(DOWN, 2 * BALL_CM - 1, -16),
-      'Hovering just off the ball': lifted(12, -8),
-      'Chin drawn in while hovering': lifted(12, 14),
+      'Chin up a little': headOn(DOWN, ON_BALL_CM, -10),
+      'Hovering just off the ball': lifted(7, -2),
+      'Chin drawn in while hovering': lifted(7, 14),
     },
     props: [MAT, BALL],
     works: ['deep neck flexors', 'neck flexors'],
     fault: [
       'Ribs flare',
-      changed(lifted(12, -4), {
+      changed(lifted(7, -4), {
         pelvis: { flex: -80 },
         lumbar: { flex: -4 },
         thorax: { flex: -15 },
@@ -197,7 +203,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
     poses: {
       'Knees bent': LIE,
       'Both knees drawn to the chest': headOn(
-        pose('lying', { pelvis: { flex: -80 }, lumbar: { flex: -2 }, legs: kneesUp, arms: HUG }),
+        pose('lying', { pelvis: { flex: -86 }, lumbar: { flex: -2 }, legs: kneesUp, arms: HUG }),
         THIN,
         0,
       ),
@@ -232,7 +238,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
         pose('lying', {
           pelvis: { flex: -108 },
           lumbar: { flex: 2 },
-          arms: angles(-26, 12, 8),
+          arms: angles(-23, 12, 8),
           contacts: ON_SHOULDERS,
         }),
         0,

@@ -216,7 +216,7 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
   'hip-front-stretch': figure({
     poses: {
       'Half kneeling, trunk tall': lunge(0),
-      'Seat tucked under, weight a little forward': lunge(12, 6, -8),
+      'Seat tucked under, weight a little forward': lunge(18, 6, -8),
     },
     props: [{ kind: 'pillow', at: [0, -1, 9], size: [26, 3, 26] }],
     stretches: [right('front of hip', 'stretched')],

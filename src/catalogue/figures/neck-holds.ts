@@ -23,7 +23,7 @@ const onTemple = { right: hand('templeRight', { pole: [0.5, -0.8, 1], flat: [-0.
 
 /** A wall in front, the ball on it at the height of the forehead. */
 const WALL_X = 17;
-const BALL_CM = 7.5;
+const BALL_CM = 9.6;
 const beside = (mark: Contact['mark'], at: number): readonly Contact[] => [
   on('heelRight', 'y'),
   on(mark, 'x', at),
@@ -56,7 +56,6 @@ const PAD: DrawnProp = {
 /** Shoulders on the wall, the head coming back towards it. */
 const atWall = (back: number, nod = 0) =>
   pose('standing', {
-    pelvis: { flex: -2 },
     head: { back, nod },
     legs: { right: ankle([0, 6.6, 10]), left: ankle([0, 6.6, -10]) },
     contacts: [
@@ -204,8 +203,8 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
   'tuck-to-wall': figure({
     crop: 'upper',
     poses: {
-      'Buttocks and shoulders on the wall': atWall(-0.2),
-      'Head slides back towards it, eyes level': atWall(0.65),
+      'Buttocks and shoulders on the wall': atWall(-0.5),
+      'Head slides back towards it, eyes level': headBackTo(atWall(0), WALL_BACK + 1.4),
     },
     props: [{ kind: 'wall', x: WALL_BACK }],
     works: ['deep neck flexors'],

@@ -1,5 +1,5 @@
-import type { Figure, LimbPose } from '@/core/figure';
-import { CHAIR, angles, changed, figure, pose, right } from './kit';
+import { type Figure, type LimbPose, SEAT_CM } from '@/core/figure';
+import { CHAIR, angles, changed, figure, on, pose, right } from './kit';
 
 const STAND = pose('standing', { head: { back: 0.1 } });
 
@@ -28,7 +28,8 @@ const slump = (knee: number, toes: number, nod: number, back = -0.6) =>
     lumbar: { flex: 14 },
     thorax: { flex: 20 },
     head: { back, nod },
-    arms: angles(-22, 6, 46),
+    arms: angles(-22, 15, 46),
+    contacts: [on('seat', 'y', SEAT_CM + 0.9), on('seat', 'x')],
     legs: { right: angles(76, 2, knee, { end: toes }) },
   });
 

@@ -1,5 +1,5 @@
-import type { DrawnProp, Figure, Pose } from '@/core/figure';
-import { CHAIR, changed, figure, hand, hands, pose, push } from './kit';
+import { type DrawnProp, type Figure, type Pose, SEAT_CM } from '@/core/figure';
+import { CHAIR, changed, figure, hand, hands, on, pose, push } from './kit';
 
 /** As people sit down: chest a little low, head a little forward. */
 const SLOUCH = pose('sitting', {
@@ -7,6 +7,7 @@ const SLOUCH = pose('sitting', {
   lumbar: { flex: 6 },
   thorax: { flex: 12 },
   head: { back: -0.75, nod: -10 },
+  contacts: [on('seat', 'y', SEAT_CM + 0.8), on('seat', 'x')],
 });
 const TALL = pose('sitting', { head: { back: -0.3 } });
 const TUCK = changed(TALL, { head: { back: 0.85 } });

@@ -19,19 +19,19 @@ const plank = (tilt: number, side = 0) => {
   const body = pose('on the side', {
     pelvis: { side: -90 + tilt },
     lumbar: { side },
-    legs: angles(4, 0, 80),
-    contacts: [on('kneeFrontLeft', 'y', 5.4), on('seat', 'x')],
+    legs: angles(4, 0, 80, { end: -75 }),
+    contacts: [on('kneeFrontLeft', 'y', 6), on('seat', 'x')],
   });
   const [x, , z] = skeletonOf(body).frames.upperArmLeft.at;
   return changed(body, {
     arms: {
       right: hand('sideOfHipRight', { away: [2, 2, 0], pole: [0.2, 1, 0.2] }),
-      left: hand([x + 25, 3, z], { pole: [-0.2, -1, 0], flat: [1, 0, 0] }),
+      left: hand([x + 32, 1, z], { pole: [-1, -1, 0], flat: [1, 0, 0] }),
     },
   });
 };
 
-const SEAT_ARMS = hands([-6, 50, 22], { pole: [-1, 0.2, 0.6] });
+const SEAT_ARMS = hands([-6, 50, 26], { pole: [-1, 0.2, 0.6] });
 const knee = (bend: number) =>
   pose('sitting', {
     arms: SEAT_ARMS,
@@ -59,11 +59,11 @@ const FOOT_BAND: DrawnProp = {
 
 const step = (forward: number, arms: number): Parameters<typeof pose>[1] => ({
   legs: {
-    right: angles(forward, 2, forward > 0 ? 4 : 26, { end: forward > 0 ? 4 : -8 }),
-    left: angles(-forward, 2, forward > 0 ? 26 : 4, { end: forward > 0 ? -8 : 4 }),
+    right: angles(forward, 2, forward > 0 ? 4 : 30, { end: forward > 0 ? 4 : 24 }),
+    left: angles(-forward, 2, forward > 0 ? 30 : 4, { end: forward > 0 ? 24 : 4 }),
   },
   arms: { right: angles(-arms, 6, 22), left: angles(arms, 6, 22) },
-  contacts: [on('seat', 'y', 75.5), on('seat', 'x')],
+  contacts: [on('seat', 'y', 75.8), on('seat', 'x')],
 });
 
 export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
@@ -93,11 +93,11 @@ export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
     figure({
       view: 'front',
       poses: {
-        'On the side, propped on the forearm, knees bent': plank(12, 22),
-        'Hips forward and up to a straight line': plank(25),
+        'On the side, propped on the forearm, knees bent': plank(17, 18),
+        'Hips forward and up to a straight line': plank(24.6),
       },
       works: [{ muscle: 'side of trunk', as: 'working', side: 'left' }],
-      fault: ['Hips sag', plank(17, 14)],
+      fault: ['Hips sag', plank(20, 14)],
     }),
   ),
   'knee-angle-hold': figure({
@@ -124,7 +124,12 @@ export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
   'easy-walk': figure({
     poses: {
       'Long steps, arms swinging': pose('standing', step(22, 26)),
-      'The other leg': pose('standing', step(-22, -26)),
+      'The other leg swings through': pose('standing', {
+        legs: { right: angles(0, 2, 2), left: angles(18, 2, 62, { end: 4 }) },
+        arms: angles(0, 6, 22),
+        contacts: [on('seat', 'y', 79.2), on('seat', 'x')],
+      }),
+      'And steps in front': pose('standing', step(-22, -26)),
     },
     fault: [
       'Looks at the ground',

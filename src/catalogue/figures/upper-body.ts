@@ -19,7 +19,8 @@ const open = (share: number, knees = 0) =>
     lumbar: { turn: 8 * share },
     thorax: { turn: 38 * share },
     head: { turn: 50 * share },
-    arms: { right: angles(84 - 40 * share, 78 * share, 6), left: angles(84, 0, 4) },
+    arms: { right: angles(84 - 40 * share, 78 * share, 6), left: angles(84, -8, 4) },
+    contacts: [on('sideOfHipLeft', 'y', 5.5), on('seat', 'x')],
     legs: { right: angles(64, knees, 88), left: angles(64, 0, 88) },
   });
 
@@ -38,24 +39,30 @@ const overBlock = (more: number) =>
     -4,
   );
 
-const WALL: DrawnProp = { kind: 'wall', x: 30 };
+const SLIDE_CM = 34;
+const WALL: DrawnProp = { kind: 'wall', x: SLIDE_CM };
 /** Facing a wall, palms on it at a height. */
 const slide = (y: number, z: number, blades = 0) =>
   pose('standing', {
     pelvis: { flex: 2 },
     blades: { up: blades },
-    arms: hands([30, y, z], { pole: [1, -1, 0.2], flat: [0, 1, 0] }),
+    arms: hands([SLIDE_CM, y, z], { pole: [-0.2, -0.5, 1], flat: [0, 1, 0] }),
     contacts: [on('heelRight', 'y'), { mark: 'ankleRight', axis: 'x', at: 0 }],
   });
-const WALL_CM = 84;
+const WALL_CM = 82;
 const PUSH_WALL: DrawnProp = { kind: 'wall', x: WALL_CM };
+/** Hands and feet stay: the farther the blades go forward, the less the body leans. */
 const lean = (back: number, bent = 0) =>
   pose('standing', {
-    pelvis: { flex: 10 + bent },
-    legs: angles(-10 - bent, 2, 0, { end: 10 + bent }),
+    pelvis: { flex: 9 + back * 0.3 + bent },
+    legs: angles(-9 - back * 0.3 - bent, 2, 0, { end: 9 + back * 0.3 + bent }),
     blades: { back },
-    arms: hands([WALL_CM, 128, 19], { pole: [0, -1, 0.3], flat: [0, 1, 0] }),
-    contacts: [on('ballRight', 'y'), { mark: 'ballRight', axis: 'x', at: 0 }],
+    arms: hands([WALL_CM - 1.6, 128, 19], {
+      pole: [0, -1, 0.3],
+      flat: [-0.25, 1, 0],
+      faces: [1, 0.25, 0],
+    }),
+    contacts: [on('ballRight', 'y', 0.3), { mark: 'ballRight', axis: 'x', at: 0 }],
   });
 
 const FAR = [92, 118, 0] as const;
@@ -66,7 +73,7 @@ const pull = (height: number): DrawnProp => ({
 const rowHands = (x: number, y: number, z: number) => hands([x, y, z], { pole: [-1, -0.3, 0.6] });
 
 const prone = (change: Parameters<typeof pose>[1]) =>
-  pose('face down', { head: { back: -0.1, nod: 8 }, ...change });
+  pose('face down', { head: { back: 0.28, nod: 4 }, ...change });
 
 /** Out to the side, over 90 down to the floor, under 90 lifted behind the trunk; thumb up. */
 const wide = (out: number) => angles(-90, out, 4, { shape: 'flat' });
@@ -142,12 +149,12 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
   }),
   'wall-slide': figure({
     poses: {
-      'Forearms up the wall, elbows low': slide(147, 17),
-      'Arms slide up, shoulders stay low': slide(190, 24, 1),
+      'Forearms up the wall, elbows low': slide(149, 17),
+      'Arms slide up, shoulders stay low': slide(186, 17, 1),
     },
     props: [WALL],
     works: ['serratus', 'lower trapezius'],
-    fault: ['Shoulders reach the ears', slide(190, 24, 7)],
+    fault: ['Shoulders reach the ears', slide(186, 17, 7)],
   }),
   'floor-push-away': figure({
     pushes: [push('palmRight', [1, 0, 0], 1)],
@@ -215,7 +222,7 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
   'prone-arms-wide': figure({
     view: 'front',
     poses: {
-      'Face down, arms out wide, thumbs up': prone({ arms: wide(100) }),
+      'Face down, arms out wide, thumbs up': prone({ arms: wide(96) }),
       'Arms lift a little, blades together': prone({
         arms: wide(74),
         blades: { back: 3 },

@@ -31,7 +31,9 @@ describe('a drawing on a page', () => {
     for (const [index, name] of tuck.names.entries())
       expect(html).toContain(`${index + 1}. ${name}`);
     expect(html).toContain('Not so: Nods down instead of sliding back');
-    expect((html.match(/<svg/g) ?? []).length).toBe(tuck.poses.length + 1);
+    // Each a close-up with the whole body small beside it.
+    expect((html.match(/class="figure /g) ?? []).length).toBe(tuck.poses.length + 1);
+    expect((html.match(/<svg/g) ?? []).length).toBe(2 * (tuck.poses.length + 1));
     expect(renderToStaticMarkup(<FigureSteps figure={tuck} fault={false} />)).not.toContain(
       'Not so',
     );

@@ -27,16 +27,16 @@ const DEGREES = 180 / Math.PI;
 /** A hand held out without anything to lie on turns its palm inward. */
 const FREE_TWIST = 80;
 /** A wrist bends so far back or to the palm (common range, from memory). */
-const WRIST_DEG = 78;
-/** Each round brings wrist and forearm nearer to each other's place; after four nothing moves. */
-const ROUNDS = 5;
+const WRIST_DEG = 85;
+/** Each round brings wrist and forearm nearer to each other's place; after eight nothing moves. */
+const ROUNDS = 8;
 
 type Reached = { readonly limb: Limb; readonly missed: number };
 
 /**
  * An arm whose hand touches a place. On skin, floor or wall the palm lies on the surface: its own skin,
  * not the middle of its bones. A fist touches with its knuckles, two fingers with their tips, both as
- * the forearm points. A hand that holds something in the room follows its forearm.
+ * the forearm points, or as `flat` says, the palm turned inward. A hand that holds something in the room follows its forearm.
  *
  * @param target the place in the room, in cm
  */
@@ -47,7 +47,8 @@ export function armTo(
   frames: Readonly<Partial<Record<Part, Frame>>>,
 ): Reached {
   const { touches, lies } = HANDS[goal.shape ?? 'flat'];
-  const surface = lies ? surfaceOf(goal, frames) : null;
+  const pointed: Vec | null = goal.flat ? [0, 0, joint.hand] : null;
+  const surface = lies || goal.faces ? surfaceOf(goal, frames) : pointed;
   return surface === null
     ? pointing(goal, target, joint, -touches[1])
     : lying(goal, target, joint, surface, touches);
@@ -83,15 +84,16 @@ function pointing(goal: Goal, target: Vec, joint: Joint, longer: number): Reache
 function lying(goal: Goal, target: Vec, joint: Joint, out: Vec, touches: Vec): Reached {
   let fingers = unit(across(goal.flat ?? minus(target, joint.root.at), out), [1, 0, 0]);
   let palm = scale(out, -1);
-  let found = reach(goal, target, joint);
+  const toWrist = () =>
+    reach(goal, minus(target, add(scale(fingers, -touches[1]), scale(palm, touches[0]))), joint);
   for (let round = 0; round < ROUNDS; round += 1) {
-    const wrist = minus(target, add(scale(fingers, -touches[1]), scale(palm, touches[0])));
-    found = reach(goal, wrist, joint);
+    const found = toWrist();
     const forearm = forearmOf(found, joint);
     const wanted = unit(across(goal.flat ?? forearm, out), fingers);
     fingers = withinReach(wanted, forearm);
     palm = unit(across(scale(out, -1), fingers), palm);
   }
+  const found = toWrist();
   const angles = anglesOf(found.upper, found.bendWay, joint.hand, joint.bends);
   const limb = { ...angles, bend: found.bend, end: 0, twist: 0, tilt: 0 };
   const lower = compose(

@@ -105,7 +105,7 @@ export const BASE_POSES: Readonly<Record<Base, Pose>> = {
     pelvis: FRONT,
     arms: both(angles(0, 14, 4)),
     legs: both(angles(-2, 4, 0, { end: -70 })),
-    contacts: [floor('frontOfPelvis'), { mark: 'frontOfPelvis', axis: 'x', at: 0 }],
+    contacts: [floor('frontOfPelvis', 1.3), { mark: 'frontOfPelvis', axis: 'x', at: 0 }],
   },
   'hands and knees': {
     ...UPRIGHT,

@@ -16,8 +16,12 @@ type Side = (typeof SIDES)[number];
 
 /** A leg this much nearer than the trunk is drawn over it, not as one with it. */
 const BEFORE_CM = 9;
+/** From the side, a leg this much farther off than the other is drawn as the far one. */
+const FAR_CM = 8;
 /** A knee this much nearer than its hip is seen before the thigh. */
 const KNEE_FIRST_CM = 24;
+/** A leg and its foot reach no farther from its bones. */
+const LIMB_CM = 13;
 /** How thick a shoulder is where it goes into the trunk. */
 const SHOULDER_CM = 3.6;
 
@@ -33,7 +37,7 @@ export function bodyShapes(
   const hipsNear = nearOf(trunk.all.slice(0, trunk.pelvis));
   const legs = SIDES.map((side) => legOf(skeleton, rings, camera, side));
   const nearest = Math.max(...legs.map(({ near }) => near));
-  const isFar = (near: number) => view === 'side' && near < nearest - 1;
+  const isFar = (near: number) => view === 'side' && near < nearest - FAR_CM;
   const hips = ribbon(edgesOf(trunk.all.slice(0, trunk.pelvis + 2)), { from: [], to: [] });
   const vest = trunk.all.slice(trunk.pelvis - 1);
   const hem = vest[0];
@@ -48,6 +52,16 @@ export function bodyShapes(
     if (isFar(near)) return Math.min(near, trunkNear - 1);
     return ownShorts[i]?.joined ? trunkNear - 0.4 : thighNear;
   });
+  const placesOf = (side: 'right' | 'left'): Shape['within'] => {
+    const places = [...rings.thigh[side], ...rings.shank[side]].map(({ at }) => at);
+    const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
+    return [
+      Math.min(...xs) - LIMB_CM,
+      Math.min(...ys) - LIMB_CM,
+      Math.max(...xs) + LIMB_CM,
+      Math.max(...ys) + LIMB_CM,
+    ];
+  };
   const arms = SIDES.map((side) => armOf(skeleton, rings, camera, side));
   const shapes: Shape[] = [
     {
@@ -62,11 +76,17 @@ export function bodyShapes(
     },
     ...legs.flatMap(({ skin, shorts, near, kneeFirst }, i): Shape[] => {
       const at = legLayers[i] ?? near;
+      const within = placesOf(i === 0 ? 'right' : 'left');
       const cloth: Tone = isFar(near) ? 'shorts-far' : 'shorts';
       return [
         // A knee that comes towards the viewer lies before the cloth of its own thigh.
-        { tone: isFar(near) ? 'skin-far' : 'skin', d: skin, near: at + (kneeFirst ? 0.2 : 0) },
-        ...(ownShorts[i]?.joined ? [] : [{ tone: cloth, d: shorts, near: at + 0.1 }]),
+        {
+          tone: isFar(near) ? 'skin-far' : 'skin',
+          d: skin,
+          near: at + (kneeFirst ? 0.2 : 0),
+          within,
+        },
+        ...(ownShorts[i]?.joined ? [] : [{ tone: cloth, d: shorts, near: at + 0.1, within }]),
       ];
     }),
     ...arms.flatMap((arm): Shape[] => {

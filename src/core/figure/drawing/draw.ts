@@ -110,7 +110,7 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
     (mirrored ? figure.props.map(mirrorProp) : figure.props)
       .filter(({ kind }) => !close || kind !== 'chair')
       .flatMap((prop) => propShapes(prop, skeleton, camera));
-  const shapes = [...props(inset !== null), ...body];
+  const shapes = [...props(inset !== null), ...body.filter((shape) => isIn(shape, box))];
   if (signs.move) shapes.push(...wayShapes(figure, signs.move, camera, mirrored, unit));
   if (options.effort !== false) {
     const lit = mirrored ? figure.lit.map(mirrorLit) : figure.lit;
@@ -137,6 +137,13 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
     inset: small || null,
     shapes: [groundShape(figure, box), ...inOrder(shapes)],
   };
+}
+
+/** Whether something of a shape can be in a picture: the legs of a close-up are not written at all. */
+function isIn({ within }: Shape, [x, y, wide, high]: Drawing['box']): boolean {
+  if (!within) return true;
+  const [left, top, right, bottom] = within;
+  return left < x + wide && right > x && top < y + high && bottom > y;
 }
 
 const inOrder = (shapes: readonly Shape[]) => [...shapes].sort((a, b) => a.near - b.near);

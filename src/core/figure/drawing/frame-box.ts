@@ -49,16 +49,19 @@ function withInset(figure: Figure, camera: Camera, mirrored: boolean): FrameBox 
   const [x, y, wide, high] = close.box;
   const aspect = whole[2] / whole[3];
   if (aspect > 1.3) {
-    const [w, h] = [wide * INSET_WIDE, (wide * INSET_WIDE) / aspect];
-    const box: Drawing['box'] = [x, y - h, wide, high + h];
-    return { ...close, box, inset: { place: [x + 1, y - h + 1, w, h], box: whole } };
+    const w = Math.round(wide * INSET_WIDE);
+    const h = Math.round(w / aspect);
+    return {
+      ...close,
+      box: [x, y - h, wide, high + h],
+      inset: { place: [x + 1, y - h + 1, w, h], box: whole },
+    };
   }
-  const [w, h] = [high * INSET_HIGH * aspect, high * INSET_HIGH];
-  // On the side that the face looks away from; a person seen from the front has it on the left.
-  const onRight = figure.view === 'side' && mirrored;
-  const box: Drawing['box'] = [onRight ? x : x - w, y, wide + w, high];
-  const left = onRight ? x + wide : x - w;
-  return { ...close, box, inset: { place: [left + 1, y + high - h - 1, w, h], box: whole } };
+  const h = Math.round(high * INSET_HIGH);
+  const w = Math.round(h * aspect);
+  // On the side that somebody seen from the side looks away from.
+  const place: Drawing['box'] = [(mirrored ? x + wide : x - w) + 1, y + high - h - 1, w, h];
+  return { ...close, box: [mirrored ? x : x - w, y, wide + w, high], inset: { place, box: whole } };
 }
 
 /** A picture so high shows signs at their own size, in cm. */

@@ -42,7 +42,7 @@ const LEAST = {
   headCm: 0.7,
   headDeg: 5,
   trunkDeg: 9,
-  hipsCm: 9,
+  hipsCm: 7.5,
   bladesCm: 1,
   armCm: 5,
   armDeg: 20,
@@ -111,8 +111,7 @@ function reckon(from: Pose, to: Pose): Movement[] {
       way: path(({ frames: { thorax } }) => add(thorax.at, turn(thorax.turn, [22, 13, 0]))),
     });
   const hips = path(({ frames }) => frames.pelvis.at);
-  if (reachOf(hips) > LEAST.hipsCm && !(isUpright(first) && isUpright(last)))
-    found.push({ mover: 'hips', way: outside(hips, 15) });
+  if (reachOf(hips) > LEAST.hipsCm) found.push({ mover: 'hips', way: outside(hips, 15) });
   const { right: now } = to.blades;
   const { right: was } = from.blades;
   if (Math.hypot(now.up - was.up, now.back - was.back) >= LEAST.bladesCm)
@@ -168,16 +167,22 @@ function telling(found: readonly Movement[], a: Read, b: Read): Movement[] {
     Math.abs(a.gazeUpDeg - b.gazeUpDeg),
     Math.abs(a.headTurnRightDeg - b.headTurnRightDeg),
   );
-  return found.filter(({ mover }) => {
+  const kept = found.filter(({ mover }) => {
     if (mover === 'head') return !moves('trunk') || own > OWN_HEAD_DEG;
     // Hips that are lifted tilt the trunk; a trunk that is bent takes the hips along.
-    if (mover === 'trunk') return !moves('hips') || reach('trunk') > reach('hips');
-    if (mover === 'hips') return !moves('trunk') || reach('hips') >= reach('trunk');
+    if (mover === 'trunk') return !moves('hips') || reach('hips') < reach('trunk') * LIFTED;
+    if (mover === 'hips') return !moves('trunk') || reach('hips') >= reach('trunk') * LIFTED;
     if (mover === 'shoulderRight' || mover === 'shoulderLeft')
       return !moves('armRight') && !moves('armLeft') && !moves('trunk');
     return true;
   });
+  // A picture full of arrows says nothing: those of the longest ways stay.
+  return kept.sort((p, q) => reachOf(q.way) - reachOf(p.way)).slice(0, MOST_ARROWS);
 }
+
+const MOST_ARROWS = 4;
+/** Hips that go so much of the way of the trunk are what is lifted. */
+const LIFTED = 0.45;
 
 /** Upright, a trunk that bends less grows taller or sinks: its arrow stands over the head. */
 const GROWS_DEG = 28;
@@ -225,9 +230,7 @@ function headPointer(a: Read, b: Read, looksDown: boolean): Vec | null {
   const tipped = Math.abs(b.gazeUpDeg - a.gazeUpDeg);
   const turned = Math.abs(b.headTurnRightDeg - a.headTurnRightDeg);
   const bent = Math.abs(b.headSideRightDeg - a.headSideRightDeg);
-  const lifted = Math.abs(b.headHeightCm - a.headHeightCm);
-  if (Math.max(slid, lifted) < LEAST.headCm && Math.max(tipped, turned, bent) < LEAST.headDeg)
-    return null;
+  if (slid < LEAST.headCm && Math.max(tipped, turned, bent) < LEAST.headDeg) return null;
   if (turned > Math.max(tipped, bent)) return [13, 16.5, 0];
   if (bent > tipped) return [0.8, 19, 0];
   // Before the face; of somebody who looks at the floor, behind the head.

@@ -23,7 +23,14 @@ export type Tone =
   | 'before';
 
 /** A closed or open line in SVG's path notation, in centimetres, y downward. */
-export type Shape = { readonly tone: Tone; readonly d: string; readonly near: number };
+export type Shape = {
+  readonly tone: Tone;
+  readonly d: string;
+  /** How near it is to the viewer. */
+  readonly near: number;
+  /** Between which places it lies, left, top, right and bottom, where that is worth knowing. */
+  readonly within?: readonly [left: number, top: number, right: number, bottom: number];
+};
 
 /** A picture of one moment. */
 export type Drawing = {

@@ -33,6 +33,9 @@ const TOES: readonly Ball[] = [
   [[15.4, -5.6, 2.6], 0.95],
 ];
 
+/** The balls that a foot is wrapped round, in its frame: for the right one, mirrored for the left. */
+export const FOOT_BALLS: readonly Ball[] = [...HEEL, ...INSTEP, ...FRONT, ...TOES];
+
 /** A bare foot as seen. */
 export function footShape(
   skeleton: Skeleton,

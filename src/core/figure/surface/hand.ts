@@ -73,6 +73,49 @@ function groups({ all, firstTwo }: Fingers): Group[] {
 /** Shorter towards the little finger's side. */
 const reach = (z: number) => (z < -1 ? 0.8 : z > 2 ? 0.93 : 1);
 
+/** A ball of flesh of a hand: in its frame, for the right one. */
+type Ball = readonly [at: Vec, radius: number];
+
+const PALM: readonly Ball[] = [
+  [[0, 0.4, 1.0], 1.9],
+  [[0, 0.4, -1.0], 1.9],
+  [[0.4, -3.4, 2.7], 1.7],
+  [[0.2, -KNUCKLES_CM + 0.4, 3.0], 1.35],
+  [[0.2, -KNUCKLES_CM + 0.8, -2.8], 1.35],
+  [[0.3, -3.2, -2.4], 1.6],
+];
+
+/** The pieces of a hand, each wrapped as one: the palm, the bones of the fingers, the thumb. */
+function pieces(shape: HandShape): { readonly wrapped: Ball[][]; readonly thumb: Ball[] } {
+  const fingers = SHAPES[shape];
+  const phalanges = groups(fingers).flatMap(({ bends, from, to }) =>
+    [0, 1, 2].map((i) =>
+      [from, (from + to) / 2, to].flatMap((z) => {
+        const bones = joints(bends, reach(z));
+        return [i, i + 1].map((j): Ball => {
+          const [x, y] = bones[j] ?? [0, 0];
+          return [[x, y, z * (j === 3 ? 0.94 : 1)], RADII[j] ?? 1];
+        });
+      }),
+    ),
+  );
+  const [base, joint, tip] = fingers.thumb;
+  return {
+    wrapped: [[...PALM], ...phalanges],
+    thumb: [
+      [base, 1.7],
+      [joint, 1.25],
+      [tip, 0.95],
+    ],
+  };
+}
+
+/** The balls that a hand is wrapped round, in its frame: for the right one, mirrored for the left. */
+export function handBalls(shape: HandShape): readonly Ball[] {
+  const { wrapped, thumb } = pieces(shape);
+  return [...wrapped.flat(), ...thumb];
+}
+
 export type DrawnHand = {
   /** The hand's outline. */
   readonly d: string;
@@ -92,36 +135,14 @@ export function handShape(
   const part: Part = `hand${side}`;
   const sight = sightOf(camera, skeleton.frames[part]);
   const hand = side === 'Right' ? 1 : -1;
-  const fingers = SHAPES[shape];
-  const disc = ([x, y, z]: Vec, radius: number): Disc => {
+  const disc = ([[x, y, z], radius]: Ball): Disc => {
     const [sx, sy] = place(sight, [x, y, z * hand]);
     return [sx, sy, radius];
   };
-  const palm = roundAbout([
-    disc([0, 0.4, 1.0], 1.9),
-    disc([0, 0.4, -1.0], 1.9),
-    disc([0.4, -3.4, 2.7], 1.7),
-    disc([0.2, -KNUCKLES_CM + 0.4, 3.0], 1.35),
-    disc([0.2, -KNUCKLES_CM + 0.8, -2.8], 1.35),
-    disc([0.3, -3.2, -2.4], 1.6),
-  ]);
-  const phalanges = groups(fingers).flatMap(({ bends, from, to }) =>
-    [0, 1, 2].map((i) => {
-      const ends = [from, (from + to) / 2, to].flatMap((z) => {
-        const bones = joints(bends, reach(z));
-        return [i, i + 1].map((j) => {
-          const [x, y] = bones[j] ?? [0, 0];
-          return disc([x, y, z * (j === 3 ? 0.94 : 1)], RADII[j] ?? 1);
-        });
-      });
-      return roundAbout(ends);
-    }),
-  );
-  const [base, joint, tip] = fingers.thumb;
-  const thumb = chain([disc(base, 1.7), disc(joint, 1.25), disc(tip, 0.95)]);
+  const { wrapped, thumb } = pieces(shape);
   return {
-    d: palm + phalanges.join('') + thumb,
-    inner: gaps(fingers, sight, hand),
+    d: wrapped.map((balls) => roundAbout(balls.map(disc))).join('') + chain(thumb.map(disc)),
+    inner: gaps(SHAPES[shape], sight, hand),
     near: place(sight, [0, -8, 0])[2],
   };
 }

@@ -180,9 +180,9 @@ export const REGIONS: Readonly<Record<Muscle, readonly Region[]>> = {
     {
       on: 'thigh',
       spans: [
-        [0, -46, 30],
-        [1.4, -44, 34],
-        [2.8, -26, 26],
+        [0, -40, 84],
+        [1.4, -44, 86],
+        [2.8, -30, 70],
       ],
     },
   ],

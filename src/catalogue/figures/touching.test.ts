@@ -1,0 +1,113 @@
+import {
+  type DrawnProp,
+  type Figure,
+  type Pose,
+  SEAT_CM,
+  poseBetween,
+  skeletonOf,
+} from '@/core/figure';
+import { type Flesh, fleshOf } from '@/core/figure/surface';
+import { EXERCISES } from '..';
+import { figureOf } from '.';
+
+/** Skin and cloth give way so far, in cm; deeper something passes through something. */
+const GIVES_CM = 1.1;
+
+/** Every pose, and half way between those that a body goes between. */
+function frames({ poses, stages }: Figure): (readonly [name: string, pose: Pose])[] {
+  return poses.flatMap((pose, i) => {
+    const next = poses[i + 1];
+    const own = [`pose ${i + 1}`, pose] as const;
+    return next && !stages
+      ? [own, [`on the way to pose ${i + 2}`, poseBetween(pose, next, 0.5)] as const]
+      : [own];
+  });
+}
+
+/** How deep a piece of the body is in a thing, in cm; less than nought outside it. */
+function depthIn(prop: DrawnProp, { at: [x, y, z], radius }: Flesh): number {
+  switch (prop.kind) {
+    case 'wall':
+      return prop.x > 0 ? x + radius - prop.x : prop.x - (x - radius);
+    case 'chair': {
+      const over = x > -18 && x < 22 && Math.abs(z) < 20 && y > SEAT_CM - 12;
+      return over ? SEAT_CM - (y - radius) : -1;
+    }
+    case 'bench':
+    case 'bed': {
+      const [from, to] = prop.x;
+      const over = x > from + 2 && x < to - 2 && y > prop.top - 16;
+      return over ? prop.top - (y - radius) : -1;
+    }
+    case 'doorframe':
+    case 'mat':
+    case 'ball':
+    case 'roll':
+    case 'pad':
+    case 'pillow':
+    case 'block':
+    case 'blanket':
+    case 'weight':
+    case 'wedge':
+    case 'band':
+    case 'cloth':
+    case 'strap':
+      // These give, or go with the body; the floor below is looked at.
+      return -1;
+  }
+}
+
+function throughs(figure: Figure): string[] {
+  return frames(figure).flatMap(([name, pose]) =>
+    fleshOf(skeletonOf(pose), pose).flatMap((flesh) => {
+      const through = (what: string, depth: number) =>
+        depth > GIVES_CM ? [`${name}: ${flesh.of} ${depth.toFixed(1)} cm in the ${what}`] : [];
+      return [
+        ...through('floor', flesh.radius - flesh.at[1]),
+        ...figure.props.flatMap((prop) => through(prop.kind, depthIn(prop, flesh))),
+      ];
+    }),
+  );
+}
+
+const drawn = EXERCISES.map(({ id, name }) => {
+  const figure = figureOf(id);
+  if (!figure) throw new Error(`${id} has no figure.`);
+  return [name, figure] as const;
+});
+
+describe('no part of a body passes through floor, wall, seat, bench or bed', () => {
+  it.each(drawn)('%s', (_, figure) => {
+    expect([...new Set(throughs(figure))]).toEqual([]);
+  });
+
+  it('would be seen', () => {
+    const [, figure] = drawn.find(([name]) => name === 'Tuck to the wall or headrest') ?? [];
+    const wall = figure?.props.find(({ kind }) => kind === 'wall');
+    if (!figure || wall?.kind !== 'wall') throw new Error('no wall');
+    const nearer = { ...figure, props: [{ ...wall, x: wall.x + 3 }] };
+    expect(throughs(nearer).join()).toMatch(/trunk \d+\.\d cm in the wall/);
+  });
+});
+
+describe('what hands and feet are laid on is touched by their skin', () => {
+  it.each(drawn)('%s', (_, figure) => {
+    for (const pose of figure.poses) {
+      const skeleton = skeletonOf(pose);
+      const flesh = fleshOf(skeleton, pose);
+      for (const side of ['right', 'left'] as const) {
+        const arm = pose.arms[side];
+        if (arm.by !== 'goal' || typeof arm.to === 'string' || !arm.flat) continue;
+        // On floor or wall: some of the hand is within a centimetre of it.
+        const hand = flesh.filter(({ of }) => of === `hand${side === 'right' ? 'Right' : 'Left'}`);
+        const upright = Math.abs(arm.flat[1]) > 0.7;
+        const gap = Math.min(
+          ...hand.map(({ at, radius }) =>
+            upright ? Math.abs((arm.to as readonly number[])[0]! - at[0] - radius) : at[1] - radius,
+          ),
+        );
+        expect(gap).toBeLessThan(2.5);
+      }
+    }
+  });
+});

@@ -1,0 +1,1 @@
+export { type Flesh, fleshOf } from './flesh';
