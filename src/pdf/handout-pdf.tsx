@@ -10,7 +10,7 @@ import {
   View,
   renderToBuffer,
 } from '@react-pdf/renderer';
-import { type Drawing, type Palette, PRINT_PALETTE, broad } from '@/core/figure';
+import { type Drawing, PAPER_PALETTE, broad } from '@/core/figure';
 import {
   type Handout,
   type HandoutExercise,
@@ -205,16 +205,6 @@ function Head({ handout, styles }: { handout: Handout; styles: Styles }) {
     </View>
   );
 }
-
-/** Grey and white instead of colour: what works is dark, what is stretched is dashed. */
-const PAPER_PALETTE: Palette = {
-  ...PRINT_PALETTE,
-  skin: { ...PRINT_PALETTE.skin, fill: '#f3e6d8' },
-  'skin-far': { ...PRINT_PALETTE['skin-far'], fill: '#d8c8b6' },
-  working: { fill: '#333333', stroke: 'none', width: 0, opacity: 0.55 },
-  push: { fill: INK, stroke: '#ffffff', width: 0.7 },
-  way: { fill: 'none', stroke: INK, width: 1 },
-};
 
 /** The library paints a stroke over its fill, so each outline is drawn first and filled after. */
 function Picture({ drawing, width }: { drawing: Drawing; width: number }) {

@@ -122,7 +122,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
     },
     props: [MAT, PILLOW],
     works: ['deep neck flexors'],
-    fault: ['Strap muscles at the front pop out', changed(lifted(7, 14), { arms: fingers })],
+    fault: ['Strap muscles at the front pop out', changed(lifted(6.8, 14), { arms: fingers })],
   }),
   'tuck-lighten': figure({
     crop: 'upper',
@@ -152,14 +152,14 @@ export const LYING: Readonly<Record<string, Figure>> = {
     poses: {
       'Head on the ball': ON_BALL,
       'Chin up a little': headOn(DOWN, ON_BALL_CM, -10),
-      'Hovering just off the ball': lifted(7, -2),
-      'Chin drawn in while hovering': lifted(7, 14),
+      'Hovering just off the ball': lifted(6.8, -2),
+      'Chin drawn in while hovering': lifted(6.8, 14),
     },
     props: [MAT, BALL],
     works: ['deep neck flexors', 'neck flexors'],
     fault: [
       'Ribs flare',
-      changed(lifted(7, -4), {
+      changed(lifted(6.8, -4), {
         pelvis: { flex: -80 },
         lumbar: { flex: -4 },
         thorax: { flex: -15 },

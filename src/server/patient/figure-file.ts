@@ -5,6 +5,8 @@ import { drawFigure, themedSvg } from '@/core/figure';
 import type { ExerciseId } from '@/core/units';
 
 export type FigureSide = 'left' | 'right';
+/** A small one has neither the way of the movement nor the whole body beside a close-up. */
+export type FigureSize = 'full' | 'small';
 
 type FigureFile = {
   readonly text: string;
@@ -15,13 +17,18 @@ type FigureFile = {
 const files = new Map<string, FigureFile>();
 
 /** An exercise's still as a file of its own, in the reader's theme; null where there is no drawing. */
-export function figureFile(exerciseId: ExerciseId, side: FigureSide): FigureFile | null {
-  const key = `${exerciseId} ${side}`;
+export function figureFile(
+  exerciseId: ExerciseId,
+  side: FigureSide,
+  size: FigureSize = 'full',
+): FigureFile | null {
+  const key = `${exerciseId} ${side} ${size}`;
   const known = files.get(key);
   if (known) return known;
   const figure = figureOf(exerciseId);
   if (!figure) return null;
-  const drawing = drawFigure(figure, 1, { side, before: true });
+  const full = size === 'full';
+  const drawing = drawFigure(figure, 1, { side, before: full, inset: full });
   const text = themedSvg(drawing);
   const hash = createHash('sha256').update(text).digest('base64url').slice(0, 10);
   const [, , width, height] = drawing.box;

@@ -1,3 +1,5 @@
+import { PAPER_PALETTE, paletteCss } from '@/core/figure';
+
 /**
  * The look of a handout, on a page of ours, in print and in a file by itself: black on white, told
  * apart without colour, in millimetres.
@@ -21,12 +23,6 @@ export const HANDOUT_CSS = `
 .handout .small{font-size:.8em;color:#333}
 .handout .sr{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
 .handout .missing{border:.4mm dashed #111;padding:1mm 2mm}
-.handout svg.figure path{paint-order:stroke;stroke:#1e2b27;stroke-width:.9;stroke-linejoin:round;stroke-linecap:round}
-.handout svg.figure .ground,.handout svg.figure .thing-line{fill:none;stroke:#66736e;stroke-width:.7}
-.handout svg.figure .thing{fill:#b9c4c0;stroke:#4c5a55;stroke-width:.6}.handout svg.figure .thing-soft{fill:#e3e9e7;stroke:#4c5a55;stroke-width:.6}
-.handout svg.figure .cloth{fill:#8fa39b}.handout svg.figure .cloth-far{fill:#768a82}.handout svg.figure .skin{fill:#f3e6d8}.handout svg.figure .skin-far{fill:#d8c8b6}
-.handout svg.figure .mark{fill:none;stroke-width:.7}.handout svg.figure .working{fill:#333;stroke:none;opacity:.55}
-.handout svg.figure .stretched{fill:#fff;stroke:#111;stroke-width:.8;stroke-dasharray:1.6 1.2}
-.handout svg.figure .push{fill:none;stroke:#111;stroke-width:1.5}.handout svg.figure .before{fill:none;stroke:#333;stroke-width:.6;stroke-dasharray:1.5 1.5}
+${paletteCss('.handout svg.figure', PAPER_PALETTE)}
 @media print{.handout{padding:0;max-width:none}}
 `;

@@ -2,9 +2,10 @@
 
 import { Command } from 'cmdk';
 import { type Ref, useEffect, useMemo, useRef, useState } from 'react';
-import { ALIASES, SHIPPED } from '@/catalogue';
+import { ALIASES } from '@/catalogue';
 import type { Exercise } from '@/core/exercise';
 import { exerciseFinder } from '@/core/find';
+import { FigureThumb } from '../figure/thumb';
 
 /** Whoever needs more writes another word. */
 const MOST_SHOWN = 12;
@@ -87,17 +88,7 @@ export function ExerciseSearch({
             }}
             className="flex items-center gap-3 rounded px-3 py-1 data-[selected=true]:bg-wash"
           >
-            <span className="flex h-11 w-14 shrink-0 items-center justify-center">
-              {SHIPPED.byId(exercise.id) && (
-                // oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising
-                <img
-                  src={`/figures/${exercise.id}/right`}
-                  alt=""
-                  loading="lazy"
-                  className="max-h-full max-w-full"
-                />
-              )}
-            </span>
+            <FigureThumb exerciseId={exercise.id} />
             <span className="grid min-w-0 grow">
               <span className="font-medium">{exercise.name}</span>
               <span className="text-[0.9em] text-soft">

@@ -1,4 +1,5 @@
 import type { Exercise } from '@/core/exercise';
+import { FigureThumb } from '../figure/thumb';
 
 type Step = {
   readonly exercise: Exercise;
@@ -62,6 +63,7 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
   return (
     <details className="group">
       <summary className="block cursor-pointer list-none">
+        <FigureThumb exerciseId={exercise.id} className="h-16 w-full max-w-28 justify-start px-1" />
         <span className="block px-1 pb-1 text-[0.93em] leading-tight">
           {!beside && (
             <>

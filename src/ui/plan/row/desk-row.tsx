@@ -11,6 +11,7 @@ import type { SetUp } from '@/core/records';
 import { SESSION_NAMES, type SessionName } from '@/core/schedule';
 import type { SetUpOffer } from '@/core/set-up';
 import type { SchoolId } from '@/core/exercise';
+import { FigureThumb } from '../../figure/thumb';
 import { nameOf, useDeskFacts } from '../desk-facts';
 import { type DeskLine, readLine } from '../draft';
 import { DoseField } from './dose-field';
@@ -103,6 +104,10 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
       </button>
       <div className="min-w-0">
         <div className="flex flex-wrap items-center gap-x-2">
+          <FigureThumb
+            exerciseId={line.exerciseId}
+            side={read.ok && read.dose.side === 'left' ? 'left' : 'right'}
+          />
           <p className="min-w-0 font-semibold" dir="auto">
             {name}
           </p>
