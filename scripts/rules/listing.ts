@@ -29,7 +29,9 @@ import * as timeline from '@/core/timeline';
 import * as triage from '@/core/triage';
 import { z } from 'zod';
 import { LIST_BOUNDS, SESSION_LIFE } from '@/db';
+import { MOST_BYTES_A_DAY } from '@/server/patient/quota';
 import { BATCHES, PERIODS_MS } from '@/server/periods';
+import { PICTURE_LIMITS } from '@/server/visit/picture';
 import { ATTEMPTS } from '@/server/attempts';
 import { boundsOf } from './bounds';
 
@@ -160,7 +162,15 @@ export function rulesListing(): string {
     '',
     '## server',
     '',
-    ...houseLines({ ATTEMPTS, BATCHES, LIST_BOUNDS, PERIODS_MS, SESSION_LIFE }),
+    ...houseLines({
+      ATTEMPTS,
+      BATCHES,
+      LIST_BOUNDS,
+      MOST_BYTES_A_DAY,
+      PERIODS_MS,
+      PICTURE_LIMITS,
+      SESSION_LIFE,
+    }),
     '',
     '## exercises',
     '',

@@ -20,6 +20,7 @@ import { patientPack } from '@/server/patient-pack';
 import { checkBirth, mayHistory } from '@/server/patient/birth';
 import { hashToken } from '@/server/secrets';
 import { planReminders, sendDue, simulatedSender } from '@/server/patient/outbox';
+import { PERIODS_MS } from '@/server/periods';
 import { progressOf } from '@/server/patient/progress';
 import { pauseMyself, saveSettings, settingsOf } from '@/server/patient/settings';
 import { saveEntry } from '@/server/visit/entries';
@@ -290,6 +291,25 @@ describe('reminders through the simulated outbox', () => {
     );
     for (const { message } of sent) expect(send.delivered.has(message.id)).toBe(true);
     expect(after[0]?.message.text).not.toMatch(/neck|pain/i);
+  });
+
+  it('go out from the very minute they are due, and no more once they are too late', async () => {
+    const here = await reminded();
+    const dues = async () => (await mine(here)).map(({ message }) => message.dueAt as number);
+    const begin: number = instantAt(ZONE, today(), minute(500));
+    setClock(() => begin);
+    for (let step = 0; (await dues()).length === 0 && step < 40; step += 1)
+      await planReminders((begin + step * 600_000) as Instant);
+    const [due] = await dues();
+    if (due === undefined) throw new Error('no reminder');
+    const other = await reminded();
+    const planned = async (at: number) => {
+      await planReminders(at as Instant);
+      return (await mine(other)).some(({ message }) => message.dueAt === due);
+    };
+    expect(await planned(due + PERIODS_MS.reminderTooLate)).toBe(false);
+    expect(await planned(due - 1)).toBe(false);
+    expect(await planned(due)).toBe(true);
   });
 
   it('fail in the stand-in one time in five, the same each time', async () => {

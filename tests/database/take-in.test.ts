@@ -156,6 +156,15 @@ describe('taking in what a device tells', () => {
     expect(anew.done.lines[0]?.shares).toEqual([1]);
   });
 
+  it('takes an event once that stands twice in one delivery, and sets other words apart', async () => {
+    const [first, ...others] = await wholeSession();
+    if (!first) throw new Error('no event');
+    const twice = [first, first, { ...first, deviceAt: first.deviceAt + 1 }, ...others];
+    const answer = await post(twice);
+    expect(answer.conflicts).toEqual([first.id]);
+    expect(await stored()).toHaveLength(others.length + 1);
+  });
+
   it('is the same whether events come one by one or together', async () => {
     const events = await wholeSession();
     for (const event of [...events].reverse()) await post([event]);

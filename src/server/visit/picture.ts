@@ -3,14 +3,16 @@ import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/records';
 import { oneAtATime } from '../one-at-a-time';
 import { Problem } from '../problem';
 
-/** Largest stored picture, bytes. */
-const STORED_LIMIT = 500 * 1024;
-/** Longest edge of a stored picture, pixels: a mark is then about a millimetre. */
-const LONGEST_EDGE = 1600;
-/** What a phone's camera makes at most as it is handed to a page; beyond it a small file may be a trap. */
-const MOST_PIXELS = 50_000_000;
-/** Uploads wait whole, each with its bytes. */
-const MOST_WAITING = 8;
+export const PICTURE_LIMITS = {
+  /** Largest stored picture, bytes. */
+  storedBytes: 500 * 1024,
+  /** Longest edge of a stored picture, pixels: a mark is then about a millimetre. */
+  longestEdge: 1600,
+  /** What a phone's camera makes at most as it is handed to a page; beyond it a small file may be a trap. */
+  pixels: 50_000_000,
+  /** Uploads wait whole, each with its bytes. */
+  waiting: 8,
+} as const;
 /** Of JPEG, percent: the first that fits is kept, the last whether it fits or not. */
 const BEST_QUALITY = 82;
 const POORER_QUALITIES = [70, 55, 40, 25];
@@ -26,7 +28,7 @@ const TOO_MANY_PIXELS =
 
 /** Decoding takes memory by the pixel, so that never two pictures are decoded at once. */
 const inLine = oneAtATime(
-  MOST_WAITING,
+  PICTURE_LIMITS.waiting,
   () => new Problem(503, 'Many photos are coming in just now. Send this one again in a minute.'),
 );
 
@@ -47,15 +49,15 @@ async function smaller(upload: Buffer): Promise<Picture> {
     // Only the head is read for this, so that nothing large is decoded to be refused.
     const { format, width, height } = await sharp(upload, { limitInputPixels: false }).metadata();
     if (!TAKEN.includes(format)) throw new Problem(415, NOT_AN_IMAGE);
-    if (width * height > MOST_PIXELS) throw new Problem(413, TOO_MANY_PIXELS);
+    if (width * height > PICTURE_LIMITS.pixels) throw new Problem(413, TOO_MANY_PIXELS);
     const { data: raw, info: size } = await sharp(upload, {
-      limitInputPixels: MOST_PIXELS,
+      limitInputPixels: PICTURE_LIMITS.pixels,
       failOn: 'error',
     })
       .rotate()
       .resize({
-        width: LONGEST_EDGE,
-        height: LONGEST_EDGE,
+        width: PICTURE_LIMITS.longestEdge,
+        height: PICTURE_LIMITS.longestEdge,
         fit: 'inside',
         withoutEnlargement: true,
       })
@@ -68,7 +70,7 @@ async function smaller(upload: Buffer): Promise<Picture> {
         .toBuffer({ resolveWithObject: true });
     let picture = await written(BEST_QUALITY);
     for (const quality of POORER_QUALITIES)
-      if (picture.data.length > STORED_LIMIT) picture = await written(quality);
+      if (picture.data.length > PICTURE_LIMITS.storedBytes) picture = await written(quality);
     return { bytes: picture.data, width: picture.info.width, height: picture.info.height };
   } catch (error) {
     if (error instanceof Problem) throw error;
