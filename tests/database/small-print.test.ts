@@ -146,7 +146,7 @@ it('a proposal to stop a line says that it goes, one to change a dose what becom
     { exerciseId: 'tuck-lying', dose: '10x10s' },
     { exerciseId: 'blade-set', dose: 'x10' },
   ]);
-  const rows = (await versionsOf(stage.practitioner.clinicId, [id as never])).get(id as never);
+  const rows = (await versionsOf(stage.practitioner.clinicId, [id])).get(id);
   const newest = rows?.at(-1);
   if (!newest) throw new Error('no version');
   const version = sentVersion(newest);
