@@ -65,6 +65,11 @@ const reduced = (points: Point[]): Point[] => {
   ];
 };
 
+/** The outline of a head on the sheet, all the way round. */
+export function headOutline(head: Frame, camera: Camera): Point[] {
+  return skinLine(lookAt(head, 0, camera));
+}
+
 /** Lines of the face: those pieces of each that look at the viewer. */
 function seenPieces({ sight, jaw }: Look, spots: readonly Spot[], least = SEEN): Point[][] {
   const pieces: Point[][] = [[]];

@@ -36,6 +36,24 @@ const TOES: readonly Ball[] = [
 /** The balls that a foot is wrapped round, in its frame: for the right one, mirrored for the left. */
 export const FOOT_BALLS: readonly Ball[] = [...HEEL, ...INSTEP, ...FRONT, ...TOES];
 
+/** The foot up to its ball, and its toes, as seen. */
+export function footPieces(
+  skeleton: Skeleton,
+  camera: Camera,
+  side: 'Right' | 'Left',
+): { readonly foot: string; readonly toes: string } {
+  const sight = sightOf(camera, skeleton.frames[`foot${side}`]);
+  const hand = side === 'Right' ? 1 : -1;
+  const disc = ([[x, y, z], radius]: Ball): Disc => {
+    const [sx, sy] = place(sight, [x, y, z * hand]);
+    return [sx, sy, radius];
+  };
+  return {
+    foot: [HEEL, INSTEP, FRONT].map((balls) => roundAbout(balls.map(disc))).join(''),
+    toes: roundAbout(TOES.map(disc)),
+  };
+}
+
 /** A bare foot as seen. */
 export function footShape(
   skeleton: Skeleton,

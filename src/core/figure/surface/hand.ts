@@ -125,6 +125,27 @@ export type DrawnHand = {
   readonly near: number;
 };
 
+/** Palm and fingers apart, as seen. */
+export function handPieces(
+  skeleton: Skeleton,
+  camera: Camera,
+  side: 'Right' | 'Left',
+  shape: HandShape,
+): { readonly palm: string; readonly fingers: string } {
+  const sight = sightOf(camera, skeleton.frames[`hand${side}`]);
+  const hand = side === 'Right' ? 1 : -1;
+  const disc = ([[x, y, z], radius]: Ball): Disc => {
+    const [sx, sy] = place(sight, [x, y, z * hand]);
+    return [sx, sy, radius];
+  };
+  const { wrapped, thumb } = pieces(shape);
+  const [palm, ...bones] = wrapped;
+  return {
+    palm: roundAbout((palm ?? []).map(disc)),
+    fingers: roundAbout(bones.flat().map(disc)) + chain(thumb.slice(1).map(disc)),
+  };
+}
+
 /** A hand as seen, from the wrist to the finger-tips. */
 export function handShape(
   skeleton: Skeleton,
