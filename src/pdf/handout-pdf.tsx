@@ -10,7 +10,7 @@ import {
   View,
   renderToBuffer,
 } from '@react-pdf/renderer';
-import { type Drawing, PAPER_PALETTE, broad } from '@/core/figure';
+import { type Drawing, PAPER_PALETTE, SIGN_ICONS, broad } from '@/core/figure';
 import {
   type Handout,
   type HandoutExercise,
@@ -54,6 +54,8 @@ function stylesOf(large: boolean) {
     },
     pictures: { width: large ? 158 : 172, flexDirection: 'row', flexWrap: 'wrap', gap: 5 },
     picture: { width: large ? 76 : 82 },
+    signs: { width: '100%', flexDirection: 'row', flexWrap: 'wrap', gap: 9 },
+    sign: { flexDirection: 'row', alignItems: 'center', gap: 3 },
     caption: { fontSize: base * 0.74, lineHeight: 1.2 },
     words: { flex: 1, marginLeft: 12 },
     numbers: {
@@ -222,9 +224,11 @@ function Shapes({ drawing: { shapes, unit, inset } }: { drawing: Drawing }) {
       {shapes
         .filter(({ d }) => d !== '')
         .map(({ tone, d }, index) => {
-          const { fill, stroke, width: strokeWidth, dash, opacity } = PAPER_PALETTE[tone];
+          const { fill, stroke, width: strokeWidth, dash, opacity, over } = PAPER_PALETTE[tone];
+          const ground = fill !== 'none' && <Path d={d} fill={fill} />;
           return (
             <G key={index} opacity={opacity}>
+              {over && ground}
               {stroke !== 'none' && (
                 <Path
                   d={d}
@@ -237,7 +241,7 @@ function Shapes({ drawing: { shapes, unit, inset } }: { drawing: Drawing }) {
                   {...(dash ? { strokeDasharray: dash } : {})}
                 />
               )}
-              {fill !== 'none' && <Path d={d} fill={fill} />}
+              {!over && ground}
             </G>
           );
         })}
@@ -255,6 +259,22 @@ function insetTransform({ place: [x, y, width], of }: NonNullable<Drawing['inset
   const [left, top, wide] = of.box;
   const scale = width / wide;
   return `translate(${x - left * scale} ${y - top * scale}) scale(${scale})`;
+}
+
+/** What the dose asks for, as signs; the numbers in words stand beside them. */
+function Signs({ exercise, styles }: { exercise: HandoutExercise; styles: Styles }) {
+  return (
+    <View style={styles.signs}>
+      {exercise.signs.map(({ kind, text }) => (
+        <View key={kind} style={styles.sign}>
+          <Svg width={13} height={13} viewBox="0 0 24 24">
+            <Path d={SIGN_ICONS[kind]} fill="none" stroke={INK} strokeWidth={2} />
+          </Svg>
+          <Text style={styles.bold}>{text}</Text>
+        </View>
+      ))}
+    </View>
+  );
 }
 
 function Exercise({
@@ -278,6 +298,7 @@ function Exercise({
             <Text style={styles.caption}>{name}</Text>
           </View>
         ))}
+        <Signs exercise={exercise} styles={styles} />
         {pictures.length === 0 && (
           <Text style={styles.caption}>No drawing: this exercise is your clinic’s own.</Text>
         )}

@@ -14,6 +14,7 @@ export {
 } from './format';
 export { LIMITS } from './limits';
 export * from './model';
+export * from './signs';
 export { type TypedDose, readTyped } from './typed';
 export { LONGEST_LINE, parseDose } from './parse';
 export { PART_WORDS } from './parts';

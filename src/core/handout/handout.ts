@@ -1,3 +1,4 @@
+import type { DoseSign } from '../dose';
 import type { Drawing } from '../figure';
 import type { LocalDate } from '../units';
 
@@ -10,6 +11,8 @@ export type HandoutExercise = {
   readonly name: string;
   /** The dose in words. */
   readonly numbers: string;
+  /** The same as signs beside the drawing. */
+  readonly signs: readonly DoseSign[];
   /** What of its set-up was measured for this patient. */
   readonly setUp: readonly string[];
   /** Where the sets are counted, to be written down; empty where they are not. */

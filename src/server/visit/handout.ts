@@ -1,6 +1,6 @@
 import { CLINIC_CAUTION, ENGLISH, sayPhrases, stopSigns, waysOf } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
-import { readDose, setsOf } from '@/core/dose';
+import { doseSigns, readDose, setsOf } from '@/core/dose';
 import { type Figure, describeFigure, drawFigure } from '@/core/figure';
 import { type Handout, type HandoutExercise, weekTable } from '@/core/handout';
 import type { SentLine } from '@/core/programme';
@@ -82,6 +82,7 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
         lineage: line.lineage,
         name,
         numbers: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
+        signs: doseSigns(line.dose, mode),
         setUp: setUpWords(line),
         howMany: howManyToWrite(line),
         steps,

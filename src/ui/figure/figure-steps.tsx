@@ -7,11 +7,14 @@ export function FigureSteps({
   side = 'right',
   fault = true,
   size = 'h-36',
+  words = true,
 }: {
   figure: Figure;
   side?: 'right' | 'left';
   fault?: boolean;
   size?: string;
+  /** Names under the pictures; without them they are still read aloud. */
+  words?: boolean;
 }) {
   const last = figure.poses.length - 1;
   return (
@@ -23,7 +26,7 @@ export function FigureSteps({
             label=""
             className={`${size} w-auto max-w-none`}
           />
-          <figcaption className="text-[0.87em] text-soft">
+          <figcaption className={words ? 'text-[0.87em] text-soft' : 'sr-only'}>
             {index + 1}. {name}
           </figcaption>
         </figure>
@@ -35,7 +38,7 @@ export function FigureSteps({
             label=""
             className={`${size} w-auto max-w-none`}
           />
-          <figcaption className="text-[0.87em]">
+          <figcaption className={words ? 'text-[0.87em]' : 'sr-only'}>
             <span aria-hidden>✕ </span>Not so: {figure.fault.name}
           </figcaption>
         </figure>

@@ -23,6 +23,10 @@ const handout: Handout = {
       lineage: 'a',
       name: 'Tuck lying down',
       numbers: '10 times. Hold each one for 10 seconds.',
+      signs: [
+        { kind: 'hold', text: '10 s' },
+        { kind: 'repeat', text: '×10' },
+      ],
       setUp: ['Pad 4.5 cm thick'],
       howMany: '',
       steps: ['Lie down.', 'Draw the chin in.'],
@@ -42,6 +46,7 @@ const handout: Handout = {
       lineage: 'b',
       name: 'Our own',
       numbers: '5 times.',
+      signs: [{ kind: 'repeat', text: '×5' }],
       setUp: [],
       howMany: 'How many? ____',
       steps: ['Do it.'],

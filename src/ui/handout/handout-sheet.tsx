@@ -5,6 +5,8 @@ import {
   MOST_BOXES,
   cellWords,
 } from '@/core/handout';
+import { DoseSigns } from '../figure/dose-signs';
+import { FigureKey } from '../figure/figure-key';
 import { FigureStill } from '../figure/still';
 import { QrCode } from './qr';
 
@@ -35,6 +37,7 @@ export function HandoutSheet({ handout, large }: { handout: Handout; large: bool
       {exercises.map((exercise, index) => (
         <Exercise key={exercise.lineage} exercise={exercise} nth={index + 1} />
       ))}
+      {exercises.some(({ pictures }) => pictures.length > 0) && <FigureKey className="key" />}
       <Week week={week} />
       <section className="stop">
         <h2>Stop, and tell your clinic</h2>
@@ -72,6 +75,7 @@ function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number })
             {name}
           </figure>
         ))}
+        <DoseSigns signs={exercise.signs} />
         {pictures.length === 0 && (
           <p className="small">No drawing: this exercise is your clinic’s own.</p>
         )}

@@ -12,7 +12,7 @@ export const PAPER_PALETTE: Palette = {
   skin: { ...PRINT_PALETTE.skin, fill: '#f6ece1' },
   'skin-far': { ...PRINT_PALETTE['skin-far'], fill: '#ddd0c1' },
   working: { fill: '#333333', stroke: 'none', width: 0, opacity: 0.55 },
-  stretched: { fill: '#ffffff', stroke: INK, width: 0.4 },
+  stretched: { fill: '#ffffff', stroke: INK, width: 0.3, over: true },
   push: { fill: INK, stroke: '#ffffff', width: 0.7 },
   way: { fill: 'none', stroke: INK, width: 1 },
 };
@@ -22,9 +22,9 @@ const PX = 2.7;
 
 /** The palette as rules of a page, lines as broad whatever a picture shows. */
 export function paletteCss(selector: string, palette: Palette): string {
-  const rule = ([tone, { fill, stroke, width, dash, opacity }]: [string, Paint]) =>
+  const rule = ([tone, { fill, stroke, width, dash, opacity, over }]: [string, Paint]) =>
     `${selector} .${tone}{fill:${fill};stroke:${stroke};stroke-width:${Math.round(width * PX * 100) / 100}px` +
-    `${dash ? ';stroke-dasharray:6px 5px' : ''}${opacity ? `;opacity:${opacity}` : ''}}`;
+    `${dash ? ';stroke-dasharray:6px 5px' : ''}${opacity ? `;opacity:${opacity}` : ''}${over ? ';paint-order:normal' : ''}}`;
   return (
     `${selector} path{paint-order:stroke;stroke-linejoin:round;stroke-linecap:round;vector-effect:non-scaling-stroke}` +
     (Object.entries(palette) as [Tone, Paint][]).map(rule).join('')

@@ -7,6 +7,8 @@ export type Paint = {
   readonly width: number;
   readonly dash?: string;
   readonly opacity?: number;
+  /** Its lines lie over its fill, as hatching does; others are painted first, so that pieces grow together. */
+  readonly over?: true;
 };
 
 export type Palette = Readonly<Record<Tone, Paint>>;
@@ -30,7 +32,7 @@ export const PRINT_PALETTE: Palette = {
   brow: { fill: NONE, stroke: '#3a302a', width: 0.6 },
   eye: { fill: '#1e2b27', stroke: 'none', width: 0 },
   working: { fill: '#e39a18', stroke: '#7d4d00', width: 0.3, opacity: 0.72 },
-  stretched: { fill: '#fff6e0', stroke: '#7d4d00', width: 0.5, opacity: 0.8 },
+  stretched: { fill: '#fff6e0', stroke: '#7d4d00', width: 0.3, opacity: 0.85, over: true },
   push: { fill: '#16408f', stroke: '#ffffff', width: 0.7 },
   way: { fill: NONE, stroke: '#16408f', width: 1.0 },
   halo: { fill: NONE, stroke: '#ffffff', width: 2.4 },
@@ -39,11 +41,15 @@ export const PRINT_PALETTE: Palette = {
 };
 
 /** A tone's attributes; line joins and the order of paint are the same for all and stand outside. */
-export function attributesOf({ fill, stroke, width, dash, opacity }: Paint, unit = 1): string {
+export function attributesOf(
+  { fill, stroke, width, dash, opacity, over }: Paint,
+  unit = 1,
+): string {
   return (
     `fill="${fill}" stroke="${stroke}" stroke-width="${broad(width, unit)}"` +
     (dash ? ` stroke-dasharray="${dash}"` : '') +
-    (opacity ? ` opacity="${opacity}"` : '')
+    (opacity ? ` opacity="${opacity}"` : '') +
+    (over ? ' paint-order="normal"' : '')
   );
 }
 
@@ -104,8 +110,8 @@ export function themedSvg(drawing: Drawing, palette: Palette = PRINT_PALETTE): s
     of.shapes
       .filter(({ d }) => d !== '')
       .map(({ tone, d }) => {
-        const { width, dash, opacity } = palette[tone];
-        return `<path class="${tone}" stroke-width="${broad(width, of.unit)}"${dash ? ` stroke-dasharray="${dash}"` : ''}${opacity ? ` opacity="${opacity}"` : ''} d="${d}"/>`;
+        const { width, dash, opacity, over } = palette[tone];
+        return `<path class="${tone}" stroke-width="${broad(width, of.unit)}"${dash ? ` stroke-dasharray="${dash}"` : ''}${opacity ? ` opacity="${opacity}"` : ''}${over ? ' paint-order="normal"' : ''} d="${d}"/>`;
       })
       .join('') + insetText(of, paths);
   const [, , width, height] = drawing.box;

@@ -1,43 +1,77 @@
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
+import Link from 'next/link';
+import { z } from 'zod';
 import { EXERCISES } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
 import { FAMILIES } from '@/core/exercise';
+import { FigureKey } from '@/ui/figure/figure-key';
 import { FigureSteps } from '@/ui/figure/figure-steps';
 import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Drawings' };
 
-/** Every drawing of the catalogue on one sheet, for looking over. */
+/** Every drawing of the catalogue, for looking over: of one family or all, with their words or without. */
 export default legible(PicturesPage);
 
-async function PicturesPage() {
+const Query = z.object({
+  family: z.enum(FAMILIES).optional().catch(undefined),
+  words: z.enum(['no']).optional().catch(undefined),
+});
+
+async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) {
   await requireMember();
+  const { family, words } = Query.parse(await searchParams);
+  const shown = family ? [family] : FAMILIES;
+  const count = EXERCISES.filter((one) => shown.includes(one.family)).length;
+  const address = (next: { family?: string; words?: string }) => {
+    const query = new URLSearchParams(
+      Object.entries({ family: family ?? '', words: words ?? '', ...next }).filter(
+        ([, value]) => value !== '',
+      ),
+    ).toString();
+    return `/exercises/pictures${query === '' ? '' : `?${query}`}`;
+  };
   return (
     <>
-      <h1 className="border-b border-hair pb-3 text-2xl">Drawings ({EXERCISES.length})</h1>
-      <p className="max-w-[70ch] pt-3 text-soft">
-        Lit amber: working. Dashed strip: stretched. Dashed outline: where the head was. An arrow: a
-        push that moves nothing. A one-sided exercise is drawn for the right; the left is its
-        mirror.
-      </p>
-      {FAMILIES.map((family) => (
-        <section key={family} className="pt-5">
-          <h2 className="border-b border-hair text-lg">{family}</h2>
+      <h1 className="border-b border-hair pb-3 text-2xl">Drawings ({count})</h1>
+      <div className="grid gap-3 pt-3">
+        <FigureKey />
+        <p className="max-w-[70ch] text-soft">
+          A one-sided exercise is drawn for the right; the left is its mirror.{' '}
+          <Link href={address({ words: words ? '' : 'no' })} className="text-action underline">
+            {words ? 'Show the words again' : 'Hide the words'}
+          </Link>
+        </p>
+        <nav aria-label="Families" className="flex flex-wrap gap-x-4 gap-y-1">
+          {[undefined, ...FAMILIES].map((one) => (
+            <Link
+              key={one ?? 'all'}
+              href={address({ family: one ?? '' })}
+              prefetch={false}
+              className={one === family ? 'font-semibold' : 'text-action underline'}
+              {...(one === family ? { 'aria-current': 'page' as const } : {})}
+            >
+              {one ?? 'All'}
+            </Link>
+          ))}
+        </nav>
+      </div>
+      {shown.map((one) => (
+        <section key={one} className="pt-5">
+          <h2 className="border-b border-hair text-lg">{one}</h2>
           <ul className="grid gap-x-8 gap-y-4 pt-3 lg:grid-cols-2">
-            {EXERCISES.filter((exercise) => exercise.family === family).map(
-              ({ id, name, rung }) => {
-                const figure = figureOf(id);
-                return (
-                  <li key={id} id={id} className="min-w-0">
-                    <h3 className="font-medium">
-                      <span className="figures text-soft">{rung}</span> {name}
-                    </h3>
-                    {figure && <FigureSteps figure={figure} size="h-28" />}
-                  </li>
-                );
-              },
-            )}
+            {EXERCISES.filter((exercise) => exercise.family === one).map(({ id, name, rung }) => {
+              const figure = figureOf(id);
+              return (
+                <li key={id} id={id} className="min-w-0">
+                  <h3 className={words ? 'sr-only' : 'font-medium'}>
+                    <span className="figures text-soft">{rung}</span> {name}
+                  </h3>
+                  {figure && <FigureSteps figure={figure} size="h-36" words={!words} />}
+                </li>
+              );
+            })}
           </ul>
         </section>
       ))}
