@@ -12,7 +12,7 @@ import {
 
 /**
  * A contact sheet of drawings without a word on it but a number, for looking at them as somebody who
- * does not know them: `npm run -s drawings -- --page 1 --to sheet.png`. Nine exercises a page, the
+ * does not know them: `npm run -s drawings -- --page 1 --to sheet.png`. Twelve exercises a page, the
  * phases of each beside each other; `--ids a,b` instead of a page; `--fault` shows the faults too.
  */
 const { values } = parseArgs({
@@ -27,7 +27,7 @@ const { values } = parseArgs({
   },
 });
 
-const A_PAGE = 9;
+const A_PAGE = 12;
 const GAP = 10;
 
 const ids = values.ids
@@ -45,7 +45,7 @@ function phases(figure: Figure): Drawing[] {
 
 const columns = Number(values.columns);
 const cellWide = (Number(values.width) - GAP) / columns - GAP;
-const cellHigh = cellWide * 0.62;
+const cellHigh = cellWide * 0.42;
 const cells = ids.map((id, index) => {
   const figure = FIGURES[id];
   if (!figure) throw new Error(`no drawing is called ${id}`);

@@ -150,7 +150,9 @@ export function ankle(to: Vec, along: Vec = [1, 0, 0], pole: Vec = [1, 1, 0]): L
 
 export const on = (mark: Contact['mark'], axis: 'x' | 'y', at = 0): Contact => ({ mark, axis, at });
 
-type Given = Partial<Pick<Figure, 'crop' | 'path' | 'props' | 'pushes' | 'stages'>> & {
+type Given = Partial<
+  Pick<Figure, 'crop' | 'path' | 'props' | 'pushes' | 'stages' | 'eyesClosed'>
+> & {
   readonly view?: Figure['view'];
   /** Words for each pose, and the pose. */
   readonly poses: Readonly<Record<string, Pose>>;
@@ -174,6 +176,7 @@ export function figure(given: Given): Figure {
     pushes,
     fault: fault ? { name: fault[0], pose: fault[1] } : null,
     stages: given.stages ?? null,
+    ...(given.eyesClosed ? { eyesClosed: true } : {}),
   };
 }
 

@@ -74,6 +74,7 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
     ],
   }),
   'head-return': figure({
+    eyesClosed: true,
     view: 'front',
     crop: 'upper',
     poses: {

@@ -18,7 +18,7 @@ const POKED = changed(TALL, { head: { back: -0.9, nod: -6 } });
 
 const CHEEKS = hands('cheekRight', { shape: 'two fingers', pole: [0.2, -1, 0.7] });
 const JAW = {
-  right: hand('underJaw', { shape: 'fist', away: [0.6, 0, 0.5], pole: [0.6, -1, 0.3] }),
+  right: hand('underJaw', { shape: 'fist', away: [0.6, 0, 0.5], pole: [1, -0.3, 0.4] }),
 };
 const FOREHEAD = { right: hand('forehead', { pole: [0.7, -1, 0.5], flat: [0, 1, -0.25] }) };
 const BEHIND = hands('skullBase', { away: [0, 0.5, 4], pole: [0, 0.2, 1], flat: [0, 0.5, -1] });

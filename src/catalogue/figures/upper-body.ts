@@ -24,14 +24,14 @@ const open = (share: number, knees = 0) =>
     legs: { right: angles(64, knees, 88), left: angles(64, 0, 88) },
   });
 
-const BLOCK_TOP = 9;
+const BLOCK_TOP = 8;
 /** The middle of the upper back on a block, head resting beyond it. */
 const overBlock = (more: number) =>
   headOn(
     pose('lying', {
-      pelvis: { flex: -88 },
-      lumbar: { flex: -4 },
-      thorax: { flex: 4 - more },
+      pelvis: { flex: -79 },
+      lumbar: { flex: -5 },
+      thorax: { flex: -8 - more },
       arms: angles(20, 40, 60),
       legs: { right: ankle([38, 6.6, 10]), left: ankle([38, 6.6, -10]) },
     }),
@@ -130,7 +130,7 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
       'Upper back on the block, knees bent': overBlock(0),
       'Let the chest open over it': overBlock(8),
     },
-    props: [MAT, { kind: 'block', at: [-40, BLOCK_TOP / 2 - 1, 0], size: [12, BLOCK_TOP, 40] }],
+    props: [MAT, { kind: 'block', at: [-38, BLOCK_TOP / 2, 0], size: [12, BLOCK_TOP, 40] }],
     stretches: ['chest'],
     fault: [
       'Block under the low back',

@@ -108,6 +108,8 @@ export type Figure = {
   readonly lit: readonly Lit[];
   readonly pushes: readonly Push[];
   readonly fault: DrawnFault | null;
+  /** Done with the eyes closed. */
+  readonly eyesClosed?: true;
   /** Null where the poses are one way from start to end. */
   readonly stages: Stages | null;
 };

@@ -105,7 +105,10 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
   const { box, unit, inset } = boxFor(figure, mirrored);
   const rings = bodyRings(skeleton, pose, camera);
   const { shapes: bodyOnly, layers } = bodyShapes(skeleton, rings, camera, figure.view);
-  const body = [...bodyOnly, ...headShapes(skeleton.frames.head, pose.jaw, camera)];
+  const body = [
+    ...bodyOnly,
+    ...headShapes(skeleton.frames.head, pose.jaw, camera, figure.eyesClosed),
+  ];
   const props = (close: boolean) =>
     (mirrored ? figure.props.map(mirrorProp) : figure.props)
       .filter(({ kind }) => !close || kind !== 'chair')

@@ -98,6 +98,15 @@ const LIDS = both((s) =>
     [1.45, 4.4],
   ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
 );
+/** Lids that are shut hang down a little. */
+const CLOSED = both((s) =>
+  [
+    [1.35, 2.0],
+    [0.95, 2.7],
+    [0.9, 3.5],
+    [1.25, 4.4],
+  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
+);
 const EYES = both((s) =>
   Array.from({ length: 7 }, (_, i) => {
     const angle = (i / 7) * 2 * Math.PI;
@@ -161,7 +170,12 @@ const RIMS = [ear(1, RIM), ear(-1, RIM)];
 const FOLDS = [ear(1, FOLD), ear(-1, FOLD)];
 
 /** A head from any side: skin, hair, ears, face. */
-export function headShapes(head: Frame, jawDegrees: number, camera: Camera, far = false): Shape[] {
+export function headShapes(
+  head: Frame,
+  jawDegrees: number,
+  camera: Camera,
+  eyesClosed = false,
+): Shape[] {
   const look = lookAt(head, jawDegrees, camera);
   const { sight } = look;
   const near = place(sight, [1, 4, 0])[2] + NEAR_THE_FACE;
@@ -176,7 +190,7 @@ export function headShapes(head: Frame, jawDegrees: number, camera: Camera, far 
       true,
     );
   const fine = [
-    ...[...LIDS, MOUTH].flatMap((spots) => seenPieces(look, spots)),
+    ...[...(eyesClosed ? CLOSED : LIDS), MOUTH].flatMap((spots) => seenPieces(look, spots)),
     ...WINGS.flatMap((spots) => seenPieces(look, spots, 0.02)),
     ...noseRidge(look),
     ...ears
@@ -184,12 +198,14 @@ export function headShapes(head: Frame, jawDegrees: number, camera: Camera, far 
       .map(({ fold }) => fold.map((at) => flat(place(sight, at)))),
   ];
   const faint = [...JAW_LINES, LIP].flatMap((spots) => seenPieces(look, spots, 0.3));
-  const eyes = EYES.filter((spots) => spots.every(({ looks }) => along(sight, looks)[2] > 0.05));
+  const eyes = (eyesClosed ? [] : EYES).filter((spots) =>
+    spots.every(({ looks }) => along(sight, looks)[2] > 0.05),
+  );
   const shapes: Shape[] = [
-    { tone: far ? 'skin-far' : 'skin', d: skin, near },
+    { tone: 'skin', d: skin, near },
     { tone: 'hair', d: hairShape(look), near: near + 0.01 },
     {
-      tone: far ? 'skin-far' : 'skin',
+      tone: 'skin',
       d: ears.map(({ rim: points }) => rim(points)).join(''),
       near: near + 0.02,
     },

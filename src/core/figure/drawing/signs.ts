@@ -44,7 +44,7 @@ export function movementShapes(
   });
 }
 
-const LONG = 9;
+const LONG = 7.6;
 const SHAFT = 1.5;
 const HEAD = 3.4;
 
