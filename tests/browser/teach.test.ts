@@ -41,7 +41,7 @@ async function teachOne(page: Page, name: string, felt: string): Promise<void> {
   await page.waitForFunction(
     () => document.querySelectorAll('input[type=checkbox]:checked').length >= 8,
   );
-  await page.$eval(`g[aria-label^="front left ${felt}"]`, (part) =>
+  await page.$eval(`[role=checkbox][aria-label^="front left ${felt}"]`, (part) =>
     part.dispatchEvent(new MouseEvent('click', { bubbles: true })),
   );
   for (const question of ['comfortable', 'breathing'])
