@@ -132,7 +132,11 @@ export const LOW_BACK_MOVEMENT = [
     doses: { repeated: 'x10 hold 2s 1-4/day daily' },
     steps: ['Sit on a steady chair, feet apart.', 'Bend down between the knees and come up.'],
     cues: ['Hang for a moment', 'Push up with the hands'],
-    faults: { 'Chair slides': 'Against a wall', 'Comes up fast': 'Hands on the thighs' },
+    faults: {
+      'Chair slides': 'Against a wall',
+      'Comes up fast': 'Hands on the thighs',
+      'Looks up on the way down': 'Let the head hang',
+    },
     feel: 'A stretch in the low back.',
     watch: 'Steady chair. After knees to chest is easy.',
   }),

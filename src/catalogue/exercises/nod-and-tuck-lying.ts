@@ -209,6 +209,7 @@ export const NOD_AND_TUCK_LYING = [
     faults: {
       'Jaw clenches': 'Lips together, teeth apart, tongue loose',
       'It comes first in the session': 'Do it last: it is the hardest at the front',
+      'Head comes off the floor': 'Only the chin presses; the head stays down',
     },
     feel: 'Strong work deep at the front of the neck.',
     normal: 'Tired muscles at the front.',

@@ -101,6 +101,7 @@ export const LOW_BACK: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     stretches: ['low back'],
+    fault: ['Looks up on the way down', changed(sitBend(1), { head: { back: -0.3, nod: -34 } })],
   }),
   'standing-bend': figure({
     poses: {

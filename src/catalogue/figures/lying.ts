@@ -150,7 +150,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
     crop: 'upper',
     path: 'round',
     poses: {
-      'Head on the ball': ON_BALL,
+      'Head on the ball': headOn(DOWN, ON_BALL_CM, 2),
       'Chin up a little': headOn(DOWN, ON_BALL_CM, -10),
       'Hovering just off the ball': lifted(6.8, -2),
       'Chin drawn in while hovering': lifted(6.8, 14),
@@ -174,7 +174,8 @@ export const LYING: Readonly<Record<string, Figure>> = {
     },
     props: [MAT, { kind: 'ball', at: { on: 'underJaw', away: [1, -3, 0] }, radius: 3.3 }],
     works: ['deep neck flexors', 'neck flexors'],
-    pushes: [push('underJaw', [0.9, -0.25, 0])],
+    pushes: [push('underJaw', [0.9, -0.25, 0], 1)],
+    fault: ['Head comes off the floor', lifted(7, 18)],
   }),
   'tuck-bench-edge': figure({
     poses: {
@@ -198,6 +199,10 @@ export const LYING: Readonly<Record<string, Figure>> = {
     },
     props: [MAT, PILLOW],
     works: ['belly'],
+    fault: [
+      'Chest rises',
+      changed(LIE, { arms: onBelly(0), thorax: { flex: -12 }, blades: { up: 3 } }),
+    ],
   }),
   'knees-to-chest': figure({
     poses: {

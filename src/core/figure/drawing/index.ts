@@ -1,5 +1,6 @@
 export * from './draw';
 export * from './film';
+export { movementsBetween } from './movement';
 export * from './paper';
 export * from './sign-icons';
 export * from './shape';

@@ -43,12 +43,14 @@ const LEAST = {
   headDeg: 5,
   trunkDeg: 9,
   hipsCm: 7.5,
+  pelvisDeg: 6,
   bladesCm: 1,
   armCm: 5,
   armDeg: 20,
   armInRoomCm: 7,
   riseCm: 1.5,
   legCm: 6,
+  footDeg: 15,
 } as const;
 
 /** A way is looked at in so many places: enough for a curve. */
@@ -111,7 +113,17 @@ function reckon(from: Pose, to: Pose): Movement[] {
       way: path(({ frames: { thorax } }) => add(thorax.at, turn(thorax.turn, [22, 13, 0]))),
     });
   const hips = path(({ frames }) => frames.pelvis.at);
+  const rolled = angleBetween(
+    turn(first.frames.pelvis.turn, [0, 1, 0]),
+    turn(last.frames.pelvis.turn, [0, 1, 0]),
+  );
   if (reachOf(hips) > LEAST.hipsCm) found.push({ mover: 'hips', way: outside(hips, 15) });
+  // A pelvis that rolls where it sits: its upper rim goes round.
+  else if (rolled > LEAST.pelvisDeg && bent <= LEAST.trunkDeg && isUpright(first))
+    found.push({
+      mover: 'hips',
+      way: path(({ frames: { pelvis } }) => add(pelvis.at, turn(pelvis.turn, [-14, 16, 0]))),
+    });
   const { right: now } = to.blades;
   const { right: was } = from.blades;
   if (Math.hypot(now.up - was.up, now.back - was.back) >= LEAST.bladesCm)
@@ -153,7 +165,20 @@ function reckon(from: Pose, to: Pose): Movement[] {
       [inRoom(`toe${side}`), inRoom(`kneeFront${side}`)].sort(
         (p, q) => reachOf(q) - reachOf(p),
       )[0] ?? [];
-    if (Math.max(foot, knee) > LEAST.legCm && reachOf(farthest) > LEAST.legCm)
+    const flexed = angleBetween(
+      turn(
+        inverse(first.frames[`shank${side}`].turn),
+        turn(first.frames[`foot${side}`].turn, [1, 0, 0]),
+      ),
+      turn(
+        inverse(last.frames[`shank${side}`].turn),
+        turn(last.frames[`foot${side}`].turn, [1, 0, 0]),
+      ),
+    );
+    if (
+      (Math.max(foot, knee) > LEAST.legCm || flexed > LEAST.footDeg) &&
+      reachOf(farthest) > LEAST.legCm
+    )
       found.push({ mover: `leg${side}`, way: farthest });
   }
   return telling(found, a, b);
