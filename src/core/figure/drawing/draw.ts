@@ -120,7 +120,7 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
     shapes.push(...regionShapes(lit, rings, layers));
     shapes.push(...pushShapes(signs.pushes, skeleton, camera, mirrored, signSize(unit)));
   }
-  if (inset) shapes.push(...plumbLine(figure, box, camera, mirrored));
+  if (inset && !figure.stages) shapes.push(...plumbLine(figure, box, camera, mirrored));
   const small = inset &&
     options.inset !== false && {
       place: inset.place,
