@@ -16,6 +16,7 @@ import {
   inverse,
   minus,
   scale,
+  size,
   turn,
   unit,
 } from './vector';
@@ -28,8 +29,10 @@ const DEGREES = 180 / Math.PI;
 const FREE_TWIST = 80;
 /** A wrist bends so far back or to the palm (common range, from memory). */
 const WRIST_DEG = 85;
-/** Each round brings wrist and forearm nearer to each other's place; after eight nothing moves. */
+/** Each round brings wrist and forearm nearer to each other's place; mostly after three nothing moves. */
 const ROUNDS = 8;
+/** Less than this is not seen, of a direction one long. */
+const STILL = 0.002;
 
 type Reached = { readonly limb: Limb; readonly missed: number };
 
@@ -90,8 +93,11 @@ function lying(goal: Goal, target: Vec, joint: Joint, out: Vec, touches: Vec): R
     const found = toWrist();
     const forearm = forearmOf(found, joint);
     const wanted = unit(across(goal.flat ?? forearm, out), fingers);
-    fingers = withinReach(wanted, forearm);
+    const next = withinReach(wanted, forearm);
+    const moved = size(minus(next, fingers));
+    fingers = next;
     palm = unit(across(scale(out, -1), fingers), palm);
+    if (moved < STILL) break;
   }
   const found = toWrist();
   const angles = anglesOf(found.upper, found.bendWay, joint.hand, joint.bends);

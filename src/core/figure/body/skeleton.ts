@@ -115,10 +115,15 @@ function limbsOn(
 ): Skeleton & { frames: Frames } {
   const frames = { ...spine } as Frames;
   let missed = 0;
+  const carried = pose.contacts.some(({ mark }) => ARM_PARTS.has(MARKS[mark].part));
   const limb = (side: 'right' | 'left', which: 'arms' | 'legs'): Limb => {
     const hand = side === 'right' ? 1 : -1;
     const joint = which === 'arms' ? armJoint(spine, pose, side, hand) : legJoint(spine, hand);
-    const solved = solve(pose[which][side], joint, frames, which, shift !== null);
+    // What carries the body is found first; arms that do not need not be reached with for that.
+    const solved =
+      shift === null && which === 'arms' && !carried
+        ? { limb: HANGING, missed: 0, end: null }
+        : solve(pose[which][side], joint, frames, which, shift !== null);
     missed = Math.max(missed, solved.missed);
     const chain = chainOf(solved.limb, joint);
     const end = solved.end ? { ...chain.end, turn: solved.end } : chain.end;
@@ -143,6 +148,9 @@ function shapeOf(arm: LimbPose): HandShape {
 }
 
 const ARM = ['upperArm', 'forearm', 'hand'] as const;
+const ARM_PARTS: ReadonlySet<Part> = new Set(
+  (['Right', 'Left'] as const).flatMap((side) => ARM.map((part): Part => `${part}${side}`)),
+);
 const LEG = ['thigh', 'shank', 'foot'] as const;
 
 function armJoint(

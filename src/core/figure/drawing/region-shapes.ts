@@ -7,8 +7,8 @@ import type { Shape } from './shape';
 import type { Seen } from './view';
 
 /** A patch is looked at in so many bearings, at so many sections of its surface. */
-const BEARINGS = 12;
-const STEP = 0.5;
+const BEARINGS = 8;
+const STEP = 0.8;
 /** A stretched patch is hatched with lines about so far apart, in cm. */
 const HATCH_CM = 1.6;
 /** Narrower than this on the sheet it would be a line, and says nothing. */

@@ -30,10 +30,18 @@ export function silhouetteOf(
   const rows = points.length / columns;
   const xs = points.map(([x]) => x - mx);
   const ys = points.map(([, y]) => y - my);
-  const bearings = xs.map((x, i) => (Math.atan2(ys[i] ?? 0, x) + TURN) % TURN);
+  // Few points lie at the outline: only theirs are reckoned.
+  const known = new Map<number, number>();
+  const bearing = (i: number) => {
+    const before = known.get(i);
+    if (before !== undefined) return before;
+    const made = (Math.atan2(ys[i] ?? 0, xs[i] ?? 0) + TURN) % TURN;
+    known.set(i, made);
+    return made;
+  };
   const edge = (a: number, b: number) => {
     const [ax, ay, bx, by2] = [xs[a] ?? 0, ys[a] ?? 0, xs[b] ?? 0, ys[b] ?? 0];
-    let [from, to] = [bearings[a] ?? 0, bearings[b] ?? 0];
+    let [from, to] = [bearing(a), bearing(b)];
     let [first, second] = [a, b];
     let wide = to - from;
     if (wide > Math.PI) wide -= TURN;
