@@ -61,17 +61,24 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
         <section key={one} className="pt-5">
           <h2 className="border-b border-hair text-lg">{one}</h2>
           <ul className="grid gap-x-8 gap-y-4 pt-3 lg:grid-cols-2">
-            {EXERCISES.filter((exercise) => exercise.family === one).map(({ id, name, rung }) => {
-              const figure = figureOf(id);
-              return (
-                <li key={id} id={id} className="min-w-0">
-                  <h3 className={words ? 'sr-only' : 'font-medium'}>
-                    <span className="figures text-soft">{rung}</span> {name}
-                  </h3>
-                  {figure && <FigureSteps figure={figure} size="h-36" words={!words} />}
-                </li>
-              );
-            })}
+            {EXERCISES.filter((exercise) => exercise.family === one).map(
+              ({ id, name, rung, sides }) => {
+                const figure = figureOf(id);
+                return (
+                  <li key={id} id={id} className="min-w-0">
+                    <h3 className={words ? 'sr-only' : 'font-medium'}>
+                      <span className="figures text-soft">{rung}</span> {name}
+                    </h3>
+                    {sides && (
+                      <p className={words ? 'sr-only' : 'text-[0.93em] text-soft'}>
+                        Drawn for the right: {sides.right}.
+                      </p>
+                    )}
+                    {figure && <FigureSteps figure={figure} size="h-36" words={!words} />}
+                  </li>
+                );
+              },
+            )}
           </ul>
         </section>
       ))}
