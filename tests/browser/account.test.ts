@@ -21,7 +21,7 @@ it('a new member sets the password by the link the lead hands over, once, and si
   const page = await freshPage(stage.browser, DESK);
   await goTo(page, address);
   // The token is out of the address before anything is typed.
-  expect(new URL(page.url()).hash).toBe('');
+  await page.waitForFunction(() => location.hash === '');
   await page.type('input[name=password]', 'sorrel quay');
   await press(page, 'Set the password');
   await says(page, 'little more than your name');

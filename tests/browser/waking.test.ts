@@ -40,7 +40,7 @@ describe('the first page', () => {
     await phone.goto(`${stage.server.origin}/today#open-least-session-1`, { waitUntil: 'load' });
     await says(phone, 'Before your first session');
     // It is asked for once: a reload shows the day.
-    expect(await phone.evaluate(() => location.hash)).toBe('');
+    await phone.waitForFunction(() => location.hash === '');
     await reloaded(phone);
     await says(phone, 'Everything you did is at');
     await goTo(phone, `${stage.server.origin}/today#open-day`);

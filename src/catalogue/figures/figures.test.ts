@@ -58,7 +58,7 @@ const DRAWN_AS: Readonly<Record<string, readonly DrawnProp['kind'][]>> = {
   'band anchor': ['wall', 'doorframe'],
 };
 /** Steps that change what is held or where weight is taken rather than a place; the words say them. */
-const STILL_STEPS = new Set<string>([]);
+const STILL_STEPS = new Set(['face-down-lying 1']);
 
 /** A towel under a foot or a pillow between the knees would only hide what is shown. */
 const LEFT_OUT = new Set(['band-foot-push towel', 'side-lying-opening pillow']);

@@ -56,7 +56,7 @@ const bend = (pelvis: number, lumbar: number, thorax: number, knees = 3) =>
 export const LOW_BACK: Readonly<Record<string, Figure>> = {
   'face-down-lying': figure({
     poses: {
-      'Face down, arms by the sides': pose('face down', { head: { back: -0.1, nod: 8, turn: 30 } }),
+      'Face down, arms by the sides': pose('face down', { head: { back: -0.1, nod: 8, turn: 41 } }),
       'Let everything sink': pose('face down', { head: { back: -0.1, nod: 8, turn: 45 } }),
     },
     props: [FACE_MAT],

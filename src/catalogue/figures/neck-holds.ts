@@ -135,7 +135,7 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
       push('forehead', [1, 0, 0], 0),
       push('occiput', [-1, 0, 0], 1),
       push('sideOfHeadRight', [0, 0, 1], 2),
-      push('templeRight', [0.1, 0, 1], 3),
+      { ...push('templeRight', [0.1, 0, 1], 3), turn: 'right' },
     ],
     fault: ['Head moves', changed(SIT, { head: { back: -0.8, nod: 12, side: 16 }, arms: onSide })],
   }),

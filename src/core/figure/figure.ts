@@ -68,7 +68,13 @@ export type Lit = {
  * what resists, and which way, in the room. `at` are the poses it is felt in, by their order; without
  * it all but the first.
  */
-export type Push = { readonly from: MarkName; readonly way: Vec; readonly at?: readonly number[] };
+export type Push = {
+  readonly from: MarkName;
+  readonly way: Vec;
+  readonly at?: readonly number[];
+  /** The head that presses turns that way; `way` is then where it presses. */
+  readonly turn?: 'right' | 'left';
+};
 
 /** The commonest fault, drawn beside the right form. */
 export type DrawnFault = { readonly name: string; readonly pose: Pose };

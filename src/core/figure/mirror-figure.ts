@@ -23,6 +23,7 @@ export function mirrorFigure(figure: Figure): Figure {
       ...push,
       from: mirrorMark(push.from),
       way: mirrorVec(push.way),
+      ...(push.turn ? { turn: OTHER[push.turn] } : {}),
     })),
     fault: figure.fault && { ...figure.fault, pose: mirrorPose(figure.fault.pose) },
   };

@@ -6,7 +6,7 @@ import {
   cellWords,
 } from '@/core/handout';
 import { DoseSigns } from '../figure/dose-signs';
-import { FigureKey } from '../figure/figure-key';
+import { EnglishKey } from '../figure/english-key';
 import { FigureStill } from '../figure/still';
 import { QrCode } from './qr';
 
@@ -37,7 +37,7 @@ export function HandoutSheet({ handout, large }: { handout: Handout; large: bool
       {exercises.map((exercise, index) => (
         <Exercise key={exercise.lineage} exercise={exercise} nth={index + 1} />
       ))}
-      {exercises.some(({ pictures }) => pictures.length > 0) && <FigureKey className="key" />}
+      {exercises.some(({ pictures }) => pictures.length > 0) && <EnglishKey className="key" />}
       <Week week={week} />
       <section className="stop">
         <h2>Stop, and tell your clinic</h2>

@@ -6,6 +6,7 @@ import type { PackLine } from '@/core/exchange';
 import { cueAt, currentSegment, isBeforeSet, secondsLeft, sessionLeft } from '@/core/player';
 import type { PlayedSegment } from '@/core/timeline';
 import { formatClock, seconds } from '@/core/units';
+import { FigureKey } from '../figure/figure-key';
 import { FigureMoving } from '../figure/moving';
 import { BeginButton } from './begin-button';
 import { HowManyBox } from './how-many';
@@ -259,6 +260,14 @@ function Now({
             <SetUp line={line} />
             <Steps line={line} />
             <Felt line={line} />
+            {line.figure && (
+              <details>
+                <summary className="min-h-11 py-2 text-action">{say('player.key')}</summary>
+                <FigureKey
+                  say={(sign) => say(sign === null ? 'player.key' : `player.key.${sign}`)}
+                />
+              </details>
+            )}
           </div>
         </details>
       </div>

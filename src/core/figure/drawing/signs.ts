@@ -1,4 +1,15 @@
-import { type Pose, type Skeleton, add, markAt, mirrorMark, mirrorVec, scale, unit } from '../body';
+import {
+  type Frame,
+  type Pose,
+  type Skeleton,
+  add,
+  markAt,
+  mirrorMark,
+  mirrorVec,
+  scale,
+  turn,
+  unit,
+} from '../body';
 import type { Push } from '../figure';
 import { type BodyRings, bodyRings } from '../surface/body-rings';
 import { handShape } from '../surface/hand';
@@ -56,7 +67,8 @@ export function pushShapes(
   mirrored: boolean,
   size: number,
 ): Shape[] {
-  return pushes.flatMap(({ from, way }): Shape[] => {
+  return pushes.flatMap(({ from, way, turn: turned }): Shape[] => {
+    if (turned) return turnShape(turned, frames.head, camera, mirrored, size);
     const name = mirrored ? mirrorMark(from) : from;
     const toward = unit(mirrored ? mirrorVec(way) : way);
     const [tx, ty] = see(camera, add(markAt(frames, name), scale(toward, 0.4)));
@@ -81,6 +93,47 @@ export function pushShapes(
       closed([at(along, 3.4), at(along + 0.8, 3.4), at(along + 0.8, -3.4), at(along, -3.4)]);
     return [{ tone: 'push', d: arrow + bar(0.9) + bar(2.5), near: ON_TOP + 2 }];
   });
+}
+
+/** Round the crown, so far out from the middle of the head and so high over the tragus, in cm. */
+const CROWN = { out: 12.5, high: 11.5 } as const;
+
+/** A broad arrow round the crown, for a head that is turned against something; two bars at its end. */
+function turnShape(
+  to: 'right' | 'left',
+  head: Frame,
+  camera: Camera,
+  mirrored: boolean,
+  size: number,
+): Shape[] {
+  const hand = (to === 'right') === mirrored ? -1 : 1;
+  const at = (degrees: number, up: number): Point => {
+    const angle = (degrees * hand * Math.PI) / 180;
+    const spot = [
+      1 + CROWN.out * Math.cos(angle),
+      CROWN.high + up,
+      CROWN.out * Math.sin(angle),
+    ] as const;
+    const [x, y] = see(camera, add(head.at, turn(head.turn, spot)));
+    return [x, y];
+  };
+  const wide = 1.4 * size;
+  const shaft = [-40, -22, -4, 12, 26];
+  const arrow = closed([
+    ...shaft.map((degrees) => at(degrees, wide)),
+    at(26, 2.1 * wide),
+    at(52, 0),
+    at(26, -2.1 * wide),
+    ...[...shaft].reverse().map((degrees) => at(degrees, -wide)),
+  ]);
+  const bar = (degrees: number) =>
+    closed([
+      at(degrees, -2.1 * wide),
+      at(degrees + 5, -2.1 * wide),
+      at(degrees + 5, 2.1 * wide),
+      at(degrees, 2.1 * wide),
+    ]);
+  return [{ tone: 'push', d: arrow + bar(57) + bar(67), near: ON_TOP + 2 }];
 }
 
 /** A part as it was at the start, drawn faintly behind the body: all of it, a head with its face. */

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { EXERCISES } from '@/catalogue';
 import { figureOf } from '@/catalogue/figures';
 import { FAMILIES } from '@/core/exercise';
-import { FigureKey } from '@/ui/figure/figure-key';
+import { EnglishKey } from '@/ui/figure/english-key';
 import { FigureSteps } from '@/ui/figure/figure-steps';
 import { legible } from '@/app/legible';
 
@@ -36,7 +36,7 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
     <>
       <h1 className="border-b border-hair pb-3 text-2xl">Drawings ({count})</h1>
       <div className="grid gap-3 pt-3">
-        <FigureKey />
+        <EnglishKey />
         <p className="max-w-[70ch] text-soft">
           A one-sided exercise is drawn for the right; the left is its mirror.{' '}
           <Link href={address({ words: words ? '' : 'no' })} className="text-action underline">
