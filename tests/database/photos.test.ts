@@ -133,7 +133,7 @@ describe('side photos', () => {
     const same = { ...figure.marks, c7: figure.marks.tragus };
     await expect(
       saveMarking(stage.practitioner, { ...marking, id: randomUUID(), marks: same }),
-    ).rejects.toMatchObject({ at: ['marks'] });
+    ).rejects.toMatchObject({ status: 400, at: ['marks'] });
   });
 
   it('are deleted for good: the bytes leave the files, the angles stay', async () => {

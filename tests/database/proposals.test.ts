@@ -295,6 +295,10 @@ describe('the letter', () => {
     if (!found) throw new Error('no letter');
     expect(found.letter.paragraphs).toContainEqual(expect.stringMatching(/^You did 3 of /));
     expect(found.letter.words).toBe('Κάλο Wörter');
+    // It is nobody else's letter, and no letter that is not there.
+    const another = await patientOf(stage, await lived([{}]));
+    expect(await letterById(another, found.row.id)).toBeNull();
+    expect(await letterById(await patientOf(stage, patientId), randomUUID())).toBeNull();
   });
 
   it('goes to the referrer only with consent', async () => {
