@@ -14,10 +14,36 @@ import { type Point, closed, line, simpler, smooth } from './outline';
 import type { Shape } from './shape';
 import type { Camera, Seen } from './view';
 
+/** The way the middle of the hair looks. */
+const CROWN: Vec = [-0.55, 0.83, 0];
 /** How far the hair stands off the skull, in cm. */
 const HAIR_CM = 0.7;
 /** Every so many directions are enough for a line as round as hair. */
 const HAIR_STEP = 5;
+/** Farther behind the middle of the head nothing of it is seen, in cm. */
+const BEHIND_CM = 3;
+/** So much a place must look at the viewer to tell on which side of the hair's edge it lies. */
+const SURE = 0.25;
+const CROWN_SKIN: Vec = [-4.2, 12.4, 0];
+const FACE_SKIN: Vec = [10.2, 3, 0];
+
+/** Whether a line goes round the hair: the crown lies in it where it is seen, else the face out of it. */
+function isHairSide({ sight }: Look, line: readonly Point[]): boolean {
+  const crown = along(sight, CROWN)[2] > SURE;
+  const face = along(sight, [1, 0, 0])[2] > SURE;
+  if (!crown && !face) return true;
+  const at = place(sight, crown ? CROWN_SKIN : FACE_SKIN);
+  return isInside(line, flat(at)) === crown;
+}
+
+/** Whether a point lies in a closed line (even–odd). */
+function isInside(line: readonly Point[], [x, y]: Point): boolean {
+  return line.reduce((inside, [ax, ay], i) => {
+    const [bx, by] = line[(i + 1) % line.length] ?? [ax, ay];
+    const crosses = ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax;
+    return crosses ? !inside : inside;
+  }, false);
+}
 /** A line of the skin is drawn where it looks at the viewer at least so much. */
 const SEEN = 0.12;
 
@@ -241,14 +267,24 @@ function noseRidge({ sight }: Look): Point[][] {
 function hairShape(look: Look): string {
   const { sight, outline } = look;
   const hairy = (bin: number) => SKIN[outline.by[((bin % BINS) + BINS) % BINS] ?? 0]?.hair ?? false;
-  const seen = HAIR_EDGE.map(({ at, looks }) => ({
-    at: flat(place(sight, at)),
-    seen: along(sight, looks)[2] > 0,
-  }));
+  const [, , middle] = place(sight, HEAD_MIDDLE);
+  const seen = HAIR_EDGE.map(({ at, looks }) => {
+    const here = place(sight, at);
+    // A nape that is tipped under looks at the viewer too, but the head is before it.
+    return { at: flat(here), seen: along(sight, looks)[2] > 0 && here[2] > middle - BEHIND_CM };
+  });
   const runs: Point[][] = [];
   const n = seen.length;
   const start = seen.findIndex((one, i) => one.seen && !(seen[(i + n - 1) % n]?.seen ?? true));
-  if (start < 0) return seen[0]?.seen ? '' : smooth(rimOf(look, 0, BINS), true);
+  if (start < 0) {
+    // Looked at from above all of the edge is seen; from behind, or from under the chin, none of it.
+    if (seen[0]?.seen)
+      return smooth(
+        seen.map(({ at }) => at),
+        true,
+      );
+    return along(sight, CROWN)[2] > 0 ? smooth(rimOf(look, 0, BINS), true) : '';
+  }
   for (let i = 0; i < n; i += 1) {
     const one = seen[(start + i) % n];
     const before = seen[(start + i + n - 1) % n];
@@ -257,22 +293,24 @@ function hairShape(look: Look): string {
     runs.at(-1)?.push(one.at);
   }
   // Each run ends at the outline; along it, where hair is, to the beginning of the next.
-  const [first] = runs;
-  if (!first) return '';
-  const points: Point[] = [];
-  for (const [i, run] of runs.entries()) {
-    const next = runs[(i + 1) % runs.length] ?? first;
-    const [end, begin] = [run.at(-1), next[0]];
-    if (!end || !begin) continue;
-    points.push(...run, ...arcBetween(look, binOf(outline, end), binOf(outline, begin), hairy));
-  }
-  return smooth(points, true);
+  const roundBy = (step: 1 | -1 | null): Point[] =>
+    runs.flatMap((run, i) => {
+      const next = runs[(i + 1) % runs.length];
+      const [end, begin] = [run.at(-1), next?.[0]];
+      if (!end || !begin) return [];
+      const [from, to] = [binOf(outline, end), binOf(outline, begin)];
+      return [...run, ...arcBetween(look, from, to, step, hairy)];
+    });
+  const tries = [roundBy(null), roundBy(1), roundBy(-1)];
+  // Where each way round would cover the face, the hair is behind it.
+  return smooth(tries.find((one) => isHairSide(look, one)) ?? [], true);
 }
 
 function arcBetween(
   look: Look,
   from: number,
   to: number,
+  known: 1 | -1 | null,
   hairy: (bin: number) => boolean,
 ): Point[] {
   const up = (((to - from) % BINS) + BINS) % BINS;
@@ -281,7 +319,7 @@ function arcBetween(
     for (let i = 1; i < length; i += 1) if (hairy(from + i * step)) count += 1;
     return length < 2 ? 0 : count / (length - 1);
   };
-  const step = hairOn(1, up) >= hairOn(-1, BINS - up) ? 1 : -1;
+  const step = known ?? (hairOn(1, up) >= hairOn(-1, BINS - up) ? 1 : -1);
   const length = step === 1 ? up : BINS - up;
   return rimOf(look, from, length, step);
 }

@@ -113,13 +113,17 @@ export function outlinePoint(
   return [middle[0] + r * (COS[i] ?? 1), middle[1] + r * (SIN[i] ?? 0)];
 }
 
+/** The direction of an outline that points so far right and down. */
+export function binToward(x: number, y: number): number {
+  return Math.round((((Math.atan2(y, x) + TURN) % TURN) * BINS) / TURN) % BINS;
+}
+
 /** Which direction of an outline a point of the sheet lies in. */
 export function binOf(
   { middle }: Silhouette,
   [x, y]: readonly [number, number, ...number[]],
 ): number {
-  const angle = (Math.atan2(y - middle[1], x - middle[0]) + TURN) % TURN;
-  return Math.round((angle * BINS) / TURN) % BINS;
+  return binToward(x - middle[0], y - middle[1]);
 }
 
 export { BINS };
