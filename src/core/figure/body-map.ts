@@ -5,7 +5,7 @@ import { headOutline, headShapes } from './drawing/head-shapes';
 import { type Point, smooth } from './drawing/outline';
 import type { Camera, Seen } from './drawing/view';
 import { type BodyRings, bodyRings } from './surface/body-rings';
-import { footPieces } from './surface/foot';
+import { footShape } from './surface/foot';
 import { handPieces } from './surface/hand';
 import { shoulderRing } from './surface/limbs';
 import { type Ring, edgesOf, skinAt } from './surface/section';
@@ -97,9 +97,9 @@ function regionOf(id: RegionId, view: View, rings: BodyRings, camera: Camera): s
     case 'fingers':
       return handPieces(skeleton, camera, Side, 'flat').fingers;
     case 'foot':
-      return footPieces(skeleton, camera, Side).foot;
+      return footShape(skeleton, camera, Side).foot;
     case 'toes':
-      return footPieces(skeleton, camera, Side).toes;
+      return footShape(skeleton, camera, Side).toes;
     default:
       return halfHead(headOutline(skeleton.frames.head, camera), view, side);
   }

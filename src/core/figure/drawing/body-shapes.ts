@@ -132,7 +132,7 @@ function legOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side)
   const limb = limbOutline(kneeFirst ? thigh.slice(SHORTS_SECTIONS) : thigh, shank);
   return {
     kneeFirst,
-    skin: limb.d + (limb.to ? disc(limb.to) : '') + foot.d,
+    skin: limb.d + (limb.to ? disc(limb.to) : '') + foot.foot + foot.toes,
     shorts: boneOutline(covered, { from: true, to: false }),
     near: (nearOf(thigh) + nearOf(shank) * 2 + foot.near) / 4,
     thighNear: nearOf(thigh),

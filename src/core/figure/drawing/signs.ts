@@ -174,8 +174,10 @@ function ghostOf(
   const arm = (side: 'Right' | 'Left', own: 'right' | 'left') =>
     limbOutline(rings.upperArm[own], rings.forearm[own]).d +
     handShape(skeleton, camera, side, skeleton.hands[own]).d;
-  const leg = (side: 'Right' | 'Left', own: 'right' | 'left') =>
-    limbOutline(rings.thigh[own], rings.shank[own]).d + footShape(skeleton, camera, side).d;
+  const leg = (side: 'Right' | 'Left', own: 'right' | 'left') => {
+    const { foot, toes } = footShape(skeleton, camera, side);
+    return limbOutline(rings.thigh[own], rings.shank[own]).d + foot + toes;
+  };
   switch (part) {
     case 'head':
       return headBefore(skeleton.frames.head, pose.jaw, camera) + boneOutline(rings.neck);

@@ -1,12 +1,10 @@
-import type { Part, Skeleton, Vec } from '../body';
-import { type Disc, roundAbout } from '../drawing/outline';
+import type { Skeleton } from '../body';
+import { roundAbout } from '../drawing/outline';
 import type { Camera } from '../drawing/view';
+import { type Ball, discsOn } from './ball';
 import { place, sightOf } from './sight';
 
-/** A ball of flesh of a foot, from the ankle: heel, instep, ball and toes; the inner side is higher. */
-type Ball = readonly [at: Vec, radius: number];
-
-/** Sole 6.63 cm under the ankle; the right foot, its inner side at −z. From memory of a 26 cm foot. */
+/** Heel, instep, ball and toes from the ankle. Sole 6.63 cm under the ankle; the right foot, its inner side at −z. From memory of a 26 cm foot. */
 const HEEL: readonly Ball[] = [
   [[-2.6, -3.6, 0.4], 2.9],
   [[-3.0, -4.1, -0.4], 2.5],
@@ -36,37 +34,21 @@ const TOES: readonly Ball[] = [
 /** The balls that a foot is wrapped round, in its frame: for the right one, mirrored for the left. */
 export const FOOT_BALLS: readonly Ball[] = [...HEEL, ...INSTEP, ...FRONT, ...TOES];
 
-/** The foot up to its ball, and its toes, as seen. */
-export function footPieces(
-  skeleton: Skeleton,
-  camera: Camera,
-  side: 'Right' | 'Left',
-): { readonly foot: string; readonly toes: string } {
-  const sight = sightOf(camera, skeleton.frames[`foot${side}`]);
-  const hand = side === 'Right' ? 1 : -1;
-  const disc = ([[x, y, z], radius]: Ball): Disc => {
-    const [sx, sy] = place(sight, [x, y, z * hand]);
-    return [sx, sy, radius];
-  };
-  return {
-    foot: [HEEL, INSTEP, FRONT].map((balls) => roundAbout(balls.map(disc))).join(''),
-    toes: roundAbout(TOES.map(disc)),
-  };
-}
+export type DrawnFoot = {
+  /** The foot up to its ball. */
+  readonly foot: string;
+  readonly toes: string;
+  /** How near its middle is to the viewer. */
+  readonly near: number;
+};
 
-/** A bare foot as seen. */
-export function footShape(
-  skeleton: Skeleton,
-  camera: Camera,
-  side: 'Right' | 'Left',
-): { readonly d: string; readonly near: number } {
-  const part: Part = `foot${side}`;
-  const sight = sightOf(camera, skeleton.frames[part]);
-  const hand = side === 'Right' ? 1 : -1;
-  const disc = ([[x, y, z], radius]: Ball): Disc => {
-    const [sx, sy] = place(sight, [x, y, z * hand]);
-    return [sx, sy, radius];
+/** A bare foot as seen; both pieces together are its outline. */
+export function footShape(skeleton: Skeleton, camera: Camera, side: 'Right' | 'Left'): DrawnFoot {
+  const sight = sightOf(camera, skeleton.frames[`foot${side}`]);
+  const wrap = (balls: readonly Ball[]) => roundAbout(balls.map(discsOn(sight, side)));
+  return {
+    foot: [HEEL, INSTEP, FRONT].map(wrap).join(''),
+    toes: wrap(TOES),
+    near: place(sight, [5, -4, 0])[2],
   };
-  const pieces = [HEEL, INSTEP, FRONT, TOES].map((balls) => roundAbout(balls.map(disc)));
-  return { d: pieces.join(''), near: place(sight, [5, -4, 0])[2] };
 }

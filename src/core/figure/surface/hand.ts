@@ -1,6 +1,7 @@
-import type { HandShape, Part, Skeleton, Vec } from '../body';
-import { type Disc, type Point, chain, line, roundAbout } from '../drawing/outline';
+import type { HandShape, Skeleton, Vec } from '../body';
+import { type Point, chain, line, roundAbout } from '../drawing/outline';
 import type { Camera } from '../drawing/view';
+import { type Ball, discsOn } from './ball';
 import { type Sight, along, place, sightOf } from './sight';
 
 /** Bends of the three joints of the fingers, and of the two middle ones where they differ, in degrees. */
@@ -73,9 +74,6 @@ function groups({ all, firstTwo }: Fingers): Group[] {
 /** Shorter towards the little finger's side. */
 const reach = (z: number) => (z < -1 ? 0.8 : z > 2 ? 0.93 : 1);
 
-/** A ball of flesh of a hand: in its frame, for the right one. */
-type Ball = readonly [at: Vec, radius: number];
-
 const PALM: readonly Ball[] = [
   [[0, 0.4, 1.0], 1.9],
   [[0, 0.4, -1.0], 1.9],
@@ -133,11 +131,7 @@ export function handPieces(
   shape: HandShape,
 ): { readonly palm: string; readonly fingers: string } {
   const sight = sightOf(camera, skeleton.frames[`hand${side}`]);
-  const hand = side === 'Right' ? 1 : -1;
-  const disc = ([[x, y, z], radius]: Ball): Disc => {
-    const [sx, sy] = place(sight, [x, y, z * hand]);
-    return [sx, sy, radius];
-  };
+  const disc = discsOn(sight, side);
   const { wrapped, thumb } = pieces(shape);
   const [palm, ...bones] = wrapped;
   return {
@@ -153,17 +147,12 @@ export function handShape(
   side: 'Right' | 'Left',
   shape: HandShape,
 ): DrawnHand {
-  const part: Part = `hand${side}`;
-  const sight = sightOf(camera, skeleton.frames[part]);
-  const hand = side === 'Right' ? 1 : -1;
-  const disc = ([[x, y, z], radius]: Ball): Disc => {
-    const [sx, sy] = place(sight, [x, y, z * hand]);
-    return [sx, sy, radius];
-  };
+  const sight = sightOf(camera, skeleton.frames[`hand${side}`]);
+  const disc = discsOn(sight, side);
   const { wrapped, thumb } = pieces(shape);
   return {
     d: wrapped.map((balls) => roundAbout(balls.map(disc))).join('') + chain(thumb.map(disc)),
-    inner: gaps(SHAPES[shape], sight, hand),
+    inner: gaps(SHAPES[shape], sight, side === 'Right' ? 1 : -1),
     near: place(sight, [0, -8, 0])[2],
   };
 }
