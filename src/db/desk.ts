@@ -1,9 +1,9 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, isNull, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, ne, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
-import { clinicExercise, deskDraft, member, programmeTemplate } from './schema';
+import { clinicExercise, deskDraft, member, ownFigure, programmeTemplate } from './schema';
 
 export type ClinicExerciseRow = typeof clinicExercise.$inferSelect;
 export type TemplateRow = typeof programmeTemplate.$inferSelect;
@@ -18,6 +18,22 @@ export function clinicExercises(clinicId: ClinicId): Promise<ClinicExerciseRow[]
       .orderBy(asc(clinicExercise.id))
       .limit(LIST_BOUNDS.exercises),
   );
+}
+
+/** Drawings of the clinic's own, by their ids. */
+export function ownFigures(clinicId: ClinicId, ids: readonly string[]) {
+  return read((db) =>
+    db
+      .select({ id: ownFigure.id, body: ownFigure.body })
+      .from(ownFigure)
+      .where(and(eq(ownFigure.clinicId, clinicId), inArray(ownFigure.id, [...ids])))
+      .limit(LIST_BOUNDS.exercises),
+  );
+}
+
+/** Keeps a drawing; the same one is there only once. */
+export function keepOwnFigure(row: typeof ownFigure.$inferInsert): Statement {
+  return builder().insert(ownFigure).values(row).onConflictDoNothing();
 }
 
 /** Adds an exercise, or replaces its record; one that was retired is offered again. */

@@ -8,8 +8,7 @@ import {
   stopSigns,
   waysOf,
 } from '@/catalogue';
-import { figureOf } from '@/catalogue/figures';
-import { describeFigure } from '@/core/figure';
+import { type Figure, describeFigure } from '@/core/figure';
 import { directionNames, readDose } from '@/core/dose';
 import {
   PACK_FORMAT,
@@ -28,6 +27,7 @@ import { type LocalDate, addDays } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
 import { now } from './clock';
+import { figuresOfLines } from './desk/own-figures';
 import { languageFor } from './languages';
 import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
@@ -66,6 +66,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     new Map(momentsOf(facts, date, layout).map(({ key, at }) => [key, at]));
   const plain = { ...facts, today, pauses };
   const { lines, days } = packDays(plain, timesOn);
+  const figures = await figuresOfLines(clinicId, lines);
   const [first, ...others] = days;
   return {
     format: PACK_FORMAT,
@@ -76,7 +77,11 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     zone: patient.zone,
     at: now(),
     lines: lines.map((line) =>
-      packLine(line, shareOfDay(line, plain), cues.get(line.lineage) ?? [], language),
+      packLine(line, figures(line), {
+        share: shareOfDay(line, plain),
+        own: cues.get(line.lineage) ?? [],
+        language,
+      }),
     ),
     days: [dayInWords(first, language), ...others.map((day) => dayInWords(day, language))],
     ...questionsFor(facts, asked, today),
@@ -115,12 +120,14 @@ export function needsOf({ props }: SentLine['exercise'], language = ENGLISH): st
 /** The patient's own reminders stand before the exercise's. */
 function packLine(
   line: SentLine,
-  share: number,
-  own: readonly string[],
-  language: Language,
+  figure: Figure | null,
+  {
+    share,
+    own,
+    language,
+  }: { readonly share: number; readonly own: readonly string[]; readonly language: Language },
 ): PackLine {
   const { name, steps, cues, mode, position, feel, normal, stop } = line.exercise;
-  const figure = figureOf(line.exerciseId);
   const ways = waysOf(line);
   const side = line.dose.side === 'left' ? 'left' : 'right';
   return {
@@ -144,7 +151,7 @@ function packLine(
     lastMax: line.lastMax,
     share,
     figure,
-    picture: figure && packPicture(line.exerciseId, side),
+    picture: figure && packPicture(line.exercise.drawing ?? line.exerciseId, figure, side),
     description: figure ? describeFigure(figure) : '',
   };
 }

@@ -140,7 +140,7 @@ describe('a clinic’s own exercises', () => {
       ).toEqual({ taken: 1, problems: [] });
       expect(await ownExercises(practitioner.clinicId)).toEqual(before);
       const all = await exportExercises(practitioner.clinicId, format, 'all');
-      const renamed = format === 'json' ? all.replaceAll('"name": "', '"name": "Our ') : null;
+      const renamed = format === 'json' ? all.replaceAll('"name":"', '"name":"Our ') : null;
       if (renamed)
         expect((await importExercises(practitioner, { format, text: renamed })).problems).toEqual(
           [],

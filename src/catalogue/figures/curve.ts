@@ -68,7 +68,7 @@ export const CURVE: Readonly<Record<string, Figure>> = {
     pushes: [push('neckBase', [1, 0.1, 0])],
     fault: [
       'Tuck is lost',
-      changed(SIT, { thorax: { flex: -6 }, head: { back: -0.8, nod: -38 }, arms: ON_NAPE }),
+      changed(SIT, { thorax: { flex: -6 }, head: { back: -0.6, nod: -31 }, arms: ON_NAPE }),
     ],
   }),
   'rolled-cloth': figure({
@@ -110,6 +110,6 @@ export const CURVE: Readonly<Record<string, Figure>> = {
     props: [MAT, BLANKET, WEDGE],
     works: ['neck extensors'],
     stretches: ['deep neck flexors'],
-    fault: ['Drops over', onWedge(-58, 1)],
+    fault: ['Drops over', onWedge(-50, 1)],
   }),
 };

@@ -81,7 +81,8 @@ describe('a drawing for every exercise', () => {
       expect(new Set(figure.names).size).toBe(figure.names.length);
     });
 
-    it('stays within what a person can do', () => {
+    it('stays within what a person can do, in its fault as well', () => {
+      expect(figure.fault && beyondRange(figure.fault.pose)).toEqual([]);
       for (const { pose } of moments(figure)) expect(beyondRange(pose)).toEqual([]);
     });
 

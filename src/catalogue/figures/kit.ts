@@ -55,6 +55,8 @@ export type Change = {
 /** How far the lower joint goes from neutral to a full tuck, and to a full poke, in degrees. */
 const TUCK = 21;
 const POKE = 30;
+/** A poke beyond the full one, as far as a neck goes. */
+const FARTHEST_FORWARD = -1.33;
 
 export function pose(base: Base, change: Change = {}): Pose {
   return changed(BASE_POSES[base], change);
@@ -212,7 +214,8 @@ export function headOn(from: Pose, high: number, nod = 0, more: HeadAt = {}): Po
     if (height > high === up > down) low = middle;
     else top = middle;
   }
-  const laid = at((low + top) / 2);
+  // A head that should come higher than its lower joint goes needs the trunk to lift it.
+  const laid = at(Math.max(FARTHEST_FORWARD, (low + top) / 2));
   return { ...laid, contacts: [...laid.contacts, on('skull', 'y', high + SKULL_CM)] };
 }
 

@@ -144,7 +144,7 @@ export const LYING: Readonly<Record<string, Figure>> = {
     },
     props: [MAT],
     works: ['deep neck flexors', 'neck flexors'],
-    fault: ['Chin pokes as the head rises', lifted(7.5, -16)],
+    fault: ['Chin pokes as the head rises', lifted(7.5, -8)],
   }),
   'lift-over-ball': figure({
     crop: 'upper',

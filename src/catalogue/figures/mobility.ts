@@ -99,7 +99,7 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
     },
     props: [CHAIR],
     works: ['neck extensors', 'deep neck flexors'],
-    fault: ['Head drops back', changed(SIT, { head: { back: -0.8, nod: -58 }, arms: FINGER })],
+    fault: ['Head drops back', changed(SIT, { head: { back: 0.2, nod: -53 }, arms: FINGER })],
   }),
   'cloth-rotation': mirrorFigure(
     figure({
@@ -139,7 +139,7 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
     stretches: ['side of neck'],
     fault: [
       'Drops back at the back of the circle',
-      changed(SIT, { head: { back: -0.8, nod: -56 } }),
+      changed(SIT, { head: { back: 0.2, nod: -53 } }),
     ],
   }),
   'side-neck-stretch': mirrorFigure(

@@ -219,7 +219,7 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     props: [{ kind: 'wall', x: WALL_BACK }, PAD],
     works: ['neck extensors', 'upper back'],
     pushes: [push('occiput', [-1, 0, 0], 1)],
-    fault: ['Pushes with the whole trunk', changed(against(0.5, -26), { lumbar: { flex: -12 } })],
+    fault: ['Pushes with the whole trunk', changed(against(0.5, -13), { lumbar: { flex: -12 } })],
   }),
   'side-band-hold': figure({
     view: 'quarter',
@@ -319,7 +319,7 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     ],
     fault: [
       'Chin pokes and the shoulder lifts',
-      changed(SIT, { head: { back: -0.9, side: 18 }, blades: { up: 4 }, arms: onSide }),
+      changed(SIT, { head: { back: -0.7, side: 8 }, blades: { up: 2.5 }, arms: onSide }),
     ],
   }),
   'shrug-hold': figure({

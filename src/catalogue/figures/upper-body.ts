@@ -112,7 +112,7 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
     works: ['between the blades', 'deep neck flexors'],
     fault: [
       'Looks up from the neck',
-      changed(SIT, { arms: CLASP, head: { back: -0.4, nod: -40 } }),
+      changed(SIT, { arms: CLASP, head: { back: -0.2, nod: -42 } }),
     ],
   }),
   'side-lying-opening': figure({

@@ -120,6 +120,8 @@ export function setUpsOf(props: readonly Pick<PropNeed, 'prop'>[]): MeasuredSetU
 export type Exercise = {
   /** Stable; never shown. */
   readonly id: string;
+  /** The drawing of a clinic's own exercise, by its id; one that ships is drawn by its own id. */
+  readonly drawing?: string | undefined;
   readonly name: string;
   readonly family: Family;
   /** Place within the family, 1 the easiest. */

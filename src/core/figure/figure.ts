@@ -2,7 +2,8 @@ import type { DirectionName } from '../dose';
 import type { MarkName, Pose, Vec } from './body';
 
 /** Where the viewer stands. `above` looks down on somebody lying. */
-export type View = 'side' | 'front' | 'quarter' | 'back' | 'above';
+export const VIEWS = ['side', 'front', 'quarter', 'back', 'above'] as const;
+export type View = (typeof VIEWS)[number];
 
 /** How much of the body the picture shows. */
 export type Crop = 'whole' | 'upper';
@@ -78,6 +79,9 @@ export type Push = {
 
 /** The commonest fault, drawn beside the right form. */
 export type DrawnFault = { readonly name: string; readonly pose: Pose };
+
+/** A drawing of a clinic's own has at most so many poses: more are not read at a glance on a phone. */
+export const MOST_OWN_POSES = 5;
 
 /** A pose shown at one of several places, and on which side. */
 export type Stage = {

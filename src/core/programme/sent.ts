@@ -44,13 +44,15 @@ export type ExerciseSnapshot = {
   readonly muscles?: readonly string[] | undefined;
   readonly sides?: Sides | null | undefined;
   readonly directions?: readonly DirectionName[] | undefined;
+  /** How a clinic's own exercise was drawn when it was sent. */
+  readonly drawing?: string | undefined;
 };
 
 /** What a version keeps of an exercise. */
 export function snapshotOf(exercise: Exercise): ExerciseSnapshot {
   const { name, position, mode, steps, cues, faults, feel, normal, stop, purpose, muscles } =
     exercise;
-  const { sides, directions } = exercise;
+  const { sides, directions, drawing } = exercise;
   const props = exercise.props.map(({ prop, orElse }) => ({
     prop,
     orElse: orElse.map((other) => other.prop),
@@ -70,6 +72,7 @@ export function snapshotOf(exercise: Exercise): ExerciseSnapshot {
     muscles,
     sides,
     directions,
+    ...(drawing ? { drawing } : {}),
   };
 }
 

@@ -6,6 +6,7 @@ export * from './finding';
 export * from './handout';
 export * from './measurement';
 export * from './own-exercise';
+export * from './own-figure';
 export * from './patient';
 export * from './people';
 export * from './photo';

@@ -12,6 +12,7 @@ import {
 import { type Exercise, FAMILIES, POSITIONS, PURPOSES, REGIONS, setUpsOf } from '../exercise';
 import { TRAITS, type Trait } from '../screen';
 import type { Frozen } from '../units';
+import { OwnFigure, drawingId } from './own-figure';
 import { recordId, words } from './words';
 
 const list = (name: string, least = 1) =>
@@ -22,8 +23,7 @@ const list = (name: string, least = 1) =>
 
 const text = (name: string) => words(name, 400, 0);
 
-/** An exercise of the clinic's own: what the form sends and what a row of an import must be. */
-export const OwnExerciseDraft = z.object({
+const fields = {
   name: words('The name', 120),
   family: z.enum(FAMILIES, { error: `The family is one of: ${FAMILIES.join(', ')}.` }),
   rung: z
@@ -83,14 +83,25 @@ export const OwnExerciseDraft = z.object({
   stop: text('When to stop'),
   watch: text('What to watch for'),
   keywords: list('A search word', 0),
+};
+
+/** An exercise of the clinic's own: what the form sends and what a row of an import must be. */
+export const OwnExerciseDraft = z.object({
+  ...fields,
+  /** How it is drawn; null for without, left out to leave the drawing it has. */
+  figure: OwnFigure.nullish(),
 });
 export type OwnExerciseDraft = z.infer<typeof OwnExerciseDraft>;
+
+/** The same as it is kept: its drawing by its id. */
+export const StoredOwnExercise = z.object({ ...fields, drawing: drawingId.optional() });
+export type StoredOwnExercise = z.infer<typeof StoredOwnExercise>;
 
 export const OwnExerciseSave = z.object({ id: recordId, exercise: OwnExerciseDraft });
 export type OwnExerciseSave = z.infer<typeof OwnExerciseSave>;
 
 /** An own exercise as the catalogue holds it. */
-export function ownExercise(id: string, draft: Frozen<OwnExerciseDraft>): Exercise {
+export function ownExercise(id: string, draft: Frozen<StoredOwnExercise>): Exercise {
   const { sided, effort, faults, sidesName, directions, ...same } = draft;
   return {
     ...same,
@@ -119,7 +130,7 @@ function ownSides(name: SidesName): Sides {
   return { name, left: SAID[name]('left'), right: SAID[name]('right') };
 }
 
-/** Any exercise as a draft, to be edited or exported. */
+/** Any exercise as a draft, to be edited or exported; its drawing stands apart. */
 export function exerciseDraft(exercise: Exercise): OwnExerciseDraft {
   const { needs, faults } = exercise;
   return {

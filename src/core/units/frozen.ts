@@ -1,6 +1,4 @@
 /** A value nobody may change, however deep: what a schema reads, as the core hands it on. */
 export type Frozen<T> = T extends string | number | boolean | bigint | symbol | null | undefined
   ? T
-  : T extends readonly (infer Item)[]
-    ? readonly Frozen<Item>[]
-    : { readonly [Key in keyof T]: Frozen<T[Key]> };
+  : { readonly [Key in keyof T]: Frozen<T[Key]> };

@@ -1,5 +1,5 @@
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { OwnExerciseDraft, TemplateBody } from '@/core/records';
+import { OwnFigure, StoredOwnExercise, TemplateBody } from '@/core/records';
 import type { ClinicId, MemberId, PatientId, ExerciseId } from '@/core/units';
 import { instant, json } from './columns';
 import { clinic, member, patient } from './people';
@@ -13,7 +13,7 @@ export const clinicExercise = sqliteTable(
       .notNull()
       .references(() => clinic.id),
     id: text('id').$type<ExerciseId>().notNull(),
-    body: json('body', 'an exercise of the clinic’s own', OwnExerciseDraft).notNull(),
+    body: json('body', 'an exercise of the clinic’s own', StoredOwnExercise).notNull(),
     authorId: text('author_id').$type<MemberId>().notNull(),
     updatedAt: instant('updated_at').notNull(),
     /** Not offered any more. */
@@ -23,6 +23,28 @@ export const clinicExercise = sqliteTable(
     primaryKey({ columns: [t.clinicId, t.id] }),
     foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
     index('clinic_exercise_offered').on(t.clinicId, t.retiredAt),
+  ],
+);
+
+/**
+ * How an exercise of the clinic's own is drawn. Kept under its content's id and never changed, so that
+ * what was sent is drawn as it was.
+ */
+export const ownFigure = sqliteTable(
+  'own_figure',
+  {
+    clinicId: text('clinic_id')
+      .$type<ClinicId>()
+      .notNull()
+      .references(() => clinic.id),
+    id: text('id').notNull(),
+    body: json('body', 'a drawing of the clinic’s own', OwnFigure).notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
+    createdAt: instant('created_at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.id] }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
   ],
 );
 

@@ -8,22 +8,33 @@ import {
   readExercises,
 } from '@/core/exchange';
 import { type Exercise, FAMILIES } from '@/core/exercise';
-import { type OwnExerciseSave, exerciseDraft, ownExercise } from '@/core/records';
-import type { ClinicId } from '@/core/units';
 import {
+  type OwnExerciseDraft,
+  type OwnExerciseSave,
+  exerciseDraft,
+  figureFault,
+  ownExercise,
+} from '@/core/records';
+import type { Instant } from '@/core/schedule';
+import type { ClinicId, ExerciseId } from '@/core/units';
+import {
+  type Statement,
   audit,
   clinicExercises,
   forgetOwnDraft,
   guard,
+  keepOwnFigure,
   offersExercise,
   putClinicExercise,
   retireClinicExercise,
   write,
 } from '@/db';
 import { type SignedIn, actorOf, stillMay } from '../access';
+import { breather } from '../breathe';
 import { now } from '../clock';
 import { NOT_FOUND, Problem } from '../problem';
 import { writeAs } from '../visit/write-as';
+import { drawingIdOf, figuresFor } from './own-figures';
 
 /** The clinic's own exercises, by family and step. */
 export async function ownExercises(clinicId: ClinicId): Promise<Exercise[]> {
@@ -44,7 +55,10 @@ export async function catalogueFor(clinicId: ClinicId): Promise<Catalogue> {
 /** Adds an exercise of the clinic's own, or changes one. */
 export async function saveExercise(member: SignedIn, { id, exercise }: OwnExerciseSave) {
   const { clinicId } = member;
-  const others = (await catalogueFor(clinicId)).all.filter((other) => other.id !== id);
+  const all = (await catalogueFor(clinicId)).all;
+  const others = all.filter((other) => other.id !== id);
+  const wrong = exercise.figure && figureFault(exercise.figure);
+  if (wrong) throw new Problem(400, `The drawing, ${wrong}`, ['exercise', 'figure']);
   const name = exercise.name.toLowerCase();
   if (others.some((other) => other.name.toLowerCase() === name))
     throw new Problem(409, 'Another exercise has this name: choose one that tells them apart.', [
@@ -55,16 +69,31 @@ export async function saveExercise(member: SignedIn, { id, exercise }: OwnExerci
     verb: 'saved',
     subject: { kind: 'exercise', id },
     statements: (at) => [
-      putClinicExercise({
-        clinicId,
-        id,
-        body: exercise,
-        authorId: member.id,
-        updatedAt: at,
-      }),
+      ...put(member, { id, draft: exercise, drawn: all.find((one) => one.id === id)?.drawing, at }),
       forgetOwnDraft(clinicId, member.id, 'exercise'),
     ],
   });
+}
+
+type Put = {
+  readonly id: ExerciseId;
+  readonly draft: OwnExerciseDraft;
+  /** The drawing it has: kept by a draft that says nothing of it. */
+  readonly drawn: string | undefined;
+  readonly at: Instant;
+};
+
+/** An exercise and its drawing. */
+function put({ clinicId, id: authorId }: SignedIn, { id, draft, drawn, at }: Put): Statement[] {
+  const { figure, ...words } = draft;
+  const drawing = figure ? drawingIdOf(figure) : figure === null ? undefined : drawn;
+  const body = drawing === undefined ? words : { ...words, drawing };
+  return [
+    ...(figure && drawing !== undefined
+      ? [keepOwnFigure({ clinicId, id: drawing, body: figure, authorId, createdAt: at })]
+      : []),
+    putClinicExercise({ clinicId, id, body, authorId, updatedAt: at }),
+  ];
 }
 
 /** Offers an exercise of the clinic's own no more; programmes that were sent keep it. */
@@ -105,20 +134,17 @@ export async function importExercises(
       ? [{ row: first + index, say: `name: “${name}” is an exercise that ships; choose another.` }]
       : [];
   });
-  if (problems.length > 0 || clashes.length > 0)
-    return { taken: 0, problems: [...problems, ...clashes] };
+  const misdrawn = await faultsOfFigures(drafts, first);
+  if (problems.length > 0 || clashes.length > 0 || misdrawn.length > 0)
+    return { taken: 0, problems: [...problems, ...clashes, ...misdrawn] };
   const at = now();
   await write(() => [
     stillMay(member, 'practitioner'),
-    ...drafts.map((draft) =>
-      putClinicExercise({
-        clinicId,
-        id: known.get(draft.name.toLowerCase())?.id ?? crypto.randomUUID(),
-        body: draft,
-        authorId: member.id,
-        updatedAt: at,
-      }),
-    ),
+    ...drafts.flatMap((draft) => {
+      const there = known.get(draft.name.toLowerCase());
+      const id = there?.id ?? crypto.randomUUID();
+      return put(member, { id, draft, drawn: there?.drawing, at });
+    }),
     audit({
       clinicId,
       at,
@@ -128,6 +154,18 @@ export async function importExercises(
     }),
   ]);
   return { taken: drafts.length, problems: [] };
+}
+
+/** Rows whose drawing shows what no body does. Each is reckoned joint by joint, so others are let in. */
+async function faultsOfFigures(drafts: readonly OwnExerciseDraft[], first: number) {
+  const breathe = breather();
+  const problems: RowProblem[] = [];
+  for (const [index, { figure }] of drafts.entries()) {
+    await breathe();
+    const say = figure && figureFault(figure);
+    if (say) problems.push({ row: first + index, say: `figure: ${say}` });
+  }
+  return problems;
 }
 
 /** What a file holds, its first row as a person counts it in that file; or why it cannot be read. */
@@ -171,11 +209,28 @@ export async function exportExercises(
   const exercises =
     of === 'own' ? await ownExercises(clinicId) : (await catalogueFor(clinicId)).all;
   const drafts = exercises.map(exerciseDraft);
-  return format === 'json'
-    ? JSON.stringify(drafts, null, 2)
-    : Papa.unparse(
-        { fields: [...EXERCISE_COLUMNS], data: drafts.map(exerciseRow) },
-        // A cell that begins like a formula is shown as text by spreadsheets.
-        { escapeFormulae: true, newline: '\r\n' },
-      );
+  if (format === 'json') return jsonList(await withFigures(clinicId, exercises, drafts));
+  return Papa.unparse(
+    { fields: [...EXERCISE_COLUMNS], data: drafts.map(exerciseRow) },
+    // A cell that begins like a formula is shown as text by spreadsheets.
+    { escapeFormulae: true, newline: '\r\n' },
+  );
 }
+
+/** Drafts with the drawings of the clinic's own exercises; a shipped one is drawn wherever it is. */
+async function withFigures(
+  clinicId: ClinicId,
+  exercises: readonly Exercise[],
+  drafts: readonly OwnExerciseDraft[],
+) {
+  const own = exercises.map(({ id, drawing }) => ({ exerciseId: id, drawing }));
+  const figures = await figuresFor(clinicId, own);
+  return drafts.map((draft, index) => {
+    const drawn = own[index];
+    return drawn?.drawing ? { ...draft, figure: figures(drawn) } : draft;
+  });
+}
+
+/** One exercise on a line: a drawing spread out over a thousand lines would be no easier to read. */
+const jsonList = (rows: readonly unknown[]) =>
+  `[\n${rows.map((row) => JSON.stringify(row)).join(',\n')}\n]\n`;

@@ -1,5 +1,4 @@
 import { CLINIC_CAUTION, ENGLISH, sayPhrases, stopSigns, waysOf } from '@/catalogue';
-import { figureOf } from '@/catalogue/figures';
 import { doseSigns, readDose, setsOf } from '@/core/dose';
 import { type Figure, describeFigure, drawFigure } from '@/core/figure';
 import { type Handout, type HandoutExercise, weekTable } from '@/core/handout';
@@ -11,6 +10,7 @@ import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
 import { dateText, needsOf } from '../patient-pack';
 import { setUpWords } from '../patient/set-up-words';
+import { figuresOfLines } from '../desk/own-figures';
 import { todayOf, wakingOf } from '../programme-facts';
 import { newestVersion, ownCues } from './teaching';
 
@@ -62,6 +62,7 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   if (!version || version.lines.length === 0) return null;
+  const figures = await figuresOfLines(patient.clinicId, version.lines);
   const today = todayOf(patient);
   const from = version.effectiveFrom > today ? version.effectiveFrom : today;
   const week = weekTable(version.lines, from, wakingOf(patient), version.reviewOn);
@@ -92,7 +93,7 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
         feel,
         normal,
         stop,
-        ...drawn(figureOf(line.exerciseId), line.dose.side === 'left' ? 'left' : 'right'),
+        ...drawn(figures(line), line.dose.side === 'left' ? 'left' : 'right'),
       };
     }),
     week: {

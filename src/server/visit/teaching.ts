@@ -1,10 +1,9 @@
 import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
 import { isDeepStrictEqual } from 'node:util';
 import { type Catalogue, sayPhrase, sayPhrases, waysOf } from '@/catalogue';
-import { figureOf } from '@/catalogue/figures';
 import { directionNames, readDose } from '@/core/dose';
 import { leftUnwritten } from '@/core/timeline';
-import type { Muscle } from '@/core/figure';
+import type { Figure, Muscle } from '@/core/figure';
 import type { TeachBackDraft } from '@/core/records';
 import { PRECAUTIONS, TRAITS } from '@/core/screen';
 import {
@@ -28,6 +27,7 @@ import {
 } from '@/db';
 import { type SignedIn, roleSuffices } from '../access';
 import { catalogueFor } from '../desk/exercises';
+import { figuresOfLines } from '../desk/own-figures';
 import { setUpWords } from '../patient/set-up-words';
 import { patientFor } from '../people';
 import { Problem } from '../problem';
@@ -63,10 +63,13 @@ export function unwrittenInWords(
 }
 
 /** One line as the run sheet shows it. */
-function sheetLine(line: SentLine, catalogue: Catalogue): SheetLine & { muscles: Muscle[] } {
+function sheetLine(
+  line: SentLine,
+  catalogue: Catalogue,
+  figure: Figure | null,
+): SheetLine & { muscles: Muscle[] } {
   const current = catalogue.byId(line.exerciseId);
   const { name, mode, stop = '', muscles = [] } = line.exercise;
-  const figure = figureOf(line.exerciseId);
   return {
     lineage: line.lineage,
     exercise: {
@@ -108,8 +111,9 @@ export async function teachStep(member: SignedIn, patient: Patient) {
     roleSuffices(member.role, 'practitioner') ? keptVisitDraft(member, patient.id, 'teach') : null,
   ]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
+  const figures = await figuresOfLines(patient.clinicId, version?.lines ?? []);
   const pages = (version?.lines ?? []).map((line) => {
-    const sheet = sheetLine(line, catalogue);
+    const sheet = sheetLine(line, catalogue, figures(line));
     const { faults = {}, feel = '', normal = '', cues, steps } = line.exercise;
     return {
       lineage: line.lineage,
@@ -129,7 +133,7 @@ export async function teachStep(member: SignedIn, patient: Patient) {
       directions: directionNames(line.dose, waysOf(line).directions),
       sides: waysOf(line).sides,
       text: line.text,
-      figure: figureOf(line.exerciseId),
+      figure: figures(line),
     };
   });
   const nameOf = new Map(pages.map(({ lineage, name }) => [lineage, name]));

@@ -88,7 +88,7 @@ export function ExerciseSearch({
             }}
             className="flex items-center gap-3 rounded px-3 py-1 data-[selected=true]:bg-wash"
           >
-            <FigureThumb exerciseId={exercise.id} />
+            <FigureThumb exerciseId={exercise.id} drawing={exercise.drawing} />
             <span className="grid min-w-0 grow">
               <span className="font-medium">{exercise.name}</span>
               <span className="text-[0.9em] text-soft">

@@ -63,7 +63,11 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
   return (
     <details className="group">
       <summary className="block cursor-pointer list-none">
-        <FigureThumb exerciseId={exercise.id} className="h-16 w-full max-w-28 justify-start px-1" />
+        <FigureThumb
+          exerciseId={exercise.id}
+          drawing={exercise.drawing}
+          className="h-16 w-full max-w-28 justify-start px-1"
+        />
         <span className="block px-1 pb-1 text-[0.93em] leading-tight">
           {!beside && (
             <>

@@ -206,7 +206,12 @@ function legTo({ pole }: Goal, target: Vec, joint: Joint): Omit<Solved, 'end'> {
   return { limb: { ...angles, bend: found.bend, end: 0, twist: 0, tilt: 0 }, missed: found.missed };
 }
 
-function goalPoint(to: MarkName | Vec, offset: Vec | undefined, frames: Frames): Vec {
+/** The place in the room that a goal means, in cm. */
+export function goalPoint(
+  to: MarkName | Vec,
+  offset: Vec | undefined,
+  frames: Readonly<Record<Part, Frame>>,
+): Vec {
   if (typeof to !== 'string') return to;
   const point = markAt(frames, to);
   return offset ? add(point, turn(frames[MARKS[to].part].turn, offset)) : point;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { BOUT_MODES, DIRECTION_NAMES, SIDES_NAME } from '../../dose';
 import { POSITIONS, PURPOSES } from '../../exercise';
 import type { ExerciseSnapshot } from '../../programme';
+import { drawingId } from '../own-figure';
 
 const texts = z.array(z.string());
 
@@ -24,4 +25,5 @@ export const StoredExercise = z.object({
     .nullable()
     .optional(),
   directions: z.array(z.enum(DIRECTION_NAMES)).optional(),
+  drawing: drawingId.optional(),
 }) satisfies z.ZodType<ExerciseSnapshot>;

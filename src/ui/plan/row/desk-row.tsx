@@ -106,6 +106,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
         <div className="flex flex-wrap items-center gap-x-2">
           <FigureThumb
             exerciseId={line.exerciseId}
+            drawing={exercise?.drawing}
             side={read.ok && read.dose.side === 'left' ? 'left' : 'right'}
           />
           <p className="min-w-0 font-semibold" dir="auto">

@@ -1,0 +1,7 @@
+export * from './begin';
+export * from './handles';
+export * from './limbs';
+export * from './range';
+export * from './sliders';
+export * from './studio';
+export * from './things';
