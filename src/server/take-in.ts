@@ -27,6 +27,7 @@ import {
   write,
 } from '@/db';
 import { type PatientHere, actorOf, stillHolds } from './access';
+import { canonical } from './canonical';
 import { now } from './clock';
 import { countSent } from './patient/quota';
 import { Problem } from './problem';
@@ -124,15 +125,6 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
 /** The hash of what an event says, whatever the order of its keys. */
 export function hashOf(event: DeviceEvent): string {
   return createHash('sha256').update(canonical(event)).digest('base64url');
-}
-
-function canonical(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
-  if (value !== null && typeof value === 'object') {
-    const entries = Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
-    return `{${entries.map(([key, item]) => `${JSON.stringify(key)}:${canonical(item)}`).join(',')}}`;
-  }
-  return JSON.stringify(value) ?? 'null';
 }
 
 /** The local date of each session. Once taken in, a session keeps its date. */

@@ -146,7 +146,7 @@ export function readExercises(rows: readonly unknown[], firstRow: number): ReadE
       for (const issue of parsed.error.issues.slice(0, 3))
         problems.push({
           row: number,
-          say: `${issue.path[0] === undefined ? '' : `${String(issue.path[0])}: `}${issue.message}`,
+          say: `${placeIn(issue.path)}${issue.message}`,
         });
       return;
     }
@@ -157,4 +157,17 @@ export function readExercises(rows: readonly unknown[], firstRow: number): ReadE
     drafts.push(parsed.data);
   });
   return { drafts: problems.length > 0 ? [] : drafts, problems };
+}
+
+/**
+ * Where in a record something is wrong, as a person counts.
+ *
+ * @example placeIn(['figure', 'poses', 1, 'head', 'flex']) // "figure, poses 2, head, flex: "
+ */
+function placeIn(path: readonly PropertyKey[]): string {
+  const said = path.reduce<string>((before, key) => {
+    if (typeof key === 'number') return `${before} ${key + 1}`;
+    return before === '' ? String(key) : `${before}, ${String(key)}`;
+  }, '');
+  return said === '' ? '' : `${said}: `;
 }

@@ -30,7 +30,7 @@ export type KeptHistory = z.infer<typeof KeptHistory>;
 
 /** A form as far as it was filled in: what stands in its fields by their names. */
 export const KeptFields = z
-  .record(z.string().max(60), z.string().max(8000))
+  .record(z.string().max(60), z.string().max(24_000))
   .refine((fields) => Object.keys(fields).length <= 60, 'A form has at most 60 fields.');
 export type KeptFields = z.infer<typeof KeptFields>;
 

@@ -78,6 +78,8 @@ const pose = z.object({
   contacts: z.array(contact).max(12, 'A pose touches at most twelve places.'),
 });
 
+type Posed = z.infer<typeof pose>;
+
 const place = z.union([z.object({ on: mark, away: vec.exactOptional() }), vec], {
   error: 'A thing is on a place of the body or at three numbers of centimetres.',
 });
@@ -129,7 +131,11 @@ export const OwnFigure = z
   .object({
     view: z.enum(VIEWS, { error: `The view is one of: ${VIEWS.join(', ')}.` }),
     crop: z.enum(['whole', 'upper'], { error: 'The picture shows the whole or the upper body.' }),
-    poses: z.tuple([pose, pose], pose, { error: 'A drawing has two to five poses.' }),
+    poses: z
+      .array(pose, { error: 'The poses are missing.' })
+      .min(2, 'A drawing has two to five poses.')
+      .max(MOST_OWN_POSES, 'A drawing has two to five poses.')
+      .transform((poses) => poses as [Posed, Posed, ...Posed[]]),
     path: z.enum(['back', 'round'], { error: 'It goes back or round.' }),
     names: z.array(words('The name of a pose', 80)),
     props: z.array(prop).max(8, 'At most eight things.'),
@@ -161,7 +167,6 @@ export const OwnFigure = z
       })
       .nullable(),
   })
-  .refine(({ poses }) => poses.length <= MOST_OWN_POSES, `At most ${MOST_OWN_POSES} poses.`)
   .refine(({ poses, names }) => names.length === poses.length, 'Each pose has one name.')
   .refine(({ poses, stages, pushes }) => {
     const used = [

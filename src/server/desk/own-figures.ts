@@ -1,13 +1,15 @@
 import { createHash } from 'node:crypto';
 import { figureOf } from '@/catalogue/figures';
 import type { Figure } from '@/core/figure';
+import { type KeptFields, OwnFigure } from '@/core/records';
 import type { SentLine } from '@/core/programme';
 import type { ClinicId, ExerciseId } from '@/core/units';
 import { ownFigures } from '@/db';
+import { canonical } from '../canonical';
 
 /** The id of a drawing of the clinic's own: told by what it shows, so that no two are mixed up. */
 export function drawingIdOf(figure: Figure): string {
-  const hash = createHash('sha256').update(JSON.stringify(figure)).digest('base64url');
+  const hash = createHash('sha256').update(canonical(figure)).digest('base64url');
   return `own-${hash.slice(0, 22)}`;
 }
 
@@ -59,4 +61,15 @@ export function figuresOfLines(
     drawing: exercise.drawing,
   });
   return figuresFor(clinicId, lines.map(drawn)).then((figures) => (line) => figures(drawn(line)));
+}
+
+/** The drawing in a form that was left; null when it had none, or one that cannot be read. */
+export function keptFigure(kept: KeptFields | null): Figure | null {
+  try {
+    return OwnFigure.nullable()
+      .catch(null)
+      .parse(JSON.parse(kept?.figure ?? 'null'));
+  } catch {
+    return null;
+  }
 }

@@ -9,8 +9,9 @@ import {
   type ExerciseRow,
   exerciseFromRow,
 } from '@/core/exchange';
-import { DIRECTION_NAMES, SIDES_NAME } from '@/core/dose';
-import { FAMILIES, POSITIONS, PURPOSES, REGIONS } from '@/core/exercise';
+import { BOUT_MODES, type BoutMode, DIRECTION_NAMES, SIDES_NAME } from '@/core/dose';
+import { FAMILIES, POSITIONS, PURPOSES, type Position, REGIONS } from '@/core/exercise';
+import type { Figure } from '@/core/figure';
 import { TRAITS } from '@/core/screen';
 import type { KeptFields } from '@/core/records';
 import { KeptLine } from '../forms/kept-line';
@@ -19,6 +20,7 @@ import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { Choice, Field, TextField } from '../primitives/field';
+import { DrawingPart } from './studio/drawing-part';
 
 const EMPTY = {
   ...Object.fromEntries(EXERCISE_COLUMNS.map((column) => [column, ''])),
@@ -51,6 +53,19 @@ function asTyped(row: ExerciseRow): Record<ExerciseColumn, string> {
   ) as Record<ExerciseColumn, string>;
 }
 
+const FORM = 'own-exercise';
+
+const modeOf = (typed: string): BoutMode =>
+  BOUT_MODES.find((mode) => mode === typed) ?? BOUT_MODES[0];
+
+/** What stands in the fields at first: as it was left, else as it is. */
+function typedBefore(row: ExerciseRow | null, kept: KeptFields | null) {
+  const typed = asTyped(row ?? EMPTY);
+  return Object.fromEntries(
+    EXERCISE_COLUMNS.map((column) => [column, kept?.[column] ?? typed[column]]),
+  ) as Record<ExerciseColumn, string>;
+}
+
 const ownExerciseDraft = (fields: KeptFields | null) => ({ kind: 'exercise', fields });
 
 type Write = (fields: Partial<Record<ExerciseColumn, string>>) => void;
@@ -65,16 +80,23 @@ export function ExerciseForm({
   id,
   row,
   kept,
+  figure: drawn,
 }: {
   id: string | null;
   row: ExerciseRow | null;
   /** As far as it was written before the page was left. */
   kept: KeptFields | null;
+  /** As it is drawn, or was being drawn; null without a drawing. */
+  figure: Figure | null;
 }) {
   const router = useRouter();
-  const [typed, setTyped] = useState(() => ({ ...asTyped(row ?? EMPTY), ...kept }));
+  const [typed, setTyped] = useState(() => typedBefore(row, kept));
   const [own] = useState(() => id ?? kept?.id ?? uuid());
-  const written = useMemo(() => ({ ...typed, id: own }), [typed, own]);
+  const [figure, setFigure] = useState(drawn);
+  const written = useMemo(
+    () => ({ ...typed, id: own, figure: JSON.stringify(figure) }),
+    [typed, own, figure],
+  );
   const draft = useKeeping<KeptFields | null>({
     path: '/api/v1/own-drafts',
     value: written,
@@ -88,7 +110,7 @@ export function ExerciseForm({
   async function save() {
     await send(
       '/api/v1/exercises',
-      { id: own, exercise: exerciseFromRow(typed) },
+      { id: own, exercise: { ...(exerciseFromRow(typed) as object), figure } },
       {
         done: () => {
           draft.forget();
@@ -101,26 +123,45 @@ export function ExerciseForm({
   }
 
   return (
-    <form
-      className="grid gap-6 pt-4 lg:grid-cols-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      <What typed={typed} write={write} wrong={wrong} />
-      <How typed={typed} write={write} wrong={wrong} />
-      <div className="grid gap-3 lg:col-span-2">
-        <Traits typed={typed} write={write} />
+    <div className="grid gap-6 pt-4">
+      <form
+        id={FORM}
+        className="grid gap-6 lg:grid-cols-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <What typed={typed} write={write} wrong={wrong} />
+        <How typed={typed} write={write} wrong={wrong} />
+        <div className="lg:col-span-2">
+          <Traits typed={typed} write={write} />
+        </div>
+      </form>
+      {/* Apart from the form: Enter in one of its fields keeps nothing. */}
+      <section className="grid gap-3 border-t border-hair pt-4" aria-labelledby="drawing">
+        <h2 id="drawing" className="text-xl">
+          Drawing
+        </h2>
+        <DrawingPart
+          figure={figure}
+          onChange={setFigure}
+          name={typed.name}
+          usualDose={typed.usualDose}
+          mode={modeOf(typed.mode)}
+          position={typed.position as Position}
+        />
+      </section>
+      <div className="grid gap-3 border-t border-hair pt-4">
         <Refusal say={refusal?.say ?? ''} />
         <KeptLine state={draft.state} wasKept={kept !== null} />
         <div>
-          <Button look="main" type="submit" disabled={busy}>
+          <Button look="main" type="submit" form={FORM} disabled={busy}>
             {busy ? 'Keeping …' : 'Keep'}
           </Button>
         </div>
       </div>
-    </form>
+    </div>
   );
 }
 
@@ -174,7 +215,7 @@ function What({ typed, write, wrong }: PartProps) {
         {select('position', 'Position', POSITIONS)}
         {select('region', 'Region', REGIONS)}
         {select('purpose', 'Purpose', PURPOSES)}
-        {select('mode', 'A bout of it is', ['held', 'moved', 'lain'])}
+        {select('mode', 'A bout of it is', BOUT_MODES)}
       </div>
       <div className="flex flex-wrap gap-6">
         {flag('sided', 'One side at a time')}

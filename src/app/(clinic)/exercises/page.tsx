@@ -6,6 +6,7 @@ import { roleSuffices } from '@/server/access';
 import { ownExercises } from '@/server/desk/exercises';
 import { ExerciseFiles } from '@/ui/exercises/exercise-files';
 import { ExerciseList } from '@/ui/exercises/exercise-list';
+import { FigureThumb } from '@/ui/figure/thumb';
 import { RetireButton } from '@/ui/exercises/retire-button';
 import { buttonClass } from '@/ui/primitives/button';
 import { legible } from '@/app/legible';
@@ -42,6 +43,7 @@ async function ExercisesPage() {
         <ul className="divide-y divide-hair">
           {own.map((exercise) => (
             <li key={exercise.id} className="flex flex-wrap items-center gap-3 py-1.5">
+              <FigureThumb exerciseId={exercise.id} drawing={exercise.drawing} />
               <p className="mr-auto min-w-0">
                 <span className="font-medium" dir="auto">
                   {exercise.name}

@@ -5,3 +5,4 @@ export * from './paper';
 export * from './sign-icons';
 export * from './shape';
 export * from './svg';
+export { cameraFor, see } from './view';

@@ -5,6 +5,7 @@ import { exerciseRow } from '@/core/exchange';
 import { exerciseDraft } from '@/core/records';
 import { roleSuffices } from '@/server/access';
 import { keptOwnDraft } from '@/server/own-drafts';
+import { keptFigure, ownFigureOf } from '@/server/desk/own-figures';
 import { ownExercises } from '@/server/desk/exercises';
 import { ExerciseForm } from '@/ui/exercises/exercise-form';
 import { legible } from '@/app/legible';
@@ -19,7 +20,11 @@ async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
   const { id } = await params;
   const exercise = (await ownExercises(member.clinicId)).find((one) => one.id === id);
   if (!exercise) notFound();
-  const kept = await keptOwnDraft(member, 'exercise');
+  const [draft, drawn] = await Promise.all([
+    keptOwnDraft(member, 'exercise'),
+    exercise.drawing === undefined ? null : ownFigureOf(member.clinicId, exercise.drawing),
+  ]);
+  const kept = draft?.id === id ? draft : null;
   return (
     <>
       <h1 className="border-b border-hair pb-3 text-2xl" dir="auto">
@@ -28,7 +33,8 @@ async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
       <ExerciseForm
         id={id}
         row={exerciseRow(exerciseDraft(exercise))}
-        kept={kept?.id === id ? kept : null}
+        kept={kept}
+        figure={kept?.figure === undefined ? drawn : keptFigure(kept)}
       />
     </>
   );

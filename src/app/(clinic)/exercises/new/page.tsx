@@ -2,6 +2,7 @@ import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
+import { keptFigure } from '@/server/desk/own-figures';
 import { ownExercises } from '@/server/desk/exercises';
 import { keptOwnDraft } from '@/server/own-drafts';
 import { ExerciseForm } from '@/ui/exercises/exercise-form';
@@ -20,7 +21,7 @@ export default async function NewExercisePage() {
   return (
     <>
       <h1 className="border-b border-hair pb-3 text-2xl">An exercise of your own</h1>
-      <ExerciseForm id={null} row={null} kept={begun} />
+      <ExerciseForm id={null} row={null} kept={begun} figure={keptFigure(begun)} />
     </>
   );
 }

@@ -2,8 +2,9 @@ import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
-import { EXERCISES } from '@/catalogue';
-import { figureOf } from '@/catalogue/figures';
+import { SHIPPED } from '@/catalogue';
+import { catalogueFor } from '@/server/desk/exercises';
+import { figuresFor } from '@/server/desk/own-figures';
 import { FAMILIES } from '@/core/exercise';
 import { EnglishKey } from '@/ui/figure/english-key';
 import { FigureSteps } from '@/ui/figure/figure-steps';
@@ -11,7 +12,7 @@ import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Drawings' };
 
-/** Every drawing of the catalogue, for looking over: of one family or all, with their words or without. */
+/** Every drawing of the catalogue and of the clinic's own exercises, for looking over: of one family or all, with their words or without. */
 export default legible(PicturesPage);
 
 const Query = z.object({
@@ -20,10 +21,16 @@ const Query = z.object({
 });
 
 async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) {
-  await requireMember();
+  const member = await requireMember();
+  const { all } = await catalogueFor(member.clinicId);
+  const exercises = all.filter(({ id, drawing }) => drawing !== undefined || SHIPPED.byId(id));
+  const figures = await figuresFor(
+    member.clinicId,
+    exercises.map(({ id, drawing }) => ({ exerciseId: id, drawing })),
+  );
   const { family, words } = Query.parse(await searchParams);
   const shown = family ? [family] : FAMILIES;
-  const count = EXERCISES.filter((one) => shown.includes(one.family)).length;
+  const count = exercises.filter((one) => shown.includes(one.family)).length;
   const address = (next: { family?: string; words?: string }) => {
     const query = new URLSearchParams(
       Object.entries({ family: family ?? '', words: words ?? '', ...next }).filter(
@@ -61,9 +68,10 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
         <section key={one} className="pt-5">
           <h2 className="border-b border-hair text-lg">{one}</h2>
           <ul className="grid gap-x-8 gap-y-4 pt-3 lg:grid-cols-2">
-            {EXERCISES.filter((exercise) => exercise.family === one).map(
-              ({ id, name, rung, sides }) => {
-                const figure = figureOf(id);
+            {exercises
+              .filter((exercise) => exercise.family === one)
+              .map(({ id, name, rung, sides, drawing }) => {
+                const figure = figures({ exerciseId: id, drawing });
                 return (
                   <li key={id} id={id} className="min-w-0">
                     <h3 className={words ? 'sr-only' : 'font-medium'}>
@@ -77,8 +85,7 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
                     {figure && <FigureSteps figure={figure} size="h-36" words={!words} />}
                   </li>
                 );
-              },
-            )}
+              })}
           </ul>
         </section>
       ))}

@@ -1,4 +1,4 @@
-import { type Pose, type Vec, beyondRange, skeletonOf } from '../body';
+import { beyondRange, type Pose, skeletonOf, type Vec } from '../figure';
 
 /** A hand or foot so far from where it is asked to be is as good as there, in cm. */
 const THERE_CM = 0.5;

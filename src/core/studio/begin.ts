@@ -1,5 +1,4 @@
-import { BASE_POSES, type Base } from '../body';
-import { type DrawnProp, type Figure, MOST_OWN_POSES } from '../figure';
+import { type Base, BASE_POSES, type DrawnProp, type Figure, MOST_OWN_POSES } from '../figure';
 
 /** What somebody sits, lies or kneels on. */
 const UNDER: Readonly<Record<Base, readonly DrawnProp[]>> = {

@@ -1,5 +1,4 @@
-import { type Pose, mirrorPose } from '../body';
-import { type Figure, MOST_OWN_POSES } from '../figure';
+import { type Figure, mirrorPose, MOST_OWN_POSES, type Pose } from '../figure';
 
 /** Which pose is at hand: by its order, or the fault. */
 export type At = number | 'fault';

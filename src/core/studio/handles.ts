@@ -1,23 +1,23 @@
 import {
-  type Goal,
-  HANDS,
-  type LimbPose,
-  MARKS,
-  type Part,
-  type Pose,
-  type Skeleton,
-  type Vec,
   add,
   between,
+  type Goal,
   goalPoint,
+  HANDS,
   inverse,
+  type LimbPose,
   markAt,
+  MARKS,
   minus,
+  type Part,
+  type Pose,
   scale,
   size,
+  type Skeleton,
   skeletonOf,
   turn,
-} from '../body';
+  type Vec,
+} from '../figure';
 import { asFarAsItGoes } from './range';
 import { addedTo } from './sliders';
 

@@ -1,12 +1,12 @@
 import {
   type HandShape,
   type LimbPose,
-  MARKS,
   type MarkName,
+  MARKS,
   type Pose,
-  type Vec,
   skeletonOf,
-} from '../body';
+  type Vec,
+} from '../figure';
 import { goalOf } from './handles';
 import { rounded } from './range';
 

@@ -1,4 +1,4 @@
-import { type Bend, NECK_SLOPE_DEG, type Pose } from '../body';
+import { type Bend, NECK_SLOPE_DEG, type Pose } from '../figure';
 import { asFarAsItGoes } from './range';
 
 /** What a slider sets: degrees, or centimetres for the shoulder blades. */

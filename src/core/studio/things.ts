@@ -1,5 +1,16 @@
-import { type Pose, type Vec, SEAT_CM, markAt, skeletonOf } from '../body';
-import type { DrawnProp } from '../figure';
+import {
+  add,
+  type DrawnProp,
+  markAt,
+  type MarkName,
+  MARKS,
+  type Place,
+  type Pose,
+  SEAT_CM,
+  skeletonOf,
+  turn,
+  type Vec,
+} from '../figure';
 import { rounded } from './range';
 
 /** Things a drawing can have. */
@@ -157,9 +168,7 @@ export function measuresOf(prop: DrawnProp): Measure[] {
   }
 }
 
-type PlaceOf = Extract<DrawnProp, { readonly kind: 'ball' }>['at'];
-
-function placed(place: PlaceOf, set: (place: PlaceOf) => DrawnProp): Measure[] {
+function placed(place: Place, set: (place: Place) => DrawnProp): Measure[] {
   const vec = 'on' in place ? (place.away ?? [0, 0, 0]) : place;
   return AXES.map((name, part) => ({
     name,
@@ -179,4 +188,56 @@ function ends(
     { name: 'from', value: from, set: (value) => set([value, to]) },
     { name: 'to', value: to, set: (value) => set([from, value]) },
   ];
+}
+
+/** A place of a thing that can be hung elsewhere: on the body or in the room. */
+export type Hanging = {
+  readonly name: string;
+  /** The place of the body it goes along with; null in the room. */
+  readonly on: MarkName | null;
+  readonly hang: (on: MarkName | null) => DrawnProp;
+};
+
+/** What of a thing can be put on the body, or taken off it to where it is in this pose. */
+export function hangingsOf(prop: DrawnProp, pose: Pose): Hanging[] {
+  const hanging = (name: string, place: Place, set: (place: Place) => DrawnProp): Hanging => ({
+    name,
+    on: 'on' in place ? place.on : null,
+    hang: (on) => rounded(set(on === null ? inRoom(place, pose) : { on })),
+  });
+  switch (prop.kind) {
+    case 'ball':
+    case 'roll':
+      return [hanging('is', prop.at, (at) => ({ ...prop, at }))];
+    case 'pad':
+    case 'pillow':
+    case 'block':
+    case 'blanket':
+    case 'weight':
+      return [hanging('is', prop.at, (at) => ({ ...prop, at }))];
+    case 'band':
+    case 'cloth':
+    case 'strap':
+      return prop.through.map((place, end) =>
+        hanging(`end ${end + 1}`, place, (at) => ({
+          ...prop,
+          through: prop.through.map((other, index) => (index === end ? at : other)),
+        })),
+      );
+    case 'wall':
+    case 'chair':
+    case 'bed':
+    case 'mat':
+    case 'bench':
+    case 'doorframe':
+    case 'wedge':
+      return [];
+  }
+}
+
+function inRoom(place: Place, pose: Pose): Vec {
+  if (!('on' in place)) return place;
+  const { frames } = skeletonOf(pose);
+  const at = markAt(frames, place.on);
+  return place.away ? add(at, turn(frames[MARKS[place.on].part].turn, place.away)) : at;
 }

@@ -1,6 +1,15 @@
+import {
+  BASE_POSES,
+  VIEWS,
+  BASES,
+  beyondRange,
+  markAt,
+  type Pose,
+  skeletonOf,
+  type Vec,
+} from '@/core/figure';
 import { FIGURES } from '@/catalogue/figures';
 import { OwnFigure, figureFault } from '@/core/records';
-import { BASES, BASE_POSES, beyondRange, markAt, skeletonOf, type Pose, type Vec } from '../body';
 import {
   HANDLES,
   type Handle,
@@ -12,12 +21,14 @@ import {
   THINGS,
   bareFigure,
   facePalm,
+  fromSheet,
   figureFrom,
   handleAt,
   layHand,
   measuresOf,
   moveHandle,
   newThing,
+  onSheet,
   openStudio,
   palmFaces,
   placeInWords,
@@ -27,6 +38,7 @@ import {
   setSlider,
   shapeHand,
   sliderOf,
+  spread,
   studioAfter,
   toesPoint,
 } from '.';
@@ -137,6 +149,57 @@ describe('taking hold of a body', () => {
   });
 });
 
+describe('the sheet', () => {
+  it('takes a drag straight across, whatever the camera’s own turn', () => {
+    expect(fromSheet('side', 4, -3)).toEqual([4, 3, 0]);
+    expect(fromSheet('front', 4, 3)).toEqual([0, -3, -4]);
+    expect(fromSheet('back', 4, 3)).toEqual([0, -3, 4]);
+    expect(fromSheet('above', 4, 3)).toEqual([4, 0, 3]);
+    expect(fromSheet('front', 0, 0, 2)).toEqual([2, 0, 0]);
+  });
+
+  it.each(VIEWS)('seen %s, a drag follows the pointer to a twentieth', (view) => {
+    const [x, y] = onSheet(view, fromSheet(view, 20, 12));
+    expect(Math.hypot(x - 20, y - 12)).toBeLessThan(1.2);
+  });
+
+  it('moves points apart until each can be taken hold of, and leaves the others', () => {
+    expect(
+      spread(
+        [
+          [0, 0],
+          [1, 0],
+          [50, 0],
+        ],
+        5,
+      ),
+    ).toEqual([
+      [-2, 0],
+      [3, 0],
+      [50, 0],
+    ]);
+    const crowd = spread(
+      Array.from({ length: 6 }, (_, i) => [i % 2, i / 9] as const),
+      4,
+    );
+    for (const [i, a] of crowd.entries())
+      for (const b of crowd.slice(i + 1))
+        expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(3.9);
+    expect(spread([], 4)).toEqual([]);
+    const [one, two] = spread(
+      [
+        [3, 3],
+        [3, 3],
+      ],
+      4,
+    );
+    expect([one, two]).toEqual([
+      [1, 3],
+      [5, 3],
+    ]);
+  });
+});
+
 describe('sliders', () => {
   it.each(SLIDERS)('%s is set and read the same, within what joints allow', (slider) => {
     const { least, most } = SETTINGS[slider];
@@ -173,7 +236,7 @@ describe('hands and feet', () => {
   });
 
   it('says no where the arm is too short', () => {
-    expect(layHand(standing, 'right', 'shinLeft' as never)).toBeNull();
+    expect(layHand(standing, 'right', 'shinLeft')).toBeNull();
   });
 
   it('offers only places whose skin looks somewhere, each in words', () => {
