@@ -17,6 +17,7 @@ export const LIST_BOUNDS = {
   screenings: 50,
   referrals: 200,
   photos: 100,
+  setUpPhotos: 200,
   markings: 500,
   findings: 300,
   measurements: 4000,

@@ -39,6 +39,7 @@ export type GuardName =
   | 'screening'
   | 'screened'
   | 'consent'
+  | 'room'
   | 'offered'
   | 'triage';
 

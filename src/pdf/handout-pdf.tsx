@@ -9,6 +9,7 @@ import {
   Text,
   View,
   renderToBuffer,
+  Image,
 } from '@react-pdf/renderer';
 import { type Drawing, PAPER_PALETTE, SIGN_ICONS, broad } from '@/core/figure';
 import {
@@ -296,6 +297,17 @@ function Exercise({
           <View key={name} style={styles.picture}>
             <Picture drawing={drawing} width={large ? 74 : 80} />
             <Text style={styles.caption}>{name}</Text>
+          </View>
+        ))}
+        {exercise.photos.map((photo, index) => (
+          <View key={photo} style={styles.picture}>
+            <Image
+              src={photo}
+              style={{ width: large ? 74 : 80, maxHeight: 108, objectFit: 'cover' }}
+            />
+            <Text style={styles.caption}>
+              {exercise.photos.length > 1 ? `Your set-up, ${index + 1}` : 'Your set-up'}
+            </Text>
           </View>
         ))}
         <Signs exercise={exercise} styles={styles} />

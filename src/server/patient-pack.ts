@@ -14,6 +14,7 @@ import {
   PACK_FORMAT,
   type PackDay,
   type PackLine,
+  type PackPicture,
   type PackSession,
   type PatientPack,
   type PlainDay,
@@ -33,6 +34,7 @@ import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
 import { layoutOf, momentsOf } from './patient/day-moments';
 import { packPicture } from './patient/figure-file';
+import { setUpPhotos } from './visit/set-up-photos';
 import { setUpWords } from './patient/set-up-words';
 import { slotText } from './patient/slot-text';
 import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
@@ -66,7 +68,10 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     new Map(momentsOf(facts, date, layout).map(({ key, at }) => [key, at]));
   const plain = { ...facts, today, pauses };
   const { lines, days } = packDays(plain, timesOn);
-  const figures = await figuresOfLines(clinicId, lines);
+  const [figures, photos] = await Promise.all([
+    figuresOfLines(clinicId, lines),
+    setUpPhotos(patient),
+  ]);
   const [first, ...others] = days;
   return {
     format: PACK_FORMAT,
@@ -78,6 +83,11 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     at: now(),
     lines: lines.map((line) =>
       packLine(line, figures(line), {
+        photos: photos(line.lineage).map(({ id, width, height }) => ({
+          address: `/api/v1/patient/set-up/picture?id=${id}`,
+          width,
+          height,
+        })),
         share: shareOfDay(line, plain),
         own: cues.get(line.lineage) ?? [],
         language,
@@ -122,10 +132,16 @@ function packLine(
   line: SentLine,
   figure: Figure | null,
   {
+    photos,
     share,
     own,
     language,
-  }: { readonly share: number; readonly own: readonly string[]; readonly language: Language },
+  }: {
+    readonly photos: readonly PackPicture[];
+    readonly share: number;
+    readonly own: readonly string[];
+    readonly language: Language;
+  },
 ): PackLine {
   const { name, steps, cues, mode, position, feel, normal, stop } = line.exercise;
   const ways = waysOf(line);
@@ -152,6 +168,7 @@ function packLine(
     share,
     figure,
     picture: figure && packPicture(line.exercise.drawing ?? line.exerciseId, figure, side),
+    photos,
     description: figure ? describeFigure(figure) : '',
   };
 }

@@ -18,6 +18,7 @@ describe('what a person is told of a failure', () => {
     [new GuardRefused('empty'), 409, 'has been set up already', []],
     [new GuardRefused('screening'), 409, SCREENING_BLOCKS, []],
     [new GuardRefused('screened'), 409, 'that the screening has not seen', []],
+    [new GuardRefused('room'), 409, 'There are three photos of this set-up already', []],
     [new GuardRefused('consent'), 409, 'The consent was taken back', []],
     [new GuardRefused('offered'), 409, 'has changed in the meantime', []],
     [new GuardRefused('triage'), 409, 'has changed in the meantime', []],

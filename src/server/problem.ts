@@ -71,6 +71,8 @@ export function asProblem(error: unknown): Problem {
         );
       case 'consent':
         return new Problem(409, 'The consent was taken back in the meantime. Nothing was saved.');
+      case 'room':
+        return new Problem(409, 'There are three photos of this set-up already. Delete one first.');
       case 'attempts':
       case 'offered':
       case 'triage':

@@ -94,6 +94,7 @@ export function patientWorker(self: Surroundings): void {
     const url = new URL(request.url);
     if (request.method !== 'GET' || url.origin !== self.location.origin) return;
     if (request.mode === 'navigate' && url.pathname === PAGE) event.respondWith(page(request));
-    else if (/^\/(_next\/static|figures)\//.test(url.pathname)) event.respondWith(file(request));
+    else if (/^\/(_next\/static|figures|api\/v1\/patient\/set-up)\//.test(url.pathname))
+      event.respondWith(file(request));
   });
 }

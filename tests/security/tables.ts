@@ -371,6 +371,12 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     file: () => world.picture,
     body: () => null,
   },
+  'photos/set-up': {
+    may: PRACTITIONERS,
+    query: () => `?id=${randomUUID()}&patientId=${world.patientId}&lineage=${world.lineage}`,
+    file: () => world.picture,
+    body: () => null,
+  },
   'photos/marks': {
     may: MEMBERS,
     body: () => ({
@@ -453,6 +459,12 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     may: ['patient', 'other patient'],
     query: () => `?id=${randomUUID()}`,
     file: () => world.picture,
+    body: () => null,
+  },
+  'patient/set-up/picture': {
+    may: ['patient'],
+    method: 'GET',
+    query: () => `?id=${world.setUpPhotoId}`,
     body: () => null,
   },
   'patient/calendar': { may: ['patient', 'other patient'], body: () => ({}) },

@@ -14,6 +14,7 @@ import { saveTemplate } from '@/server/desk/templates';
 import { saveEntry } from '@/server/visit/entries';
 import { saveMeasurements } from '@/server/visit/measuring';
 import { saveMarking, takePhoto } from '@/server/visit/photos';
+import { takeSetUpPhoto } from '@/server/visit/set-up-photos';
 import { saveReferral } from '@/server/visit/referral';
 import { saveScreening } from '@/server/visit/screening';
 import {
@@ -73,6 +74,7 @@ export const world = {
   entryId: '',
   measureId: '',
   photoId: '',
+  setUpPhotoId: '',
   letterId: '',
   /** What a session with too much pain asks for. */
   proposalKey: '',
@@ -264,6 +266,12 @@ export async function makeVisit(by: Awaited<ReturnType<typeof member>>): Promise
   await takePhoto(
     by,
     { id: world.photoId, patientId: world.patientId, takenOn: today() },
+    world.picture,
+  );
+  world.setUpPhotoId = randomUUID();
+  await takeSetUpPhoto(
+    by,
+    { id: world.setUpPhotoId, patientId: world.patientId, lineage: world.lineage },
     world.picture,
   );
   await saveMarking(by, {

@@ -49,6 +49,8 @@ export type PackLine = {
   readonly figure: Figure | null;
   /** The exercise's still; null for one without a drawing. */
   readonly picture: PackPicture | null;
+  /** Photos of this patient's own set-up; left out of packs of before. */
+  readonly photos?: readonly PackPicture[];
   /** The drawing in words. */
   readonly description: string;
 };

@@ -50,3 +50,10 @@ export const PhotoDelete = z.object({ patientId: recordId, photoId: recordId });
 /** A side photo taken at home, by a helper with the patient's own phone. */
 export const OwnPhoto = z.object({ id: recordId });
 export type OwnPhoto = z.infer<typeof OwnPhoto>;
+
+/** So many photos may show a line's set-up. */
+export const MOST_SET_UP_PHOTOS = 3;
+
+/** A photo of this patient's set-up for one line, taken in the room. */
+export const SetUpPhotoFacts = z.object({ id: recordId, patientId: recordId, lineage: recordId });
+export type SetUpPhotoFacts = z.infer<typeof SetUpPhotoFacts>;

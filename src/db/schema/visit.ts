@@ -176,7 +176,7 @@ export const measurement = sqliteTable(
   ],
 );
 
-/** A side photo's place in the record; its bytes live apart, so that they can go for good. */
+/** A photo's place in the record, from the side or of a set-up; its bytes live apart, so that they can go for good. */
 export const photo = sqliteTable(
   'photo',
   {
@@ -184,6 +184,8 @@ export const photo = sqliteTable(
     takenOn: date('taken_on').notNull(),
     width: integer('width').notNull(),
     height: integer('height').notNull(),
+    /** The line of the programme whose set-up it shows; null for a side photo. */
+    lineage: text('lineage'),
     /** A tombstone: the measured angles stay. */
     deletedBy: text('deleted_by'),
     deletedAt: instant('deleted_at'),

@@ -1,6 +1,6 @@
 import { LIST_BOUNDS } from '../bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, MemberId, PatientId, PhotoId } from '@/core/units';
 import { type Statement, builder, checkpoint, read, readOne } from '../door';
 import { photo, photoBytes, photoMarking } from '../schema';
@@ -9,18 +9,49 @@ import { type Placed, placed } from './place';
 export type PhotoRow = typeof photo.$inferSelect;
 export type MarkingRow = typeof photoMarking.$inferSelect;
 
-/** A patient's photos that still have their bytes, newest first. */
+const standing = (clinicId: ClinicId, patientId: PatientId) =>
+  and(eq(photo.clinicId, clinicId), eq(photo.patientId, patientId), isNull(photo.deletedAt));
+
+/** A patient's photos from the side that still have their bytes, newest first. */
 export function photosOf(clinicId: ClinicId, patientId: PatientId): Promise<PhotoRow[]> {
   return read((db) =>
     db
       .select()
       .from(photo)
-      .where(
-        and(eq(photo.clinicId, clinicId), eq(photo.patientId, patientId), isNull(photo.deletedAt)),
-      )
+      .where(and(standing(clinicId, patientId), isNull(photo.lineage)))
       .orderBy(desc(photo.takenOn), desc(photo.createdAt))
       .limit(LIST_BOUNDS.photos),
   );
+}
+
+/** Photos of a set-up, each with its line. */
+export type SetUpPhotoRow = PhotoRow & { readonly lineage: string };
+
+/** A patient's photos of their set-ups that still have their bytes, in the order they were taken. */
+export async function setUpPhotosOf(
+  clinicId: ClinicId,
+  patientId: PatientId,
+): Promise<SetUpPhotoRow[]> {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(photo)
+      .where(and(standing(clinicId, patientId), isNotNull(photo.lineage)))
+      .orderBy(asc(photo.createdAt), asc(sql`rowid`))
+      .limit(LIST_BOUNDS.setUpPhotos),
+  );
+  return rows.flatMap((row) => (row.lineage === null ? [] : [{ ...row, lineage: row.lineage }]));
+}
+
+/** A guard's condition: the line has fewer photos of its set-up than it may have. */
+export function hasRoomForSetUp(
+  clinicId: ClinicId,
+  patientId: PatientId,
+  lineage: string,
+  most: number,
+) {
+  return sql`SELECT count(*) < ${most} FROM ${photo} WHERE ${standing(clinicId, patientId)}
+    AND ${photo.lineage} = ${lineage}`;
 }
 
 /** A photo of the clinic, deleted or not; null when there is none. */

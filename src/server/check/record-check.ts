@@ -10,9 +10,11 @@ import {
   patientsAfter,
   photoBytesOf,
   photosOf,
+  setUpPhotosOf,
   readEveryRow,
   versionsOf,
 } from '@/db';
+import { canonical } from '../canonical';
 import { brokenSeals } from '../seals';
 import { foldedDay } from '../take-in';
 
@@ -78,20 +80,12 @@ const ofDay = (patientId: string, date: LocalDate) => `The day ${date} of the pa
 
 /** Whether two values say the same, whatever the order of their keys. */
 function sameFacts(one: unknown, another: unknown): boolean {
-  return stable(one) === stable(another);
-}
-
-function stable(value: unknown): string {
-  return JSON.stringify(value, (_, part: unknown) =>
-    part !== null && typeof part === 'object' && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : part,
-  );
+  return canonical(one) === canonical(another);
 }
 
 async function checkPhotos(patient: Patient, faults: string[]): Promise<number> {
   const { clinicId, id } = patient;
-  const photos = await photosOf(clinicId, id);
+  const photos = [...(await photosOf(clinicId, id)), ...(await setUpPhotosOf(clinicId, id))];
   for (const photo of photos) {
     const bytes = await photoBytesOf(clinicId, photo.id);
     const size =

@@ -9,6 +9,7 @@ import { type LocalDate, formatRange } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
 import { dateText, needsOf } from '../patient-pack';
+import { setUpPhotos, setUpPictures } from './set-up-photos';
 import { setUpWords } from '../patient/set-up-words';
 import { figuresOfLines } from '../desk/own-figures';
 import { todayOf, wakingOf } from '../programme-facts';
@@ -54,7 +55,11 @@ function drawn(
  *
  * @param address what the code to scan opens
  */
-export async function handoutOf(patient: Patient, address: string): Promise<Handout | null> {
+export async function handoutOf(
+  patient: Patient,
+  address: string,
+  photosAs: 'addresses' | 'pictures' = 'addresses',
+): Promise<Handout | null> {
   const [version, clinic, cues] = await Promise.all([
     newestVersion(patient),
     clinicById(patient.clinicId),
@@ -62,7 +67,10 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   if (!version || version.lines.length === 0) return null;
-  const figures = await figuresOfLines(patient.clinicId, version.lines);
+  const [figures, photos] = await Promise.all([
+    figuresOfLines(patient.clinicId, version.lines),
+    photosOfLines(patient, version.lines, photosAs),
+  ]);
   const today = todayOf(patient);
   const from = version.effectiveFrom > today ? version.effectiveFrom : today;
   const week = weekTable(version.lines, from, wakingOf(patient), version.reviewOn);
@@ -93,6 +101,7 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
         feel,
         normal,
         stop,
+        photos: photos.get(line.lineage) ?? [],
         ...drawn(figures(line), line.dose.side === 'left' ? 'left' : 'right'),
       };
     }),
@@ -109,6 +118,27 @@ export async function handoutOf(patient: Patient, address: string): Promise<Hand
     caution: CLINIC_CAUTION,
     address,
   };
+}
+
+/** Where the photos of each set-up are: at addresses for a page of ours, within for a file of its own. */
+async function photosOfLines(
+  patient: Patient,
+  lines: readonly SentLine[],
+  as: 'addresses' | 'pictures',
+): Promise<ReadonlyMap<string, readonly string[]>> {
+  const found = new Map<string, readonly string[]>();
+  if (as === 'addresses') {
+    const photos = await setUpPhotos(patient);
+    for (const { lineage } of lines)
+      found.set(
+        lineage,
+        photos(lineage).map(({ id }) => `/api/v1/photos/picture?id=${id}`),
+      );
+    return found;
+  }
+  const pictures = await setUpPictures(patient);
+  for (const { lineage } of lines) found.set(lineage, await pictures(lineage));
+  return found;
 }
 
 /**

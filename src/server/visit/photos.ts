@@ -38,7 +38,7 @@ import { detectableChangesOf, measurementRow, measuresOf } from './measuring';
 import { storedPicture } from './picture';
 import { isSameRecord, writeAs, writeAsPatient } from './write-as';
 
-const NO_CONSENT =
+export const NO_CONSENT =
   'Consent for photos is not recorded. Ask for it under Screen, then take the photo.';
 
 /** Takes in a side photo, with the patient's consent only. */
@@ -62,6 +62,7 @@ export async function takePhoto(member: SignedIn, facts: PhotoFacts, upload: Buf
           createdAt: at,
           width,
           height,
+          lineage: null,
           deletedBy: null,
           deletedAt: null,
         },
@@ -108,6 +109,7 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
           createdAt: at,
           width,
           height,
+          lineage: null,
           deletedBy: null,
           deletedAt: null,
         },
@@ -129,7 +131,7 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
   });
 }
 
-/** A photo of the member's clinic and this patient that still has its picture. */
+/** A photo of the member's clinic and this patient that still has its picture, whatever it shows. */
 async function photoFor(
   member: SignedIn,
   patientId: PatientId,
@@ -191,6 +193,8 @@ export async function saveMarking(member: SignedIn, draft: MarkingDraft): Promis
   const patient = await patientFor(member, draft.patientId);
   const { clinicId } = member;
   const photo = await photoFor(member, patient.id, draft.photoId);
+  // A set-up is looked at, not measured.
+  if (photo.lineage !== null) throw new Problem(404, NOT_FOUND);
   const wrong = marksProblem(draft.marks);
   if (wrong) throw new Problem(400, wrong, ['marks']);
   const [markings, measures] = await Promise.all([

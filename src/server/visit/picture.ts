@@ -18,6 +18,9 @@ const BEST_QUALITY = 82;
 const POORER_QUALITIES = [70, 55, 40, 25];
 const TAKEN = ['jpeg', 'png', 'webp'];
 
+/** How a kind of picture is kept: how large, in pixels and bytes. */
+export type PictureSize = { readonly longestEdge: number; readonly storedBytes: number };
+
 export type Picture = { readonly bytes: Buffer; readonly width: number; readonly height: number };
 
 const NOT_AN_IMAGE =
@@ -38,13 +41,19 @@ const inLine = oneAtATime(
  *
  * @throws Problem with a sentence for an empty, too large or unreadable file
  */
-export async function storedPicture(upload: Buffer): Promise<Picture> {
+export async function storedPicture(
+  upload: Buffer,
+  size: PictureSize = PICTURE_LIMITS,
+): Promise<Picture> {
   if (upload.length === 0) throw new Problem(400, 'This photo is empty. Choose another one.');
   if (upload.length > PHOTO_LIMIT) throw new Problem(413, PHOTO_TOO_LARGE);
-  return inLine(() => smaller(upload));
+  return inLine(() => smaller(upload, size));
 }
 
-async function smaller(upload: Buffer): Promise<Picture> {
+async function smaller(
+  upload: Buffer,
+  { longestEdge, storedBytes }: PictureSize,
+): Promise<Picture> {
   try {
     // Only the head is read for this, so that nothing large is decoded to be refused.
     const { format, width, height } = await sharp(upload, { limitInputPixels: false }).metadata();
@@ -56,8 +65,8 @@ async function smaller(upload: Buffer): Promise<Picture> {
     })
       .rotate()
       .resize({
-        width: PICTURE_LIMITS.longestEdge,
-        height: PICTURE_LIMITS.longestEdge,
+        width: longestEdge,
+        height: longestEdge,
         fit: 'inside',
         withoutEnlargement: true,
       })
@@ -70,7 +79,7 @@ async function smaller(upload: Buffer): Promise<Picture> {
         .toBuffer({ resolveWithObject: true });
     let picture = await written(BEST_QUALITY);
     for (const quality of POORER_QUALITIES)
-      if (picture.data.length > PICTURE_LIMITS.storedBytes) picture = await written(quality);
+      if (picture.data.length > storedBytes) picture = await written(quality);
     return { bytes: picture.data, width: picture.info.width, height: picture.info.height };
   } catch (error) {
     if (error instanceof Problem) throw error;

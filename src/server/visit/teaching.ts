@@ -34,6 +34,7 @@ import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { newestConsent } from './entries';
 import { findingList } from './findings';
+import { setUpPhotos, unseenSetUpPhotos } from './set-up-photos';
 import { keptVisitDraft } from './visit-drafts';
 import { writeAs } from './write-as';
 
@@ -111,8 +112,16 @@ export async function teachStep(member: SignedIn, patient: Patient) {
     roleSuffices(member.role, 'practitioner') ? keptVisitDraft(member, patient.id, 'teach') : null,
   ]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
-  const figures = await figuresOfLines(patient.clinicId, version?.lines ?? []);
-  const pages = (version?.lines ?? []).map((line) => {
+  const lines = version?.lines ?? [];
+  const [figures, photos, unseenPhotos] = await Promise.all([
+    figuresOfLines(patient.clinicId, lines),
+    setUpPhotos(patient),
+    unseenSetUpPhotos(
+      patient,
+      lines.map(({ lineage }) => lineage),
+    ),
+  ]);
+  const pages = lines.map((line) => {
     const sheet = sheetLine(line, catalogue, figures(line));
     const { faults = {}, feel = '', normal = '', cues, steps } = line.exercise;
     return {
@@ -134,6 +143,7 @@ export async function teachStep(member: SignedIn, patient: Patient) {
       sides: waysOf(line).sides,
       text: line.text,
       figure: figures(line),
+      photos: photos(line.lineage),
     };
   });
   const nameOf = new Map(pages.map(({ lineage, name }) => [lineage, name]));
@@ -146,6 +156,8 @@ export async function teachStep(member: SignedIn, patient: Patient) {
     },
     pages,
     consented: consent?.body.exercise === true,
+    photosConsented: consent?.body.photos === true,
+    unseenPhotos,
     kept,
     signed: rows.map((row): SignedTeaching => ({
       id: row.id,

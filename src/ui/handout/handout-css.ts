@@ -13,7 +13,7 @@ export const HANDOUT_CSS = `
 .handout header>div{flex:1;min-width:0}.handout .qr{width:26mm;flex:none;font-size:.72em;text-align:center}.handout .qr svg{width:26mm;display:block}
 .handout .exercise{display:grid;grid-template-columns:62mm 1fr;gap:5mm;border-bottom:.25mm solid #777;padding:2.5mm 0;break-inside:avoid}
 .handout .pictures{display:flex;flex-wrap:wrap;gap:2mm;align-content:flex-start}.handout .pictures figure{margin:0;width:29mm;font-size:.72em;line-height:1.2}
-.handout .pictures figure svg{width:29mm;height:auto;max-height:38mm;display:block}
+.handout .pictures figure svg,.handout .pictures figure img{width:29mm;height:auto;max-height:38mm;display:block}.handout .pictures figure img{object-fit:cover;border:.2mm solid}
 .handout .key{display:flex;flex-wrap:wrap;gap:1mm 5mm;font-size:.8em;margin:2mm 0}.handout .key div{display:flex;gap:1.5mm;align-items:center}.handout .key svg{width:8mm;height:6mm}.handout .key dt,.handout .key dd{margin:0}
 .handout .signs{display:flex;flex-wrap:wrap;gap:1mm 4mm;width:100%;margin:0;font-weight:650}.handout .sign{display:inline-flex;align-items:center;gap:1mm}
 .handout .numbers{font-weight:650;border-left:1.2mm solid #111;padding-left:2mm}

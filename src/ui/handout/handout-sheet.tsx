@@ -75,6 +75,16 @@ function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number })
             {name}
           </figure>
         ))}
+        {exercise.photos.map((photo, index) => (
+          <figure key={photo}>
+            {/* oxlint-disable-next-line nextjs/no-img-element -- private pictures never pass through an image cache */}
+            <img
+              src={photo}
+              alt={`Your own set-up for ${exercise.name}, photo ${index + 1} of ${exercise.photos.length}`}
+            />
+            Your set-up{exercise.photos.length > 1 && `, ${index + 1}`}
+          </figure>
+        ))}
         <DoseSigns signs={exercise.signs} />
         {pictures.length === 0 && (
           <p className="small">No drawing: this exercise is your clinic’s own.</p>

@@ -146,17 +146,30 @@ function Steps({ line }: { line: PackLine }) {
 }
 
 /** What of the set-up was measured for this patient. */
-function SetUp({ line: { setUp = [] } }: { line: PackLine }) {
+function SetUp({ line: { setUp = [], photos = [] } }: { line: PackLine }) {
   const say = useSay();
-  if (setUp.length === 0) return null;
+  if (setUp.length + photos.length === 0) return null;
   return (
-    <div className="border-l-4 border-lit pl-3">
+    <div className="grid gap-2 border-l-4 border-lit pl-3">
       <p className="font-semibold">{say('player.setUp')}</p>
       {setUp.map((one) => (
         <p key={one} dir="auto">
           {one}.
         </p>
       ))}
+      <div className="flex flex-wrap gap-2">
+        {photos.map(({ address, width, height }, index) => (
+          // oxlint-disable-next-line nextjs/no-img-element -- a private picture, kept by the phone alone
+          <img
+            key={address}
+            src={address}
+            width={width}
+            height={height}
+            alt={say('player.setUpPhoto', { nth: index + 1, count: photos.length })}
+            className="h-auto max-h-72 w-auto max-w-full rounded"
+          />
+        ))}
+      </div>
     </div>
   );
 }

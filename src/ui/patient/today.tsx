@@ -104,7 +104,10 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     void loadDevice().then(async (device) => {
       await device.flushPending(start.patientId);
       await refresh();
-      const pictures = newest.current?.lines.flatMap(({ picture }) => picture?.address ?? []) ?? [];
+      const pictures =
+        newest.current?.lines.flatMap(({ picture, photos = [] }) =>
+          [...(picture ? [picture] : []), ...photos].map(({ address }) => address),
+        ) ?? [];
       await device.keepForOffline([loadPlayer, loadDayEntry], pictures);
       await device.askToPersist();
     });

@@ -20,6 +20,7 @@ import { Button } from '../primitives/button';
 import { AloudCounter } from './aloud-counter';
 import { FinishPage } from './finish-page';
 import { RunSheetPage } from './run-sheet-page';
+import { SetUpPhotos, type ShownPhoto } from './set-up-photos';
 import {
   type Question,
   type Teaching,
@@ -50,6 +51,7 @@ export type TeachPage = {
   readonly sides: Sides | null;
   readonly text: string;
   readonly figure: Figure | null;
+  readonly photos: readonly ShownPhoto[];
 };
 
 export type TeachDeskProps = {
@@ -61,6 +63,7 @@ export type TeachDeskProps = {
   };
   readonly pages: readonly TeachPage[];
   readonly consented: boolean;
+  readonly photosConsented: boolean;
   readonly kept: unknown;
   /** An assistant may read along but not sign. */
   readonly mayTeach: boolean;
@@ -72,6 +75,7 @@ export function TeachDesk({
   version,
   pages,
   consented,
+  photosConsented,
   kept,
   mayTeach,
 }: TeachDeskProps) {
@@ -220,6 +224,15 @@ export function TeachDesk({
               />
               <div className="xl:order-last">
                 <AloudCounter key={page.lineage} {...page} />
+                <SetUpPhotos
+                  key={`${page.lineage} photos`}
+                  patientId={patientId}
+                  lineage={page.lineage}
+                  name={page.name}
+                  photos={page.photos}
+                  consented={photosConsented}
+                  mayTake={mayTeach}
+                />
                 <ol className="list-decimal pt-3 pl-5 text-soft">
                   {page.steps.map((one) => (
                     <li key={one}>{one}</li>

@@ -14,7 +14,7 @@ export const POST = fileHandler({
   run: async ({ actor, input, request }) => {
     const patient = await patientFor(actor, input.patientId);
     const address = handoutAddress(publicOrigin(request), input.link);
-    const handout = await handoutOf(patient, address);
+    const handout = await handoutOf(patient, address, 'pictures');
     if (!handout)
       throw new Problem(409, 'There is no programme yet, so there is nothing to print.');
     await noteLook(actor, patient, 'handout');

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { roleSuffices } from '@/server/access';
 import { teachStep } from '@/server/visit/teaching';
 import { buttonClass } from '@/ui/primitives/button';
+import { UnseenPhotos } from '@/ui/teach/set-up-photos';
 import { SignedTeachings } from '@/ui/teach/signed-teachings';
 import { TeachDesk } from '@/ui/teach/teach-desk';
 import { legible } from '@/app/legible';
@@ -15,7 +16,7 @@ export default legible(TeachPage);
 async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
   const { id } = await params;
   const { member, ...opened } = await requireFile(id);
-  const { version, pages, signed, ...rest } = await teachStep(member, opened.patient);
+  const { version, pages, signed, unseenPhotos, ...rest } = await teachStep(member, opened.patient);
   const empty = !version || pages.length === 0;
   return (
     <div className="grid gap-6">
@@ -49,6 +50,9 @@ async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
           pages={pages}
           mayTeach={roleSuffices(member.role, 'practitioner')}
         />
+      )}
+      {roleSuffices(member.role, 'practitioner') && (
+        <UnseenPhotos patientId={id} photos={unseenPhotos} consented={rest.photosConsented} />
       )}
       <SignedTeachings signed={signed} />
     </div>

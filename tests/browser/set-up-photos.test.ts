@@ -1,0 +1,93 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import sharp from 'sharp';
+import { setUpPhotos } from '@/server/visit/set-up-photos';
+import { newestVersion } from '@/server/visit/teaching';
+import { violations } from '../support/axe';
+import { DESK, beMember, freshPage, goTo, press, says } from '../support/browser';
+import { phoneStage } from '../support/phone';
+import { eventually } from '../support/record';
+import { patientOf } from '../support/stage';
+import { saveEntry } from '@/server/visit/entries';
+import { randomUUID } from 'node:crypto';
+import { today } from '../support/clinic';
+
+const { stage, phoneWith } = phoneStage({ own: true });
+
+const PHOTO = 'img[src*="/set-up/picture"]';
+const loaded = (page: Page, selector: string) =>
+  page.waitForFunction(
+    (wanted) => {
+      const image = document.querySelector<HTMLImageElement>(wanted);
+      return image !== null && image.complete && image.naturalWidth > 0;
+    },
+    {},
+    selector,
+  );
+
+it('are taken on the run sheet, seen on sheet and handout, kept on the phone, and deleted for good', async () => {
+  const { phone, patientId, origin } = await phoneWith();
+  await saveEntry(stage.practitioner, {
+    id: randomUUID(),
+    patientId,
+    kind: 'consent',
+    supersedes: null,
+    on: today(),
+    body: { exercise: true, photos: true, sharing: true, minor: false, guardian: '' },
+  });
+  const folder = join(stage.server.data, 'files');
+  mkdirSync(folder, { recursive: true });
+  const file = join(folder, 'set-up.jpg');
+  writeFileSync(
+    file,
+    await sharp({ create: { width: 1200, height: 900, channels: 3, background: '#557766' } })
+      .jpeg()
+      .toBuffer(),
+  );
+  const desk = await freshPage(stage.browser, DESK);
+  await beMember(desk, origin, stage.practitioner.token);
+  await goTo(desk, `${origin}/patients/${patientId}/teach`);
+  await says(desk, '(0 of 3 photos)');
+  const input = (await desk.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(file);
+  await says(desk, '(1 of 3 photos)');
+  await loaded(desk, 'img[alt^="Set-up for Neck warm-up"]');
+  expect(await violations(desk, 'the run sheet with a photo')).toEqual([]);
+  await goTo(desk, `${origin}/patients/${patientId}/handout`);
+  await loaded(desk, 'img[alt^="Your own set-up for Neck warm-up"]');
+
+  // The phone has it before the player opens, and without a server too.
+  await goTo(phone, `${origin}/today`);
+  await phone.waitForFunction(
+    async () => {
+      const cache = await caches.open('dry-lantern-1');
+      return (await cache.keys()).some(({ url }) => url.includes('/set-up/picture'));
+    },
+    { polling: 200 },
+  );
+  await stage.server.stop('SIGKILL');
+  await phone.reload();
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await loaded(phone, PHOTO);
+  await stage.server.start();
+
+  await goTo(desk, `${origin}/patients/${patientId}/teach`);
+  await press(desk, 'Delete');
+  await says(desk, 'Nobody can bring it back.');
+  await press(desk, 'Delete for good');
+  await says(desk, '(0 of 3 photos)');
+  const patient = await patientOf(stage, patientId);
+  const lineage = (await newestVersion(patient))?.lines[0]?.lineage ?? '';
+  await eventually(async () => expect((await setUpPhotos(patient))(lineage)).toEqual([]));
+  // The next look of the phone drops its copy.
+  await goTo(phone, `${origin}/today`);
+  await phone.waitForFunction(
+    async () => {
+      const cache = await caches.open('dry-lantern-1');
+      return !(await cache.keys()).some(({ url }) => url.includes('/set-up/picture'));
+    },
+    { polling: 200 },
+  );
+}, 600_000);
