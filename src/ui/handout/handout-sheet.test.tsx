@@ -40,6 +40,7 @@ const handout: Handout = {
         name: figure.names[along] ?? '',
         drawing: drawFigure(figure, along),
       })),
+      photos: ['data:image/jpeg;base64,/9j/1', 'data:image/jpeg;base64,/9j/2'],
       description: 'Seen from the side.',
     },
     {
@@ -57,6 +58,7 @@ const handout: Handout = {
       normal: '',
       stop: '',
       pictures: [],
+      photos: [],
       description: '',
     },
   ],
@@ -105,6 +107,12 @@ describe('a handout', () => {
     expect(html).toContain('No drawing: this exercise is your clinic’s own.');
   });
 
+  it('shows the patient’s own set-up beside the drawing, each photo named', () => {
+    expect(html.match(/<img /g)).toHaveLength(2);
+    expect(html).toContain('alt="Your own set-up for Tuck lying down, photo 2 of 2"');
+    expect(html).toContain('Your set-up, 1');
+  });
+
   it('has a box for every time it is due, a dash for a rest, and a number where they would not fit', () => {
     const row = (name: string) =>
       new RegExp(`<tr><th scope="row" dir="auto">${name}</th>(.*?)</tr>`).exec(html)?.[1] ?? '';
@@ -141,7 +149,7 @@ describe('a handout', () => {
       true,
     );
     expect(file).toContain(html);
-    expect(file).not.toMatch(/<script|<link|@import|url\(|src=/);
+    expect(file).not.toMatch(/<script|<link|@import|url\(|src="(?!data:image\/jpeg;base64,)/);
     // The title names no patient: it may stand in a mail program's list.
     expect(file).toContain('<title>Exercises, version 3</title>');
   });

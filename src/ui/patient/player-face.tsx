@@ -166,7 +166,7 @@ function SetUp({ line: { setUp = [], photos = [] } }: { line: PackLine }) {
             width={width}
             height={height}
             alt={say('player.setUpPhoto', { nth: index + 1, count: photos.length })}
-            className="h-auto max-h-72 w-auto max-w-full rounded"
+            className="h-auto max-h-44 w-auto max-w-full rounded"
           />
         ))}
       </div>

@@ -8,7 +8,7 @@ import type { PatientId, PhotoId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { useSend } from '../forms/use-send';
 import { sendPhotoTo } from '../measure/photo/send-photo';
-import { Button } from '../primitives/button';
+import { Button, buttonClass } from '../primitives/button';
 
 export type ShownPhoto = {
   readonly id: PhotoId;
@@ -182,22 +182,25 @@ function Take({ patientId, lineage }: { patientId: PatientId; lineage: string })
     router.refresh();
   }
   return (
-    <div className="no-print grid gap-1">
-      <label htmlFor={input} className="font-medium">
-        {busy ? 'Sending …' : 'Take a photo of it'}
-      </label>
+    <div className="no-print grid min-w-0 gap-1">
       <input
         id={input}
         type="file"
         accept="image/jpeg,image/png,image/webp"
         capture="environment"
         disabled={busy}
-        className="max-w-full"
+        className="peer sr-only"
         onChange={({ target }) => {
           void take(target.files?.[0]);
           target.value = '';
         }}
       />
+      <label
+        htmlFor={input}
+        className={`${buttonClass('plain', 'hand')} justify-self-start peer-focus-visible:outline-2 peer-focus-visible:outline-offset-2 peer-focus-visible:outline-action`}
+      >
+        {busy ? 'Sending …' : 'Take a photo of it'}
+      </label>
       <p className="text-[0.93em] text-soft">
         It shows on this patient’s sheet, handout and phone. Where it was taken is removed from it.
       </p>
