@@ -310,6 +310,11 @@ function Exercise({
             </Text>
           </View>
         ))}
+        {exercise.side !== '' && (
+          <Text style={[styles.caption, styles.bold, { width: '100%' }]}>
+            {`Drawn: ${exercise.side.toLowerCase()}`}
+          </Text>
+        )}
         <Signs exercise={exercise} styles={styles} />
         {pictures.length === 0 && (
           <Text style={styles.caption}>No drawing: this exercise is your clinic’s own.</Text>

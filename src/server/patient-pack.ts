@@ -9,7 +9,7 @@ import {
   waysOf,
 } from '@/catalogue';
 import { type Figure, describeFigure } from '@/core/figure';
-import { directionNames, readDose } from '@/core/dose';
+import { directionNames, doseSigns, readDose } from '@/core/dose';
 import {
   PACK_FORMAT,
   type PackDay,
@@ -168,9 +168,20 @@ function packLine(
     share,
     figure,
     picture: figure && packPicture(line.exercise.drawing ?? line.exerciseId, figure, side),
+    drawnSide: drawnSideOf(line, language),
+    signs: doseSigns(line.dose, mode),
     photos,
     description: figure ? describeFigure(figure) : '',
   };
+}
+
+/** Which side of somebody one-sided is drawn: the one that is done, the right where both are. */
+export function drawnSideOf(
+  { dose: { side } }: Pick<SentLine, 'dose'>,
+  language = ENGLISH,
+): string {
+  if (side === undefined) return '';
+  return sayToPatient(language, side === 'left' ? 'player.left' : 'player.right');
 }
 
 function restText(rest: Rest, language: Language): string {

@@ -1,4 +1,4 @@
-import type { BoutMode, DirectionName, Dose, Sides } from '../dose';
+import type { BoutMode, DirectionName, Dose, DoseSign, Sides } from '../dose';
 import type { Position } from '../exercise';
 import type { Figure } from '../figure';
 import type { CountedSet } from '../history';
@@ -49,6 +49,10 @@ export type PackLine = {
   readonly figure: Figure | null;
   /** The exercise's still; null for one without a drawing. */
   readonly picture: PackPicture | null;
+  /** The side the still is drawn for, in words; empty or left out where it has none. */
+  readonly drawnSide?: string;
+  /** The dose as signs beside the drawing; left out of packs of before. */
+  readonly signs?: readonly DoseSign[];
   /** Photos of this patient's own set-up; left out of packs of before. */
   readonly photos?: readonly PackPicture[];
   /** The drawing in words. */
@@ -131,7 +135,10 @@ export type PatientPack = {
 };
 
 /** What the first screen shows of a line. */
-export type ShownLine = Pick<PackLine, 'lineage' | 'name' | 'words' | 'share' | 'picture'>;
+export type ShownLine = Pick<
+  PackLine,
+  'lineage' | 'name' | 'words' | 'share' | 'picture' | 'drawnSide' | 'signs'
+>;
 
 /** The first screen's part of the pack: the page carries it, and fetches the rest when it has woken up. */
 export type ShownPack = Omit<PatientPack, 'lines' | 'texts'> & {
@@ -148,7 +155,9 @@ export function shownPack({ texts: _, lines, days, ...pack }: PatientPack): Show
     // Places in the list stay what they were.
     lines: lines
       .slice(0, Math.max(-1, ...used) + 1)
-      .map(({ lineage, name, words, share, picture }) => ({
+      .map(({ lineage, name, words, share, picture, drawnSide, signs }) => ({
+        ...(drawnSide === undefined ? {} : { drawnSide }),
+        ...(signs === undefined ? {} : { signs }),
         lineage,
         name,
         words,

@@ -27,6 +27,8 @@ export type HandoutExercise = {
   readonly stop: string;
   /** Start and end, drawn; empty for an exercise without a drawing. What lies between is in the words. */
   readonly pictures: readonly { readonly name: string; readonly drawing: Drawing }[];
+  /** The side the drawing is for, in words; empty where it has none. */
+  readonly side: string;
   /** Photos of this patient's own set-up, as addresses of pictures. */
   readonly photos: readonly string[];
   /** The drawing in words, for those who do not see it. */

@@ -8,7 +8,7 @@ import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import { type LocalDate, formatRange } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
-import { dateText, needsOf } from '../patient-pack';
+import { dateText, drawnSideOf, needsOf } from '../patient-pack';
 import { setUpPhotos, setUpPictures } from './set-up-photos';
 import { setUpWords } from '../patient/set-up-words';
 import { figuresOfLines } from '../desk/own-figures';
@@ -101,6 +101,7 @@ export async function handoutOf(
         feel,
         normal,
         stop,
+        side: drawnSideOf(line),
         photos: photos.get(line.lineage) ?? [],
         ...drawn(figures(line), line.dose.side === 'left' ? 'left' : 'right'),
       };

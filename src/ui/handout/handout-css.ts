@@ -15,7 +15,7 @@ export const HANDOUT_CSS = `
 .handout .pictures{display:flex;flex-wrap:wrap;gap:2mm;align-content:flex-start}.handout .pictures figure{margin:0;width:29mm;font-size:.72em;line-height:1.2}
 .handout .pictures figure svg,.handout .pictures figure img{width:29mm;height:auto;max-height:38mm;display:block}.handout .pictures figure img{object-fit:cover;border:.2mm solid}
 .handout .key{display:flex;flex-wrap:wrap;gap:1mm 5mm;font-size:.8em;margin:2mm 0}.handout .key div{display:flex;gap:1.5mm;align-items:center}.handout .key svg{width:8mm;height:6mm}.handout .key dt,.handout .key dd{margin:0}
-.handout .signs{display:flex;flex-wrap:wrap;gap:1mm 4mm;width:100%;margin:0;font-weight:650}.handout .sign{display:inline-flex;align-items:center;gap:1mm}
+.handout .side{width:100%;margin:0;font-weight:650;font-size:.85em}.handout .signs{display:flex;flex-wrap:wrap;gap:1mm 4mm;width:100%;margin:0;font-weight:650}.handout .sign{display:inline-flex;align-items:center;gap:1mm}
 .handout .numbers{font-weight:650;border-left:1.2mm solid #111;padding-left:2mm}
 .handout .own{font-weight:650}
 .handout table{border-collapse:collapse;width:100%;font-size:.86em;margin:1mm 0 3mm}.handout th,.handout td{border:.25mm solid #777;padding:1mm 1.2mm;text-align:center;vertical-align:middle}

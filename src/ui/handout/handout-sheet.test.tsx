@@ -40,6 +40,7 @@ const handout: Handout = {
         name: figure.names[along] ?? '',
         drawing: drawFigure(figure, along),
       })),
+      side: 'Left side',
       photos: ['data:image/jpeg;base64,/9j/1', 'data:image/jpeg;base64,/9j/2'],
       description: 'Seen from the side.',
     },
@@ -58,6 +59,7 @@ const handout: Handout = {
       normal: '',
       stop: '',
       pictures: [],
+      side: '',
       photos: [],
       description: '',
     },
@@ -111,6 +113,7 @@ describe('a handout', () => {
     expect(html.match(/<img /g)).toHaveLength(2);
     expect(html).toContain('alt="Your own set-up for Tuck lying down, photo 2 of 2"');
     expect(html).toContain('Your set-up, 1');
+    expect(html.match(/Drawn: left side/g)).toHaveLength(1);
   });
 
   it('has a box for every time it is due, a dash for a rest, and a number where they would not fit', () => {

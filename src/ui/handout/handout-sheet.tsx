@@ -85,6 +85,7 @@ function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number })
             Your set-up{exercise.photos.length > 1 && `, ${index + 1}`}
           </figure>
         ))}
+        {exercise.side !== '' && <p className="side">Drawn: {exercise.side.toLowerCase()}</p>}
         <DoseSigns signs={exercise.signs} />
         {pictures.length === 0 && (
           <p className="small">No drawing: this exercise is your clinic’s own.</p>

@@ -2,6 +2,8 @@
 
 import { percent } from '@/core/units';
 import type { PackPicture } from '@/core/exchange';
+import type { DoseSign } from '@/core/dose';
+import { Framed } from '../figure/framed';
 import { type Say, useSay } from './say';
 
 /** One exercise of today. */
@@ -12,6 +14,8 @@ export type ExerciseRib = {
   /** Share of today's dose done, 0–1. */
   readonly share: number;
   readonly picture: PackPicture | null;
+  readonly drawnSide: string;
+  readonly signs: readonly DoseSign[];
 };
 
 /**
@@ -37,15 +41,17 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
               />
             </div>
             {rib.picture && (
-              // oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising
-              <img
-                src={rib.picture.address}
-                width={rib.picture.width}
-                height={rib.picture.height}
-                alt=""
-                loading="lazy"
-                className="h-20 w-auto max-w-full"
-              />
+              <Framed side={rib.drawnSide} signs={rib.signs} className="min-w-48">
+                {/* oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising */}
+                <img
+                  src={rib.picture.address}
+                  width={rib.picture.width}
+                  height={rib.picture.height}
+                  alt=""
+                  loading="lazy"
+                  className="h-20 w-auto max-w-full"
+                />
+              </Framed>
             )}
             <p className="font-semibold leading-tight">
               {rib.name} <span className="font-normal text-soft">{shareText(rib.share, say)}</span>

@@ -61,6 +61,8 @@ export function DayView({
             name: line.name,
             words: line.words,
             picture: line.picture,
+            drawnSide: line.drawnSide ?? '',
+            signs: line.signs ?? [],
             share: Math.max(isToday ? line.share : 0, here?.shares[line.lineage] ?? 0),
           }))}
         />

@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import type { PackSession, ShownLine } from '@/core/exchange';
+import { Framed } from '../figure/framed';
 import { useSay } from './say';
 
 /** What the page's first touch asks for, as it stands in the address after the sign #. */
@@ -67,18 +68,24 @@ export function Opening({ title, lines }: { title: string; lines: readonly Shown
       <p role="status">{say('today.opens')}</p>
       {lines.length > 0 && (
         <ol className="grid gap-4">
-          {lines.map(({ lineage, name, words, picture }) => (
+          {lines.map(({ lineage, name, words, picture, drawnSide = '', signs }) => (
             <li key={lineage} className="grid gap-1 border-t border-hair pt-3">
               {picture && (
-                // oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising
-                <img
-                  src={picture.address}
-                  width={picture.width}
-                  height={picture.height}
-                  alt=""
-                  loading="lazy"
-                  className="h-28 w-auto max-w-full"
-                />
+                <Framed
+                  side={drawnSide}
+                  {...(signs ? { signs } : {})}
+                  className="justify-self-start"
+                >
+                  {/* oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising */}
+                  <img
+                    src={picture.address}
+                    width={picture.width}
+                    height={picture.height}
+                    alt=""
+                    loading="lazy"
+                    className="h-28 w-auto max-w-full"
+                  />
+                </Framed>
               )}
               <p className="font-semibold">{name}</p>
               <p className="text-soft">{words}</p>

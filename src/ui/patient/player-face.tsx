@@ -7,6 +7,7 @@ import { cueAt, currentSegment, isBeforeSet, secondsLeft, sessionLeft } from '@/
 import type { PlayedSegment } from '@/core/timeline';
 import { formatClock, seconds } from '@/core/units';
 import { FigureKey } from '../figure/figure-key';
+import { Framed } from '../figure/framed';
 import { FigureMoving } from '../figure/moving';
 import { BeginButton } from './begin-button';
 import { HowManyBox } from './how-many';
@@ -58,15 +59,21 @@ export function PlayerFace(props: PlayerFaceProps) {
         aria-label={line.name}
       >
         {line.figure && props.counting === null && (
-          <FigureMoving
-            key={line.lineage}
-            figure={line.figure}
-            side={segment.side ?? 'right'}
-            moment={props.moment}
-            running={mode === 'running'}
-            label={line.description}
-            className="mx-auto max-h-[30dvh] min-h-28 w-full flex-1"
-          />
+          <Framed
+            side={wayWord(segment, line, say) || (line.drawnSide ?? '')}
+            signs={line.signs ?? []}
+            className="max-h-[33dvh] min-h-32 w-full flex-1"
+          >
+            <FigureMoving
+              key={line.lineage}
+              figure={line.figure}
+              side={segment.side ?? 'right'}
+              moment={props.moment}
+              running={mode === 'running'}
+              label={line.description}
+              className="min-h-0 w-full flex-1"
+            />
+          </Framed>
         )}
         {props.counting ? (
           <>

@@ -1,12 +1,13 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { BoutMode, DirectionName, Dose, Sides } from '@/core/dose';
+import { type BoutMode, type DirectionName, type Dose, type Sides, doseSigns } from '@/core/dose';
 import { sayPhrase } from '@/catalogue';
 import { type Figure, type Moment, momentOf } from '@/core/figure';
 import { advance, currentSegment, isOver, secondsLeft, startAt } from '@/core/player';
 import { type PlayedSegment, sessionTimeline, toPlay, totalSeconds } from '@/core/timeline';
 import { formatClock, seconds } from '@/core/units';
+import { Framed } from '../figure/framed';
 import { FigureMoving, wantsStill } from '../figure/moving';
 import { Button } from '../primitives/button';
 
@@ -23,6 +24,8 @@ const WORD: Readonly<Record<PlayedSegment['kind'], string>> = {
   'change-position': 'New position',
   'next-exercise': 'Next',
 };
+
+const SIDE = { left: 'Left side', right: 'Right side' } as const;
 
 /** Counts the dose aloud with its real pauses while the figure moves to it. */
 export function AloudCounter({
@@ -101,14 +104,16 @@ export function AloudCounter({
   return (
     <section aria-label={`Count ${name}`} className="grid gap-2">
       {figure && (
-        <FigureMoving
-          figure={figure}
-          side={segment?.side ?? 'right'}
-          moment={moment}
-          running={running}
-          label={`${name}, moving at the tempo of the dose`}
-          className="max-h-72 w-full"
-        />
+        <Framed side={segment?.side ? SIDE[segment.side] : ''} signs={doseSigns(dose, mode)}>
+          <FigureMoving
+            figure={figure}
+            side={segment?.side ?? 'right'}
+            moment={moment}
+            running={running}
+            label={`${name}, moving at the tempo of the dose`}
+            className="max-h-72 w-full"
+          />
+        </Framed>
       )}
       <p className="flex items-baseline gap-3">
         <span className="text-lg font-semibold">{segment ? WORD[segment.kind] : 'Done'}</span>
