@@ -1,7 +1,19 @@
+import {
+  BASE_POSES,
+  type Figure,
+  PRINT_PALETTE,
+  type Pose as BodyPose,
+  type Vec,
+  add,
+  attributesOf,
+  drawPose,
+  skeletonOf,
+  turn,
+} from '@/core/figure';
 import type { Facing, PhotoMarks, Point } from '@/core/measures';
 import { millimetres } from '@/core/units';
 
-/** How a drawn person stands. Angles in degrees. */
+/** How a person of the demo stands. Angles in degrees. */
 export type Pose = {
   readonly craniovertebralAngle: number;
   readonly headTilt: number;
@@ -11,94 +23,123 @@ export type Pose = {
 };
 
 export const FIGURE_SIZE = { width: 900, height: 1200 } as const;
-const PIXELS_PER_MM = 1.7;
-const C7_AT: Point = { x: 400, y: 640 };
-const RULER_MM = 200;
-const EAR_FROM_C7_MM = 150;
-const EYE_FROM_EAR_MM = 78;
+const PIXELS_PER_CM = 17;
+/** Where C7 comes to lie in a picture that faces right. */
+const C7_AT: Point = { x: 400, y: 560 };
+const RULER_CM = 20;
 
-const radians = (angle: number) => (angle * Math.PI) / 180;
+/** Places of the head that are marked, in its own frame, in cm: the profile's origin is the tragus. */
+const TRAGUS: Vec = [0.2, 0.1, 7.2];
+const EYE: Vec = [6.9, 1.7, 4];
+/** The skin over the most prominent vertebra, in the chest's frame. */
+const C7: Vec = [-4.5, 25.3, 0];
+
+type Places = Readonly<Record<'tragus' | 'c7' | 'shoulder' | 'eye', Point>>;
+
+/** Where the marks are on a body seen square from the side: forward and up, in cm. */
+function placesOf(pose: BodyPose): Places {
+  const { frames } = skeletonOf(pose);
+  const { head } = frames;
+  const flat = ([x, y]: Vec): Point => ({ x, y });
+  return {
+    tragus: flat(add(head.at, turn(head.turn, TRAGUS))),
+    eye: flat(add(head.at, turn(head.turn, EYE))),
+    c7: flat(add(frames.thorax.at, turn(frames.thorax.turn, C7))),
+    shoulder: flat(frames.upperArmRight.at),
+  };
+}
+
+const upward = (from: Point, to: Point) =>
+  (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
+
+/** The place between two where something that only grows is as wanted, by halving. */
+function halved(from: number, to: number, isPast: (value: number) => boolean): number {
+  let [low, high] = [from, to];
+  for (let i = 0; i < 40; i += 1) {
+    const middle = (low + high) / 2;
+    if (isPast(middle)) high = middle;
+    else low = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** A standing body whose neck and head have these angles: both joints of the neck are searched for. */
+function bodyWith({ craniovertebralAngle, headTilt }: Pose): BodyPose {
+  const standing = BASE_POSES.standing;
+  const at = (low: number, high: number): BodyPose => ({
+    ...standing,
+    // The shoulders of somebody who holds the head forward are a little round.
+    thorax: { ...standing.thorax, flex: Math.max(0, 52 - craniovertebralAngle) / 2 },
+    neck: { ...standing.neck, flex: low },
+    head: { ...standing.head, flex: high },
+  });
+  const nodded = (low: number): BodyPose => {
+    const high = halved(-90, 60, (flex) => {
+      const { tragus, eye } = placesOf(at(low, flex));
+      return upward(tragus, eye) < headTilt;
+    });
+    return at(low, high);
+  };
+  const low = halved(-30, 65, (flex) => {
+    const { c7, tragus } = placesOf(nodded(flex));
+    return upward(c7, tragus) < craniovertebralAngle;
+  });
+  return nodded(low);
+}
 
 /**
- * A side view of a made-up person, drawn by us, with the marks that are true of it: a door frame
- * behind is upright, a ruler beside is 200 mm. World: millimetres forward and up of C7.
+ * A side view of a made-up person: the drawn body of the exercises, standing before a door frame that is
+ * upright, beside a ruler of 20 cm, seen by a camera that may be turned. With the marks that are true of
+ * it.
  */
 export function sideFigure(pose: Pose): { readonly svg: string; readonly marks: PhotoMarks } {
-  const angle = radians(pose.craniovertebralAngle);
-  const tragus = { x: EAR_FROM_C7_MM * Math.cos(angle), y: EAR_FROM_C7_MM * Math.sin(angle) };
-  const tilt = radians(pose.headTilt);
-  /** A point of the head, by its place forward and up of the ear. */
-  const head = (x: number, y: number): Point => ({
-    x: tragus.x + x * Math.cos(tilt) - y * Math.sin(tilt),
-    y: tragus.y + x * Math.sin(tilt) + y * Math.cos(tilt),
-  });
-  const shoulder = { x: 32, y: -78 };
-  const frame = { a: { x: -170, y: 330 }, b: { x: -170, y: -290 } };
-  const ruler = { a: { x: 190, y: -70 }, b: { x: 190, y: -70 - RULER_MM } };
+  const body = bodyWith(pose);
+  const { tragus, c7, shoulder, eye } = placesOf(body);
+  const frame = { a: { x: c7.x - 15, y: c7.y + 31 }, b: { x: c7.x - 15, y: c7.y - 33 } };
+  const ruler = { a: { x: c7.x + 23, y: c7.y - 9 }, b: { x: c7.x + 23, y: c7.y - 9 - RULER_CM } };
 
-  const roll = radians(pose.roll);
+  const roll = (pose.roll * Math.PI) / 180;
   const middle = { x: FIGURE_SIZE.width / 2, y: FIGURE_SIZE.height / 2 };
   /** World to picture: mirrored, scaled, then turned about the middle as the camera was. */
   function seen({ x, y }: Point): Point {
-    const left = C7_AT.x + x * PIXELS_PER_MM;
+    const left = C7_AT.x + (x - c7.x) * PIXELS_PER_CM;
     const px = pose.facing === 'left' ? FIGURE_SIZE.width - left : left;
-    const py = C7_AT.y - y * PIXELS_PER_MM;
+    const py = C7_AT.y - (y - c7.y) * PIXELS_PER_CM;
     const [dx, dy] = [px - middle.x, py - middle.y];
     return {
       x: middle.x + dx * Math.cos(roll) - dy * Math.sin(roll),
       y: middle.y + dx * Math.sin(roll) + dy * Math.cos(roll),
     };
   }
-  const text = (point: Point) => {
-    const { x, y } = seen(point);
-    return `${x.toFixed(1)},${y.toFixed(1)}`;
+  const still: Figure = {
+    view: 'side',
+    crop: 'whole',
+    poses: [body, body],
+    path: 'back',
+    names: ['Standing', 'Standing'],
+    props: [],
+    lit: [],
+    pushes: [],
+    fault: null,
+    stages: null,
   };
-  const shape = (points: readonly Point[], fill: string) =>
-    `<polygon points="${points.map(text).join(' ')}" fill="${fill}" stroke="#3d4a45" stroke-width="3" stroke-linejoin="round"/>`;
+  const drawing = drawPose(still, body, { square: true, effort: false });
+  const shapes = drawing.shapes
+    .filter(({ tone, d }) => tone !== 'ground' && d !== '')
+    .map(({ tone, d }) => `<path ${attributesOf(PRINT_PALETTE[tone])} d="${d}"/>`)
+    .join('');
+  // The same way as `seen`, told to the picture: sheets go down where the world goes up.
+  const mirror = pose.facing === 'left' ? `translate(${FIGURE_SIZE.width} 0) scale(-1 1) ` : '';
+  const placed = `rotate(${pose.roll} ${middle.x} ${middle.y}) ${mirror}translate(${C7_AT.x} ${C7_AT.y}) scale(${PIXELS_PER_CM}) translate(${-c7.x} ${c7.y})`;
+
   const stroke = (a: Point, b: Point, color: string, width: number) =>
     `<line x1="${seen(a).x}" y1="${seen(a).y}" x2="${seen(b).x}" y2="${seen(b).y}" stroke="${color}" stroke-width="${width}" stroke-linecap="round"/>`;
   const dot = (point: Point, r: number, fill: string) =>
     `<circle cx="${seen(point).x}" cy="${seen(point).y}" r="${r}" fill="${fill}"/>`;
-
-  const skull = Array.from({ length: 40 }, (_, index) => {
-    const turn = (index / 40) * 2 * Math.PI;
-    return head(-8 + 96 * Math.cos(turn), 42 + 86 * Math.sin(turn));
-  });
-  const face = [
-    head(70, 95),
-    head(90, 40),
-    head(86, 10),
-    head(116, -28),
-    head(96, -38),
-    head(101, -52),
-    head(94, -64),
-    head(92, -90),
-    head(66, -104),
-    head(8, -66),
-    head(0, 0),
-  ];
-  const neck = [
-    { x: 0, y: 0 },
-    head(-74, -2),
-    head(14, -60),
-    head(40, -96),
-    { x: 78, y: -62 },
-    { x: 40, y: -70 },
-  ];
-  const trunk = [
-    { x: 2, y: 2 },
-    { x: -34, y: -60 },
-    { x: -54, y: -160 },
-    { x: -40, y: -340 },
-    { x: 112, y: -340 },
-    { x: 118, y: -170 },
-    { x: 100, y: -90 },
-    { x: 76, y: -62 },
-  ];
-  const ticks = Array.from({ length: RULER_MM / 10 + 1 }, (_, index) =>
+  const ticks = Array.from({ length: RULER_CM + 1 }, (_, index) =>
     stroke(
-      { x: ruler.a.x, y: ruler.a.y - index * 10 },
-      { x: ruler.a.x + (index % 5 === 0 ? 14 : 8), y: ruler.a.y - index * 10 },
+      { x: ruler.a.x, y: ruler.a.y - index },
+      { x: ruler.a.x + (index % 5 === 0 ? 1.4 : 0.8), y: ruler.a.y - index },
       '#3d4a45',
       2,
     ),
@@ -106,11 +147,9 @@ export function sideFigure(pose: Pose): { readonly svg: string; readonly marks: 
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${FIGURE_SIZE.width}" height="${FIGURE_SIZE.height}">
 <rect width="100%" height="100%" fill="#dfe6e2"/>
 ${stroke(frame.a, frame.b, '#8a968f', 10)}
-${shape(neck, '#c9a68a')}${shape(trunk, '#7f9aa6')}${shape(skull, '#6b5a4c')}${shape(face, '#d3b196')}
-${stroke(shoulder, { x: shoulder.x + 6, y: -330 }, '#3d4a45', 104)}${stroke(shoulder, { x: shoulder.x + 6, y: -330 }, '#8eaab6', 98)}
-${dot(head(-6, 2), 24, '#c08f70')}${dot(tragus, 5, '#7a3d22')}
-${dot(head(EYE_FROM_EAR_MM, 0), 5, '#26332e')}
-${dot({ x: 0, y: 0 }, 8, '#b3241b')}${dot(shoulder, 8, '#b3241b')}
+<g transform="${placed}"><g paint-order="stroke" stroke-linejoin="round" stroke-linecap="round">${shapes}</g></g>
+${dot(tragus, 5, '#7a3d22')}
+${dot(c7, 8, '#b3241b')}${dot(shoulder, 8, '#b3241b')}
 ${stroke(ruler.a, ruler.b, '#3d4a45', 4)}${ticks.join('')}
 </svg>`;
   return {
@@ -118,11 +157,11 @@ ${stroke(ruler.a, ruler.b, '#3d4a45', 4)}${ticks.join('')}
     marks: {
       facing: pose.facing,
       tragus: seen(tragus),
-      c7: seen({ x: 0, y: 0 }),
+      c7: seen(c7),
       shoulder: seen(shoulder),
-      eye: seen(head(EYE_FROM_EAR_MM, 0)),
+      eye: seen(eye),
       reference: { kind: 'vertical', a: seen(frame.a), b: seen(frame.b) },
-      scale: { a: seen(ruler.a), b: seen(ruler.b), millimetres: millimetres(RULER_MM) },
+      scale: { a: seen(ruler.a), b: seen(ruler.b), millimetres: millimetres(RULER_CM * 10) },
     },
   };
 }

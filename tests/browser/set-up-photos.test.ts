@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import sharp from 'sharp';
 import { setUpPhotos } from '@/server/visit/set-up-photos';
-import { newestVersion } from '@/server/visit/teaching';
+import { newestVersion } from '@/server/visit/newest-version';
 import { violations } from '../support/axe';
 import { DESK, beMember, freshPage, goTo, press, says } from '../support/browser';
 import { phoneStage } from '../support/phone';

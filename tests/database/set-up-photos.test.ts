@@ -13,7 +13,8 @@ import {
   takeSetUpPhoto,
   unseenSetUpPhotos,
 } from '@/server/visit/set-up-photos';
-import { newestVersion, teachStep } from '@/server/visit/teaching';
+import { newestVersion } from '@/server/visit/newest-version';
+import { teachStep } from '@/server/visit/teaching';
 import { device, makeClinic, makePatient, member, prescribe, today } from '../support/clinic';
 import { databaseStage, patientOf, photographable } from '../support/stage';
 

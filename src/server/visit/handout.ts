@@ -13,7 +13,8 @@ import { setUpPhotos, setUpPictures } from './set-up-photos';
 import { setUpWords } from '../patient/set-up-words';
 import { figuresOfLines } from '../desk/own-figures';
 import { todayOf, wakingOf } from '../programme-facts';
-import { newestVersion, ownCues } from './teaching';
+import { newestVersion } from './newest-version';
+import { ownCues } from './teaching';
 
 /** Lines to write the counts of a session on; what the phone asks after each set. */
 function howManyToWrite({ dose, school }: SentLine): string {

@@ -21,7 +21,7 @@ import { fileOf } from './entries';
 import { findingList } from './findings';
 import { type Measure, latestMeasures } from './measuring';
 import { screeningState } from './screening';
-import { newestVersion } from './teaching';
+import { newestVersion } from './newest-version';
 import { keptVisitDraft } from './visit-drafts';
 import { writeAs } from './write-as';
 

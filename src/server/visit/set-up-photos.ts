@@ -17,7 +17,7 @@ import { todayOf } from '../programme-facts';
 import { newestConsent } from './entries';
 import { NO_CONSENT } from './photos';
 import { type PictureSize, storedPicture } from './picture';
-import { newestVersion } from './teaching';
+import { newestVersion } from './newest-version';
 import { writeAs } from './write-as';
 
 /** A set-up is looked at on a phone or a sheet; nothing is measured on it. */

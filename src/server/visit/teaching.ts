@@ -1,4 +1,4 @@
-import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
+import type { SentLine } from '@/core/programme';
 import { isDeepStrictEqual } from 'node:util';
 import { type Catalogue, sayPhrase, sayPhrases, waysOf } from '@/catalogue';
 import { directionNames, readDose } from '@/core/dose';
@@ -23,7 +23,6 @@ import {
   membersOf,
   newestVersionIs,
   teachBacksOf,
-  versionsOf,
 } from '@/db';
 import { type SignedIn, roleSuffices } from '../access';
 import { catalogueFor } from '../desk/exercises';
@@ -34,16 +33,10 @@ import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { newestConsent } from './entries';
 import { findingList } from './findings';
+import { newestVersion } from './newest-version';
 import { setUpPhotos, unseenSetUpPhotos } from './set-up-photos';
 import { keptVisitDraft } from './visit-drafts';
 import { writeAs } from './write-as';
-
-/** The newest version of a patient's programme; null before the first. */
-export async function newestVersion(patient: Patient): Promise<SentVersion | null> {
-  const rows = (await versionsOf(patient.clinicId, [patient.id])).get(patient.id) ?? [];
-  const newest = rows.at(-1);
-  return newest ? sentVersion(newest) : null;
-}
 
 /** This patient's own reminders after all teachings, by line. */
 export async function ownCues(patient: Patient): Promise<ReadonlyMap<string, readonly string[]>> {

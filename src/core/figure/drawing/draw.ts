@@ -12,7 +12,7 @@ import { propShapes } from './prop-shapes';
 import { regionShapes } from './region-shapes';
 import type { Drawing, Shape } from './shape';
 import { ghostShapes, movementShapes, pushShapes } from './signs';
-import { type Camera, cameraFor, see } from './view';
+import { type Camera, SQUARE, cameraFor, see } from './view';
 
 /** What to draw of a figure. */
 export type DrawOptions = {
@@ -22,6 +22,8 @@ export type DrawOptions = {
   readonly before?: boolean;
   /** Lit muscles and pushes. */
   readonly effort?: boolean;
+  /** Exactly from the right side, for something to be measured; otherwise as the figure says. */
+  readonly square?: boolean;
   /** The small picture of the whole body beside a close-up. */
   readonly inset?: boolean;
 };
@@ -99,7 +101,7 @@ type Signs = {
 
 function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs): Drawing {
   const mirrored = options.side === 'left';
-  const camera = cameraFor(figure.view, mirrored);
+  const camera = options.square ? SQUARE : cameraFor(figure.view, mirrored);
   const pose = mirrored ? mirrorPose(given) : given;
   const skeleton = skeletonOf(pose);
   const { box, unit, inset } = boxFor(figure, mirrored);

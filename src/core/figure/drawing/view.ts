@@ -53,6 +53,9 @@ export function cameraFor(view: View, mirrored = false): Camera {
   }
 }
 
+/** Exactly from the right side, as a camera on a stand would: what is measured on it is true. */
+export const SQUARE: Camera = { right: [1, 0, 0], down: [0, -1, 0], near: [0, 0, 1] };
+
 export function see(camera: Camera, point: Vec): Seen {
   return [dot(camera.right, point), dot(camera.down, point), dot(camera.near, point)];
 }
