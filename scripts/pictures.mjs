@@ -69,9 +69,6 @@ for (let week = 0; week < 5; week += 1) await desk.keyboard.press('PageDown');
 await shot(desk, 'follow');
 await go(desk, `${ansel}review`);
 await shot(desk, 'review');
-await press(desk, 'Sign the letter');
-await desk.waitForSelector('[data-letter]');
-await shot(desk, 'letter');
 await go(desk, `${ansel}plan`);
 await shot(desk, 'plan');
 await desk.$eval('[aria-label^="Compare schools for Wall press"]', (button) => button.click());
@@ -91,6 +88,15 @@ await desk.evaluate(() => document.querySelector('.handout').scrollIntoView());
 await shot(desk, 'handout');
 await go(desk, '/exercises/pictures');
 await shot(desk, 'drawings');
+await go(desk, '/exercises');
+await Promise.all([
+  desk.waitForNavigation({ waitUntil: 'networkidle0' }),
+  desk.click('a[aria-label="Edit Oar pull with a towel"]'),
+]);
+await press(desk, '2. Towel drawn');
+await desk.$eval('#drawing', (title) => title.scrollIntoView());
+await wait(300);
+await shot(desk, 'studio');
 await go(desk, `${await file('Ylva')}screen`);
 await shot(desk, 'screen');
 const measure = `${ansel}measure`;
@@ -103,8 +109,8 @@ const photos = await desk.$$eval('main a[href*="/photos/"]', (links) =>
 await go(desk, `${photos.find((path) => !path.includes('compare'))}/mark`);
 const stage = await (await desk.$('[data-testid=stage]')).boundingBox();
 for (const [x, y] of [
-  [0.5688, 0.37],
-  [0.4706, 0.535],
+  [0.5581, 0.3178],
+  [0.4676, 0.4681],
 ]) {
   await desk.mouse.click(stage.x + stage.width * x, stage.y + stage.height * y);
   await wait(200);

@@ -6,6 +6,7 @@ import { closeDatabase, insertClinic, insertMember, migrateDatabase, write } fro
 import { setClock } from '@/server/clock';
 import { hashPassword } from '@/server/passwords';
 import { live, memberFor } from './simulate';
+import { addOwnExercise } from './own-exercise';
 import { CLINIC, DAYS, DEMO_PASSWORD, MEMBERS, STORIES } from './world';
 
 /** Fills an empty database with the demo world and notes its sign-ins beside it. */
@@ -30,6 +31,7 @@ async function seed(facts: string): Promise<void> {
     if (index === 0) patientToken = token;
   }
   setClock(null);
+  await addOwnExercise(await memberFor(MEMBERS[0]?.email ?? ''));
   const signIns = MEMBERS.map(({ role, email }) => ({ role, email, password: DEMO_PASSWORD }));
   writeFileSync(
     facts,

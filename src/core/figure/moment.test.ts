@@ -140,3 +140,20 @@ describe('a figure in time', () => {
     expect([ease(-1), ease(0), ease(0.5), ease(1), ease(7)]).toEqual([0, 0, 0.5, 1, 1]);
   });
 });
+
+describe('a film drawn ahead', () => {
+  it('shows what it would have shown, and knows when all is drawn', () => {
+    for (const path of ['back', 'round'] as const) {
+      const way: Figure = { ...figure, path };
+      const [ahead, asked] = [filmOf(way), filmOf(way)];
+      const middle = ahead.at(0.5);
+      let drawn = 0;
+      while (ahead.drawNext()) drawn += 1;
+      // 24 steps a movement and the first pose; the one that was asked for is not drawn again.
+      expect(drawn).toBe(path === 'back' ? 48 : 72);
+      expect(ahead.drawNext()).toBe(false);
+      expect(ahead.at(0.5)).toBe(middle);
+      for (const along of [0, 0.2, 0.7, 1]) expect(ahead.at(along)).toBe(asked.at(along));
+    }
+  });
+});

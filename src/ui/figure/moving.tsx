@@ -56,6 +56,9 @@ export function FigureMoving({
     return () => cancelAnimationFrame(frame);
   }, [films, running]);
 
+  // What comes is drawn while nothing moves yet, so that no movement waits for a drawing.
+  useEffect(() => whileIdle(films[side].drawNext), [films, side]);
+
   // Paused, a step back or forward still changes the picture.
   useEffect(() => {
     if (running || !shapes.current) return;
@@ -73,6 +76,38 @@ export function FigureMoving({
       <g ref={shapes} />
     </svg>
   );
+}
+
+/** Where the browser does not say when it is idle, one piece of work so often, in milliseconds. */
+const PAUSE_MS = 40;
+
+/**
+ * Does work in pieces while the page has nothing else to do.
+ *
+ * @param piece false when there is no more
+ * @returns what ends it
+ */
+function whileIdle(piece: () => boolean): () => void {
+  let ended = false;
+  const again = (deadline?: IdleDeadline) => {
+    if (ended) return;
+    let more = true;
+    do more = piece();
+    while (more && deadline !== undefined && deadline.timeRemaining() > PIECE_MS);
+    if (more) later(again);
+  };
+  later(again);
+  return () => {
+    ended = true;
+  };
+}
+
+/** A drawing takes a slow phone so long, in milliseconds: one is begun only where there is time for it. */
+const PIECE_MS = 10;
+
+function later(work: (deadline?: IdleDeadline) => void): void {
+  if (typeof requestIdleCallback === 'undefined') setTimeout(work, PAUSE_MS);
+  else requestIdleCallback(work);
 }
 
 /** Whether the person asked for less motion. */

@@ -20,11 +20,13 @@ export type Film = {
   readonly box: Drawing['box'];
   /** The markup at a moment. */
   readonly at: (along: number) => string;
+  /** Draws the next moment that nobody asked for yet; false when all are drawn. */
+  readonly drawNext: () => boolean;
 };
 
 /**
- * Draws a figure's moments as they are asked for and keeps them: on a slow phone showing a moment
- * again costs a look-up, not a body.
+ * Draws a figure's moments as they are asked for, or ahead while nothing else is to do, and keeps them:
+ * on a slow phone showing a moment then costs a look-up, not a body.
  */
 export function filmOf(figure: Figure, options: DrawOptions = {}): Film {
   const steps = STEPS_BETWEEN_POSES * (figure.poses.length - 1);
@@ -33,16 +35,23 @@ export function filmOf(figure: Figure, options: DrawOptions = {}): Film {
   const first = drawFigure(figure, 0, options);
   // The place of the whole body is told once; only the close-up moves.
   const inset = insetText(first, shapeMarkup);
+  const frame = (step: number): string => {
+    const known = frames.get(step);
+    if (known !== undefined) return known;
+    const moment = drawFigure(figure, step / steps, { ...options, inset: false });
+    const made = shapeMarkup(moment) + inset;
+    frames.set(step, made);
+    return made;
+  };
+  let next = 0;
   return {
     box: first.box,
-    at: (along) => {
-      const step = Math.min(last, Math.max(0, Math.round(along * steps)));
-      const known = frames.get(step);
-      if (known !== undefined) return known;
-      const moment = drawFigure(figure, step / steps, { ...options, inset: false });
-      const made = shapeMarkup(moment) + inset;
-      frames.set(step, made);
-      return made;
+    at: (along) => frame(Math.min(last, Math.max(0, Math.round(along * steps)))),
+    drawNext: () => {
+      while (next <= last && frames.has(next)) next += 1;
+      if (next > last) return false;
+      frame(next);
+      return true;
     },
   };
 }
