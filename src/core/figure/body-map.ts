@@ -58,7 +58,7 @@ export function bodyMap(view: View): BodyMap {
   const camera = CAMERAS[view];
   const skeleton = skeletonOf(POSE);
   const rings = bodyRings(skeleton, POSE, camera);
-  const { shapes } = bodyShapes(skeleton, rings, camera, view);
+  const { shapes } = bodyShapes(skeleton, POSE, rings, camera, view);
   const head = headShapes(skeleton.frames.head, 0, camera);
   const body = [...shapes, ...head]
     .filter(({ d }) => d !== '')

@@ -1,10 +1,11 @@
-import type { Skeleton } from '../body';
+import type { Pose, Skeleton } from '../body';
 import type { View } from '../figure';
 import type { BodyRings } from '../surface/body-rings';
 import { footShape } from '../surface/foot';
 import { handShape } from '../surface/hand';
 import { SHORTS_SECTIONS, shoulderRing } from '../surface/limbs';
 import { type Ring, beadsOf, edgesOf, rimOf } from '../surface/section';
+import { bodyLines } from './body-lines';
 import { boneOutline, limbOutline, ribbon } from './limb-outline';
 import { capsule, chain, disc } from './outline';
 import type { Layers } from './region-shapes';
@@ -28,11 +29,13 @@ const SHOULDER_CM = 3.6;
 /** All of the body but the head, as seen; what hides what follows from how near each part is. */
 export function bodyShapes(
   skeleton: Skeleton,
+  pose: Pose,
   rings: BodyRings,
   camera: Camera,
   view: View,
 ): { readonly shapes: Shape[]; readonly layers: Layers } {
   const { trunk } = rings;
+  const lines = bodyLines(skeleton, pose, camera);
   const trunkNear = nearOf(trunk.all.slice(trunk.waist));
   const hipsNear = nearOf(trunk.all.slice(0, trunk.pelvis));
   const legs = SIDES.map((side) => legOf(skeleton, rings, camera, side));
@@ -86,9 +89,16 @@ export function bodyShapes(
           near: at + (kneeFirst ? 0.2 : 0),
           within,
         },
+        {
+          tone: 'inner',
+          d: lines.knees[i === 0 ? 'right' : 'left'],
+          near: at + (kneeFirst ? 0.21 : 0.05),
+          within,
+        },
         ...(ownShorts[i]?.joined ? [] : [{ tone: cloth, d: shorts, near: at + 0.1, within }]),
       ];
     }),
+    { tone: 'inner', d: lines.trunk, near: trunkNear + 0.005 },
     ...arms.flatMap((arm): Shape[] => {
       const far = view === 'side' && arm.near < trunkNear;
       return [

@@ -106,7 +106,7 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
   const skeleton = skeletonOf(pose);
   const { box, unit, inset } = boxFor(figure, mirrored);
   const rings = bodyRings(skeleton, pose, camera);
-  const { shapes: bodyOnly, layers } = bodyShapes(skeleton, rings, camera, figure.view);
+  const { shapes: bodyOnly, layers } = bodyShapes(skeleton, pose, rings, camera, figure.view);
   const body = [
     ...bodyOnly,
     ...headShapes(skeleton.frames.head, pose.jaw, camera, figure.eyesClosed),
