@@ -13,7 +13,7 @@ const raised = (degrees: number, arms: Parameters<typeof pose>[1] = {}, hips = 0
     head: { back: -0.1, nod: -6 },
     ...arms,
   });
-const forearms = { arms: hands([60, 1.5, 19], { pole: [-0.8, 0.3, 1], flat: [1, 0, -0.2] }) };
+const forearms = { arms: hands([60, 2, 19], { pole: [-0.8, 0.3, 1], flat: [1, 0, -0.2] }) };
 const palms = (x: number) => ({
   arms: hands([x, 1, 25], { pole: [-1, 0.7, 0.8], flat: [1, 0, 0] }),
 });
@@ -61,7 +61,10 @@ export const LOW_BACK: Readonly<Record<string, Figure>> = {
     },
     props: [FACE_MAT],
     stretches: ['low back'],
-    fault: ['Neck is strained', pose('face down', { lumbar: { flex: -10 }, head: { nod: -30 } })],
+    fault: [
+      'Neck is strained',
+      pose('face down', { lumbar: { flex: -10 }, head: { nod: -30 }, arms: angles(-12, 14, 4) }),
+    ],
   }),
   'forearm-prop': figure({
     poses: {
@@ -73,7 +76,7 @@ export const LOW_BACK: Readonly<Record<string, Figure>> = {
     works: ['low back'],
     fault: [
       'Hangs in the shoulders',
-      changed(raised(43, forearms), { blades: { up: 6 }, head: { back: -1 } }),
+      changed(raised(43, forearms), { blades: { up: 4 }, head: { back: -1 } }),
     ],
   }),
   'press-up': figure({
@@ -84,7 +87,13 @@ export const LOW_BACK: Readonly<Record<string, Figure>> = {
     props: [FACE_MAT],
     stretches: ['belly'],
     works: ['upper arm'],
-    fault: ['Hips lift', raised(34, palms(66), 12)],
+    fault: [
+      'Hips lift',
+      changed(raised(34, palms(66), 12), {
+        legs: angles(-7, 4, 0, { end: -70 }),
+        contacts: [on('frontOfPelvis', 'y', 9), on('frontOfPelvis', 'x')],
+      }),
+    ],
   }),
   'standing-back-bend': figure({
     poses: {

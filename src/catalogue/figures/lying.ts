@@ -201,7 +201,16 @@ export const LYING: Readonly<Record<string, Figure>> = {
     works: ['belly'],
     fault: [
       'Chest rises',
-      changed(LIE, { arms: onBelly(0), thorax: { flex: -12 }, blades: { up: 3 } }),
+      headOn(
+        pose('lying', {
+          thorax: { flex: -8 },
+          blades: { up: 3.5 },
+          arms: onBelly(0),
+          contacts: ON_SHOULDERS,
+        }),
+        THIN,
+        -2,
+      ),
     ],
   }),
   'knees-to-chest': figure({
@@ -256,13 +265,16 @@ export const LYING: Readonly<Record<string, Figure>> = {
       'Back arches',
       headOn(
         pose('lying', {
-          pelvis: { flex: -92 },
-          lumbar: { flex: -24 },
-          arms: angles(-34, 12, 8),
-          contacts: ON_SHOULDERS,
+          pelvis: { flex: -103 },
+          lumbar: { flex: -11 },
+          arms: angles(-29, 12, 8),
+          contacts: [
+            { mark: 'upperBack', axis: 'y', at: 3.4 },
+            { mark: 'upperBack', axis: 'x', at: -50 },
+          ],
         }),
         0,
-        10,
+        4,
       ),
     ],
   }),

@@ -39,7 +39,7 @@ const doorway = (turn: number, blades = 0) =>
   pose('standing', {
     pelvis: { turn },
     legs: { right: angles(-10, 3, 0, { end: 10 }), left: angles(10, 3, 6, { end: -2 }) },
-    arms: { right: hand([FRAME_X, 158, 34], { pole: [0, -1, 0.2], flat: [0, 1, 0] }) },
+    arms: { right: hand([FRAME_X, 164, 47], { pole: [0, -1, 0.2], flat: [0, 1, 0] }) },
     blades: { up: blades },
     contacts: [
       { mark: 'seat', axis: 'y', at: 78 },
@@ -210,7 +210,7 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
       'Forearm on the frame, elbow at shoulder height': doorway(0),
       'The body turns away until the chest pulls': doorway(-24),
     },
-    props: [{ kind: 'doorframe', x: FRAME_X - 4, z: 36 }],
+    props: [{ kind: 'doorframe', x: FRAME_X + 8.7, z: 47 }],
     stretches: [right('chest', 'stretched')],
     fault: ['Shoulder rolls forward', doorway(-18, 6)],
   }),

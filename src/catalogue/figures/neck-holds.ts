@@ -174,7 +174,7 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
       pose('standing', {
         pelvis: { flex: 9 },
         head: { back: -0.6, nod: 0 },
-        legs: angles(-9, 2, 0, { end: 9 }),
+        legs: angles(0, 2, 0, { end: 9 }),
         contacts: [on('heelRight', 'y'), on('forehead', 'x', AT_WALL)],
       }),
     ],
@@ -208,7 +208,7 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     },
     props: [{ kind: 'wall', x: WALL_BACK }],
     works: ['deep neck flexors'],
-    fault: ['Forces the head to touch', atWall(0.5, -22)],
+    fault: ['Forces the head to touch', atWall(0.37, -22)],
   }),
   'wall-press': figure({
     crop: 'upper',
@@ -219,7 +219,18 @@ export const NECK_HOLDS: Readonly<Record<string, Figure>> = {
     props: [{ kind: 'wall', x: WALL_BACK }, PAD],
     works: ['neck extensors', 'upper back'],
     pushes: [push('occiput', [-1, 0, 0], 1)],
-    fault: ['Pushes with the whole trunk', changed(against(0.5, -13), { lumbar: { flex: -12 } })],
+    fault: [
+      'Pushes with the whole trunk',
+      headBackTo(
+        changed(AGAINST, {
+          lumbar: { flex: -9 },
+          thorax: { flex: -2 },
+          contacts: [on('seat', 'y', 78.6), on('upperBack', 'x', WALL_BACK)],
+        }),
+        WALL_BACK + PAD_CM - 0.9,
+        -8,
+      ),
+    ],
   }),
   'side-band-hold': figure({
     view: 'quarter',

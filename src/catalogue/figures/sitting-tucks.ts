@@ -137,7 +137,13 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
     pushes: [push('underJaw', [0.1, -1, 0])],
     fault: [
       'Pushes with the whole trunk',
-      changed(TALL, { pelvis: { flex: 14 }, head: { back: -0.7, nod: 4 }, arms: JAW, grip: true }),
+      changed(TALL, {
+        pelvis: { flex: 3 },
+        lumbar: { flex: 13 },
+        head: { back: -0.7, nod: 4 },
+        arms: JAW,
+        grip: true,
+      }),
     ],
   }),
   'band-lengthening': figure({

@@ -13,15 +13,22 @@ import { figureOf } from '.';
 /** Skin and cloth give way so far, in cm; deeper something passes through something. */
 const GIVES_CM = 1.1;
 
-/** Every pose, and half way between those that a body goes between. */
-function frames({ poses, stages }: Figure): (readonly [name: string, pose: Pose])[] {
-  return poses.flatMap((pose, i) => {
-    const next = poses[i + 1];
+/** Frames looked at between two poses: nothing moves farther than a few centimetres from one to the next. */
+const BETWEEN = 8;
+
+/** Every pose, the way between those that a body goes between, and the fault. */
+function frames({ poses, stages, path, fault }: Figure): (readonly [name: string, pose: Pose])[] {
+  const ways = poses.flatMap((pose, i) => {
+    const next = poses[i + 1] ?? (path === 'round' ? poses[0] : undefined);
     const own = [`pose ${i + 1}`, pose] as const;
-    return next && !stages
-      ? [own, [`on the way to pose ${i + 2}`, poseBetween(pose, next, 0.5)] as const]
-      : [own];
+    if (!next || stages) return [own];
+    const between = Array.from({ length: BETWEEN - 1 }, (_, step) => {
+      const share = (step + 1) / BETWEEN;
+      return [`on the way from pose ${i + 1}`, poseBetween(pose, next, share)] as const;
+    });
+    return [own, ...between];
   });
+  return fault ? [...ways, ['the fault', fault.pose]] : ways;
 }
 
 /** How deep a piece of the body is in a thing, in cm; less than nought outside it. */
@@ -39,13 +46,23 @@ function depthIn(prop: DrawnProp, { at: [x, y, z], radius }: Flesh): number {
       const over = x > from + 2 && x < to - 2 && y > prop.top - 16;
       return over ? prop.top - (y - radius) : -1;
     }
-    case 'doorframe':
+    case 'block': {
+      if ('on' in prop.at) return -1;
+      const [bx, by, bz] = prop.at;
+      const [long, high, broad] = prop.size;
+      const over = Math.abs(x - bx) < long / 2 - 1 && Math.abs(z - bz) < broad / 2;
+      return over ? by + high / 2 - (y - radius) : -1;
+    }
+    case 'doorframe': {
+      // A post 9 cm deep and 6 broad: how far a piece is inside its nearest face.
+      const [dx, dz] = [4.5 + radius - Math.abs(x - prop.x), 3 + radius - Math.abs(z - prop.z)];
+      return Math.min(dx, dz);
+    }
     case 'mat':
     case 'ball':
     case 'roll':
     case 'pad':
     case 'pillow':
-    case 'block':
     case 'blanket':
     case 'weight':
     case 'wedge':
@@ -76,7 +93,7 @@ const drawn = EXERCISES.map(({ id, name }) => {
   return [name, figure] as const;
 });
 
-describe('no part of a body passes through floor, wall, seat, bench or bed', () => {
+describe('no part of a body passes through floor, wall, seat, bench, bed, block or door post', () => {
   it.each(drawn)('%s', (_, figure) => {
     expect([...new Set(throughs(figure))]).toEqual([]);
   });

@@ -63,7 +63,7 @@ const step = (forward: number, arms: number): Parameters<typeof pose>[1] => ({
     left: angles(-forward, 2, forward > 0 ? 30 : 4, { end: forward > 0 ? 24 : 4 }),
   },
   arms: { right: angles(-arms, 6, 22), left: angles(arms, 6, 22) },
-  contacts: [on('seat', 'y', 75.8), on('seat', 'x')],
+  contacts: [on('seat', 'y', 77), on('seat', 'x')],
 });
 
 export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
@@ -110,7 +110,10 @@ export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
     props: [CHAIR],
     works: [right('front of thigh')],
     pushes: [push('shinRight', [1, 0.2, 0], 0, 1, 2)],
-    fault: ['Leans back', changed(knee(62), { pelvis: { flex: -16 }, head: { back: -0.7 } })],
+    fault: [
+      'Leans back',
+      changed(knee(62), { pelvis: { flex: -6 }, lumbar: { flex: -14 }, head: { back: -0.7 } }),
+    ],
   }),
   'band-foot-push': figure({
     poses: {
@@ -123,17 +126,17 @@ export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
   }),
   'easy-walk': figure({
     poses: {
-      'Long steps, arms swinging': pose('standing', step(22, 26)),
+      'Long steps, arms swinging': pose('standing', step(19, 26)),
       'The other leg swings through': pose('standing', {
-        legs: { right: angles(0, 2, 2), left: angles(18, 2, 62, { end: 4 }) },
+        legs: { right: angles(2, 2, 7, { end: 5 }), left: angles(18, 2, 62, { end: 4 }) },
         arms: angles(0, 6, 22),
         contacts: [on('seat', 'y', 79.2), on('seat', 'x')],
       }),
-      'And steps in front': pose('standing', step(-22, -26)),
+      'And steps in front': pose('standing', step(-19, -26)),
     },
     fault: [
       'Looks at the ground',
-      pose('standing', { ...step(18, 8), thorax: { flex: 12 }, head: { back: -1, nod: 22 } }),
+      pose('standing', { ...step(19, 8), thorax: { flex: 12 }, head: { back: -1, nod: 22 } }),
     ],
   }),
 };

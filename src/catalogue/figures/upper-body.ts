@@ -134,7 +134,17 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
     stretches: ['chest'],
     fault: [
       'Block under the low back',
-      pose('lying', { lumbar: { flex: -22 }, pelvis: { flex: -80 }, thorax: { flex: 8 } }),
+      headOn(
+        pose('lying', {
+          pelvis: { flex: -82 },
+          lumbar: { flex: -24 },
+          thorax: { flex: 10 },
+          legs: { right: ankle([24, 6.6, 10]), left: ankle([24, 6.6, -10]) },
+          contacts: [on('lowBack', 'y', BLOCK_TOP + 0.4), on('lowBack', 'x', -38)],
+        }),
+        0,
+        -4,
+      ),
     ],
   }),
   'blade-set': figure({
@@ -164,7 +174,7 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
     },
     props: [PUSH_WALL],
     works: ['serratus'],
-    fault: ['Elbows bend', lean(2, 9)],
+    fault: ['Elbows bend', lean(2, 3)],
   }),
   'band-row': figure({
     poses: {
