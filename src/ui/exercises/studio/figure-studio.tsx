@@ -68,6 +68,9 @@ export function FigureStudio({
         <Canvas studio={studio} act={act} />
         <PoseStrip studio={studio} act={act} />
         <p className="text-[0.93em] text-soft">
+          One-sided? Draw it for the right: the left is shown as its mirror.
+        </p>
+        <p className="text-[0.93em] text-soft">
           <span className="font-medium text-ink">In words: </span>
           {describeFigure(studio.figure)}
         </p>
