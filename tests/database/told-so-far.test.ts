@@ -18,7 +18,7 @@ afterEach(() => setClock(null));
 /** A patient whose programme began so many days ago. */
 async function since(days: number): Promise<string> {
   const real = now();
-  setClock(() => (real - days * DAY_MS) as typeof real);
+  setClock(() => real - days * DAY_MS);
   const id = await makePatient(stage.practitioner);
   await prescribe(stage.practitioner, id, LINE, { effectiveFrom: today() });
   setClock(null);
