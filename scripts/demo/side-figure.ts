@@ -28,9 +28,9 @@ const PIXELS_PER_CM = 17;
 const C7_AT: Point = { x: 400, y: 560 };
 const RULER_CM = 20;
 
-/** Places of the head that are marked, in its own frame, in cm: the profile's origin is the tragus. */
-const TRAGUS: Vec = [0.2, 0.1, 7.2];
-const EYE: Vec = [6.9, 1.7, 4];
+/** Places of the head that are marked, in its own frame, in cm, where ear and outer eye corner are drawn. */
+const TRAGUS: Vec = [0.8, 1.2, 7.2];
+const EYE: Vec = [7.5, 2.9, 4];
 /** The skin over the most prominent vertebra, in the chest's frame. */
 const C7: Vec = [-4.5, 25.3, 0];
 

@@ -16,7 +16,11 @@ const HALF = changed(TALL, { head: { back: 0.3 } });
 const tucked = (nod = 0, back = 0.85, from = TALL): Pose => changed(from, { head: { back, nod } });
 const POKED = changed(TALL, { head: { back: -0.9, nod: -6 } });
 
-const CHEEKS = hands('cheekRight', { shape: 'two fingers', pole: [0.2, -1, 0.7] });
+const CHEEKS = hands('cheekRight', {
+  shape: 'two fingers',
+  pole: [0.2, -1, 0.7],
+  away: [0.8, 0, 0.7],
+});
 const JAW = {
   right: hand('underJaw', { shape: 'fist', away: [0.6, 0, 0.5], pole: [1, -0.3, 0.4] }),
 };

@@ -1,12 +1,19 @@
 import {
+  BASE_POSES,
   type DrawnProp,
   type Figure,
   type Pose,
   SEAT_CM,
+  add,
+  dot,
+  minus,
   poseBetween,
+  size,
   skeletonOf,
+  turn,
+  unit,
 } from '@/core/figure';
-import { type Flesh, fleshOf } from '@/core/figure/surface';
+import { type Flesh, HEAD_MIDDLE, fleshOf } from '@/core/figure/surface';
 import { EXERCISES } from '..';
 import { figureOf } from '.';
 
@@ -126,5 +133,52 @@ describe('what hands and feet are laid on is touched by their skin', () => {
         expect(gap).toBeLessThan(2.5);
       }
     }
+  });
+});
+
+/** Skin and hair give so far under a finger, in cm. */
+const PRESSED_CM = 1.8;
+
+/** From inside the head: along each piece of a hand, how deep it is under the skin there. */
+function deepestInHead(pose: Pose, side: 'Right' | 'Left'): number {
+  const skeleton = skeletonOf(pose);
+  const flesh = fleshOf(skeleton, pose);
+  const { at, turn: turned } = skeleton.frames.head;
+  const middle = add(at, turn(turned, HEAD_MIDDLE));
+  const skin = flesh
+    .filter(({ of }) => of === 'head')
+    .map((piece) => minus(piece.at, middle))
+    .map((out) => ({ way: unit(out), far: size(out) }));
+  const depths = flesh
+    .filter(({ of }) => of === `hand${side}`)
+    .map((piece) => {
+      const out = minus(piece.at, middle);
+      const way = unit(out);
+      const nearest = skin.reduce((best, one) =>
+        dot(one.way, way) > dot(best.way, way) ? one : best,
+      );
+      return nearest.far - (size(out) - piece.radius);
+    });
+  return Math.max(...depths);
+}
+
+describe('no hand goes into the head', () => {
+  it.each(drawn)('%s', (_, { poses, fault }) => {
+    for (const [index, pose] of [...poses, ...(fault ? [fault.pose] : [])].entries())
+      for (const side of ['Right', 'Left'] as const)
+        expect([index, side, deepestInHead(pose, side) > PRESSED_CM]).toEqual([index, side, false]);
+  });
+
+  it('would be seen', () => {
+    const base = BASE_POSES.sitting;
+    const inside: Pose = {
+      ...base,
+      arms: {
+        ...base.arms,
+        right: { by: 'goal', to: 'forehead', offset: [-4, 0, 0], pole: [0.4, -1, 0.5] },
+      },
+    };
+    expect(deepestInHead(inside, 'Right')).toBeGreaterThan(3);
+    expect(deepestInHead(base, 'Right')).toBeLessThan(0);
   });
 });
