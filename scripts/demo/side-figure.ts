@@ -92,7 +92,12 @@ function bodyWith({ craniovertebralAngle, headTilt }: Pose): BodyPose {
  * upright, beside a ruler of 20 cm, seen by a camera that may be turned. With the marks that are true of
  * it.
  */
-export function sideFigure(pose: Pose): { readonly svg: string; readonly marks: PhotoMarks } {
+export function sideFigure(pose: Pose): {
+  readonly svg: string;
+  readonly marks: PhotoMarks;
+  /** How far the ear is in front of C7 on the body itself, in mm. */
+  readonly forwardMm: number;
+} {
   const body = bodyWith(pose);
   const { tragus, c7, shoulder, eye } = placesOf(body);
   const frame = { a: { x: c7.x - 15, y: c7.y + 31 }, b: { x: c7.x - 15, y: c7.y - 33 } };
@@ -154,6 +159,7 @@ ${stroke(ruler.a, ruler.b, '#3d4a45', 4)}${ticks.join('')}
 </svg>`;
   return {
     svg,
+    forwardMm: (tragus.x - c7.x) * 10,
     marks: {
       facing: pose.facing,
       tragus: seen(tragus),
