@@ -19,7 +19,7 @@ const palms = (x: number) => ({
 });
 
 const HIPS = hands('sideOfBackRight', {
-  away: [0, -2, 0],
+  away: [-2.6, -1, 1.4],
   pole: [-1, 0.1, 0.7],
   flat: [0.2, -1, -0.2],
 });

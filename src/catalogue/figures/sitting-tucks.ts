@@ -25,7 +25,12 @@ const JAW = {
   right: hand('underJaw', { shape: 'fist', away: [0.6, 0, 0.5], pole: [1, -0.3, 0.4] }),
 };
 const FOREHEAD = { right: hand('forehead', { pole: [0.7, -1, 0.5], flat: [0, 1, -0.25] }) };
-const BEHIND = hands('skullBase', { away: [0, 0.5, 4], pole: [0, 0.2, 1], flat: [0, 0.5, -1] });
+const BEHIND = hands('skullBase', { away: [-2, 1.4, 4], pole: [0, 0.2, 1], flat: [0, 0.5, -1] });
+const BEHIND_UP = hands('skullBase', {
+  away: [-4, 2.4, 4],
+  pole: [0, 0.2, 1],
+  flat: [0, 0.5, -1],
+});
 
 /** A band round the back of the head, both ends held in front. */
 const BAND: DrawnProp = {
@@ -110,7 +115,7 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
     props: [CHAIR],
     works: ['neck extensors', 'deep neck flexors'],
     pushes: [push('skullBase', [-1, 0.1, 0])],
-    fault: ['Tips the head up', changed(TALL, { head: { back: 0.2, nod: -26 }, arms: BEHIND })],
+    fault: ['Tips the head up', changed(TALL, { head: { back: 0.1, nod: -19 }, arms: BEHIND_UP })],
   }),
   'forehead-tuck': figure({
     crop: 'upper',

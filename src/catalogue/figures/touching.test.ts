@@ -5,6 +5,7 @@ import {
   type Pose,
   SEAT_CM,
   add,
+  cross,
   dot,
   minus,
   poseBetween,
@@ -13,7 +14,7 @@ import {
   turn,
   unit,
 } from '@/core/figure';
-import { type Flesh, HEAD_MIDDLE, fleshOf } from '@/core/figure/surface';
+import { type Flesh, HEAD_MIDDLE, bodyRings, fleshOf } from '@/core/figure/surface';
 import { EXERCISES } from '..';
 import { figureOf } from '.';
 
@@ -180,5 +181,72 @@ describe('no hand goes into the head', () => {
     };
     expect(deepestInHead(inside, 'Right')).toBeGreaterThan(3);
     expect(deepestInHead(base, 'Right')).toBeLessThan(0);
+  });
+});
+
+/** What lies on cloth and flesh presses in so far, in cm. */
+const SUNK_CM = 2.2;
+/** Hands that the back lies on, and fingers in the hollow over the collar bone, which no section has. */
+const SUNK = new Set(['Curl-up, hands under the low back', 'Nod and hold, finger check']);
+
+type Ring = ReturnType<typeof bodyRings>['neck'][number];
+const ROOM = { right: [1, 0, 0], down: [0, 1, 0], near: [0, 0, 1] } as const;
+/** A section speaks for what is so near its plane, in cm. */
+const BESIDE_CM = 3;
+
+/** How deep a ball is in a part told by its sections: along the way from the bone of the nearest one. */
+function depthInPart(rings: readonly Ring[], { at, radius }: Flesh): number {
+  const planes = rings.map((ring) => {
+    const out = minus(at, ring.at);
+    return { ring, out, aside: Math.abs(dot(out, unit(cross(ring.front, ring.right)))) };
+  });
+  const nearest = planes.reduce((best, one) => (one.aside < best.aside ? one : best));
+  if (nearest.aside > BESIDE_CM) return -Infinity;
+  const { ring, out } = nearest;
+  const ahead = dot(out, ring.front) >= 0 ? ring.front : ring.back;
+  const beside = dot(out, ring.right) >= 0 ? ring.right : ring.left;
+  const [a, b] = [dot(out, ahead) / dot(ahead, ahead), dot(out, beside) / dot(beside, beside)];
+  const far = Math.hypot(a * size(ahead), b * size(beside));
+  const skin = far / Math.max(1e-6, Math.hypot(a, b));
+  return skin - (far - radius);
+}
+
+function sunkHands(pose: Pose): string[] {
+  const skeleton = skeletonOf(pose);
+  const rings = bodyRings(skeleton, pose, ROOM);
+  const flesh = fleshOf(skeleton, pose);
+  const parts = {
+    trunk: rings.trunk.all,
+    neck: rings.neck,
+    'right thigh': rings.thigh.right,
+    'left thigh': rings.thigh.left,
+  };
+  return (['handRight', 'handLeft'] as const).flatMap((hand) =>
+    Object.entries(parts).flatMap(([part, of]) => {
+      const depth = Math.max(
+        ...flesh.filter((piece) => piece.of === hand).map((piece) => depthInPart(of, piece)),
+      );
+      return depth > SUNK_CM ? [`${hand} ${depth.toFixed(1)} cm in the ${part}`] : [];
+    }),
+  );
+}
+
+describe('no hand goes into trunk, neck or thigh', () => {
+  it.each(drawn.filter(([name]) => !SUNK.has(name)))('%s', (_, { poses, fault }) => {
+    for (const pose of [...poses, ...(fault ? [fault.pose] : [])])
+      expect(sunkHands(pose)).toEqual([]);
+  });
+
+  it('would be seen', () => {
+    const base = BASE_POSES.sitting;
+    expect(sunkHands(base)).toEqual([]);
+    const inside: Pose = {
+      ...base,
+      arms: {
+        ...base.arms,
+        right: { by: 'goal', to: 'belly', offset: [-7, 0, 0], pole: [0, -1, 1] },
+      },
+    };
+    expect(sunkHands(inside).join()).toMatch(/handRight \d+\.\d cm in the trunk/);
   });
 });
