@@ -250,3 +250,39 @@ describe('no hand goes into trunk, neck or thigh', () => {
     expect(sunkHands(inside).join()).toMatch(/handRight \d+\.\d cm in the trunk/);
   });
 });
+
+/** Fingers that are clasped or lie over each other go between each other so far, in cm. */
+const CLASPED_CM = 2.4;
+
+/** How deep one hand is in the other, in cm; less than nought apart. */
+function handsInOneAnother(pose: Pose): number {
+  const flesh = fleshOf(skeletonOf(pose), pose);
+  const [right, left] = (['handRight', 'handLeft'] as const).map((hand) =>
+    flesh.filter(({ of }) => of === hand),
+  );
+  return Math.max(
+    ...(right ?? []).flatMap((a) =>
+      (left ?? []).map((b) => a.radius + b.radius - size(minus(a.at, b.at))),
+    ),
+  );
+}
+
+describe('no hand goes through the other', () => {
+  it.each(drawn)('%s', (_, { poses, fault }) => {
+    for (const pose of [...poses, ...(fault ? [fault.pose] : [])])
+      expect(handsInOneAnother(pose)).toBeLessThan(CLASPED_CM);
+  });
+
+  it('would be seen', () => {
+    const { sitting } = BASE_POSES;
+    const both = (z: number): Pose => ({
+      ...sitting,
+      arms: {
+        right: { by: 'goal', to: [30, 80, z], pole: [-1, -1, 1], shape: 'fist' },
+        left: { by: 'goal', to: [30, 80, 0 - z], pole: [-1, -1, -1], shape: 'fist' },
+      },
+    });
+    expect(handsInOneAnother(both(-4))).toBeGreaterThan(CLASPED_CM);
+    expect(handsInOneAnother(both(9))).toBeLessThan(0);
+  });
+});
