@@ -109,7 +109,7 @@ const photos = await desk.$$eval('main a[href*="/photos/"]', (links) =>
 await go(desk, `${photos.find((path) => !path.includes('compare'))}/mark`);
 const stage = await (await desk.$('[data-testid=stage]')).boundingBox();
 for (const [x, y] of [
-  [0.5581, 0.3178],
+  [0.5666, 0.3049],
   [0.4676, 0.4681],
 ]) {
   await desk.mouse.click(stage.x + stage.width * x, stage.y + stage.height * y);

@@ -19,6 +19,7 @@ import {
   says,
   textOf,
   chord,
+  typeInto,
 } from '../support/browser';
 import { prescribe, screenedPatient } from '../support/clinic';
 import { eventually } from '../support/record';
@@ -394,14 +395,7 @@ it('takes exercises in from a file, row by row, and offers an own one on the des
   await says(page, 'Row 1:');
   await press(page, 'Add one of your own');
   await page.waitForFunction(() => location.pathname === '/exercises/new');
-  const write = async (label: string, text: string) => {
-    const id = await page.$$eval(
-      'label',
-      (labels, wanted) => labels.find((one) => one.textContent === wanted)?.htmlFor ?? '',
-      label,
-    );
-    await page.type(`[id="${id}"]`, text);
-  };
+  const write = (label: string, text: string) => typeInto(page, label, text);
   await write('Name', 'Harbour wall lean');
   await write('Usual dose', '3x');
   await write('How to do it', 'Lean on the harbour wall.');

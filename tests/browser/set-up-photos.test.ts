@@ -1,11 +1,11 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { ElementHandle, Page } from 'puppeteer-core';
+import type { ElementHandle } from 'puppeteer-core';
 import sharp from 'sharp';
 import { setUpPhotos } from '@/server/visit/set-up-photos';
 import { newestVersion } from '@/server/visit/newest-version';
 import { violations } from '../support/axe';
-import { DESK, beMember, freshPage, goTo, press, says } from '../support/browser';
+import { DESK, beMember, freshPage, goTo, pictureShown, press, says } from '../support/browser';
 import { phoneStage } from '../support/phone';
 import { eventually } from '../support/record';
 import { patientOf } from '../support/stage';
@@ -16,15 +16,6 @@ import { today } from '../support/clinic';
 const { stage, phoneWith } = phoneStage({ own: true });
 
 const PHOTO = 'img[src*="/set-up/picture"]';
-const loaded = (page: Page, selector: string) =>
-  page.waitForFunction(
-    (wanted) => {
-      const image = document.querySelector<HTMLImageElement>(wanted);
-      return image !== null && image.complete && image.naturalWidth > 0;
-    },
-    {},
-    selector,
-  );
 
 it('are taken on the run sheet, seen on sheet and handout, kept on the phone, and deleted for good', async () => {
   const { phone, patientId, origin } = await phoneWith();
@@ -52,10 +43,10 @@ it('are taken on the run sheet, seen on sheet and handout, kept on the phone, an
   const input = (await desk.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>;
   await input.uploadFile(file);
   await says(desk, '(1 of 3 photos)');
-  await loaded(desk, 'img[alt^="Set-up for Neck warm-up"]');
+  await pictureShown(desk, 'img[alt^="Set-up for Neck warm-up"]');
   expect(await violations(desk, 'the run sheet with a photo')).toEqual([]);
   await goTo(desk, `${origin}/patients/${patientId}/handout`);
-  await loaded(desk, 'img[alt^="Your own set-up for Neck warm-up"]');
+  await pictureShown(desk, 'img[alt^="Your own set-up for Neck warm-up"]');
 
   // The phone has it before the player opens, and without a server too.
   await goTo(phone, `${origin}/today`);
@@ -70,7 +61,7 @@ it('are taken on the run sheet, seen on sheet and handout, kept on the phone, an
   await phone.reload();
   await press(phone, 'Begin');
   await press(phone, 'I understand');
-  await loaded(phone, PHOTO);
+  await pictureShown(phone, PHOTO);
   await stage.server.start();
 
   await goTo(desk, `${origin}/patients/${patientId}/teach`);

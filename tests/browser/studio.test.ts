@@ -16,6 +16,8 @@ import {
   reloaded,
   says,
   textOf,
+  pictureShown,
+  typeInto,
 } from '../support/browser';
 import { browserStage } from '../support/browser-stage';
 import {
@@ -31,15 +33,6 @@ import { eventually } from '../support/record';
 const stage = browserStage();
 
 const HANDLE = (name: string) => `button[aria-label^="${name}: drag"]`;
-
-async function typeInto(page: Page, label: string, text: string) {
-  const id = await page.$$eval(
-    'label',
-    (labels, wanted) => labels.find((one) => one.textContent === wanted)?.htmlFor ?? '',
-    label,
-  );
-  await page.type(`[id="${id}"]`, text);
-}
 
 /** Where a handle is in the window, and how far down the drawing. */
 async function placeOf(page: Page, name: string) {
@@ -129,17 +122,8 @@ it('draws an own exercise with mouse and keys, undoes, keeps it, and shows it on
   await prescribe(stage.practitioner, patientId, [
     { exerciseId: own?.id ?? '', dose: '2x4 move 2s daily' },
   ]);
-  const loaded = (where: Page, selector: string) =>
-    where.waitForFunction(
-      (wanted) => {
-        const image = document.querySelector<HTMLImageElement>(wanted);
-        return image !== null && image.complete && image.naturalWidth > 0;
-      },
-      {},
-      selector,
-    );
   await goTo(page, `${stage.server.origin}/patients/${patientId}/plan`);
-  await loaded(page, `img[src^="/figures/${own?.drawing}/right"]`);
+  await pictureShown(page, `img[src^="/figures/${own?.drawing}/right"]`);
   await goTo(page, `${stage.server.origin}/exercises/pictures`);
   await says(page, 'Not so: What goes wrong: shoulder hitched');
 
@@ -147,7 +131,7 @@ it('draws an own exercise with mouse and keys, undoes, keeps it, and shows it on
   const phone = await freshPage(stage.browser, PHONE);
   await goTo(phone, `${stage.server.origin}/open#${link}`);
   await phone.waitForFunction(() => location.pathname === '/today');
-  await loaded(phone, `img[src^="/figures/${own?.drawing}/right"]`);
+  await pictureShown(phone, `img[src^="/figures/${own?.drawing}/right"]`);
   await press(phone, 'Begin');
   await press(phone, 'I understand');
   await press(phone, 'Start');

@@ -151,6 +151,28 @@ export async function press(page: Page, words: string): Promise<void> {
   await element?.click();
 }
 
+/** Types into the field with this label. */
+export async function typeInto(page: Page, label: string, text: string): Promise<void> {
+  const id = await page.$$eval(
+    'label',
+    (labels, wanted) => labels.find((one) => one.textContent === wanted)?.htmlFor ?? '',
+    label,
+  );
+  await page.type(`[id="${id}"]`, text);
+}
+
+/** Waits until a picture has come and can be seen. */
+export async function pictureShown(page: Page, selector: string): Promise<void> {
+  await page.waitForFunction(
+    (wanted) => {
+      const image = document.querySelector<HTMLImageElement>(wanted);
+      return image !== null && image.complete && image.naturalWidth > 0;
+    },
+    {},
+    selector,
+  );
+}
+
 /** Waits until the page says this; tells what it says instead when it never does. */
 export async function says(
   page: Page,

@@ -82,6 +82,10 @@ export type DrawnFault = { readonly name: string; readonly pose: Pose };
 
 /** A drawing of a clinic's own has at most so many poses: more are not read at a glance on a phone. */
 export const MOST_OWN_POSES = 5;
+/** And at most so many things, lit regions and pushes. */
+export const MOST_OWN_THINGS = 8;
+export const MOST_OWN_LIT = 12;
+export const MOST_OWN_PUSHES = 6;
 
 /** A pose shown at one of several places, and on which side. */
 export type Stage = {

@@ -4,7 +4,10 @@ import {
   type Figure,
   HAND_SHAPES,
   MARKS,
+  MOST_OWN_LIT,
   MOST_OWN_POSES,
+  MOST_OWN_PUSHES,
+  MOST_OWN_THINGS,
   MUSCLES,
   type MarkName,
   VIEWS,
@@ -138,7 +141,7 @@ export const OwnFigure = z
       .transform((poses) => poses as [Posed, Posed, ...Posed[]]),
     path: z.enum(['back', 'round'], { error: 'It goes back or round.' }),
     names: z.array(words('The name of a pose', 80)),
-    props: z.array(prop).max(8, 'At most eight things.'),
+    props: z.array(prop).max(MOST_OWN_THINGS, 'At most eight things.'),
     lit: z
       .array(
         z.object({
@@ -147,7 +150,7 @@ export const OwnFigure = z
           side: side.exactOptional(),
         }),
       )
-      .max(12, 'At most twelve regions.'),
+      .max(MOST_OWN_LIT, 'At most twelve regions.'),
     pushes: z
       .array(
         z.object({
@@ -157,7 +160,7 @@ export const OwnFigure = z
           turn: side.exactOptional(),
         }),
       )
-      .max(6, 'At most six pushes.'),
+      .max(MOST_OWN_PUSHES, 'At most six pushes.'),
     fault: z.object({ name: words('The name of the fault', 120), pose }).nullable(),
     eyesClosed: z.literal(true).exactOptional(),
     stages: z

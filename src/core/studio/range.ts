@@ -1,4 +1,4 @@
-import { beyondRange, type Pose, skeletonOf, type Vec } from '../figure';
+import { jointsBeyond, type Pose, skeletonOf, type Vec } from '../figure';
 
 /** A hand or foot so far from where it is asked to be is as good as there, in cm. */
 const THERE_CM = 0.5;
@@ -12,11 +12,13 @@ const HALVINGS = 5;
  * @param move the pose after a share of the move, 0–1
  */
 export function asFarAsItGoes(before: Pose, move: (share: number) => Pose): Pose {
-  const beyond = new Set(beyondRange(before).map(jointIn));
+  const beyond = jointsBeyond(before);
   const most = Math.max(THERE_CM, skeletonOf(before).missed);
   const can = (pose: Pose) =>
     skeletonOf(pose).missed <= most + 1e-6 &&
-    beyondRange(pose).every((say) => beyond.has(jointIn(say)));
+    jointsBeyond(pose).every((now) =>
+      beyond.some(({ joint, way }) => joint === now.joint && way === now.way),
+    );
   const whole = move(1);
   if (can(whole)) return rounded(whole);
   let [low, high] = [0, 1];
@@ -31,9 +33,6 @@ export function asFarAsItGoes(before: Pose, move: (share: number) => Pose): Pose
   }
   return rounded(found);
 }
-
-/** Which joint and way a sentence of `beyondRange` is about, without its number. */
-const jointIn = (say: string) => say.replace(/ -?\d+°$/, '');
 
 /** To a tenth of a degree or centimetre: finer is not seen, and it keeps the data short. */
 export function rounded<T>(value: T): T {

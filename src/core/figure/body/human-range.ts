@@ -26,8 +26,18 @@ const ARM_BEHIND = { low: 70, high: 50 } as const;
 const ARM_ACROSS = 65;
 const LEG: Limits = { forward: [-35, 135], out: [-35, 60], bend: [0, 155], end: [-75, 35] };
 
+/** A joint that is bent beyond a person's range: which one, which way, and how far in degrees. */
+export type Beyond = { readonly joint: string; readonly way: string; readonly degrees: number };
+
 /** The joints of a pose that are beyond a person's range, each in words; empty when none is. */
 export function beyondRange(pose: Pose): string[] {
+  return jointsBeyond(pose).map(
+    ({ joint, way, degrees: by }) => `${joint}: ${way} ${Math.round(by)}°`,
+  );
+}
+
+/** The joints of a pose that are beyond a person's range; empty when none is. */
+export function jointsBeyond(pose: Pose): Beyond[] {
   const { arms, legs } = skeletonOf(pose);
   const spine = (Object.keys(SPINE) as (keyof typeof SPINE)[]).flatMap((joint) =>
     outside(joint, pose[joint], SPINE[joint]),
@@ -43,24 +53,24 @@ export function beyondRange(pose: Pose): string[] {
 /**
  * Where the upper arm points, not its three angles: those jump where an arm goes straight out.
  */
-function armBeyond(side: 'right' | 'left', limb: Limb): string[] {
+function armBeyond(side: 'right' | 'left', limb: Limb): Beyond[] {
   const [x, y, z] = turn(limbTurn(limb, side === 'right' ? 1 : -1), [0, -1, 0]);
   const behind = degrees(Math.asin(clamp(-x)));
   const across = degrees(Math.asin(clamp(side === 'right' ? -z : z)));
   const most = y < 0.2 ? ARM_BEHIND.low : ARM_BEHIND.high;
   return [
-    ...(behind > most ? [`${side} arm: behind ${Math.round(behind)}°`] : []),
-    ...(across > ARM_ACROSS ? [`${side} arm: across ${Math.round(across)}°`] : []),
+    ...(behind > most ? [{ joint: `${side} arm`, way: 'behind', degrees: behind }] : []),
+    ...(across > ARM_ACROSS ? [{ joint: `${side} arm`, way: 'across', degrees: across }] : []),
   ];
 }
 
 const degrees = (radians: number) => (radians * 180) / Math.PI;
 const clamp = (share: number) => Math.min(1, Math.max(-1, share));
 
-function outside(joint: string, angles: Bend | Limb, limits: Limits): string[] {
+function outside(joint: string, angles: Bend | Limb, limits: Limits): Beyond[] {
   return Object.entries(limits).flatMap(([name, [least, most]]) => {
     const value = (angles as Readonly<Record<string, number | string>>)[name];
     if (typeof value !== 'number' || (value >= least - 0.01 && value <= most + 0.01)) return [];
-    return [`${joint}: ${name} ${Math.round(value)}°`];
+    return [{ joint, way: name, degrees: value }];
   });
 }

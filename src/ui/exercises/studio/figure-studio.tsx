@@ -9,6 +9,7 @@ import { Canvas } from './canvas';
 import { LimbsPanel } from './limbs-panel';
 import { PicturePanel } from './picture-panel';
 import { PoseStrip } from './pose-strip';
+import { PushesPanel } from './pushes-panel';
 import { RegionsPanel } from './regions-panel';
 import { SlidersPanel } from './sliders-panel';
 import { ThingsPanel } from './things-panel';
@@ -81,6 +82,7 @@ export function FigureStudio({
         <PicturePanel figure={studio.figure} act={act} />
         <ThingsPanel figure={studio.figure} pose={pose} act={act} />
         <RegionsPanel figure={studio.figure} act={act} />
+        <PushesPanel figure={studio.figure} act={act} />
       </div>
     </div>
   );

@@ -1,11 +1,17 @@
-import { type DrawnProp, type Figure, MARKS, type MarkName, type Pose } from '@/core/figure';
+import {
+  type DrawnProp,
+  type Figure,
+  MARKS,
+  MOST_OWN_THINGS,
+  type MarkName,
+  type Pose,
+} from '@/core/figure';
 import { THINGS, type Thing, hangingsOf, measuresOf, newThing, placeInWords } from '@/core/studio';
 import { Button } from '../../primitives/button';
 import { Choice, Field } from '../../primitives/field';
 import type { Act } from './figure-studio';
 import { Panel } from './panel';
 
-const MOST_THINGS = 8;
 const MARK_NAMES = Object.keys(MARKS) as MarkName[];
 const isMark = (name: string): name is MarkName => Object.hasOwn(MARKS, name);
 const isThing = (name: string): name is Thing => (THINGS as readonly string[]).includes(name);
@@ -19,7 +25,7 @@ export function ThingsPanel({ figure, pose, act }: { figure: Figure; pose: Pose;
       <Choice
         label="Add a thing"
         value=""
-        disabled={props.length >= MOST_THINGS}
+        disabled={props.length >= MOST_OWN_THINGS}
         onChange={({ target }) =>
           isThing(target.value) && put([...props, newThing(target.value, pose)])
         }
