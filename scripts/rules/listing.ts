@@ -16,6 +16,7 @@ import * as measures from '@/core/measures';
 import * as morning from '@/core/morning';
 import * as player from '@/core/player';
 import * as programme from '@/core/programme';
+import * as course from '@/core/course';
 import * as progression from '@/core/progression';
 import * as records from '@/core/records';
 import * as reminders from '@/core/reminders';
@@ -41,7 +42,13 @@ const HOUSES: Readonly<Record<string, object>> = {
   symptoms,
   triage,
   morning,
+  course,
   progression,
+  'how far methods go': {
+    growth: Object.fromEntries(
+      EXERCISES.flatMap(({ id, growth }) => (growth ? [[id, growth]] : [])),
+    ),
+  },
   load,
   measures,
   findings,

@@ -5,7 +5,7 @@ import type { PatientFacts } from './programme-facts';
 
 const TODAY = localDate('2026-11-25');
 const DAYS = ['2026-11-22', '2026-11-23', '2026-11-24', '2026-11-25'].map(localDate);
-const NOTHING: Asked = { measures: [], history: null, goals: [], photo: false };
+const NOTHING: Asked = { measures: [], history: null, goals: [], photo: false, decisions: [] };
 
 type Report = Partial<typeof NO_REPORT>;
 
@@ -13,6 +13,8 @@ type Report = Partial<typeof NO_REPORT>;
 function facts(reports: readonly Report[], sessionsYesterday = 0): PatientFacts {
   const from = DAYS.length - reports.length;
   return {
+    versions: [],
+    today: TODAY,
     doneRows: reports.map((report, i) => ({
       localDate: DAYS[from + i],
       report: { ...NO_REPORT, ...report },
@@ -50,6 +52,50 @@ describe('what is asked today', () => {
     expect(asked([], {}, 0).questions.morning).toBe(false);
     expect(asked([], {}, 1).questions.morning).toBe(true);
     expect(asked([{ soreness: 'none' }], {}, 1).questions.morning).toBe(false);
+  });
+
+  it('is the morning after the last sessions, up to three days ago, and no other day', () => {
+    const of = (reports: readonly Report[], sessionsOn: readonly string[]) => {
+      const given = {
+        ...facts(reports),
+        done: new Map(sessionsOn.map((date) => [localDate(date), { sessions: [{}] }])),
+      } as unknown as PatientFacts;
+      return questionsFor(given, NOTHING, TODAY).questions.morningOf;
+    };
+    expect(of([], ['2026-11-24'])).toBe('2026-11-24');
+    expect(of([], ['2026-11-22', '2026-11-23'])).toBe('2026-11-23');
+    expect(of([], ['2026-11-21'])).toBeNull();
+    expect(of([], ['2026-11-25'])).toBeNull();
+    // Told on the morning after, it is not asked again.
+    expect(of([{ soreness: 'some' }, {}], ['2026-11-23'])).toBeNull();
+    expect(of([{}, { soreness: 'none' }], ['2026-11-23'])).toBe('2026-11-23');
+  });
+
+  it('is what the clinic lacks, until it was told, for a fortnight', () => {
+    const asks = (reports: readonly Report[], change: object = {}) => {
+      const decision = {
+        move: 'ask',
+        decision: 'accepted',
+        asks: 'how it goes',
+        lineage: 'tuck',
+        localDate: localDate('2026-11-23'),
+        ...change,
+      };
+      const given = {
+        ...facts(reports),
+        versions: [{ lines: [{ lineage: 'tuck', exercise: { name: 'Tuck' } }] }],
+      } as unknown as PatientFacts;
+      const decisions = [decision] as unknown as Asked['decisions'];
+      return questionsFor(given, { ...NOTHING, decisions }, TODAY).questions.asks;
+    };
+    expect(asks([])).toEqual([{ what: 'how it goes', line: 'Tuck' }]);
+    expect(asks([{ pains: [2] }])).toEqual([]);
+    expect(asks([{ notes: ['x'] }])).toHaveLength(1);
+    expect(asks([], { decision: 'declined' })).toEqual([]);
+    expect(asks([], { asks: 'weights' })).toEqual([]);
+    expect(asks([], { lineage: 'gone' })).toEqual([]);
+    expect(asks([], { localDate: localDate('2026-11-10') })).toEqual([]);
+    expect(asks([{ pains: [2] }], { asks: 'repetitions' })).toHaveLength(1);
   });
 
   it('is the day until it was told', () => {

@@ -111,6 +111,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     today: todayOf(patient),
     findings: findings.confirmed,
     goodSessions: limits.goodSessions,
+    leastRungDays: limits.leastRungDays,
     setUp: setUpFacts(measures, findings.confirmed),
     facts: {
       measures,

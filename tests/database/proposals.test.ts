@@ -1,9 +1,9 @@
 import { DAY_KEY } from '@/core/history';
-import { judgedVersion, logsOf, outlook } from '@/core/outlook';
+import { courseOf, judgedVersion, outlook } from '@/core/outlook';
 import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody, Soreness } from '@/core/adherence';
-import type { LineDraft, OutcomeLetterDraft } from '@/core/records';
+import type { DeviceEvent, LineDraft, OutcomeLetterDraft } from '@/core/records';
 import { addDays } from '@/core/units';
 import { auditOf, versionsOf } from '@/db';
 import { setClock } from '@/server/clock';
@@ -26,13 +26,18 @@ const DAY = 86_400_000;
 type Told = {
   readonly pain?: number;
   readonly effort?: number;
-  readonly morning?: Soreness;
+  /** Told this morning of the day before; none of trouble where it is left out. */
+  readonly morning?: Soreness | 'untold';
   readonly stopped?: boolean;
   readonly skipped?: 'no time' | 'pain';
 };
 
 /** A patient whose programme began ten days ago, and who did its first line on these days. */
-async function lived(days: readonly Told[], lines: Partial<LineDraft>[] = [{}]): Promise<string> {
+async function lived(
+  days: readonly Told[],
+  lines: Partial<LineDraft>[] = [{}],
+  last: Soreness | 'untold' = 'none',
+): Promise<string> {
   const real = Date.now();
   const start = real - 10 * DAY;
   setClock(() => start);
@@ -52,6 +57,12 @@ async function lived(days: readonly Told[], lines: Partial<LineDraft>[] = [{}]):
   const [row] = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId) ?? [];
   if (!row) throw new Error('no version');
   const version = sentVersion(row);
+  type Event = (sessionId: string, key: string, body: SessionEventBody, n: number) => DeviceEvent;
+  const tellMorning = async (soreness: Soreness | 'untold', event: Event) => {
+    if (soreness === 'untold') return;
+    const told = event(randomUUID(), DAY_KEY, { type: 'morning', date: today(), soreness }, 0);
+    await takeIn(here, { sentAt: told.deviceAt, events: [told] });
+  };
   for (const [index, told] of days.entries()) {
     const at = start + index * DAY + 3_600_000;
     setClock(() => at);
@@ -92,19 +103,21 @@ async function lived(days: readonly Told[], lines: Partial<LineDraft>[] = [{}]):
       sentAt: at,
       events: bodies.map((body, n) => event(sessionId, 'session-1', body, n)),
     });
-    if (told.morning)
-      await takeIn(here, {
-        sentAt: at,
-        events: [
-          event(
-            randomUUID(),
-            DAY_KEY,
-            { type: 'morning', date: today(), soreness: told.morning },
-            0,
-          ),
-        ],
-      });
+    await tellMorning(told.morning ?? 'none', event);
   }
+  // The morning after the last of them.
+  setClock(() => start + days.length * DAY + 3_600_000);
+  const lastAt = start + days.length * DAY + 3_600_000;
+  await tellMorning(last, (sessionId, sessionKey, body) => ({
+    id: randomUUID(),
+    sessionId,
+    sessionKey,
+    programmeId: version.programmeId,
+    version: 1,
+    deviceAt: lastAt,
+    offsetMs: 0,
+    body,
+  }));
   setClock(() => real);
   return patientId;
 }
@@ -138,14 +151,19 @@ const versions = async (patientId: string) =>
   );
 
 it('reads a line’s sessions as the phone told them, with the next morning beside each', async () => {
-  const patientId = await lived([{}, { morning: 'still sore', pain: 4, effort: 8 }, {}]);
+  const patientId = await lived(
+    [{}, { morning: 'still sore', pain: 4, effort: 8 }, {}],
+    [{}],
+    'untold',
+  );
   const record = await recordOf(await patientOf(stage, patientId));
   const [line] = judgedVersion(record)?.lines ?? [];
   if (!line) throw new Error('no line');
-  expect(logsOf(record, line)).toMatchObject([
+  const { course } = courseOf(record, line, (await catalogueFor(stage.practitioner.clinicId)).byId);
+  expect(course.flatMap(({ sessions }) => sessions)).toMatchObject([
     { share: 1, sets: [2], hold: 3, pain: 1, nextMorning: 'still sore', stopped: 'no' },
-    { pain: 4, effort: 8, nextMorning: null },
-    { pain: 1, effort: 4 },
+    { pain: 4, effort: 8, nextMorning: 'none' },
+    { pain: 1, effort: 4, nextMorning: null },
   ]);
 });
 

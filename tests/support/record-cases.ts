@@ -265,7 +265,9 @@ export const recordCase: fc.Arbitrary<RecordCase> = fc
             },
         faults: new Map(dice.under(10) ? [['line-1', 1]] : []),
         decisions: [],
-        deficitGrows: dice.under(6),
+        deficitSince: dice.under(6) ? addDays(today, -2) : null,
+        episodeFrom: null,
+        improved: new Map(),
         stepSlides: false,
       },
     };

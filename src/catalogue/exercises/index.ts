@@ -1,4 +1,5 @@
 import type { Exercise } from '@/core/exercise';
+import { withGrowth } from './growth';
 import { onLadder, ownOnLadder } from './ladders';
 import { CURVE_EXERCISES } from './curve';
 import { LOW_BACK_MOVEMENT } from './low-back-movement';
@@ -29,7 +30,7 @@ export const EXERCISES: readonly Exercise[] = [
   ...LOW_BACK_MOVEMENT,
   ...TRUNK_AND_LIMBS,
   ...POSTURE,
-].map(onLadder);
+].map((one) => withGrowth(onLadder(one)));
 
 /** The exercises a desk chooses from: those that ship and the clinic's own. */
 export type Catalogue = {

@@ -36,8 +36,11 @@ export function isStop(event: SessionEventBody): boolean {
   );
 }
 
-/** Whether yesterday's soreness has settled by the next morning. */
-export const SORENESS = ['none', 'settled', 'still sore', 'flare'] as const;
+/**
+ * Whether yesterday's soreness has settled by the next morning, from none to much worse. `some` is the
+ * one touch that says there was trouble and not yet what; a later word takes its place.
+ */
+export const SORENESS = ['none', 'settled', 'some', 'still sore', 'flare'] as const;
 export type Soreness = (typeof SORENESS)[number];
 
 /** Pain in words and numbers is a symptom; the rest is what was done. */

@@ -15,6 +15,7 @@ export {
 export { LIMITS } from './limits';
 export * from './model';
 export * from './signs';
+export * from './without';
 export { type TypedDose, readTyped } from './typed';
 export { LONGEST_LINE, parseDose } from './parse';
 export { PART_WORDS } from './parts';

@@ -3,6 +3,7 @@ import type { Position } from '../exercise';
 import type { Figure } from '../figure';
 import type { CountedSet } from '../history';
 import type { HowMany } from '../progression';
+import type { Asked } from '../records';
 import type { SymptomBaseline } from '../symptoms';
 import type { LocalDate, Range, Seconds, PatientId } from '../units';
 
@@ -87,10 +88,17 @@ export type PackDay = {
   readonly restText: string;
 };
 
+/** A number or a word that the clinic lacks, and the exercise it is about. */
+export type PackAsk = { readonly what: Exclude<Asked, 'weights'>; readonly line: string };
+
 /** What the device asks about, and only that: never what nobody reads. */
 export type PackQuestions = {
-  /** Sessions were done yesterday: has the soreness settled? */
+  /** The morning after the last sessions was not told of yet: was there any trouble? */
   readonly morning: boolean;
+  /** The day of those sessions; null where nothing is asked, left out of packs of before. */
+  readonly morningOf?: LocalDate | null;
+  /** What the clinic asks for beside; left out of packs of before. */
+  readonly asks?: readonly PackAsk[];
   /** The day's own entry is not there yet. */
   readonly daily: boolean;
   /** A limb is part of the complaint: how far down? */

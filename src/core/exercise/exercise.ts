@@ -149,6 +149,12 @@ export type Exercise = {
   readonly usualDose: string;
   /** Where a school starts it, if not by its own rule. Common practice, no source. */
   readonly doses: Readonly<Partial<Record<SchoolId, string>>>;
+  /**
+   * How far its own method goes, whatever the school: the holds it climbs through, seconds, the last of
+   * them its end, and the most times a day; left out where the trade's ladders go on. Common practice,
+   * no source.
+   */
+  readonly growth?: { readonly holds: readonly number[]; readonly timesADay: number } | undefined;
   /** The measured maximum its effort is a share of; null where there is none. */
   readonly strength: MeasureKindId | null;
   /** What of its set-up is measured of the patient. */

@@ -27,7 +27,8 @@ const AFTER_FOURTH: readonly Row[] = [
   { upTo: Infinity, change: by(10, 20) },
 ];
 
-const KG_PER_POUND = 0.45359237;
+/** Kilograms in a pound, as it is defined. */
+export const KILOGRAMS_A_POUND = 0.45359237;
 
 export type AdjustedLoad = {
   readonly least: number;
@@ -38,7 +39,7 @@ export type AdjustedLoad = {
 
 function adjusted(rows: readonly Row[], reps: number, load: number, unit: 'kg' | 'lb') {
   const row = rows.find(({ upTo }) => reps <= upTo);
-  const scale = unit === 'kg' ? KG_PER_POUND : 1;
+  const scale = unit === 'kg' ? KILOGRAMS_A_POUND : 1;
   const change = row?.change ?? by(0);
   const shifted = (pounds: number) => Math.max(0, Math.round((load + pounds * scale) * 10) / 10);
   return {

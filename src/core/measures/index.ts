@@ -3,7 +3,7 @@ export * from './change';
 export * from './control';
 export * from './detectable';
 export * from './fit';
-export { bodyInWords } from './forms';
+export { bodyInWords, valueOfBody } from './forms';
 export * from './head-load';
 export * from './kind';
 export * from './kinds';

@@ -8,8 +8,11 @@ import type { PrecautionId } from '../screen';
 import type { AlertKind } from '../triage';
 import { type LocalDate, addDays } from '../units';
 
-/** Days of records that triage reads: a plateau is six weeks long. */
-export const TRIAGE_DAYS = 42;
+/**
+ * Days of records that triage and progression read: a plateau is six weeks long, and so is the memory of
+ * a dose that went wrong, which is looked for behind as many good ones.
+ */
+export const TRIAGE_DAYS = 84;
 
 export type Alert = {
   readonly id: string;
@@ -84,7 +87,7 @@ export type MorningEvent =
   | { readonly type: 'put aside'; readonly mark: Mark }
   | { readonly type: 'taught'; readonly lines: readonly TaughtLine[] }
   | { readonly type: 'home told'; readonly home: HomeBody }
-  | { readonly type: 'nerves examined'; readonly deficitGrows: boolean }
+  | { readonly type: 'nerves examined'; readonly deficitSince: LocalDate | null }
   | { readonly type: 'step felt'; readonly stepSlides: boolean }
   | { readonly type: 'episode opened'; readonly complaint: string }
   | { readonly type: 'episode closed' }
@@ -140,7 +143,7 @@ export function withEvent(facts: MorningFacts, event: MorningEvent): MorningFact
     case 'home told':
       return withRecord(facts, { home: event.home });
     case 'nerves examined':
-      return withRecord(facts, { deficitGrows: event.deficitGrows });
+      return withRecord(facts, { deficitSince: event.deficitSince });
     case 'step felt':
       return withRecord(facts, { stepSlides: event.stepSlides });
     case 'episode opened':

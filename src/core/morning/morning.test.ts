@@ -72,7 +72,9 @@ const FACTS: MorningFacts = {
     home: null,
     faults: new Map(),
     decisions: [],
-    deficitGrows: false,
+    deficitSince: null,
+    episodeFrom: null,
+    improved: new Map(),
     stepSlides: false,
   },
   complaint: 'Neck',
@@ -158,7 +160,17 @@ describe('one event brings the facts up to date', () => {
   });
 
   it('keeps screening, referrals, decisions, teaching, home, nerves, marks and the episode', () => {
-    const decision = { key: 'k', lineage: 'tuck', version: 1, decision: 'declined' } as const;
+    const decision = {
+      key: 'k',
+      lineage: 'tuck',
+      version: 1,
+      decision: 'declined',
+      move: 'advance hold',
+      event: null,
+      toDose: null,
+      toExerciseId: null,
+      localDate: TODAY,
+    } as const;
     const mark = { kind: 'done', rule: 'silent', until: TODAY, reason: '' } as const;
     const facts = after(
       { type: 'screened', on: TODAY, precautions: ['latex'] },
@@ -167,7 +179,7 @@ describe('one event brings the facts up to date', () => {
       { type: 'answered', id: 'a' },
       { type: 'decided', decision },
       { type: 'decided', decision: { ...decision, key: 'newer' } },
-      { type: 'nerves examined', deficitGrows: true },
+      { type: 'nerves examined', deficitSince: TODAY },
       { type: 'step felt', stepSlides: true },
       { type: 'put aside', mark },
       { type: 'version sent', version: version(2, 1) },
@@ -177,7 +189,7 @@ describe('one event brings the facts up to date', () => {
     expect(facts.record).toMatchObject({
       screenedOn: TODAY,
       precautions: ['latex'],
-      deficitGrows: true,
+      deficitSince: TODAY,
       stepSlides: true,
     });
     expect(facts.openReferrals).toEqual(['b']);

@@ -1,5 +1,5 @@
+export * from './course-of';
 export * from './limbs';
-export * from './logs';
 export * from './outlook';
 export * from './record';
 export * from './strips';

@@ -1,6 +1,13 @@
-import { LIMBS, type LimbVerdict, type Reading, judgeLimb, limbReadings } from '../follow';
+import {
+  LIMBS,
+  type LimbVerdict,
+  type Reading,
+  WINDOW_READINGS,
+  judgeLimb,
+  limbReadings,
+} from '../follow';
 import type { DayReport } from '../history';
-import type { LineFacts } from '../progression';
+import type { LimbWord } from '../progression';
 import type { LocalDate } from '../units';
 import type { FollowRecord } from './record';
 
@@ -19,18 +26,37 @@ export function limbSeries(reports: ReadonlyMap<LocalDate, DayReport>) {
 /** Every limb that was told of, with what it does. */
 export function limbsOf({
   reports,
-  deficitGrows,
-}: Pick<FollowRecord, 'reports' | 'deficitGrows'>): LimbVerdict[] {
-  return limbSeries(reports).map(({ limb, readings }) => judgeLimb(limb, readings, deficitGrows));
+  deficitSince,
+}: Pick<FollowRecord, 'reports' | 'deficitSince'>): LimbVerdict[] {
+  return limbSeries(reports).map(({ limb, readings }) =>
+    judgeLimb(limb, readings, deficitSince !== null),
+  );
 }
 
 /** What progression reads of the limbs: a growing deficit before all, then the worst of them. */
 export function limbWord(
   verdicts: readonly Pick<LimbVerdict, 'course' | 'better'>[],
   deficitGrows: boolean,
-): LineFacts['limb'] {
+): LimbWord | null {
   if (deficitGrows) return 'deficit grows';
   if (verdicts.some(({ course }) => course === 'spreading')) return 'spreading';
   if (verdicts.some(({ better }) => better)) return 'drawing in';
   return verdicts.length === 0 ? null : 'no clear change';
+}
+
+/**
+ * Since when the limbs do what is said of them: the examination that found it, or the first of the last
+ * readings that reached the furthest, so that a decision holds for one spell and not for the next.
+ */
+export function limbSince({
+  reports,
+  deficitSince,
+}: Pick<FollowRecord, 'reports' | 'deficitSince'>): LocalDate | null {
+  if (deficitSince !== null) return deficitSince;
+  const dates = limbSeries(reports).flatMap(({ readings }) => {
+    const lately = [...readings].sort((a, b) => (a.date < b.date ? -1 : 1)).slice(-WINDOW_READINGS);
+    const furthest = Math.max(...lately.map(({ value }) => value));
+    return lately.find(({ value }) => value === furthest)?.date ?? [];
+  });
+  return dates.sort()[0] ?? null;
 }

@@ -1,21 +1,24 @@
+import { SHIPPED } from '@/catalogue';
 import { readStrip } from '../follow';
 import { type CountedSet, NO_REPORT, NOTHING_DONE, type SessionDone, withTarget } from '../history';
-import { parseDose } from '../dose';
+import { formatDose, parseDose } from '../dose';
 import type { TaughtLine } from '../records';
 import type { WallMinute, Zone } from '../schedule';
 import { untaught } from '../teach';
 import { addDays, localDate } from '../units';
 import {
+  type Decided,
   type FollowRecord,
-  deficitGrows,
+  courseOf,
+  deficitSince,
+  improvedOn,
   limbWord,
-  logsOf,
   openFaults,
-  sameSince,
   standingDecisions,
   stripsOf,
   waitingIn,
 } from '.';
+import { decidedBefore } from './decided';
 
 const TODAY = localDate('2026-11-25');
 const on = (days: number) => addDays(TODAY, days);
@@ -87,40 +90,106 @@ function record(change: Partial<FollowRecord['facts']> = {}): FollowRecord {
     home: null,
     faults: new Map(),
     decisions: [],
-    deficitGrows: false,
+    deficitSince: null,
+    episodeFrom: null,
+    improved: new Map(),
     stepSlides: false,
   };
 }
 
-describe('since when a line has been as it is', () => {
+const courseIn = (
+  change: Partial<FollowRecord['facts']>,
+  now = line('10x10s'),
+  more: Partial<FollowRecord> = {},
+) => courseOf({ ...record(change), ...more }, now, SHIPPED.byId);
+
+describe('the course of a line', () => {
   const now = line('10x10s');
-  it('goes back through versions that left it so, not beyond a change', () => {
+  const doses = (found: ReturnType<typeof courseIn>) =>
+    found.course.map(({ dose, from, exercise }) => [exercise.id, formatDose(dose), from]);
+
+  it('is every dose it had, and one that only ends on another day is the same', () => {
     const versions = [
       version(1, -20, line('10x10s')),
       version(2, -15, line('5x10s')),
       version(3, -10, now),
-      version(4, -5, now, line('x10', 'other')),
+      version(4, -5, line('10x10s until review'), line('x10', 'other')),
     ];
-    expect(sameSince({ versions }, now)).toBe(on(-10));
+    expect(doses(courseIn({ versions }, line('10x10s until review')))).toEqual([
+      ['tuck-lying', '10x10s', on(-20)],
+      ['tuck-lying', '5x10s', on(-15)],
+      ['tuck-lying', '10x10s until review', on(-10)],
+    ]);
   });
-  it('skips versions it was not in before it came, and is null where it never stood', () => {
-    const versions = [version(1, -20, now), version(2, -5, line('x10', 'other'))];
-    expect(sameSince({ versions }, now)).toBe(on(-20));
-    expect(sameSince({ versions }, line('3x10s'))).toBeNull();
+
+  it('goes on through a step of its stairs, and not into another exercise', () => {
+    const step = { ...line('x10 hold 3s', 'lighten'), exerciseId: 'tuck-lighten' };
+    const versions = [
+      version(1, -20, line('10x10s'), line('x10', 'other')),
+      version(2, -5, step, line('x10', 'other')),
+    ];
+    const found = courseIn({ versions }, step);
+    expect(doses(found)).toEqual([
+      ['tuck-lying', '10x10s', on(-20)],
+      ['tuck-lighten', 'x10 hold 3s', on(-5)],
+    ]);
+    expect([...found.lineages]).toEqual(['tuck', 'lighten']);
+    const row = { ...line('x10', 'row'), exerciseId: 'band-row' };
+    expect(doses(courseIn({ versions: [version(1, -20, now), version(2, -5, row)] }, row))).toEqual(
+      [['band-row', 'x10', on(-5)]],
+    );
+  });
+
+  it('begins with the episode', () => {
+    const versions = [version(1, -60, line('5x10s')), version(2, -20, now)];
+    expect(doses(courseIn({ versions }, now, { episodeFrom: on(-30) }))).toHaveLength(1);
+    expect(doses(courseIn({ versions }, now))).toHaveLength(2);
+  });
+
+  it('knows a dose that was proposed and accepted from one that a clinician wrote', () => {
+    const versions = [version(1, -20, line('10x5s')), version(2, -10, now)];
+    const by = (change: Partial<Decided>) =>
+      courseIn({ versions }, now, { decisions: [{ ...decision, ...change }] }).course.map(
+        (one) => one.by,
+      );
+    const decision: Decided = {
+      key: 'k',
+      lineage: 'tuck',
+      version: 1,
+      decision: 'accepted',
+      move: 'advance hold',
+      event: 'good since',
+      toDose: '10x10s',
+      toExerciseId: null,
+      localDate: on(-10),
+    };
+    expect(by({})).toEqual(['a clinician', 'a proposal']);
+    expect(by({ decision: 'edited' })[1]).toBe('a clinician');
+    expect(by({ toDose: '10x7s' })[1]).toBe('a clinician');
+    expect(by({ version: 2 })[1]).toBe('a clinician');
   });
 });
 
 describe('a line’s sessions', () => {
-  const logs = (change: Partial<FollowRecord['facts']>) => logsOf(record(change), line('10x10s'));
-  it('are those under its present dose, oldest first, each with its next morning', () => {
+  const logs = (change: Partial<FollowRecord['facts']>) =>
+    courseIn(change).course.flatMap(({ sessions }) => sessions);
+  it('belong to the dose of the version they were played from, each with its next morning', () => {
+    const versions = [version(1, -20, line('10x5s')), version(2, -3, line('10x10s'))];
     const done = new Map([
-      [on(-2), { ...NOTHING_DONE, sessions: [session({ pain: 5 })] }],
-      [on(-4), { ...NOTHING_DONE, sessions: [session({ pain: 1 })] }],
-      [on(-21), { ...NOTHING_DONE, sessions: [session()] }],
+      [on(-2), { ...NOTHING_DONE, sessions: [session({ pain: 5, version: 2 })] }],
+      // Told late, of the dose before.
+      [on(-1), { ...NOTHING_DONE, sessions: [session({ pain: 7, version: 1 })] }],
+      [on(-4), { ...NOTHING_DONE, sessions: [session({ pain: 1, version: 1 })] }],
     ]);
-    expect(logs({ done }).map(({ date, pain, nextMorning }) => [date, pain, nextMorning])).toEqual([
-      [on(-4), 1, null],
-      [on(-2), 5, 'still sore'],
+    const found = courseIn({ versions, done }).course.map(({ sessions }) =>
+      sessions.map(({ date, pain, nextMorning }) => [date, pain, nextMorning]),
+    );
+    expect(found).toEqual([
+      [
+        [on(-4), 1, null],
+        [on(-1), 7, null],
+      ],
+      [[on(-2), 5, 'still sore']],
     ]);
   });
   it('tell a stop that stands from one that was let go on', () => {
@@ -155,12 +224,22 @@ describe('a deficit', () => {
       levels: [{ level: 'C7', side: 'right', strength, feeling: null, reflex: null }],
     }) as const;
   it('grows only between two examinations, the newest standing first', () => {
-    expect(deficitGrows([exam(4), exam(5)])).toBe(true);
-    expect(deficitGrows([exam(5), exam(4)])).toBe(false);
-    expect(deficitGrows([exam(3)])).toBe(false);
-    expect(deficitGrows([exam(4), null, exam(5)])).toBe(true);
-    expect(deficitGrows([])).toBe(false);
+    const since = (...bodies: (ReturnType<typeof exam> | null)[]) =>
+      deficitSince(bodies.map((body, ago) => ({ on: on(-ago), body })));
+    expect(since(exam(4), exam(5))).toBe(on(0));
+    expect(since(exam(5), exam(4))).toBeNull();
+    expect(since(exam(3))).toBeNull();
+    expect(since(exam(4), null, exam(5))).toBe(on(0));
+    expect(since()).toBeNull();
   });
+});
+
+it('a measured maximum has improved when it grew by more than its error, or by a quarter', () => {
+  const values = (...found: number[]) => found.map((value, ago) => ({ on: on(-ago), value }));
+  expect(improvedOn('strength-back', values(126, 100))).toBe(on(0));
+  expect(improvedOn('strength-back', values(101, 100))).toBeNull();
+  expect(improvedOn('strength-back', values(100, 126, 100))).toBe(on(-1));
+  expect(improvedOn('strength-back', values(100))).toBeNull();
 });
 
 it('counts the faults nobody has put right', () => {
@@ -175,11 +254,17 @@ it('counts the faults nobody has put right', () => {
 });
 
 describe('decisions', () => {
-  const said = (key: string, decision: 'accepted' | 'declined' | 'taken back' | 'edited') => ({
+  const said = (key: string, word: Decided['decision'], more: Partial<Decided> = {}): Decided => ({
     key,
     lineage: `line of ${key}`,
     version: 2,
-    decision,
+    decision: word,
+    move: 'advance hold',
+    event: null,
+    toDose: 'x10',
+    toExerciseId: null,
+    localDate: TODAY,
+    ...more,
   });
   it('stand by their last word for the version they are about', () => {
     const decisions = [
@@ -192,11 +277,59 @@ describe('decisions', () => {
     expect(standingDecisions(decisions, 2).map(({ key }) => key)).toEqual(['b', 'c']);
     expect(waitingIn({ decisions }, 2).map(({ key }) => key)).toEqual(['c']);
   });
+  it('wait for no version where they change no dose', () => {
+    const rest = said('rest', 'accepted', { move: 'rest day', toDose: null });
+    const stop = said('stop', 'accepted', { move: 'stop', toDose: null });
+    expect(waitingIn({ decisions: [rest, stop] }, 2).map(({ key }) => key)).toEqual(['stop']);
+  });
   it('wait by a line’s newest word alone', () => {
     const newer = { ...said('newer', 'declined'), lineage: 'same' };
     const older = { ...said('older', 'edited'), lineage: 'same' };
     expect(waitingIn({ decisions: [newer, older] }, 2)).toEqual([]);
     expect(waitingIn({ decisions: [older, newer] }, 2).map(({ key }) => key)).toEqual(['older']);
+  });
+});
+
+describe('what was decided before', () => {
+  const course = courseIn({
+    done: new Map([
+      [on(-3), { ...NOTHING_DONE, sessions: [session({ pain: 8 })] }],
+      [on(-1), { ...NOTHING_DONE, sessions: [session({ id: 'later', pain: 9 })] }],
+    ]),
+  }).course;
+  const word = (more: Partial<Decided>): Decided => ({
+    key: 'k',
+    lineage: 'tuck',
+    version: 1,
+    decision: 'declined',
+    move: 'step back',
+    event: 'session session',
+    toDose: null,
+    toExerciseId: null,
+    localDate: on(-2),
+    ...more,
+  });
+  const before = (...words: Decided[]) => decidedBefore(words, new Set(['tuck']), course);
+
+  it('is what had happened, and nothing that came after it', () => {
+    expect([...before(word({})).events]).toEqual(['session session']);
+    expect([...before(word({ decision: 'taken back' }), word({})).events]).toEqual([]);
+    expect([...before(word({ lineage: 'other' })).events]).toEqual([]);
+  });
+  it('of one from before events were kept, what happened before its day', () => {
+    expect([...before(word({ event: null })).events]).toEqual(['session session']);
+    expect([...before(word({ event: null, localDate: on(-3) })).events]).toEqual([]);
+    expect([...before(word({ event: null, localDate: TODAY })).events]).toHaveLength(2);
+  });
+  it('of growth declined and questions asked, the day', () => {
+    expect(before(word({ move: 'advance hold', event: 'e' }))).toMatchObject({
+      declinedOn: on(-2),
+      askedOn: null,
+    });
+    expect(before(word({ move: 'ask', decision: 'accepted', event: 'e' }))).toMatchObject({
+      declinedOn: null,
+      askedOn: on(-2),
+    });
   });
 });
 

@@ -1,9 +1,19 @@
 import { nextRungIn, previousRungIn } from '../choose';
+import type { Dose } from '../dose';
 import type { Exercise } from '../exercise';
-import { type LineFacts, type LineOutlook, type Proposal, outlooksOf } from '../progression';
-import type { TriageLimits } from '../records';
-import { limbWord, limbsOf } from './limbs';
-import { logsOf } from './logs';
+import { type BandCurve, KILOGRAMS_A_POUND } from '../load';
+import {
+  type LineFacts,
+  type LineOutlook,
+  type Proposal,
+  isDanger,
+  isGrowth,
+  outlooksOf,
+} from '../progression';
+import type { HomeBody, TriageLimits } from '../records';
+import { courseOf } from './course-of';
+import { decidedBefore } from './decided';
+import { limbSince, limbWord, limbsOf } from './limbs';
 import {
   type Decided,
   type FollowRecord,
@@ -12,46 +22,67 @@ import {
   precautionsIn,
 } from './record';
 
-/** The exercises a clinic chooses from. */
+/** The exercises a clinic chooses from, and the bands whose force it has measured. */
 export type Choice = {
   readonly all: readonly Exercise[];
   readonly byId: (id: string) => Exercise | null;
+  readonly bands?: readonly BandCurve[];
 };
 
-/** Every line's outlook: what its logs ask for, or why it stays. */
+export type OutlookLimits = Pick<TriageLimits, 'goodSessions' | 'leastRungDays'>;
+
+/** Every line's outlook: what its course asks for, or why it stays. */
 export function outlook(
   record: FollowRecord,
   catalogue: Choice,
-  { goodSessions }: Pick<TriageLimits, 'goodSessions'>,
+  { goodSessions, leastRungDays }: OutlookLimits,
 ): LineOutlook[] {
   const version = judgedVersion(record);
   if (!version) return [];
   const circumstances = circumstancesIn(record);
-  const above = nextRungIn(catalogue.all, circumstances);
-  const below = previousRungIn(catalogue.all, circumstances);
-  const limb = limbWord(limbsOf(record), record.deficitGrows);
+  const rungs = {
+    above: nextRungIn(catalogue.all, circumstances),
+    below: previousRungIn(catalogue.all, circumstances),
+  };
+  const limb = limbWord(limbsOf(record), record.deficitSince !== null);
+  const since = limb === null ? null : limbSince(record);
+  const precautions = precautionsIn(record);
   return outlooksOf(
     version.lines.flatMap((line): LineFacts[] => {
       const exercise = catalogue.byId(line.exerciseId);
       if (!exercise) return [];
+      const { course, lineages } = courseOf(record, line, catalogue.byId);
       return [
         {
           lineage: line.lineage,
           exercise,
-          dose: line.dose,
+          course,
           school: line.school,
-          logs: logsOf(record, line),
+          today: record.facts.today,
           goodSessions,
-          precautions: precautionsIn(record),
-          above: above(exercise),
-          below: below(exercise),
-          owned: record.home?.weights ?? [],
+          leastRungDays,
+          precautions,
+          rungs,
+          owned: ownedFor(line.dose, record.home),
+          bands: catalogue.bands ?? [],
           faults: record.faults.get(line.lineage) ?? 0,
           limb,
+          limbSince: since,
+          improvedOn: exercise.strength ? (record.improved.get(exercise.strength) ?? null) : null,
+          decided: decidedBefore(record.decisions, lineages, course),
         },
       ];
     }),
   );
+}
+
+/** The weights at home in the unit a dose is written in. */
+function ownedFor({ load }: Dose, home: HomeBody | null): readonly number[] {
+  if (!home) return [];
+  const unit = load?.kind === 'weight' ? load.unit : home.unit;
+  if (unit === home.unit) return home.weights;
+  const by = unit === 'kg' ? KILOGRAMS_A_POUND : 1 / KILOGRAMS_A_POUND;
+  return home.weights.map((weight) => Math.round(weight * by * 100) / 100);
 }
 
 /** The decisions about a version that stand: each proposal's last word, if it was not taken back. */
@@ -67,13 +98,17 @@ export function standingDecisions<D extends Decided>(
   });
 }
 
-/** What was accepted for a version's lines and waits to be written: each line's newest word. */
+/**
+ * What was accepted for a version's lines and waits to be written: each line's newest word. What
+ * changes no dose waits for nothing.
+ */
 export function waitingIn<D extends Decided>(
   { decisions }: Pick<FollowRecord<D>, 'decisions'>,
   version: number,
 ): D[] {
   const seen = new Set<string>();
-  return standingDecisions(decisions, version).filter(({ lineage, decision }) => {
+  return standingDecisions(decisions, version).filter(({ lineage, decision, toDose, move }) => {
+    if (toDose === null && move !== 'stop') return false;
     if (seen.has(lineage)) return false;
     seen.add(lineage);
     return decision !== 'declined';
@@ -81,19 +116,14 @@ export function waitingIn<D extends Decided>(
 }
 
 /**
- * Proposals nobody has decided on since the version they are about. A line that something was
- * accepted for waits for its version.
+ * Proposals that are to be decided: what stops or steps back always, until somebody decides on what
+ * happened; growth while nothing was accepted for its line that waits for its version.
  */
 export function openProposals(record: FollowRecord, outlooks: readonly LineOutlook[]): Proposal[] {
   const newest = judgedVersion(record)?.number ?? 0;
-  const standing = standingDecisions(record.decisions, newest);
-  const decided = new Set(standing.map(({ key }) => key));
-  const waiting = new Set(
-    standing.filter(({ decision }) => decision !== 'declined').map(({ lineage }) => lineage),
-  );
-  return outlooks.flatMap((one) =>
-    one.kind === 'proposal' && !decided.has(one.proposal.key) && !waiting.has(one.proposal.lineage)
-      ? [one.proposal]
-      : [],
-  );
+  const waiting = new Set(waitingIn(record, newest).map(({ lineage }) => lineage));
+  return outlooks
+    .flatMap((one) => (one.kind === 'proposal' ? [one.proposal] : []))
+    .filter((proposal) => !isGrowth(proposal) || !waiting.has(proposal.lineage))
+    .sort((a, b) => Number(isDanger(b)) - Number(isDanger(a)));
 }

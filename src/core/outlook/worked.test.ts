@@ -6,13 +6,12 @@ import { adherenceHistory } from '../history';
 import { addDays } from '../units';
 import {
   circumstancesIn,
+  courseOf,
   judgedVersion,
   limbSeries,
   limbsOf,
-  logsOf,
   openProposals,
   outlook,
-  sameSince,
   standingDecisions,
   stripsOf,
   waitingIn,
@@ -24,13 +23,14 @@ it('what the logs of whole records ask for', () => {
   expect(
     CASES.map(({ record }) => {
       const version = judgedVersion(record);
-      const outlooks = outlook(record, SHIPPED, { goodSessions: 3 });
+      const outlooks = outlook(record, SHIPPED, { goodSessions: 3, leastRungDays: 7 });
       return asLine(
         version?.number ?? null,
-        (version?.lines ?? []).map(
-          (line) =>
-            `${line.text}: ${sameSince(record.facts, line)}, ${logsOf(record, line).length} logs ${digest(rounded(logsOf(record, line)))}`,
-        ),
+        (version?.lines ?? []).map((line) => {
+          const { course } = courseOf(record, line, SHIPPED.byId);
+          const logs = course.flatMap(({ sessions }) => sessions);
+          return `${line.text}: ${course.map(({ from }) => from).join()}, ${logs.length} logs ${digest(rounded(logs))}`;
+        }),
         outlooks.map((one) =>
           one.kind === 'proposal' ? `${one.proposal.key}: ${one.proposal.why}` : one.step.why,
         ),
@@ -47,19 +47,38 @@ it('what the logs of whole records ask for', () => {
 it('what is left to decide after decisions', () => {
   expect(
     CASES.flatMap(({ record }) => {
-      const outlooks = outlook(record, SHIPPED, { goodSessions: 2 });
+      const outlooks = outlook(record, SHIPPED, { goodSessions: 2, leastRungDays: 7 });
       const open = openProposals(record, outlooks);
       const [first] = open;
       if (!first) return [];
       const version = judgedVersion(record)?.number ?? 0;
       return (['accepted', 'edited', 'declined', 'taken back'] as const).map((decision) => {
         const decisions = [
-          { key: first.key, lineage: first.lineage, version, decision },
-          { key: 'x', lineage: 'x', version: version - 1, decision: 'accepted' as const },
+          {
+            ...first,
+            version,
+            decision,
+            toDose: first.to,
+            toExerciseId: null,
+            localDate: record.facts.today,
+          },
+          {
+            ...first,
+            key: 'x',
+            lineage: 'x',
+            version: version - 1,
+            decision: 'accepted' as const,
+            toDose: 'x10',
+            toExerciseId: null,
+            localDate: record.facts.today,
+          },
         ];
         return asLine(
           decision,
-          openProposals({ ...record, decisions }, outlooks).length,
+          openProposals(
+            { ...record, decisions },
+            outlook({ ...record, decisions }, SHIPPED, { goodSessions: 2, leastRungDays: 7 }),
+          ).length,
           open.length,
           standingDecisions(decisions, version).length,
           waitingIn({ decisions }, version).length,

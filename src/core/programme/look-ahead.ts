@@ -1,6 +1,8 @@
+import { type SessionLog, presentOf } from '../course';
 import { type Dose, formatDose, holdOf, repsOfSet, setsOf } from '../dose';
 import type { Exercise } from '../exercise';
-import { GOOD_SESSIONS, type SessionLog, nextStep } from '../progression';
+import type { BandCurve } from '../load';
+import { GOOD_SESSIONS, LEAST_RUNG_DAYS, NOTHING_DECIDED, liveCourse } from '../progression';
 import { type WakingHours, isDueOn, timesPerDay } from '../schedule';
 import type { PrecautionId } from '../screen';
 import { sessionTimeline, workOf } from '../timeline';
@@ -33,18 +35,21 @@ export type NextRung = (exercise: Exercise) => Exercise | null;
 export type AheadRules = {
   readonly nextRung: NextRung;
   readonly waking: WakingHours;
-  /** Good sessions in a row before anything grows; three unless the clinic says otherwise. */
+  /** Good days in a row before anything grows; three unless the clinic says otherwise. */
   readonly goodSessions?: number;
+  /** Least days on a step of the stairs; a week unless the clinic says otherwise. */
+  readonly leastRungDays?: number;
   readonly precautions?: readonly PrecautionId[];
   /** Weights at home; empty where any can be set. */
   readonly owned?: readonly number[];
+  readonly bands?: readonly BandCurve[];
 };
 
 /**
- * One line after so many days, if every due session is good and every step is taken at once: by the
- * very rule that proposes steps from real sessions (`nextStep`), so that it promises no other pace. It
- * counts from the day this version begins, or from the line's own first day where that comes later. A
- * line without a school stays as it is. Nothing here changes a programme.
+ * One line after so many days, if every due session is good, told to be, and every step is taken at
+ * once: by the very function that proposes steps from real sessions (`liveCourse`), so that it promises
+ * no other pace. It counts from the day this version begins, or from the line's own first day where
+ * that comes later. A line without a school stays as it is. Nothing here changes a programme.
  */
 export function lineAhead(
   line: PlannedLine,
@@ -53,60 +58,71 @@ export function lineAhead(
   rules: AheadRules,
 ): LineAhead {
   const { nextRung, waking, goodSessions = GOOD_SESSIONS, precautions = [], owned = [] } = rules;
-  let { exercise, dose } = line;
-  const steps: string[] = [];
-  let logs: SessionLog[] = [];
-  if (line.school === null) return { line, exercise, dose, steps };
-  for (let day = 0; day < days; day += 1) {
-    const date = addDays(from, day);
-    if (!isDueOn({ ...line, dose }, date)) continue;
-    const times = timesPerDay(dose.times, waking).least;
-    logs.push(...Array.from({ length: times }, () => goodLog(dose, date)));
-    if (logs.length < goodSessions) continue;
-    const step = nextStep({
+  const { exercise, dose, school } = line;
+  if (school === null) return { line, exercise, dose, steps: [] };
+  const lived = liveCourse(
+    {
       exercise,
-      dose,
-      school: line.school,
-      logs: logs.slice(-goodSessions),
+      from,
+      course: [{ exercise, dose, school: school.id, from, by: 'a clinician', sessions: [] }],
+    },
+    {
+      school,
       goodSessions,
+      leastRungDays: rules.leastRungDays ?? LEAST_RUNG_DAYS,
       precautions,
-      above: nextRung(exercise),
-      below: null,
+      rungs: { above: nextRung, below: () => null },
       owned,
+      bands: rules.bands ?? [],
       faults: 0,
       // Movements that are repeated go on only where symptoms draw in.
-      limb: line.school.id === 'repeated' ? 'drawing in' : null,
-    });
-    // Nothing else will come of as many good sessions again.
-    if (step.dose === null) break;
-    steps.push(`${step.exercise?.name ?? formatDose(shownOf(step.dose))}: ${step.why}`);
-    exercise = step.exercise ?? exercise;
-    dose = step.dose;
-    logs = [];
-  }
-  return { line, exercise, dose, steps };
+      limb: school.id === 'repeated' ? 'drawing in' : null,
+      limbSince: null,
+      improvedOn: null,
+      decided: NOTHING_DECIDED,
+    },
+    days,
+    ({ date, dose: now }) =>
+      isDueOn({ ...line, dose: now }, date)
+        ? Array.from({ length: timesPerDay(now.times, waking).least }, (_, time) =>
+            goodLog(now, date, time),
+          )
+        : [],
+  );
+  const present = presentOf(lived.course);
+  return {
+    line,
+    exercise: lived.exercise,
+    dose: present.dose,
+    steps: lived.taken.map(
+      ({ step }) =>
+        `${step.exercise?.name ?? formatDose(shownOf(step.dose ?? present.dose))}: ${step.why}`,
+    ),
+  };
 }
 
 /** What a step changes of a dose, as it is shown. */
-const shownOf = ({ head, hold, load }: Dose): Dose => ({
+const shownOf = ({ head, hold, load, times }: Dose): Dose => ({
   head,
   ...(hold && { hold }),
   ...(load && { load }),
+  ...(times && { times }),
 });
 
-/** A session as good as it can be: all of it, nothing felt, settled by the next morning. */
-function goodLog(dose: Dose, date: LocalDate): SessionLog {
+/** A session as good as it can be: all of it, nothing felt, no trouble by the next morning. */
+function goodLog(dose: Dose, date: LocalDate, time: number): SessionLog {
   const sets = Array.from({ length: setsOf(dose.head).most }, (_, set) =>
     repsOfSet(dose.head, set),
   );
   return {
+    id: `${date} ${time}`,
     date,
     share: 1,
     sets: sets.map(({ most }) => most),
     hold: holdOf(dose)?.most ?? null,
     effort: null,
     pain: 0,
-    nextMorning: 'settled',
+    nextMorning: 'none',
     skipped: null,
     stopped: 'no',
   };

@@ -1,7 +1,9 @@
 import { type Dose, type DoseChange, type DosePart, doseDifference, setsOf } from '../dose';
 import type { Exercise } from '../exercise';
 import { restAsGap } from './rest-as-gap';
-import { SCHOOLS, doseOf, startDose } from './schools';
+import { doseOf } from './dose-of';
+import { SCHOOLS, beyondBounds } from './schools';
+import { startDose } from './start';
 import type { SchoolChoice } from './settings';
 
 /** What a school does not decide: it stays as the clinician wrote it. */
@@ -62,16 +64,22 @@ export type AttachedSchool =
  * @example attachSchool(parse('3x10 left'), stretch, { id: 'barriers', … }) // asks: 30s at 3 barriers left
  */
 export function attachSchool(dose: Dose, exercise: Exercise, choice: SchoolChoice): AttachedSchool {
-  const { reads, beyond } = SCHOOLS[choice.id];
-  return reads(dose) && beyond(dose) === null
+  const school = SCHOOLS[choice.id];
+  return school.reads(dose) && beyondBounds(school, dose) === null
     ? { kind: 'kept' }
     : { kind: 'asks', applied: applySchool(dose, exercise, choice) };
 }
 
 /** A later phase pulls on the same band or lifts the same load until somebody writes another. */
 function resisted(phase: Dose, first: Dose): Dose {
-  const { band, effort } = first;
-  return { ...phase, ...(band ? { band } : {}), ...(effort ? { effort } : {}) };
+  const { band, effort, load } = first;
+  const one = load?.perSet.length === 1 ? load : null;
+  return {
+    ...phase,
+    ...(band ? { band } : {}),
+    ...(effort ? { effort } : {}),
+    ...(one && !phase.load ? { load: one } : {}),
+  };
 }
 
 /** The same dose as hard as another one: its load, band or effort, where it has one. */

@@ -4,7 +4,8 @@ import { type WakingHours, isDueOn, timesPerDay } from '../schedule';
 import { sessionSeconds, sessionTimeline, workOf } from '../timeline';
 import { type LocalDate, type Range, type Seconds, addDays, localDate, seconds } from '../units';
 import { applySchool } from './apply';
-import { SCHOOLS, schoolsFor } from './schools';
+import { SCHOOLS } from './schools';
+import { schoolsFor } from './start';
 import type { SchoolSettings } from './settings';
 
 /** What a dose asks of a day and a week. */

@@ -1,328 +1,342 @@
-import { type Dose, doseDifference, sayDoseChange } from '../dose';
-import { type Exercise, lineFlags } from '../exercise';
-import { type PrecautionId, PRECAUTIONS, TRAITS } from '../screen';
-import { easierDose, withDayBetween } from './easier';
-import { READINESS, adjustedDose } from './readiness';
-import { SCHOOLS, doseOf } from './schools';
 import {
-  LIGHTS,
-  type SessionLog,
-  goodInARow,
-  isGood,
-  isSettled,
+  type Evidence,
+  type Happening,
+  CEILING_FAILURES,
+  evidenceOf,
+  happeningsIn,
+  isTold,
+  isUnsettled,
   isSkip,
   lightOf,
-} from './session-log';
-import { NO_SETTINGS, type SchoolChoice } from './settings';
+  moreIn,
+  onExerciseSince,
+  presentOf,
+  rememberedAt,
+  silentSince,
+} from '../course';
+import { type Dose, formatDose } from '../dose';
+import type { Exercise } from '../exercise';
+import { daysBetween } from '../units';
+import { cappedBecause } from './caps';
+import { dangerStep, limbAlarm } from './danger';
+import { doseOf } from './dose-of';
+import { type Step, type StepFacts, saidChange, stays } from './facts';
+import { MOVE_OF } from './move';
+import { type Choice, type Growth, type School, SCHOOLS, TRADE, beyondBounds } from './schools';
+import { NO_SETTINGS } from './settings';
+import type { GrownMeasure } from './steps/frequency';
+import { givenBack } from './steps/give-back';
+import { halfOf, startOnStep } from './steps/on-step';
+import { smallerStep } from './steps/smaller-step';
 
-export const MOVES = [
-  'stop',
-  'step back',
-  'rest day',
-  'advance rung',
-  'advance load',
-  'advance hold',
-  'advance volume',
-  'stay',
-] as const;
-export type Move = (typeof MOVES)[number];
-
-/** What came of a line, and what is proposed next. Nothing is changed by it. */
-export type Step = {
-  readonly move: Move;
-  /** The proposed dose; null where the line stays, stops, or nothing can be taken off. */
-  readonly dose: Dose | null;
-  /** Another exercise of the same stairs; null where it stays the same. */
-  readonly exercise: Exercise | null;
-  /** One sentence with the numbers. */
-  readonly why: string;
-  readonly source: string;
-};
-
-export type StepFacts = {
-  readonly exercise: Exercise;
-  readonly dose: Dose;
-  readonly school: SchoolChoice | null;
-  /** Sessions under this dose, oldest first. */
-  readonly logs: readonly SessionLog[];
-  /** Good sessions in a row before anything grows; three unless the clinic says otherwise. */
-  readonly goodSessions: number;
-  readonly precautions: readonly PrecautionId[];
-  /** The open steps above and below in the same stairs; null without one. */
-  readonly above: Exercise | null;
-  readonly below: Exercise | null;
-  /** Weights there are; empty where any can be set. */
-  readonly owned: readonly number[];
-  /** Faults seen at the last teaching that had no fix. */
-  readonly faults: number;
-  /** What the limbs do, the worst of them; null where none is followed. */
-  readonly limb: 'drawing in' | 'spreading' | 'deficit grows' | 'no clear change' | null;
-};
-
-/** What a limb can do that comes before every gain, in words. */
-const LIMB_ALARMS = {
-  spreading: 'Symptoms spread down the limb',
-  'deficit grows': 'Weakness or numbness grows',
-} as const;
-
-function limbAlarm(limb: StepFacts['limb']): string | null {
-  return limb === 'spreading' || limb === 'deficit grows' ? LIMB_ALARMS[limb] : null;
-}
-
-const THOMEE = 'Traffic light during exercise (Thomeé 1997; from memory).';
-const TRADE = 'Common practice, no source.';
-export const GOOD_SESSIONS = 3;
-/** A second flare within so many sessions is more than a bad day. */
-const FLARE_WINDOW = 6;
-
-type Override = {
-  readonly id: string;
-  readonly source: string;
-  /** The step where the rule holds, else null. */
-  readonly step: (facts: StepFacts, last: SessionLog) => Omit<Step, 'source'> | null;
-};
-
-/** These come before every school, the gravest first. */
-export const OVERRIDES: readonly Override[] = [
-  {
-    id: 'stopped',
-    source: TRADE,
-    step: (_, last) =>
-      last.stopped === 'stands'
-        ? {
-            move: 'stop',
-            dose: null,
-            exercise: null,
-            why: `Stopped on ${last.date} because something felt wrong: examine before it goes on.`,
-          }
-        : null,
-  },
-  {
-    id: 'limb alarm',
-    source: TRADE,
-    step: ({ limb, school, exercise }) => {
-      const alarm = limbAlarm(limb);
-      if (alarm === null) return null;
-      const why =
-        school?.id === 'repeated'
-          ? `${alarm}: only the direction that draws symptoms in is repeated.`
-          : exercise.purpose === 'glide'
-            ? `${alarm}: examine the nerve before glides go on.`
-            : null;
-      return why === null ? null : { move: 'stop', dose: null, exercise: null, why };
-    },
-  },
-  {
-    id: 'red light',
-    source: THOMEE,
-    step: (facts, { pain, date }) =>
-      pain !== null && lightOf(pain) === 'red'
-        ? back(facts, `Pain ${pain} of 10 on ${date}, over ${LIGHTS.amber} is too much`)
-        : null,
-  },
-  {
-    id: 'second flare',
-    source: TRADE,
-    step: (facts) => {
-      const flares = facts.logs
-        .slice(-FLARE_WINDOW)
-        .filter(({ nextMorning }) => nextMorning === 'flare').length;
-      return flares >= 2 ? back(facts, `${flares} flares in ${FLARE_WINDOW} sessions`) : null;
-    },
-  },
-  {
-    id: 'flare',
-    source: TRADE,
-    step: (facts, { nextMorning, date }) =>
-      nextMorning === 'flare' ? rest(facts, `A flare the morning after ${date}`) : null,
-  },
-  {
-    id: 'amber, not settled',
-    source: THOMEE,
-    step: (facts, last) =>
-      last.pain !== null && lightOf(last.pain) === 'amber' && !isSettled(last)
-        ? back(
-            facts,
-            `Pain ${last.pain} of 10 on ${last.date} that had not settled by next morning`,
-          )
-        : null,
-  },
-  {
-    id: 'sore again',
-    source: TRADE,
-    step: (facts) => {
-      const sore = facts.logs.slice(-2).filter((log) => !isSettled(log)).length;
-      return sore === 2 ? rest(facts, 'Still sore the next morning twice running') : null;
-    },
-  },
-  {
-    id: 'left out for pain',
-    source: TRADE,
-    step: (facts) => {
-      const left = facts.logs.slice(-3).filter(({ skipped }) => skipped === 'pain').length;
-      return left >= 2 ? back(facts, `Left out for pain ${left} times in 3 sessions`) : null;
-    },
-  },
-];
-
-function back(facts: StepFacts, because: string): Omit<Step, 'source'> {
-  const dose = easierDose(facts.dose, facts.school?.settings ?? NO_SETTINGS);
-  if (dose)
-    return {
-      move: 'step back',
-      dose,
-      exercise: null,
-      why: `${because}: ${said(facts.dose, dose)}.`,
-    };
-  if (facts.below)
-    return {
-      move: 'step back',
-      dose: onStep(facts.dose, facts.below, facts.school),
-      exercise: facts.below,
-      why: `${because}: one step down the stairs, ${facts.below.name}.`,
-    };
-  return rest(facts, because);
-}
-
-function rest(facts: StepFacts, because: string): Omit<Step, 'source'> {
-  const dose = withDayBetween(facts.dose);
-  return {
-    move: 'rest day',
-    dose,
-    exercise: null,
-    why: dose ? `${because}: a day in between.` : `${because}: leave out the next session.`,
-  };
-}
-
-const said = (before: Dose, after: Dose) =>
-  doseDifference(before, after).map(sayDoseChange).join(', ');
-
-/** The dose of another step: its own under the same school, on the same days until the same end. */
-function onStep(dose: Dose, exercise: Exercise, school: SchoolChoice | null): Dose {
-  const own = school ? exercise.doses[school.id] : undefined;
-  const { days, times, until, fromDay } = dose;
-  return {
-    ...doseOf(own ?? exercise.usualDose),
-    ...(days && { days }),
-    ...(times && { times }),
-    ...(until && { until }),
-    ...(fromDay !== undefined && { fromDay }),
-  };
-}
+/** A return without a smaller step between wants so many times the good days. Ours, no source. */
+const RETURN_TIMES = 2;
 
 /**
- * What one line's sessions ask for: the traffic light and the next morning before every school, then
- * the school's own rule, never beyond its limits or a precaution. Skipped is not failed.
+ * What a line's course asks for next: what went wrong before every gain, then the ways back from what
+ * was taken off, then the school's own rule, never beyond its bounds, a precaution, or what the course
+ * remembers. Nothing told is not good news. Pure: the same course proposes the same, in whatever order
+ * it was told.
  *
- * @example nextStep({ …threeGoodSessionsOf10x3s, school: lengthen }).dose // 10x5s
+ * @example nextStep({ …threeGoodDaysOf10x3s, school: lengthen }).dose // 10x5s
  */
 export function nextStep(facts: StepFacts): Step {
-  const done = facts.logs.filter((log) => !isSkip(log));
-  const last = done.at(-1);
-  if (!last)
-    return stays(
-      facts.logs.length > 0 ? 'Only left out so far; that is no failure.' : 'Not done yet.',
-    );
-  const judged = { ...facts, logs: done };
-  for (const { step, source } of OVERRIDES) {
-    const found = step(judged, last);
-    if (found) return { ...found, source };
-  }
-  if (!facts.school) return stays('No school is chosen for this line.');
-  return bySchool(judged, facts.school, last);
-}
-
-const stays = (why: string, source = TRADE): Step => ({
-  move: 'stay',
-  dose: null,
-  exercise: null,
-  why,
-  source,
-});
-
-function bySchool(facts: StepFacts, choice: SchoolChoice, last: SessionLog): Step {
-  const { dose, logs, goodSessions, faults } = facts;
-  const school = SCHOOLS[choice.id];
-  const { source } = school;
+  const { course, today, decided, school } = facts;
+  const happenings = happeningsIn(course);
+  const evidence = evidenceOf(course, null);
+  const danger = dangerStep(facts, happenings, evidence);
+  if (danger) return danger;
+  const silent = silentSince(course, today, decided.askedOn);
+  const asked = `silent since ${silent ?? ''}`;
+  if (silent !== null && !decided.events.has(asked))
+    return {
+      ...stays('', TRADE),
+      move: 'ask',
+      event: asked,
+      asks: 'how it goes',
+      why: `Sessions since ${silent} were done without a word on how they were borne: ask the patient.`,
+    };
   const alarm = limbAlarm(facts.limb);
-  if (alarm !== null) return stays(`${alarm}: nothing grows before that is examined.`);
-  if (faults > 0)
-    return stays(`${faults} faults without a fix at the last teaching: teach again first.`);
-  if (choice.id === 'adjustable') return capped(facts, adjusting(facts, last, source));
-  const row = goodInARow(logs);
-  if (row < goodSessions) return stays(`${row} of ${goodSessions} good sessions in a row.`, source);
-  const judged = logs.slice(-goodSessions).map((log) => READINESS[choice.id](dose, log));
-  const lacking = judged.find(({ ready }) => !ready);
-  if (lacking) return stays(`${goodSessions} good sessions, but ${lacking.say}.`, source);
-  if (choice.id === 'repeated' && facts.limb !== 'drawing in')
-    return stays('The next stage waits until symptoms draw in.', source);
-  const growth = school.grow(dose, choice.settings, facts.owned);
-  const because = `${row} good sessions in a row`;
-  switch (growth.kind) {
-    case 'stays':
-      return stays(`${because}. ${growth.why}`, source);
-    case 'dose':
-      return capped(facts, {
-        move: kindOf(dose, growth.dose),
-        dose: growth.dose,
-        exercise: null,
-        why: `${because}: ${said(dose, growth.dose)}. ${growth.why}`,
-        source,
-      });
-    case 'next rung':
-      return facts.above
-        ? capped(facts, {
-            move: 'advance rung',
-            dose: onStep(dose, facts.above, choice),
-            exercise: facts.above,
-            why: `${because}: ${facts.above.name}. ${growth.why}`,
-            source,
-          })
-        : stays(`${because}; no open step above.`, source);
-  }
+  if (alarm !== null) return stays(`${alarm}: nothing grows before that is examined.`, TRADE);
+  if (facts.faults > 0)
+    return stays(
+      `${facts.faults} faults without a fix at the last teaching: teach again first.`,
+      TRADE,
+    );
+  const done = presentOf(course).sessions.filter((log) => !isSkip(log));
+  if (done.length === 0)
+    return stays(
+      presentOf(course).sessions.length > 0
+        ? 'Only left out so far; that is no failure.'
+        : 'Not done yet as it stands now.',
+      TRADE,
+    );
+  const rule = school && SCHOOLS[school.id];
+  if (rule?.pace === 'every session') return everySession(facts, rule);
+  return growing(
+    facts,
+    rule,
+    happenings,
+    decided.declinedOn === null ? evidence : evidenceOf(course, decided.declinedOn),
+  );
 }
 
-function adjusting(facts: StepFacts, last: SessionLog, source: string): Step {
-  const adjusted = isGood({ ...last, share: 1, effort: null })
-    ? adjustedDose(facts.dose, last, facts.owned)
-    : null;
-  if (!adjusted) return stays('The fourth set decides; it has not been done with weights.', source);
-  const { dose, reps, from, to } = adjusted;
-  if (from === to) return stays(`${reps} repetitions in the fourth set: ${from} stays.`, source);
+/** A school that decides by every single session: up only where it was told to be borne, down always. */
+function everySession(facts: StepFacts, rule: School): Step {
+  const { sessions } = presentOf(facts.course);
+  const last = sessions.filter((log) => !isSkip(log)).at(-1);
+  if (!last || last.stopped !== 'no') return stays('Not done yet as it stands now.', rule.source);
+  const event = `session ${last.id}`;
+  const growth = rule.next(standingOf(facts, [last]));
+  if (growth.kind !== 'dose') return grown(facts, rule, growth, '', event);
+  const { dose } = presentOf(facts.course);
+  if (!moreIn(growth.dose, dose).includes('load'))
+    return {
+      ...stays(growth.why, rule.source),
+      move: 'step back',
+      dose: growth.dose,
+      event,
+    };
+  const pain = last.pain ?? 0;
+  if (!isTold(last) || isUnsettled(last))
+    return stays(`${growth.why} It waits for a word on how it was borne.`, rule.source);
+  if (lightOf(pain) === 'red') return stays(`Pain ${pain} of 10: nothing grows.`, rule.source);
+  return judged(facts, rule, { ...growth, why: growth.why }, '', event, [], null);
+}
+
+/** What can be built on by good days in a row. */
+function growing(
+  facts: StepFacts,
+  rule: School | null,
+  happenings: readonly Happening[],
+  evidence: Evidence,
+): Step {
+  const { course, goodSessions } = facts;
+  const source = rule?.source ?? TRADE;
+  const untold =
+    evidence.untoldDays > 0
+      ? ` ${evidence.untoldDays} more done without a word: done, but not known to be good.`
+      : '';
+  if (evidence.goodDays < goodSessions)
+    return stays(
+      `${evidence.goodDays} of ${goodSessions} good sessions in a row, on a day each.${untold}`,
+      source,
+    );
+  if (evidence.rising.length > 0)
+    return stays(
+      `Pain rises within its limits (${evidence.rising.join(', ')} of 10): nothing grows before it has levelled.`,
+      source,
+    );
+  const because = `${evidence.goodDays} good sessions in a row`;
+  const event = `good since ${evidence.since}`;
+  // What was taken off comes back first, also without a school.
+  const back = givenBack(course, ownDose(facts)).map(
+    ({ measure, dose, was }): Extract<Growth, { kind: 'dose' }> => ({
+      kind: 'dose',
+      measure,
+      dose,
+      why: `Taken off before and borne since: back towards ${formatDose(was)}.`,
+    }),
+  );
+  let refused: Step | null = null;
+  for (const growth of back) {
+    const step = judged(facts, rule, growth, because, event, happenings, evidence);
+    if (step.move !== 'stay') return step;
+    refused ??= step;
+  }
+  if (!rule) return refused ?? stays('No school is chosen for this line.', TRADE);
+  const row = evidence.days.slice(-goodSessions).flat();
+  const lacking = row
+    .map((log) => rule.ready(presentOf(course).dose, log))
+    .find(({ ready }) => !ready);
+  if (lacking) return stays(`${because}, but ${lacking.say}.`, source);
+  if (rule.pace === 'symptoms' && facts.limb !== null && facts.limb !== 'drawing in')
+    return refused ?? stays('The next stage waits until symptoms draw in.', source);
+  const growth = rule.next(standingOf(facts, row));
+  const step =
+    growth.kind === 'dose'
+      ? judged(facts, rule, growth, because, event, happenings, evidence)
+      : growth.kind === 'next rung'
+        ? nextRung(facts, rule, growth.why, because, event, happenings, evidence)
+        : grown(facts, rule, growth, because, event);
+  return step.move === 'stay' && refused ? refused : step;
+}
+
+/** What the present exercise begins with by itself, under its school. */
+function ownDose({ exercise, school }: StepFacts): Dose {
+  return doseOf((school ? exercise.doses[school.id] : undefined) ?? exercise.usualDose);
+}
+
+function standingOf(
+  { exercise, course, school, owned, bands }: StepFacts,
+  sessions: ReturnType<typeof presentOf>['sessions'],
+) {
   return {
-    move: to > from ? 'advance load' : 'step back',
-    dose,
-    exercise: null,
-    why: `${reps} repetitions in the fourth set: working load ${from} → ${to}.`,
-    source,
+    exercise,
+    dose: presentOf(course).dose,
+    settings: school?.settings ?? NO_SETTINGS,
+    sessions,
+    owned,
+    bands,
+    past: course.filter((one) => one.exercise.id === exercise.id).map(({ dose }) => dose),
   };
 }
 
-function kindOf(before: Dose, after: Dose): Move {
-  const changed = doseDifference(before, after).map(({ part }) => part);
-  if (changed.includes('load') || changed.includes('band')) return 'advance load';
-  if (changed.includes('hold')) return 'advance hold';
-  return before.head.kind === 'bouts' &&
-    after.head.kind === 'bouts' &&
-    after.head.span.most > before.head.span.most
-    ? 'advance hold'
-    : 'advance volume';
+const join = (because: string, rest: string) => (because === '' ? rest : `${because}. ${rest}`);
+
+/** A growth that is no dose of its own: it stays, asks, or lets the clinician choose. */
+function grown(
+  facts: StepFacts,
+  { source }: School,
+  growth: Exclude<Growth, { kind: 'dose' }>,
+  because: string,
+  event: string,
+): Step {
+  switch (growth.kind) {
+    case 'stays':
+    case 'next rung':
+      return stays(join(because, growth.why), source);
+    case 'ask': {
+      const once = `asked for ${growth.what}`;
+      const why = join(because, growth.why);
+      return facts.decided.events.has(once)
+        ? stays(`${why} It was asked for; the answer is not there yet.`, source)
+        : { ...stays(why, source), move: 'ask', event: once, asks: growth.what };
+    }
+    case 'choose': {
+      const choices = growth.choices.filter(
+        ({ dose }) => cappedBecause(facts, facts.exercise, dose) === null,
+      );
+      const why = join(because, growth.why);
+      return choices.length === 0
+        ? stays(`${why} Not proposed: a precaution speaks against it.`, source)
+        : { ...stays(why, source), move: 'choose load', event, choices };
+    }
+  }
 }
 
-/** A step up stays within the school's limits and adds nothing that a precaution speaks against. */
-function capped(facts: StepFacts, step: Step): Step {
-  if (step.dose === null || step.move === 'step back') return step;
-  const beyond = facts.school ? SCHOOLS[facts.school.id].beyond(step.dose) : null;
-  if (beyond !== null) return stays(`${step.why} Not proposed: ${beyond}`, step.source);
-  const before = lineFlags(facts.precautions, facts.exercise, facts.dose).map(({ trait }) => trait);
-  const exercise = step.exercise ?? facts.exercise;
-  const added = lineFlags(facts.precautions, exercise, step.dose).find(
-    ({ trait }) => !before.includes(trait),
+/** A larger dose of the same exercise, held against bounds, precautions and what the course remembers. */
+function judged(
+  facts: StepFacts,
+  rule: School | null,
+  growth: Extract<Growth, { kind: 'dose' }>,
+  because: string,
+  event: string,
+  happenings: readonly Happening[],
+  evidence: Evidence | null,
+): Step {
+  const source = rule?.source ?? TRADE;
+  const { dose } = presentOf(facts.course);
+  const found = remembered(facts, growth.dose, growth.measure, happenings, evidence);
+  if (found.kind === 'waits') return stays(join(because, found.say), source);
+  const to = found.dose;
+  const why = `${because === '' ? '' : `${because}: `}${saidChange(dose, to)}. ${found.say === '' ? growth.why : found.say}`;
+  const beyond = rule ? beyondBounds(rule, to) : null;
+  if (beyond !== null && beyondBounds(rule as School, dose) === null)
+    return stays(`${why} Not proposed: ${beyond}`, source);
+  const capped = cappedBecause(facts, facts.exercise, to);
+  if (capped !== null) return stays(`${why} Not proposed: ${capped}.`, source);
+  return {
+    move: MOVE_OF[growth.measure],
+    dose: to,
+    exercise: null,
+    why,
+    source,
+    event,
+    choices: found.say === '' ? choicesOf(facts, rule, growth.choices ?? []) : [],
+    asks: null,
+  };
+}
+
+/** What a clinician may choose instead, as far as bounds and precautions leave it. */
+function choicesOf(facts: StepFacts, rule: School | null, choices: readonly Choice[]): Choice[] {
+  return choices.filter(
+    ({ dose }) =>
+      (rule === null || beyondBounds(rule, dose) === null) &&
+      cappedBecause(facts, facts.exercise, dose) === null,
   );
-  return added
-    ? stays(
-        `${step.why} Not proposed: ${TRAITS[added.trait]} (${PRECAUTIONS[added.precaution].name}).`,
-        step.source,
-      )
-    : step;
+}
+
+type Recalled =
+  | { readonly kind: 'goes'; readonly dose: Dose; readonly say: string }
+  | { readonly kind: 'waits'; readonly say: string };
+
+/**
+ * A dose that failed before is tried again by a smaller step; where nothing lies between, once more
+ * after twice the good days; where it failed twice, it is a ceiling until something has changed.
+ */
+function remembered(
+  facts: StepFacts,
+  dose: Dose,
+  measure: GrownMeasure,
+  happenings: readonly Happening[],
+  evidence: Evidence | null,
+  exercise: Exercise = facts.exercise,
+): Recalled {
+  const { course, today, improvedOn, goodSessions, owned } = facts;
+  const recall = (one: Dose) =>
+    rememberedAt(course, happenings, { exercise, dose: one }, today, improvedOn);
+  const { failures, until, triedFrom } = recall(dose);
+  const dates = [...new Set(failures.map(({ date }) => date))];
+  const last = dates.at(-1);
+  if (last === undefined) return { kind: 'goes', dose, say: '' };
+  const present = presentOf(course).dose;
+  const isOther = exercise.id !== facts.exercise.id;
+  const between = isOther ? halfOf(dose) : smallerStep(present, dose, measure, owned);
+  const smaller = between && recall(between).failures.length === 0 ? between : null;
+  const what = `${formatDose(dose)} went wrong on ${dates.join(' and ')}`;
+  const stepDone = !isOther && triedFrom !== null && moreIn(present, triedFrom).includes(measure);
+  if (dates.length < CEILING_FAILURES && stepDone)
+    return { kind: 'goes', dose, say: `${what}; a smaller step has gone well since.` };
+  if (smaller) return { kind: 'goes', dose: smaller, say: `${what}: a smaller step this time.` };
+  if (dates.length >= CEILING_FAILURES)
+    return {
+      kind: 'waits',
+      say: `${what}: a ceiling until ${until ?? last}, a better measure, or a clinician’s word.`,
+    };
+  const need = goodSessions * RETURN_TIMES;
+  const goodDays = evidence?.goodDays ?? 0;
+  return goodDays >= need
+    ? { kind: 'goes', dose, say: `${what}; ${goodDays} good days since: once more.` }
+    : {
+        kind: 'waits',
+        say: `${what}: ${goodDays} of ${need} good days before it is tried once more.`,
+      };
+}
+
+/** The step above in the same stairs, once the present one has had its time. */
+function nextRung(
+  facts: StepFacts,
+  rule: School,
+  why: string,
+  because: string,
+  event: string,
+  happenings: readonly Happening[],
+  evidence: Evidence,
+): Step {
+  const { course, today, leastRungDays, rungs, exercise, school } = facts;
+  const { source } = rule;
+  const above = rungs.above(exercise);
+  if (!above) return stays(`${because}; no open step above.`, source);
+  const since = onExerciseSince(course);
+  const days = daysBetween(since, today);
+  if (rule.pace !== 'symptoms' && days < leastRungDays)
+    return stays(
+      `${because}; on this step since ${since}, ${days} of at least ${leastRungDays} days.`,
+      source,
+    );
+  const { dose } = presentOf(course);
+  const start = startOnStep(dose, above, school);
+  const found = remembered(facts, start, 'volume', happenings, evidence, above);
+  if (found.kind === 'waits') return stays(join(because, `${above.name}: ${found.say}`), source);
+  const said = `${because}: ${above.name}, ${formatDose(found.dose)}. ${found.say === '' ? why : found.say}`;
+  const capped = cappedBecause(facts, above, found.dose) ?? beyondBounds(rule, found.dose);
+  if (capped !== null) return stays(`${said} Not proposed: ${capped}.`, source);
+  return {
+    ...stays(said, source),
+    move: 'advance rung',
+    dose: found.dose,
+    exercise: above,
+    event,
+  };
 }

@@ -1,15 +1,17 @@
 import type { SchoolId } from '../exercise';
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
-import { formatDose, parseDose, repsOf } from '../dose';
+import { type Dose, formatDose, parseDose, repsOf } from '../dose';
 import { SCHOOL_IDS, type Exercise } from '../exercise';
 import type { WallMinute } from '../schedule';
 import {
   DISAGREEMENTS,
   NO_SETTINGS,
   SCHOOLS,
+  type Standing,
   applySchool,
   attachSchool,
+  beyondBounds,
   compareSchools,
   doseOf,
   disagreementsOn,
@@ -24,6 +26,16 @@ const exercise = (id: string): Exercise => {
   if (!found) throw new Error(id);
   return found;
 };
+/** A line that has gone well, with nothing else known. */
+const standing = (one: Exercise, dose: Dose): Standing => ({
+  exercise: one,
+  dose,
+  settings: NO_SETTINGS,
+  sessions: [],
+  owned: [],
+  bands: [],
+  past: [dose],
+});
 const apply = (
   line: string,
   id: string,
@@ -39,7 +51,7 @@ describe('every school', () => {
       expect(fitting.length).toBeGreaterThan(0);
       for (const one of fitting) {
         const dose = startDose(id, one, NO_SETTINGS);
-        expect([one.id, id, SCHOOLS[id].beyond(dose)]).toEqual([one.id, id, null]);
+        expect([one.id, id, beyondBounds(SCHOOLS[id], dose)]).toEqual([one.id, id, null]);
         const { dose: applied, later } = applySchool(doseOf(one.usualDose), one, {
           id,
           settings: NO_SETTINGS,
@@ -58,10 +70,10 @@ describe('every school', () => {
         for (const id of schoolsFor(one)) {
           let dose = startDose(id, one, NO_SETTINGS);
           for (let time = 0; time < times; time += 1) {
-            const growth = SCHOOLS[id].grow(dose, NO_SETTINGS, []);
+            const growth = SCHOOLS[id].next(standing(one, dose));
             if (growth.kind !== 'dose') break;
             dose = growth.dose;
-            expect(SCHOOLS[id].beyond(dose)).toBeNull();
+            expect(beyondBounds(SCHOOLS[id], dose)).toBeNull();
           }
         }
       }),
@@ -123,14 +135,17 @@ describe('changing the school of a line', () => {
 
   it('raises loads among the weights at home, and says why where none fits', () => {
     const grow = (line: string, owned: readonly number[]) => {
-      const growth = SCHOOLS['volume-load'].grow(doseOf(line), NO_SETTINGS, owned);
+      const growth = SCHOOLS['volume-load'].next({
+        ...standing(exercise('straight-leg-raise'), doseOf(line)),
+        owned,
+      });
       return growth.kind === 'dose' ? formatDose(growth.dose) : growth.why;
     };
     expect(grow('3x10-15 20kg', [])).toBe('3x10-15 22.5kg');
     expect(grow('3x10-15 20kg', [10, 20, 22, 30])).toBe('3x10-15 22kg');
     expect(grow('3x10-15 20kg', [10, 20, 30])).toContain('30');
-    expect(grow('3x10-15 20kg', [10, 20])).toContain('No heavier weight is owned');
-    expect(grow('3x10-15 80% 10rm', [])).toContain('Measure the ten-rep maximum again');
+    expect(grow('3x10-15 20kg', [10, 20])).toContain('it needs a 22.5 kg weight');
+    expect(grow('3x10-15 80% 10rm', [])).toContain('the ten-rep maximum is asked for');
     expect(grow('3x10-15 adj kg', [])).toContain('set during the session');
   });
 
@@ -164,37 +179,58 @@ describe('changing the school of a line', () => {
 });
 
 describe('growing', () => {
-  it('lengthens 3 → 5 → 10, 10 → 30 → 60, 30 → 60 s, then takes the next step (common practice, no source)', () => {
-    const climb = (line: string, holds: readonly number[] = []) => {
+  it('lengthens 3 → 5 → 10 s at once; 10 → 30 → 60 s by half as much again, or straight if a clinician chooses (common practice, no source)', () => {
+    const climb = (line: string, stations: readonly number[]) => {
       const seen: string[] = [];
-      for (let dose = nextHold(doseOf(line), holds); dose; dose = nextHold(dose, holds))
-        seen.push(formatDose(dose));
+      for (let step = nextHold(doseOf(line), stations); step; step = nextHold(step.dose, stations))
+        seen.push(
+          formatDose(step.dose) + (step.straight ? ` or ${formatDose(step.straight)}` : ''),
+        );
       return seen;
     };
-    expect(climb('x10 hold 3s')).toEqual(['x10 hold 5s', 'x10 hold 10s']);
-    expect(climb('3x10s')).toEqual(['3x30s', '3x60s']);
-    expect(climb('3x30s')).toEqual(['3x60s']);
+    expect(climb('x10 hold 3s', [3, 5, 10])).toEqual(['x10 hold 5s', 'x10 hold 10s']);
+    expect(climb('3x10s', [10, 30, 60])).toEqual([
+      '3x15s or 3x30s',
+      '3x20s or 3x30s',
+      '3x30s',
+      '3x45s or 3x60s',
+      '3x60s',
+    ]);
     expect(climb('x5 hold 4s', [4, 8])).toEqual(['x5 hold 8s']);
-    expect(SCHOOLS.lengthen.grow(doseOf('3x60s'), NO_SETTINGS, []).kind).toBe('next rung');
+    // Never more than twice as long: 1 s does not become 15.
+    expect(climb('x10 hold 1s', [15])[0]).toBe('x10 hold 2s or x10 hold 15s');
+    // A range first grows inside itself.
+    expect(climb('3x10-15s', [10, 15, 30])).toEqual(['3x15s', '3x20s or 3x30s', '3x30s']);
+    expect(climb('3x10-30s', [60])[0]).toBe('3x15-30s');
+    expect(climb('3x60s', [60])).toEqual([]);
   });
 
-  it('raises a load by at most what fifteen repetitions predict for ten', () => {
-    const growth = SCHOOLS['volume-load'].grow(doseOf('3x10-15 20kg'), NO_SETTINGS, []);
-    expect(growth.kind === 'dose' && formatDose(growth.dose)).toBe('3x10-15 22.5kg');
+  it('stays inside the method the line came from, whatever the school', () => {
+    const ends = (id: string, line: string) => {
+      const growth = SCHOOLS.lengthen.next(standing(exercise(id), doseOf(line)));
+      return growth.kind === 'dose' ? formatDose(growth.dose) : growth.kind;
+    };
+    expect(ends('six-way-hold', '3x10s in 6 directions')).toBe('next rung');
+    expect(ends('wedge-lying', '5min')).toBe('450s');
+    // Ten minutes are its end; it is lain in twice a day then.
+    expect(ends('wedge-lying', '10min')).toBe('10min 2/day');
+    expect(ends('wedge-lying', '10min 2/day')).toBe('next rung');
+    expect(ends('block-opening', '10min')).toBe('15min');
+    expect(ends('block-opening', '15min')).toBe('next rung');
+    expect(ends('nod-hold-finger-check', 'x10 hold 5s')).toBe('x10 hold 5s 2/day');
+    expect(ends('nod-hold-finger-check', 'x10 hold 5s 2/day')).toBe('x10 hold 5s 3/day');
+    expect(ends('nod-hold-finger-check', 'x10 hold 5s 3/day')).toBe('next rung');
   });
 
   it('aims a pain-relief hold from one minute towards five', () => {
     let dose = startDose('pain-relief', exercise('wall-press'), NO_SETTINGS);
     const seen = [dose.hold?.least];
-    for (
-      let growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS, []);
-      growth.kind === 'dose';
-      growth = SCHOOLS['pain-relief'].grow(dose, NO_SETTINGS, [])
-    ) {
+    const next = () => SCHOOLS['pain-relief'].next(standing(exercise('wall-press'), dose));
+    for (let growth = next(); growth.kind === 'dose'; growth = next()) {
       dose = growth.dose;
       seen.push(dose.hold?.least);
     }
-    expect(seen).toEqual([60, 120, 180, 240, 300]);
+    expect(seen).toEqual([60, 90, 120, 180, 240, 300]);
   });
 });
 

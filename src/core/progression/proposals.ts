@@ -1,29 +1,39 @@
+import { presentOf } from '../course';
 import { type Dose, formatDose } from '../dose';
 import type { Exercise } from '../exercise';
+import type { Asked } from '../records';
 import type { Seconds } from '../units';
-import { type Move, type Step, type StepFacts, nextStep } from './next-step';
+import type { Step, StepFacts } from './facts';
+import { type Move, isGrowth } from './move';
+import { nextStep } from './next-step';
+import type { Choice } from './schools';
 
 /** A step that would change something, for a clinician to accept, edit or decline. */
 export type Proposal = {
-  /** The same as long as it proposes the same for the same dose: a decision is kept under it. */
+  /** The same as long as it proposes the same because of the same: a decision is kept under it. */
   readonly key: string;
   readonly lineage: string;
   readonly move: Exclude<Move, 'stay'>;
+  /** What happened when: the decision is about this, and hides nothing that comes after it. */
+  readonly event: string;
   /** What the line is now. */
   readonly exercise: Exercise;
   readonly from: string;
-  /** Null where it stops, or the next session is left out. */
+  /** Null where it stops, asks, or the next session is left out. */
   readonly to: string | null;
   readonly dose: Dose | null;
   /** The exercise it becomes; null where it stays the same. */
   readonly becomes: Exercise | null;
+  /** Other doses to choose. */
+  readonly choices: readonly Choice[];
+  readonly asks: Asked | null;
   readonly why: string;
   readonly source: string;
 };
 
 export type LineFacts = StepFacts & { readonly lineage: string };
 
-/** What a line's logs came to: a proposal, or why it stays. */
+/** What a line's course came to: a proposal, or why it stays. */
 export type LineOutlook =
   | { readonly lineage: string; readonly kind: 'proposal'; readonly proposal: Proposal }
   | { readonly lineage: string; readonly kind: 'stay'; readonly step: Step };
@@ -40,25 +50,23 @@ export function outlooksOf(lines: readonly LineFacts[]): LineOutlook[] {
 }
 
 function proposalOf(line: LineFacts, step: Step, move: Proposal['move']): Proposal {
-  const from = formatDose(line.dose);
+  const from = formatDose(presentOf(line.course).dose);
   const to = step.dose && formatDose(step.dose);
   return {
-    key: [line.lineage, move, from, to ?? '', step.exercise?.id ?? ''].join(' | '),
+    key: [line.lineage, move, step.event, from, to ?? '', step.exercise?.id ?? ''].join(' | '),
     lineage: line.lineage,
     move,
+    event: step.event,
     exercise: line.exercise,
     from,
     to,
     dose: step.dose,
     becomes: step.exercise,
+    choices: step.choices,
+    asks: step.asks,
     why: step.why,
     source: step.source,
   };
-}
-
-/** Steps down and rests come before growth; growth that costs no time before growth that does. */
-export function isGrowth({ move }: Pick<Proposal, 'move'>): boolean {
-  return move.startsWith('advance');
 }
 
 export type Weighed = {

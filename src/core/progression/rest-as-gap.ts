@@ -1,4 +1,10 @@
-import { type Dose, blocksOf, repsOf, sidesOf } from '../dose';
+import { type Dose, blocksOf, repsOf, sidesOf, without } from '../dose';
+
+/** A dose that is done once has no pause between: written so. */
+export function withoutIdleGap(dose: Dose): Dose {
+  if (dose.gap === undefined || repsOf(dose).most > 1) return dose;
+  return without(dose, 'gap');
+}
 
 /** In a dose of one block a rest means a gap: written so, that reading it back gives the same. */
 export function restAsGap(dose: Dose): Dose {

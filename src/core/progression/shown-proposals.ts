@@ -1,12 +1,19 @@
+import type { Asked } from '../records';
+import type { Move, MoveClass } from './move';
+
 /** A proposal as pages show it: its doses as lines, its exercise by name. */
 export type ShownProposal = {
   readonly key: string;
   readonly lineage: string;
-  readonly move: string;
+  readonly move: Move;
+  readonly kind: MoveClass;
   readonly name: string;
   readonly becomes: string | null;
   readonly from: string;
   readonly to: string | null;
+  /** Other lines to choose, with what speaks for or against each. */
+  readonly choices: readonly { readonly line: string; readonly say: string }[];
+  readonly asks: Asked | null;
   readonly why: string;
   readonly source: string;
   /** Growth that would go beyond the patient's minutes. */
@@ -27,6 +34,8 @@ export type ShownProposals = {
   }[];
   /** Accepted and not written yet. */
   readonly waiting: readonly { readonly key: string; readonly name: string }[];
+  /** Names of waiting lines that something has gone wrong with since: to be decided before they are written. */
+  readonly undecided: readonly string[];
   /** What the next version would change, in words. */
   readonly difference: readonly string[];
   /** The day's least time in words: now, with all, and what the patient has. */

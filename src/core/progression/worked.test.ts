@@ -9,22 +9,20 @@ import {
 } from '../../../tests/support/programme-cases';
 import { dose } from '../../../tests/support/dose-lines';
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
-import { formatDose } from '../dose';
+import { type Dose, formatDose } from '../dose';
 import { PRECAUTIONS, type PrecautionId } from '../screen';
+import { type SessionLog, worthOf } from '../course';
+import type { Exercise } from '../exercise';
 import { addDays, seconds } from '../units';
 import {
   NO_SETTINGS,
   SCHOOLS,
-  type SessionLog,
   type StepFacts,
-  adjustedDose,
   applySchool,
   compareSchools,
   daysAWeek,
   disagreementsOn,
-  easierDose,
-  goodInARow,
-  isGood,
+  fourthSet,
   ladderFor,
   nextHold,
   nextStep,
@@ -32,10 +30,15 @@ import {
   startDose,
   weighProposals,
   withDayBetween,
+  takeOff,
+  stationsFor,
+  beyondBounds,
+  NOTHING_DECIDED,
+  type Standing,
 } from '.';
 
 const HOURS = { wake: 420 as never, sleep: 1320 as never };
-const GOOD: Omit<SessionLog, 'date'> = {
+const GOOD: Omit<SessionLog, 'date' | 'id'> = {
   share: 1,
   sets: [10, 10, 10, 10],
   hold: null,
@@ -64,6 +67,7 @@ const logs = fc
   .tuple(fc.nat({ max: 7 }), fc.array(fc.tuple(fc.nat({ max: 7 }), log), { maxLength: 2 }))
   .map(([count, changes]) =>
     Array.from({ length: count }, (_, day): SessionLog => ({
+      id: `s${day}`,
       date: addDays(FIRST, day),
       ...GOOD,
       ...changes.reduce<Partial<SessionLog>>(
@@ -73,26 +77,52 @@ const logs = fc
     })),
   );
 
-function facts(
-  one: StepFacts['exercise'],
-  given: StepFacts['dose'],
-  change: Partial<StepFacts>,
-): StepFacts {
+type Given = Partial<Omit<StepFacts, 'course' | 'rungs'>> & {
+  readonly logs?: readonly SessionLog[];
+  readonly above?: Exercise | null;
+  readonly below?: Exercise | null;
+};
+
+function facts(one: Exercise, given: Dose, change: Given): StepFacts {
+  const { logs: done = [], above = null, below = null, ...rest } = change;
   return {
     exercise: one,
-    dose: given,
+    course: [
+      {
+        exercise: one,
+        dose: given,
+        school: change.school?.id ?? null,
+        from: FIRST,
+        by: 'a clinician',
+        sessions: done,
+      },
+    ],
     school: null,
-    logs: [],
+    today: addDays(FIRST, 10),
     goodSessions: 3,
+    leastRungDays: 7,
     precautions: [],
-    above: null,
-    below: null,
+    rungs: { above: () => above, below: () => below },
     owned: [],
+    bands: [],
     faults: 0,
     limb: null,
-    ...change,
+    limbSince: null,
+    improvedOn: null,
+    decided: NOTHING_DECIDED,
+    ...rest,
   };
 }
+
+const standing = (exercise: Exercise, dose: Dose, settings = NO_SETTINGS): Standing => ({
+  exercise,
+  dose,
+  settings,
+  sessions: [],
+  owned: [],
+  bands: [],
+  past: [dose],
+});
 const said = (step: ReturnType<typeof nextStep>) =>
   asLine(
     step.move,
@@ -114,7 +144,7 @@ it('every school on every exercise it fits: where it starts, what it changes, ho
         let grown = startDose(choice.id, one, choice.settings);
         const path: string[] = [formatDose(grown)];
         for (let step = 0; step < 8; step += 1) {
-          const growth = SCHOOLS[choice.id].grow(grown, choice.settings, []);
+          const growth = SCHOOLS[choice.id].next(standing(one, grown, choice.settings));
           path.push(
             growth.kind === 'dose' ? formatDose(growth.dose) : `${growth.kind}: ${growth.why}`,
           );
@@ -124,7 +154,7 @@ it('every school on every exercise it fits: where it starts, what it changes, ho
         return asLine(
           one.id,
           choice.id,
-          SCHOOLS[choice.id].beyond(applied),
+          beyondBounds(SCHOOLS[choice.id], applied),
           formatDose(applied),
           digest(changes),
           later.map(({ dose: after }) => formatDose(after)),
@@ -151,7 +181,7 @@ it('the way each school grows, once in full', () => {
         let grown = startDose(choice.id, each, choice.settings);
         const path: string[] = [formatDose(grown)];
         for (let step = 0; step < 12; step += 1) {
-          const growth = SCHOOLS[choice.id].grow(grown, choice.settings, []);
+          const growth = SCHOOLS[choice.id].next(standing(each, grown, choice.settings));
           path.push(
             growth.kind === 'dose'
               ? `${formatDose(growth.dose)} (${growth.why})`
@@ -215,7 +245,12 @@ it('the next step of any line', () => {
 });
 
 it('sessions at the edges of good', () => {
-  const at = (change: Partial<SessionLog>): SessionLog => ({ date: FIRST, ...GOOD, ...change });
+  const at = (change: Partial<SessionLog>): SessionLog => ({
+    id: 's',
+    date: FIRST,
+    ...GOOD,
+    ...change,
+  });
   const edges = [
     { share: 0.99 },
     { share: 1 },
@@ -235,7 +270,10 @@ it('sessions at the edges of good', () => {
   ];
   expect(
     edges.map((change) =>
-      asLine(change, isGood(at(change)), goodInARow([at({}), at({}), at(change), at({})])),
+      asLine(
+        change,
+        worthOf(at(change), startDose('climb', exerciseOf('tuck-lying'), NO_SETTINGS)),
+      ),
     ),
   ).toMatchSnapshot();
 });
@@ -243,9 +281,18 @@ it('sessions at the edges of good', () => {
 it('easier doses, days between, ladders', () => {
   expect(
     drawnCases(dose, 80, 23).map((one) => {
-      const easier = [NO_SETTINGS, { ...NO_SETTINGS, holds: [4, 8, 16] }].map((settings) =>
-        easierDose(one, settings),
-      );
+      const easier = (
+        [
+          ['hold'],
+          ['volume'],
+          ['stations'],
+          ['load'],
+          ['band'],
+          ['effort'],
+          ['times'],
+          ['days'],
+        ] as const
+      ).map((order) => takeOff(one, order, { stations: [4, 8, 16], owned: [] })?.dose ?? null);
       const between = withDayBetween(one);
       return asLine(
         formatDose(one),
@@ -253,8 +300,8 @@ it('easier doses, days between, ladders', () => {
         between && formatDose(between),
         daysAWeek(one),
         [[], [4, 8, 16]].map((holds) => {
-          const next = nextHold(one, holds);
-          return next && formatDose(next);
+          const next = nextHold(one, stationsFor(one, {}, holds));
+          return next && formatDose(next.dose);
         }),
       );
     }),
@@ -281,12 +328,19 @@ it('the adjustable scheme after its fourth set', () => {
   expect(
     scheme.flatMap((one) =>
       [0, 2, 3, 4, 5, 7, 8, 12, 13, 20].map((reps) => {
-        const next = adjustedDose(
-          one,
-          { date: FIRST, ...GOOD, sets: [10, 6, 9, reps] },
-          reps % 2 ? [1, 2, 5, 8] : [],
+        const owned = reps % 2 ? [1, 2, 5, 8] : [];
+        const log = { id: 's', date: FIRST, ...GOOD, sets: [10, 6, 9, reps] };
+        const growth = SCHOOLS.adjustable.next({
+          ...standing(exerciseOf('band-row'), one),
+          sessions: [log],
+          owned,
+        });
+        return asLine(
+          formatDose(one),
+          reps,
+          fourthSet(one, log, owned),
+          growth.kind === 'dose' ? formatDose(growth.dose) : growth.kind,
         );
-        return asLine(formatDose(one), reps, next && [formatDose(next.dose), next.from, next.to]);
       }),
     ),
   ).toMatchSnapshot();
@@ -310,6 +364,7 @@ it('schools side by side, and what is proposed within the minutes', () => {
         ...facts(line.exercise, line.dose, {
           school: line.school,
           logs: Array.from({ length: 4 }, (_, day) => ({
+            id: `s${day}`,
             date: addDays(FIRST, day),
             ...GOOD,
             hold: 60,

@@ -6,6 +6,10 @@ import { dateText, recordId, words } from './words';
 export const DECISIONS = ['accepted', 'edited', 'declined', 'taken back'] as const;
 export type Decision = (typeof DECISIONS)[number];
 
+/** What a proposal can ask for where a number is missing. */
+export const ASKED = ['how it goes', 'ten-rep maximum', 'repetitions', 'weights'] as const;
+export type Asked = (typeof ASKED)[number];
+
 /** What a clinician says to a proposal. */
 export const ProposalDecisionDraft = z
   .object({
@@ -86,8 +90,10 @@ export const TriageLimitsDraft = z.object({
   unopenedDays: limit('Unopened, days', 1, 60),
   /** Hours after which an alert nobody has taken goes to the lead. */
   escalateHours: limit('Escalation, hours', 1, 336),
-  /** Good sessions in a row before anything grows. */
+  /** Good days in a row before anything grows. */
   goodSessions: limit('Good sessions', 1, 20),
+  /** Least days on a step of the stairs before the next one is proposed. */
+  leastRungDays: limit('Least days on a step', 1, 60),
 });
 export type TriageLimitsDraft = z.infer<typeof TriageLimitsDraft>;
 export type TriageLimits = Readonly<TriageLimitsDraft>;

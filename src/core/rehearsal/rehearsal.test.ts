@@ -4,7 +4,7 @@ import { EXERCISES } from '@/catalogue';
 import { nextRungIn } from '../choose';
 import { parseDose } from '../dose';
 import type { SchoolId } from '../exercise';
-import { NO_SETTINGS, SCHOOLS, doseOf, schoolsFor, startDose } from '../progression';
+import { NO_SETTINGS, SCHOOLS, beyondBounds, doseOf, schoolsFor, startDose } from '../progression';
 import { REHEARSED_KINDS, type RehearsalFacts, rehearse } from '.';
 
 const chanceOf = (seed: number) => {
@@ -77,7 +77,7 @@ describe('rehearsing a school', () => {
           for (const week of course.weeks) {
             const parsed = parseDose(week.dose);
             if (!parsed.ok) throw new Error(week.dose);
-            expect(SCHOOLS[id].beyond(parsed.value)).toBeNull();
+            expect(beyondBounds(SCHOOLS[id], parsed.value)).toBeNull();
           }
         },
       ),

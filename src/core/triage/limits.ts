@@ -15,4 +15,5 @@ export const TRIAGE_LIMITS: TriageLimits = {
   unopenedDays: 3,
   escalateHours: 24,
   goodSessions: 3,
+  leastRungDays: 7,
 };

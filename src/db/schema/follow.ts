@@ -1,5 +1,5 @@
 import { MOVES } from '@/core/progression';
-import { DECISIONS, StoredLetter, StoredMorningRow } from '@/core/records';
+import { ASKED, DECISIONS, StoredLetter, StoredMorningRow } from '@/core/records';
 import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { ClinicId, ExerciseId, MemberId, PatientId } from '@/core/units';
 import { atVisit, date, instant, json } from './columns';
@@ -19,7 +19,7 @@ export const proposalDecision = sqliteTable(
   {
     ...record(),
     ...atVisit(),
-    /** The proposal's own key: the same as long as it proposes the same. */
+    /** The proposal's own key: the same as long as it proposes the same because of the same. */
     key: text('key').notNull(),
     lineage: text('lineage').notNull(),
     /** The newest version when it was decided; a later one holds what was accepted. */
@@ -27,6 +27,10 @@ export const proposalDecision = sqliteTable(
     move: text('move', { enum: MOVES }).notNull(),
     exerciseId: text('exercise_id').$type<ExerciseId>().notNull(),
     fromDose: text('from_dose').notNull(),
+    /** What had happened when, which the decision is about; null in rows from before it was kept. */
+    event: text('event'),
+    /** What the patient was asked for; null where nothing. */
+    asks: text('asks', { enum: ASKED }),
     decision: text('decision', { enum: DECISIONS }).notNull(),
     /** What the line becomes; null where it is left out, or stays. */
     toDose: text('to_dose'),

@@ -35,21 +35,29 @@ export function measurementsOf(
   );
 }
 
-/** The measurements of one kind of some patients that count now, newest first. */
-export function measurementsOfKind(
+/** What follows from some kinds of measurement of several patients. */
+export type KindOfPatient = Pick<MeasurementRow, 'patientId' | 'kind' | 'localDate' | 'details'>;
+
+/** The measurements of some kinds of some patients that count now, newest first. */
+export function measurementsOfKinds(
   clinicId: ClinicId,
   patientIds: readonly string[],
-  kind: MeasureKindId,
-): Promise<Pick<MeasurementRow, 'patientId' | 'details'>[]> {
+  kinds: readonly MeasureKindId[],
+): Promise<KindOfPatient[]> {
   return read((db) =>
     db
-      .select({ patientId: measurement.patientId, details: measurement.details })
+      .select({
+        patientId: measurement.patientId,
+        kind: measurement.kind,
+        localDate: measurement.localDate,
+        details: measurement.details,
+      })
       .from(measurement)
       .where(
         and(
           eq(measurement.clinicId, clinicId),
           inArray(measurement.patientId, [...patientIds]),
-          eq(measurement.kind, kind),
+          inArray(measurement.kind, [...kinds]),
           isNotNull(measurement.details),
           notSuperseded,
         ),

@@ -10,7 +10,7 @@ import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { saveProgramme } from '../save-programme';
 import { writeAs } from '../visit/write-as';
-import { type ProposalsView, differenceOf, proposalsOf, recordOf } from './proposals';
+import { type ProposalsView, differenceOf, proposalsOf, recordOf, undecidedIn } from './proposals';
 
 /** Keeps what a practitioner says to a proposal that the record still makes. */
 export async function decideProposal(
@@ -56,12 +56,16 @@ function subjectOf({ open, waiting, version }: ProposalsView, draft: ProposalDec
   if (draft.decision === 'taken back') return waiting.find(({ key }) => key === draft.key) ?? null;
   const proposal = open.find(({ key }) => key === draft.key);
   if (!proposal) return null;
-  const { key, move, exercise, from, becomes, why, lineage, to } = proposal;
+  const { key, move, event, asks, exercise, from, becomes, why, lineage, to } = proposal;
+  if (draft.decision === 'accepted' && move === 'choose load')
+    throw new Problem(400, 'Choose one of the lines, or write another.', ['dose']);
   return {
     key,
     lineage,
     version,
     move,
+    event,
+    asks,
     exerciseId: exercise.id,
     fromDose: from,
     toDose: draft.decision === 'edited' ? editedDose(draft.dose ?? '') : to,
@@ -84,8 +88,13 @@ export async function sendAccepted(member: SignedIn, draft: ProposalsSend) {
   const newest = record.facts.versions.at(-1);
   if (!newest || newest.number !== draft.basedOn)
     throw new Problem(409, 'Somebody has written a newer version. Load the page again.');
-  const waiting = waitingIn(record, newest.number);
-  const changing = waiting.filter(({ toDose, move }) => toDose !== null || move === 'stop');
+  const changing = waitingIn(record, newest.number);
+  const undecided = await undecidedIn(patient);
+  if (undecided.length > 0)
+    throw new Problem(
+      409,
+      `Something has gone wrong since with ${undecided.join(', ')}: decide on that first, or take back what was accepted.`,
+    );
   if (changing.length === 0)
     throw new Problem(400, 'Nothing is accepted that would change the programme.');
   const lines = newest.lines.flatMap((line): LineDraft[] => {

@@ -1,6 +1,13 @@
 import { group } from 'd3';
-import { type FollowRecord, deficitGrows, openFaults } from '@/core/outlook';
-import { stepSlides } from '@/core/measures';
+import {
+  type Choice,
+  type FollowRecord,
+  deficitSince,
+  improvedOn,
+  openFaults,
+} from '@/core/outlook';
+import { TRIAGE_DAYS } from '@/core/morning';
+import { type MeasureKindId, valueOfBody, stepSlides } from '@/core/measures';
 import { type TriageLimits, TRIAGE_LIMITS } from '@/core/triage';
 import type { LocalDate, ClinicId } from '@/core/units';
 import {
@@ -8,16 +15,53 @@ import {
   type Patient,
   type ProposalDecisionRow,
   homesOf,
-  measurementsOfKind,
+  type KindOfPatient,
+  measurementsOfKinds,
+  newestEpisodesOf,
   newestConfirmedOf,
   newestTeachingsOf,
   proposalDecisionsOf,
 } from '@/db';
+import { bandsOf } from '../desk/bands';
 import { catalogueFor } from '../desk/exercises';
 import { type PatientFacts, factsOf } from '../programme-facts';
 
-/** Proposals read so many days back; what is older belongs to another dose. */
-export const OUTLOOK_DAYS = 42;
+/** Proposals read so many days back, as the morning list does: what went wrong before is forgotten by then. */
+export const OUTLOOK_DAYS = TRIAGE_DAYS;
+
+/** Measured maxima that a share of effort is of. */
+const STRENGTHS = [
+  'strength-forward',
+  'strength-back',
+  'strength-side',
+  'strength-turn',
+] as const satisfies MeasureKindId[];
+const READ_KINDS = [
+  'nerve-examination',
+  'step-feel',
+  ...STRENGTHS,
+] as const satisfies MeasureKindId[];
+
+/** What progression reads of a patient's measurements, newest first. */
+function followedFrom(measured: readonly KindOfPatient[]) {
+  const of = (kind: MeasureKindId) =>
+    measured
+      .filter((one) => one.kind === kind)
+      .map(({ localDate, details }) => ({ on: localDate, body: details?.body ?? null }));
+  const improved = STRENGTHS.flatMap((kind) => {
+    const values = of(kind).flatMap(({ on, body }) => {
+      const value = body && valueOfBody(kind, body);
+      return value === null ? [] : [{ on, value }];
+    });
+    const on = improvedOn(kind, values);
+    return on === null ? [] : [[kind, on] as const];
+  });
+  return {
+    stepSlides: stepSlides(of('step-feel')[0]?.body ?? null),
+    deficitSince: deficitSince(of('nerve-examination')),
+    improved: new Map<MeasureKindId, LocalDate>(improved),
+  };
+}
 
 /** What the clinic set, over the defaults. */
 export function limitsOf(clinic: Pick<Clinic, 'triageLimits'> | null): TriageLimits {
@@ -36,18 +80,17 @@ export async function followRecords(
 ): Promise<PatientRecord[]> {
   if (patients.length === 0) return [];
   const ids = patients.map(({ id }) => id);
-  const [facts, screenings, homes, teachings, decisions, nerves, steps] = await Promise.all([
+  const [facts, screenings, homes, teachings, decisions, measured, episodes] = await Promise.all([
     factsOf(clinicId, patients, from, to),
     newestConfirmedOf(clinicId, ids),
     homesOf(clinicId, ids),
     newestTeachingsOf(clinicId, ids),
     proposalDecisionsOf(clinicId, ids, 20_000),
-    measurementsOfKind(clinicId, ids, 'nerve-examination'),
-    measurementsOfKind(clinicId, ids, 'step-feel'),
+    measurementsOfKinds(clinicId, ids, READ_KINDS),
+    newestEpisodesOf(clinicId, ids),
   ]);
   const decided = group(decisions, ({ patientId }) => patientId);
-  const felt = group(steps, ({ patientId }) => patientId);
-  const examined = group(nerves, ({ patientId }) => patientId);
+  const measuredBy = group(measured, ({ patientId }) => patientId);
   return facts.map((one): PatientRecord => {
     const { id } = one.patient;
     const screening = screenings.get(id);
@@ -59,15 +102,14 @@ export async function followRecords(
       home: homes.get(id) ?? null,
       faults: openFaults(teachings.get(id)?.lines ?? []),
       decisions: decided.get(id) ?? [],
-      stepSlides: stepSlides(felt.get(id)?.[0]?.details?.body ?? null),
-      deficitGrows: deficitGrows(
-        (examined.get(id) ?? []).map(({ details }) => details?.body ?? null),
-      ),
+      episodeFrom: episodes.get(id)?.openedOn ?? null,
+      ...followedFrom(measuredBy.get(id) ?? []),
     };
   });
 }
 
 /** Everything that `outlook` needs of a clinic beside its patients. */
-export async function clinicContext(clinicId: ClinicId) {
-  return { catalogue: await catalogueFor(clinicId) };
+export async function clinicContext(clinicId: ClinicId): Promise<{ catalogue: Choice }> {
+  const [catalogue, bands] = await Promise.all([catalogueFor(clinicId), bandsOf(clinicId)]);
+  return { catalogue: { ...catalogue, bands } };
 }

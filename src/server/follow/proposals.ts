@@ -1,8 +1,10 @@
-import { openProposals, outlook, waitingIn } from '@/core/outlook';
-import { type Dose, parseDose } from '@/core/dose';
+import { type Choice, openProposals, outlook, waitingIn } from '@/core/outlook';
+import { type Dose, formatDose, parseDose } from '@/core/dose';
 import {
   type LineOutlook,
+  MOVE_CLASS,
   type Proposal,
+  isDanger,
   type ShownProposals,
   type Weighed,
   weighProposals,
@@ -10,10 +12,15 @@ import {
 import { type SentVersion, fullestDay, plannedLine, versionDifference } from '@/core/programme';
 import { type LocalDate, type Seconds, addDays, formatSeconds, seconds } from '@/core/units';
 import { type Patient, type ProposalDecisionRow, clinicById } from '@/db';
-import { catalogueFor } from '../desk/exercises';
 import { todayOf } from '../programme-facts';
 import { earliestStart } from '../save-programme';
-import { OUTLOOK_DAYS, type PatientRecord, followRecords, limitsOf } from './outlook';
+import {
+  OUTLOOK_DAYS,
+  type PatientRecord,
+  clinicContext,
+  followRecords,
+  limitsOf,
+} from './outlook';
 
 export type ProposalsView = {
   readonly version: number;
@@ -48,9 +55,9 @@ export async function recordOf(patient: Patient): Promise<PatientRecord> {
 
 /** What stands to be decided about a patient's lines; null without a programme. */
 export async function proposalsOf(patient: Patient): Promise<ProposalsView | null> {
-  const [record, catalogue, clinic, earliest] = await Promise.all([
+  const [record, { catalogue }, clinic, earliest] = await Promise.all([
     recordOf(patient),
-    catalogueFor(patient.clinicId),
+    clinicContext(patient.clinicId),
     clinicById(patient.clinicId),
     earliestStart(patient),
   ]);
@@ -73,6 +80,20 @@ export async function proposalsOf(patient: Patient): Promise<ProposalsView | nul
   };
 }
 
+/** Names of lines that wait to be written and that something has gone wrong with since. */
+function undecidedOf({ open, waiting, names }: ProposalsView): string[] {
+  const waits = new Set(waiting.map(({ lineage }) => lineage));
+  return open
+    .filter((proposal) => isDanger(proposal) && waits.has(proposal.lineage))
+    .map(({ lineage, exercise }) => names.get(lineage) ?? exercise.name);
+}
+
+/** The same, read anew: what was accepted is not written over it. */
+export async function undecidedIn(patient: Patient): Promise<string[]> {
+  const view = await proposalsOf(patient);
+  return view ? undecidedOf(view) : [];
+}
+
 /** The same as the Follow page and the review show it. */
 export async function shownProposals(patient: Patient): Promise<ShownProposals | null> {
   const view = await proposalsOf(patient);
@@ -86,10 +107,13 @@ export async function shownProposals(patient: Patient): Promise<ShownProposals |
       key: proposal.key,
       lineage: proposal.lineage,
       move: proposal.move,
+      kind: MOVE_CLASS[proposal.move],
       name: proposal.exercise.name,
       becomes: proposal.becomes?.name ?? null,
       from: proposal.from,
       to: proposal.to,
+      choices: proposal.choices.map(({ dose, say }) => ({ line: formatDose(dose), say })),
+      asks: proposal.asks,
       why: proposal.why,
       source: proposal.source,
       beyond: weighed.beyond.includes(proposal.key),
@@ -99,6 +123,7 @@ export async function shownProposals(patient: Patient): Promise<ShownProposals |
       key,
       name: view.names.get(lineage) ?? '',
     })),
+    undecided: undecidedOf(view),
     difference,
     minutes: {
       now: minutes(weighed.now),
@@ -122,7 +147,7 @@ function stayingIn(outlooks: readonly LineOutlook[], version: SentVersion) {
   );
 }
 
-type ById = Awaited<ReturnType<typeof catalogueFor>>['byId'];
+type ById = Choice['byId'];
 
 /** Least seconds on the fullest day of the newest version with some proposals accepted. */
 function secondsWith(

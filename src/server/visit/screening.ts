@@ -26,7 +26,7 @@ import {
   insertAlert,
   insertDecision,
   insertScreening,
-  measurementsOfKind,
+  measurementsOfKinds,
   newestConfirmed,
   referralsOf,
   screeningsOf,
@@ -194,7 +194,7 @@ export async function screeningState(patient: Patient): Promise<ScreeningState> 
     referralsOf(clinicId, id),
     clinicById(clinicId),
     standingRow(clinicId, id),
-    measurementsOfKind(clinicId, [id], 'step-feel'),
+    measurementsOfKinds(clinicId, [id], ['step-feel']),
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   const decision = decisions.find((one) => one.screeningId === current?.id) ?? null;

@@ -2,8 +2,8 @@
 
 import { type RefObject, useState } from 'react';
 import { toast } from 'sonner';
-import type { ShownProposal } from '@/core/progression';
-import type { Decision } from '@/core/records';
+import type { Move, ShownProposal } from '@/core/progression';
+import type { Asked, Decision } from '@/core/records';
 import type { Refused } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
@@ -16,6 +16,22 @@ export type Decide = (
   decision: Exclude<Decision, 'taken back'>,
   given: Given & { readonly refused: (answer: Refused) => void },
 ) => Promise<boolean>;
+
+/** What stands where no dose does. */
+const INSTEAD: Readonly<Partial<Record<Move, string>>> = {
+  stop: 'left out',
+  'rest day': 'next session left out',
+  ask: 'the patient is asked',
+  'choose load': 'your choice',
+};
+
+/** What accepting does, in a word. */
+const ASKING: Readonly<Record<Asked, string>> = {
+  'how it goes': 'Ask on the phone',
+  'ten-rep maximum': 'Ask on the phone',
+  repetitions: 'Ask on the phone',
+  weights: 'I will ask',
+};
 
 /** One proposal, with its reason and the ways to answer it. */
 export function ProposalRow({
@@ -36,8 +52,8 @@ export function ProposalRow({
   const [dose, setDose] = useState(proposal.to ?? proposal.from);
   const [reason, setReason] = useState('');
   const [refusal, setRefusal] = useState<{ say: string; at: string } | null>(null);
-  const { name, move, from, to, becomes, why, source, beyond } = proposal;
-  const grows = move.startsWith('advance');
+  const { name, move, kind, from, to, becomes, why, source, beyond, choices, asks } = proposal;
+  const grows = kind === 'growth' || kind === 'ask';
 
   function refused({ say, at }: Refused) {
     setRefusal({ say, at: String(at[0] ?? '') });
@@ -58,7 +74,7 @@ export function ProposalRow({
         <span className="font-semibold">{name}</span>
         <span className="figures">
           {from} → {becomes ? `${becomes}, ` : ''}
-          {to ?? (move === 'stop' ? 'left out' : 'next session left out')}
+          {to ?? INSTEAD[move] ?? ''}
         </span>
       </div>
       <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
@@ -67,17 +83,19 @@ export function ProposalRow({
         </p>
         {mayDecide && (
           <span className="ml-auto flex gap-2">
-            <Button
-              look="main"
-              ref={accept}
-              aria-keyshortcuts={accept ? 'a' : undefined}
-              disabled={busy}
-              onClick={() => void send('accepted')}
-              aria-label={`Accept: ${name}`}
-            >
-              Accept
-            </Button>
-            {to !== null && (
+            {move !== 'choose load' && (
+              <Button
+                look="main"
+                ref={accept}
+                aria-keyshortcuts={accept ? 'a' : undefined}
+                disabled={busy}
+                onClick={() => void send('accepted')}
+                aria-label={asks ? `${ASKING[asks]}: ${name}` : `Accept: ${name}`}
+              >
+                {asks ? ASKING[asks] : 'Accept'}
+              </Button>
+            )}
+            {(to !== null || move === 'choose load') && (
               <Button
                 aria-expanded={asking === 'edit'}
                 onClick={() => setAsking(asking === 'edit' ? null : 'edit')}
@@ -96,6 +114,25 @@ export function ProposalRow({
           </span>
         )}
       </div>
+      {choices.length > 0 && (
+        <ul aria-label={`Choose for ${name}`} className="grid gap-1 pl-4">
+          {choices.map(({ line, say }) => (
+            <li key={line} className="flex flex-wrap items-center gap-x-3 gap-y-1">
+              <span className="figures">{line}</span>
+              <span className="min-w-60 flex-1 text-[0.93em]">{say}</span>
+              {mayDecide && (
+                <Button
+                  disabled={busy}
+                  aria-label={`Take ${line}: ${name}`}
+                  onClick={() => void send('edited', { dose: line, reason: say.slice(0, 400) })}
+                >
+                  {move === 'choose load' ? 'Take this' : 'Take this instead'}
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
       {beyond && (
         <p className="text-[0.93em] font-medium">
           Together with the others it would go beyond the patient’s minutes.

@@ -23,7 +23,8 @@ export function ProposalsPanel({
   const first = useRef<HTMLButtonElement>(null);
   const [from, setFrom] = useState(proposals.earliest);
   const { busy, send } = useSend();
-  const { open, stays, minutes, difference, version, waiting } = proposals;
+  const { open, stays, minutes, difference, version, waiting, undecided } = proposals;
+  const firstAcceptable = open.findIndex(({ move }) => move !== 'choose load');
 
   function acceptFirst() {
     // Not while it is folded away.
@@ -73,7 +74,7 @@ export function ProposalsPanel({
             decide={decide}
             busy={busy}
             mayDecide={mayDecide}
-            accept={index === 0 ? first : undefined}
+            accept={index === firstAcceptable ? first : undefined}
           />
         ))}
       </ul>
@@ -85,6 +86,12 @@ export function ProposalsPanel({
               <li key={say}>{say}</li>
             ))}
           </ul>
+          {undecided.length > 0 && (
+            <p role="alert" className="font-medium text-stop">
+              Something has gone wrong since with {undecided.join(', ')}: decide on it above before
+              this is written.
+            </p>
+          )}
           {mayDecide && (
             <div className="flex flex-wrap items-end gap-3">
               {waiting.map(({ key, name }) => (
@@ -107,7 +114,11 @@ export function ProposalsPanel({
                   onChange={(event) => setFrom(event.target.value)}
                 />
               </label>
-              <Button look="main" disabled={busy} onClick={() => void write()}>
+              <Button
+                look="main"
+                disabled={busy || undecided.length > 0}
+                onClick={() => void write()}
+              >
                 Write version {version + 1}
               </Button>
             </div>

@@ -1,10 +1,10 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
-import { SORENESS, type Soreness } from '@/core/adherence';
+import type { Soreness } from '@/core/adherence';
 import type { PatientPack } from '@/core/exchange';
 import type { RegionId } from '@/core/symptoms';
-import type { LocalDate } from '@/core/units';
+import { type LocalDate, addDays } from '@/core/units';
 import { BeginButton } from './begin-button';
 import { LimbMap } from './limb-map';
 import { shiftedDate } from './local-today';
@@ -12,6 +12,9 @@ import { tellDay } from './device/recorder';
 import { Scale } from './scale';
 import { useSay } from './say';
 import { dayTold } from './told';
+
+/** What a morning is told by where there is room for more than one touch. */
+const MORNING = ['none', 'settled', 'still sore', 'flare'] as const satisfies Soreness[];
 
 /** A short word about a day: only what the clinic uses is asked. */
 export default function DayEntry({
@@ -35,7 +38,12 @@ export default function DayEntry({
   const [saving, setSaving] = useState(false);
   const days = [0, 1, 2, 3].map((ago) => shiftedDate(today, -ago));
   const date = days[back] ?? today;
-  const told = dayTold({ soreness, worst, where, headache, note, scores }, today, date);
+  const told = dayTold(
+    { soreness, worst, where, headache, note, scores },
+    today,
+    date,
+    questions.morningOf ? addDays(questions.morningOf, 1) : today,
+  );
   const nothing = told.length === 0;
 
   async function save(event: FormEvent) {
@@ -53,7 +61,7 @@ export default function DayEntry({
         <Choice
           legend={say('day.morning')}
           name="soreness"
-          options={SORENESS.map((one) => [one, say(`day.morning.${one}`)])}
+          options={MORNING.map((one) => [one, say(`day.morning.${one}`)])}
           value={soreness}
           onChange={setSoreness}
         />

@@ -8,16 +8,19 @@ import { useSay } from './say';
 /** What the page's first touch asks for, as it stands in the address after the sign #. */
 export type Asked =
   | { readonly kind: 'session'; readonly key: string; readonly end: 'least' | 'most' }
+  /** The morning's question: it is answered by a second touch, never by an address. */
+  | { readonly kind: 'morning' }
   | { readonly kind: 'day' };
 
 /** @example placeOf({ kind: 'session', key: 'session-1', end: 'least' }) // "open-least-session-1" */
 export function placeOf(asked: Asked): string {
-  return asked.kind === 'day' ? 'open-day' : `open-${asked.end}-${asked.key}`;
+  return asked.kind === 'session' ? `open-${asked.end}-${asked.key}` : `open-${asked.kind}`;
 }
 
 /** What a place of the document asks for; null where it is none of ours. */
 export function askedIn(place: string): Asked | null {
   if (place === 'open-day') return { kind: 'day' };
+  if (place === 'open-morning') return { kind: 'morning' };
   const [, end, key] = /^open-(least|most)-([a-z0-9-]{1,40})$/.exec(place) ?? [];
   return (end === 'least' || end === 'most') && key ? { kind: 'session', key, end } : null;
 }
@@ -33,7 +36,7 @@ export function OpenLink({
   children,
 }: {
   asked: Asked;
-  look: 'main' | 'button' | 'words' | 'wide';
+  look: 'main' | 'button' | 'words' | 'wide' | 'answer';
   onOpen: () => void;
   children: ReactNode;
 }) {
@@ -56,6 +59,8 @@ const LOOKS = {
   button:
     'inline-flex min-h-11 items-center justify-self-start rounded border border-hair px-4 text-action',
   words: 'inline-flex min-h-11 items-center justify-self-start px-1 text-action underline',
+  answer:
+    'flex min-h-12 items-center justify-center rounded border border-hair bg-sheet px-4 text-[1.1em] font-medium',
   wide: 'flex min-h-12 items-center rounded border border-hair bg-sheet px-4 text-left font-medium',
 } as const;
 
@@ -121,6 +126,13 @@ export function Openings({
           );
         }),
       )}
+      <section
+        id={placeOf({ kind: 'morning' })}
+        className="opening"
+        aria-label={say('morning.question')}
+      >
+        <Opening title={say('morning.question')} lines={[]} />
+      </section>
       <section id={placeOf({ kind: 'day' })} className="opening" aria-label={say('day.title')}>
         <Opening title={say('day.title')} lines={[]} />
       </section>

@@ -9,7 +9,8 @@ import {
   type ShownPack,
   dayOfPack,
 } from '@/core/exchange';
-import type { LocalDate } from '@/core/units';
+import type { Soreness } from '@/core/adherence';
+import { type LocalDate, addDays } from '@/core/units';
 import { localToday } from './local-today';
 import { useLocalReminders } from './local-reminders';
 import { setTextSize, textSize } from './preferences';
@@ -19,6 +20,8 @@ import { StopAdvice } from './stop-advice';
 import type { KeptSession } from './device/store';
 import { DayView, type Here } from './day-view';
 import { Link } from './link';
+import { MorningQuestion } from './morning-question';
+import { ClinicAsks } from './clinic-asks';
 import { OpenLink, Opening, Openings, askedIn } from './opening';
 
 const loadPlayer = () => import('./player');
@@ -130,6 +133,8 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
       if (!asked) return;
       window.history.replaceState(null, '', window.location.pathname);
       if (asked.kind === 'day') return setTelling(true);
+      // The question stands on the page itself, and waits there for its answer.
+      if (asked.kind === 'morning') return;
       const [{ sessions, extra }] = start.days;
       const session = [...sessions, ...(extra ? [extra] : [])].find(({ key }) => key === asked.key);
       if (session) setPlaying({ session, end: asked.end, kept: null });
@@ -138,6 +143,15 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     window.addEventListener('hashchange', open);
     return () => window.removeEventListener('hashchange', open);
   }, [start.days]);
+
+  const morningOf = pack.questions.morningOf ?? null;
+  const tellMorning = useCallback(
+    async (date: LocalDate, soreness: Soreness) => {
+      const device = await loadDevice();
+      await device.tellDay(start, today, { type: 'morning', date, soreness });
+    },
+    [start, today],
+  );
 
   const known = dayOfPack(pack, today);
   useLocalReminders(known, pack);
@@ -201,6 +215,16 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
         <p dir="auto">{pack.name}</p>
       </header>
       {!day && <p role="alert">{say('today.noPack', { date: today })}</p>}
+      <ClinicAsks asks={pack.questions.asks ?? []} />
+      {morningOf && !here?.mornings.includes(addDays(morningOf, 1)) && (
+        <MorningQuestion
+          key={morningOf}
+          of={morningOf}
+          today={today}
+          tell={tellMorning}
+          onLater={() => setTelling(true)}
+        />
+      )}
       {day && (
         <DayView
           pack={pack}

@@ -27,16 +27,22 @@ export const NO_ANSWERS: DayAnswers = {
 /**
  * What an entry tells: nothing of what was not answered.
  *
- * @param today the morning and the week are about today
+ * @param today the week is about today
  * @param about the day the rest is about
+ * @param morning the morning after the sessions that are asked about
  */
-export function dayTold(answers: DayAnswers, today: LocalDate, about: LocalDate): DayEventBody[] {
+export function dayTold(
+  answers: DayAnswers,
+  today: LocalDate,
+  about: LocalDate,
+  morning: LocalDate = today,
+): DayEventBody[] {
   const { soreness, worst, where, headache, scores } = answers;
   const note = answers.note.trim();
   const activities = Object.entries(scores).map(([activity, score]) => ({ activity, score }));
   const ofTheDay = worst !== null || where.length > 0 || headache !== null || note !== '';
   return [
-    ...(soreness === null ? [] : [{ type: 'morning' as const, date: today, soreness }]),
+    ...(soreness === null ? [] : [{ type: 'morning' as const, date: morning, soreness }]),
     ...(ofTheDay ? [{ type: 'daily' as const, date: about, worst, where, headache, note }] : []),
     ...(activities.length > 0 ? [{ type: 'weekly' as const, date: today, activities }] : []),
   ];

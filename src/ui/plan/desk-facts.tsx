@@ -30,8 +30,10 @@ export type DeskFacts = {
   readonly bands: readonly BandCurve[];
   /** What of a set-up was measured. */
   readonly setUp: SetUpFacts;
-  /** Good sessions in a row before a line grows, as the clinic has it. */
+  /** Good days in a row before a line grows, as the clinic has it. */
   readonly goodSessions: number;
+  /** Least days on a step of the stairs, as the clinic has it. */
+  readonly leastRungDays: number;
 };
 
 const Facts = createContext<DeskFacts | null>(null);

@@ -70,6 +70,7 @@ export type PlanDeskProps = {
   readonly facts: FindingFacts;
   readonly setUp: SetUpFacts;
   readonly goodSessions: number;
+  readonly leastRungDays: number;
   readonly home: HomeBody | null;
   readonly homeId: string | null;
   readonly dayPlan: Readonly<Record<string, number>>;
@@ -110,6 +111,7 @@ export function PlanDesk(props: PlanDeskProps) {
       bands: props.bands,
       setUp: props.setUp,
       goodSessions: props.goodSessions,
+      leastRungDays: props.leastRungDays,
       maxima: props.facts.measures.flatMap(({ kind, side, value }) =>
         kind.startsWith('strength-') && value !== null ? [{ kind, side, newtons: value }] : [],
       ),
@@ -124,6 +126,7 @@ export function PlanDesk(props: PlanDeskProps) {
       props.bands,
       props.setUp,
       props.goodSessions,
+      props.leastRungDays,
       props.facts,
     ],
   );

@@ -144,6 +144,8 @@ export function useReckoning(
         nextRung: nextRungIn(catalogue.all, circumstancesOf(facts)),
         waking,
         goodSessions: facts.goodSessions,
+        leastRungDays: facts.leastRungDays,
+        bands: facts.bands,
         precautions: facts.precautions,
         owned: facts.home?.weights ?? [],
       }),

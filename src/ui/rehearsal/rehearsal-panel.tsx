@@ -3,8 +3,9 @@
 import { line as pathOf, scaleLinear } from 'd3';
 import { useEffect, useRef, useState } from 'react';
 import type { Exercise } from '@/core/exercise';
-import type { SchoolChoice } from '@/core/progression';
+import { type SchoolChoice, isDanger, isGrowth } from '@/core/progression';
 import { REHEARSED, type RehearsedCourse, type RehearsedKind } from '@/core/rehearsal';
+import { useDeskFacts } from '../plan/desk-facts';
 import type { RehearseAnswer, RehearseQuestion } from '@/workers/rehearse.worker';
 import { Button } from '../primitives/button';
 
@@ -34,6 +35,7 @@ export function RehearsalPanel({
   school: SchoolChoice;
   name: string;
 }) {
+  const facts = useDeskFacts();
   const [seed, setSeed] = useState(0.21);
   const [courses, setCourses] = useState<RehearseAnswer | null>(null);
   const section = useRef<HTMLElement>(null);
@@ -47,10 +49,20 @@ export function RehearsalPanel({
       type: 'module',
     });
     worker.onmessage = (event: MessageEvent<RehearseAnswer>) => setCourses(event.data);
-    const question: RehearseQuestion = { exercise, dose, school, weeks: WEEKS, seed };
+    const question: RehearseQuestion = {
+      exercise,
+      dose,
+      school,
+      weeks: WEEKS,
+      seed,
+      owned: facts.home?.weights ?? [],
+      precautions: facts.precautions,
+      goodSessions: facts.goodSessions,
+      leastRungDays: facts.leastRungDays,
+    };
     worker.postMessage(question);
     return () => worker.terminate();
-  }, [exercise, dose, school, seed]);
+  }, [exercise, dose, school, seed, facts]);
   return (
     <section
       ref={section}
@@ -94,6 +106,11 @@ export function RehearsalPanel({
                 <strong className="font-semibold">{course.kind}</strong>
                 <span className="text-soft">({REHEARSED[course.kind].says})</span>
                 <span>{inWords(course)}</span>
+                {course.stalls !== null && (
+                  <span className="basis-full pl-[42px] text-[0.93em] text-soft">
+                    It stands where it is: {course.stalls}
+                  </span>
+                )}
               </li>
             ))}
           </ul>
@@ -104,11 +121,10 @@ export function RehearsalPanel({
 }
 
 /** What a course came to, with its numbers. */
-function inWords({ weeks, moves }: RehearsedCourse): string {
+function inWords({ weeks, moves }: RehearsedCourse<RehearsedKind>): string {
   const last = weeks.at(-1);
-  const count = (test: (move: string) => boolean) => moves.filter(({ move }) => test(move)).length;
-  const up = count((move) => move.startsWith('advance'));
-  const down = count((move) => move === 'step back' || move === 'rest day');
+  const up = moves.filter(isGrowth).length;
+  const down = moves.filter(isDanger).length;
   const times = (n: number) => (n === 1 ? 'once' : `${n} times`);
   return `grows ${times(up)}, eases off ${times(down)}; week ${last?.week ?? 0}: ${last?.exercise ?? ''}, ${last?.dose ?? ''}`;
 }

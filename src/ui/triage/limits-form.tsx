@@ -19,7 +19,8 @@ const FIELDS: readonly (readonly [keyof TriageLimits, string])[] = [
   ['plateauWeeks', 'Decide after weeks without change'],
   ['unopenedDays', 'Decide after days of an unopened link'],
   ['escalateHours', 'An alert goes to the lead after hours'],
-  ['goodSessions', 'Good sessions in a row before a line grows'],
+  ['goodSessions', 'Good days in a row before a line grows'],
+  ['leastRungDays', 'Days on a step before the next'],
 ];
 
 /** The clinic's own limits of triage. */

@@ -5,10 +5,10 @@ import type { LocalDate, PatientId } from '@/core/units';
 import { clearUnsent, isSessionMarked } from './awake';
 import { askToPersist, keepForOffline } from './offline';
 import { type Delivery, deliver } from './outbox';
-import { flushPending } from './recorder';
+import { flushPending, tellDay } from './recorder';
 import { type KeptSession, deviceStore } from './store';
 
-export { askToPersist, flushPending, keepForOffline };
+export { askToPersist, flushPending, keepForOffline, tellDay };
 
 /**
  * What this phone knows beside the pack. Loaded after the page has woken up: it is not needed to
@@ -21,6 +21,8 @@ export type DeviceState = {
   readonly full: boolean;
   /** A stop that the clinic does not know yet. */
   readonly stopped: boolean;
+  /** Mornings that were told here and that the clinic does not know yet. */
+  readonly mornings: readonly LocalDate[];
   /** The browser has cleared what was kept here: something may not have reached the clinic. */
   readonly cleared: boolean;
 };
@@ -43,6 +45,9 @@ export async function deviceState(patientId: PatientId, date: LocalDate): Promis
     lasts: store.lasts,
     full: store.full(),
     cleared,
+    mornings: waiting.flatMap(({ event: { body } }) =>
+      body.type === 'morning' ? [body.date] : [],
+    ),
     stopped: waiting.some(({ event }) => isStop(event.body)),
   };
 }

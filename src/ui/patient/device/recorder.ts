@@ -171,7 +171,11 @@ export async function flushPending(patientId: PatientId): Promise<void> {
 }
 
 /** Tells of a day: kept on this device first, sent when possible. */
-export async function tellDay(pack: PatientPack, today: string, body: DayEventBody): Promise<void> {
+export async function tellDay(
+  pack: Pick<PatientPack, 'patientId' | 'days'>,
+  today: string,
+  body: DayEventBody,
+): Promise<void> {
   const programme =
     pack.days.find(({ date }) => date === today)?.programme ?? pack.days[0].programme;
   if (!programme) return;

@@ -1,0 +1,156 @@
+import { type Course, type SessionLog, type Stretch, type WrittenBy, asksTheSame } from '../course';
+import type { SentLine, SentVersion } from '../programme';
+import { addDays } from '../units';
+import type { Exercise } from '../exercise';
+import type { Decided, FollowRecord } from './record';
+
+type ById = (id: string) => Exercise | null;
+
+/** A line as one version had it. */
+type Had = { readonly version: SentVersion; readonly line: SentLine };
+
+/** What a course is read from. */
+export type CourseRecord = Pick<FollowRecord, 'facts' | 'reports' | 'decisions' | 'episodeFrom'>;
+
+/** A line's course, and what it was called on the way. */
+export type LineCourse = {
+  readonly course: Course;
+  /** Its own lineage, and those of the lines whose place it took. */
+  readonly lineages: ReadonlySet<string>;
+};
+
+/**
+ * The whole course of a line in this episode: every dose it had, back through versions that wrote
+ * another one, and through steps of its stairs whose line took the place of another. A session belongs
+ * to the dose of the version it was played from, also where it is told late. A stop for a symptom
+ * stands until somebody lets the programme go on.
+ *
+ * @param line of the newest version
+ */
+export function courseOf(record: CourseRecord, line: SentLine, byId: ById): LineCourse {
+  const chain = chainOf(record, line, byId);
+  const stretches: (Omit<Stretch, 'sessions'> & { readonly had: Had[] })[] = [];
+  chain.forEach((had, at) => {
+    const last = stretches.at(-1);
+    if (last && last.exercise.id === had.line.exerciseId && asksTheSame(last.dose, had.line.dose)) {
+      last.had.push(had);
+      // The newest text counts: it may end on another day.
+      stretches[stretches.length - 1] = {
+        ...last,
+        dose: had.line.dose,
+        school: had.line.school?.id ?? null,
+      };
+      return;
+    }
+    stretches.push({
+      exercise: exerciseOf(had.line, byId),
+      dose: had.line.dose,
+      school: had.line.school?.id ?? null,
+      from: had.version.effectiveFrom,
+      by: writtenBy(record.decisions, chain[at - 1] ?? null, had),
+      had: [had],
+    });
+  });
+  const sessions = sessionsBy(record);
+  const course = stretches.map(({ had, ...stretch }): Stretch => ({
+    ...stretch,
+    sessions: had.flatMap(({ version, line: { lineage } }) => sessions(version.number, lineage)),
+  }));
+  const [first, ...rest] = course;
+  if (!first) throw new Error('a line of no version has no course');
+  return {
+    course: [first, ...rest],
+    lineages: new Set(chain.map(({ line: { lineage } }) => lineage)),
+  };
+}
+
+function exerciseOf({ exerciseId, exercise }: SentLine, byId: ById): Stretch['exercise'] {
+  return byId(exerciseId) ?? { id: exerciseId, name: exercise.name, ladder: null, rung: 0 };
+}
+
+/** The line through the versions of its episode, oldest first. */
+function chainOf({ facts, episodeFrom }: CourseRecord, line: SentLine, byId: ById): Had[] {
+  const versions = facts.versions.filter(
+    ({ effectiveFrom }) => episodeFrom === null || effectiveFrom >= episodeFrom,
+  );
+  const chain: Had[] = [];
+  let now = line;
+  let later: SentVersion | null = null;
+  for (const version of [...versions].reverse()) {
+    const same = version.lines.find(({ lineage }) => lineage === now.lineage);
+    const found: SentLine | null = same ?? (later && tookThePlaceOf(now, later, version, byId));
+    later = version;
+    if (!found) {
+      // A line of a version to come may still have none before it.
+      if (chain.length > 0) break;
+      continue;
+    }
+    now = found;
+    chain.unshift({ version, line: found });
+  }
+  return chain.length > 0 ? chain : [{ version: facts.versions.at(-1) as SentVersion, line }];
+}
+
+/** The line of an earlier version whose place a later one took: on the same stairs, and gone since. */
+function tookThePlaceOf(
+  line: SentLine,
+  later: SentVersion,
+  earlier: SentVersion,
+  byId: ById,
+): SentLine | null {
+  const exercise = byId(line.exerciseId);
+  if (!exercise || exercise.ladder === null) return null;
+  const stayed = new Set(later.lines.map(({ lineage }) => lineage));
+  const away = (other: SentLine) => Math.abs((byId(other.exerciseId)?.rung ?? 0) - exercise.rung);
+  return (
+    earlier.lines
+      .filter(
+        (other) => !stayed.has(other.lineage) && byId(other.exerciseId)?.ladder === exercise.ladder,
+      )
+      .sort((a, b) => away(a) - away(b))[0] ?? null
+  );
+}
+
+/** A dose that stands as it was proposed and accepted is a proposal's; all else a clinician's word. */
+function writtenBy(decisions: readonly Decided[], before: Had | null, { line }: Had): WrittenBy {
+  if (!before) return 'a clinician';
+  const accepted = decisions.find(
+    ({ lineage, version }) => lineage === before.line.lineage && version === before.version.number,
+  );
+  return accepted?.decision === 'accepted' &&
+    accepted.toDose === line.text &&
+    (accepted.toExerciseId ?? before.line.exerciseId) === line.exerciseId
+    ? 'a proposal'
+    : 'a clinician';
+}
+
+/** Sessions of each line by the version they were played from, oldest first. */
+function sessionsBy({ facts, reports }: CourseRecord) {
+  const stopStands = facts.pauses.some(({ to }) => to === null);
+  const found = new Map<string, SessionLog[]>();
+  for (const [date, { sessions }] of [...facts.done].sort(([a], [b]) => (a < b ? -1 : 1))) {
+    const nextMorning = reports.get(addDays(date, 1))?.soreness ?? null;
+    for (const session of sessions)
+      for (const log of session.lines) {
+        const key = `${session.version} ${log.lineage}`;
+        const list = found.get(key) ?? [];
+        if (list.length === 0) found.set(key, list);
+        list.push({
+          id: session.id,
+          date,
+          share: log.share,
+          sets: log.sets,
+          counted: log.counted,
+          hold: log.hold,
+          effort: session.effort,
+          pain: session.pain,
+          nextMorning,
+          skipped: log.skipped,
+          stopped:
+            session.state !== 'stopped for a symptom' ? 'no' : stopStands ? 'stands' : 'let go on',
+        });
+      }
+  }
+  return (version: number, lineage: string): readonly SessionLog[] =>
+    found.get(`${version} ${lineage}`) ?? [];
+}

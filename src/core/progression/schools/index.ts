@@ -1,0 +1,41 @@
+import type { SchoolId } from '../../exercise';
+import { ADJUSTABLE } from './adjustable';
+import { ANGLES } from './angles';
+import { BARRIERS } from './barriers';
+import { CLIMB } from './climb';
+import { DESCENDING_SETS } from './descending-sets';
+import { LENGTHEN } from './lengthen';
+import { PAIN_RELIEF } from './pain-relief';
+import { REPEATED } from './repeated';
+import type { School } from './school';
+import { ASCENDING, DESCENDING_LOAD } from './ten-rep-maxima';
+import { VOLUME_LOAD } from './volume-load';
+
+export { fourthSet, type FourthSet } from './adjustable';
+export { repsInAll } from './ten-rep-maxima';
+export {
+  type Choice,
+  type Growth,
+  type Phase,
+  type Readiness,
+  type School,
+  type SchoolBounds,
+  type Standing,
+  TRADE,
+  beyondBounds,
+} from './school';
+
+/** Every school, in the order the desk offers them. */
+export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
+  lengthen: LENGTHEN,
+  climb: CLIMB,
+  'volume-load': VOLUME_LOAD,
+  ascending: ASCENDING,
+  'descending-load': DESCENDING_LOAD,
+  adjustable: ADJUSTABLE,
+  'descending-sets': DESCENDING_SETS,
+  barriers: BARRIERS,
+  angles: ANGLES,
+  'pain-relief': PAIN_RELIEF,
+  repeated: REPEATED,
+};

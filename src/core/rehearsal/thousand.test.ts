@@ -1,0 +1,361 @@
+import { randomLcg, randomNormal } from 'd3';
+import { EXERCISES, SHIPPED } from '@/catalogue';
+import { nextRungIn, previousRungIn } from '../choose';
+import {
+  asksAtLeast,
+  asksLess,
+  asksTheSame,
+  evidenceOf,
+  happeningsIn,
+  moreIn,
+  presentOf,
+} from '../course';
+import { type Dose, formatDose, heldSeconds, holdOf, parseDose } from '../dose';
+import { type Exercise, type SchoolId, lineFlags } from '../exercise';
+import {
+  GOOD_SESSIONS,
+  LEAST_RUNG_DAYS,
+  type LivedDay,
+  NO_SETTINGS,
+  SCHOOLS,
+  type TakenStep,
+  beyondBounds,
+  isDanger,
+  isGrowth,
+  longestStep,
+  schoolsFor,
+  startDose,
+} from '../progression';
+import type { PrecautionId } from '../screen';
+import { addDays, daysBetween } from '../units';
+import { PATIENT_KINDS, type PatientKind, type RehearsalFacts, rehearseWhole } from '.';
+
+/**
+ * A thousand made-up patients through twelve weeks of every school, and what must hold of all of them.
+ * `npm run long` takes every patient through every school of every exercise.
+ */
+const PATIENTS = 1000;
+const WEEKS = 12;
+
+const chanceOf = (seed: number) => {
+  const source = randomLcg(seed);
+  return { fraction: source, normal: randomNormal.source(source)(0, 1) };
+};
+const rungs = { nextRung: nextRungIn(EXERCISES), previousRung: previousRungIn(EXERCISES) };
+
+/** Other doses a line may begin with, where its school goes on from them. */
+const STARTS = ['x10 hold 1s each side', '3x10-15s gap 15s', '2x8 2kg rest 60s', 'x1 hold 3s 40%'];
+const OWNED: readonly (readonly number[])[] = [[], [1, 2, 4], [2, 2.5, 3, 4, 5, 6, 8, 10]];
+const PRECAUTIONS: readonly (readonly PrecautionId[])[] = [
+  [],
+  [],
+  ['pressure or heart'],
+  ['instability'],
+  ['arm symptoms'],
+  ['thinners', 'osteoporosis'],
+];
+
+const pairs = EXERCISES.flatMap((exercise) => schoolsFor(exercise).map((id) => ({ exercise, id })));
+
+type Patient = {
+  readonly name: string;
+  readonly kind: PatientKind;
+  readonly id: SchoolId;
+  readonly facts: RehearsalFacts;
+  readonly seed: number;
+};
+
+function patient(nth: number): Patient {
+  const { exercise, id } = pairs[(nth * 37) % pairs.length] as (typeof pairs)[number];
+  const kind = PATIENT_KINDS[nth % PATIENT_KINDS.length] as PatientKind;
+  const dose = startOf(exercise, id, nth);
+  return {
+    name: `${nth}: ${kind}, ${exercise.id} by ${id} from ${formatDose(dose)}`,
+    kind,
+    id,
+    seed: ((nth * 61) % 9973) / 9973,
+    facts: {
+      exercise,
+      dose,
+      school: { id, settings: NO_SETTINGS },
+      ...rungs,
+      owned: OWNED[nth % OWNED.length] ?? [],
+      precautions: PRECAUTIONS[nth % PRECAUTIONS.length] ?? [],
+    },
+  };
+}
+
+function startOf(exercise: Exercise, id: SchoolId, nth: number): Dose {
+  const own = [startDose(id, exercise, NO_SETTINGS), parsed(exercise.usualDose)];
+  const other = STARTS.map(parsed);
+  const all = [...own, ...own, ...other].filter(
+    (dose) => SCHOOLS[id].reads(dose) && beyondBounds(SCHOOLS[id], dose) === null,
+  );
+  return all[nth % all.length] ?? (own[0] as Dose);
+}
+
+function parsed(line: string): Dose {
+  const read = parseDose(line);
+  if (!read.ok) throw new Error(line);
+  return read.value;
+}
+
+type Lived = Patient & {
+  readonly taken: readonly TakenStep[];
+  readonly days: readonly LivedDay[];
+  readonly stalls: string | null;
+};
+
+const lived = Array.from({ length: PATIENTS }, (_, nth): Lived => {
+  const one = patient(nth);
+  const { taken, days, stalls } = rehearseWhole(one.facts, one.kind, WEEKS, chanceOf(one.seed));
+  return { ...one, taken, days, stalls };
+});
+
+/** How the line stood on the morning of a step, before it was taken. */
+function before({ days, facts }: Lived, { date }: TakenStep): LivedDay | null {
+  const at = days.findLast((day) => day.date < date);
+  return (
+    at ?? { date, exercise: facts.exercise, dose: facts.dose, course: days[0]?.course as never }
+  );
+}
+
+/** Every step with how the line stood before it. */
+const steps = lived.flatMap((one) =>
+  one.taken.map((taken) => ({ one, taken, was: before(one, taken) as LivedDay })),
+);
+
+/** Names of those that break a rule, so that a failure says who. */
+const breaking = (rule: (found: (typeof steps)[number]) => boolean) =>
+  steps
+    .filter((found) => !rule(found))
+    .map(
+      ({ one, taken, was }) =>
+        `${one.name}: ${taken.date} ${taken.step.move} ${was.exercise.id} ${formatDose(was.dose)} → ${taken.step.exercise?.id ?? ''} ${taken.step.dose ? formatDose(taken.step.dose) : ''} (${taken.step.why})`,
+    )
+    .slice(0, 5);
+
+const loadOf = ({ load }: Dose) =>
+  load?.kind === 'weight' ? Math.max(...load.perSet.map((x) => (x === 'adj' ? 0 : x))) : null;
+
+it('tries every school with every patient', () => {
+  expect(new Set(lived.map(({ id }) => id)).size).toBe(Object.keys(SCHOOLS).length);
+  expect(new Set(lived.map(({ kind, id }) => `${kind} ${id}`)).size).toBeGreaterThan(60);
+  expect(steps.length).toBeGreaterThan(2 * PATIENTS);
+});
+
+it('gives every step a reason with numbers, and a dose that can be written down and read back', () => {
+  expect(breaking(({ taken: { step } }) => /\d/.test(step.why))).toEqual([]);
+  expect(
+    breaking(({ taken: { step } }) => step.dose === null || parseDose(formatDose(step.dose)).ok),
+  ).toEqual([]);
+});
+
+it('steps back to less in every measure that changes, and never to more', () => {
+  expect(
+    breaking(({ taken: { step }, was }) => {
+      if (!isDanger(step) || step.dose === null) return true;
+      return step.exercise
+        ? step.exercise.rung < was.exercise.rung && moreIn(step.dose, was.dose).length === 0
+        : asksLess(step.dose, was.dose);
+    }),
+  ).toEqual([]);
+});
+
+it('grows in one measure at a time, by a bounded step', () => {
+  const growth = ({ taken: { step } }: (typeof steps)[number]) =>
+    isGrowth(step) && step.exercise === null && step.dose !== null;
+  expect(
+    breaking((found) => {
+      if (!growth(found)) return true;
+      const more = moreIn(found.taken.step.dose as Dose, found.was.dose);
+      const own = more.filter((measure) => measure !== 'work');
+      // A station more is more holds too.
+      return own.length === 1 || (own.length === 2 && own.includes('stations'));
+    }),
+  ).toEqual([]);
+  expect(
+    breaking((found) => {
+      if (!growth(found)) return true;
+      const [from, to] = [holdOf(found.was.dose), holdOf(found.taken.step.dose as Dose)];
+      return (
+        !from || !to || (to.most <= longestStep(from.most) && to.least <= longestStep(from.least))
+      );
+    }),
+  ).toEqual([]);
+  expect(
+    breaking((found) => {
+      if (!growth(found)) return true;
+      const [from, to] = [heldSeconds(found.was.dose), heldSeconds(found.taken.step.dose as Dose)];
+      return !from || !to || to.most <= 2 * from.most + 1e-6;
+    }),
+  ).toEqual([]);
+  expect(
+    breaking((found) => {
+      if (!growth(found) || found.one.id === 'adjustable') return true;
+      const [from, to] = [loadOf(found.was.dose), loadOf(found.taken.step.dose as Dose)];
+      return from === null || to === null || to <= from * 1.13;
+    }),
+  ).toEqual([]);
+});
+
+it('never leaves a school’s bounds or an exercise’s own method, or proposes what is not owned', () => {
+  expect(
+    breaking(({ one, taken: { step }, was }) => {
+      if (step.dose === null || !isGrowth(step)) return true;
+      const school = SCHOOLS[one.id];
+      return beyondBounds(school, step.dose) === null || beyondBounds(school, was.dose) !== null;
+    }),
+  ).toEqual([]);
+  expect(
+    breaking(({ one, taken: { step }, was }) => {
+      if (step.move !== 'advance hold' || step.dose === null) return true;
+      if (one.id === 'pain-relief' || one.id === 'descending-sets') return true;
+      const end = was.exercise.growth?.holds.at(-1);
+      const begun = Math.max(...was.course.map(({ dose }) => holdOf(dose)?.most ?? 0));
+      return end === undefined || (holdOf(step.dose)?.most ?? 0) <= Math.max(end, begun);
+    }),
+  ).toEqual([]);
+  expect(
+    breaking(({ one, taken: { step }, was }) => {
+      const { owned = [] } = one.facts;
+      const [to, from] = [step.dose && loadOf(step.dose), loadOf(was.dose)];
+      return (
+        owned.length === 0 ||
+        to === null ||
+        to === from ||
+        owned.includes(to) ||
+        to === loadOf(one.facts.dose)
+      );
+    }),
+  ).toEqual([]);
+});
+
+it('never grows beyond what a precaution caps, nor adds what it speaks against', () => {
+  expect(
+    breaking(({ one, taken: { step }, was }) => {
+      const { precautions = [] } = one.facts;
+      if (!isGrowth(step) || step.dose === null || precautions.length === 0) return true;
+      const exercise = step.exercise ?? was.exercise;
+      const flagged = lineFlags(precautions, exercise, step.dose);
+      const written =
+        exercise.id === one.facts.exercise.id && asksAtLeast(one.facts.dose, step.dose);
+      return flagged.length === 0 || written;
+    }),
+  ).toEqual([]);
+});
+
+it('does not climb faster than the least time on a step, but for what symptoms lead', () => {
+  const climbs = lived.flatMap((one) => {
+    const ups = one.taken.filter(({ step }) => step.move === 'advance rung');
+    return ups
+      .slice(1)
+      .map(({ date }, at) => daysBetween(ups[at]?.date ?? date, date))
+      .filter((days) => SCHOOLS[one.id].pace !== 'symptoms' && days < LEAST_RUNG_DAYS)
+      .map((days) => `${one.name}: ${days}`);
+  });
+  expect(climbs).toEqual([]);
+});
+
+it('grows on nothing but days that were told to be good', () => {
+  expect(
+    breaking(({ one, taken: { step, date }, was }) => {
+      if (!isGrowth(step)) return true;
+      if (SCHOOLS[one.id].pace === 'every session') {
+        const last = presentOf(courseOn(one, date)).sessions.at(-1);
+        return (
+          last !== undefined && last.nextMorning !== null && (last.pain ?? last.effort) !== null
+        );
+      }
+      return evidenceOf(courseOn(one, date), null).goodDays >= GOOD_SESSIONS && was !== null;
+    }),
+  ).toEqual([]);
+  for (const { taken } of lived.filter(({ kind }) => kind === 'silent'))
+    expect(taken.filter(({ step }) => isGrowth(step))).toEqual([]);
+});
+
+/** The course as it stood on a morning, with what was done until then. */
+function courseOn({ days }: Lived, date: string) {
+  const next = days.find((day) => day.date >= date) as LivedDay;
+  // The step of that morning stands last and has no session yet.
+  const course = next.course.filter(({ from }) => from < date);
+  return course as unknown as LivedDay['course'];
+}
+
+it('answers what went wrong by the next morning', () => {
+  const unanswered = lived.flatMap((one) => {
+    const answered = new Map(
+      one.taken.filter(({ step }) => isDanger(step)).map(({ date }) => [date, true]),
+    );
+    const course = one.days.at(-1)?.course ?? [];
+    const end = addDays(one.days[0]?.date as never, WEEKS * 7);
+    return happeningsIn(course as LivedDay['course'])
+      .filter(({ date, kind }) => kind !== 'stopped' && addDays(date, 1) <= end)
+      .filter(
+        ({ date }) => !answered.has(addDays(date, 1)) && isLeftOut(one, addDays(date, 1)) === false,
+      )
+      .map(({ say }) => `${one.name}: ${say}`);
+  });
+  expect(unanswered.slice(0, 5)).toEqual([]);
+});
+
+/** Something stopped it in the week before: it is being looked at. */
+function isLeftOut({ taken }: Lived, date: string): boolean {
+  return taken.some(
+    ({ step, date: on }) =>
+      step.move === 'stop' && on <= date && daysBetween(on, date as never) < LEAST_RUNG_DAYS,
+  );
+}
+
+it('goes back to a dose that went wrong at most once without a smaller step between', () => {
+  const swings = lived.flatMap((one) => {
+    if (SCHOOLS[one.id].pace === 'every session') return [];
+    const course = (one.days.at(-1)?.course ?? []) as readonly LivedDay['course'][number][];
+    const returns = new Map<string, number>();
+    return course.flatMap((stretch, at) => {
+      const [before2, before1] = [course[at - 2], course[at - 1]];
+      const isReturn =
+        before1 !== undefined &&
+        before2 !== undefined &&
+        before2.exercise.id === stretch.exercise.id &&
+        before1.exercise.id === stretch.exercise.id &&
+        asksTheSame(before2.dose, stretch.dose) &&
+        asksLess(before1.dose, stretch.dose);
+      if (!isReturn) return [];
+      const key = `${stretch.exercise.id} ${formatDose(stretch.dose)}`;
+      const times = (returns.get(key) ?? 0) + 1;
+      returns.set(key, times);
+      return times > 2 ? [`${one.name}: ${key} for the ${times}rd time`] : [];
+    });
+  });
+  expect(swings.slice(0, 5)).toEqual([]);
+});
+
+it('gives back what was taken off when all goes well again', () => {
+  // Twelve weeks of a patient whom nothing hurts, after a reduction of every kind.
+  const reduced = lived.filter(
+    ({ kind, id }) => kind === 'unhurt' && SCHOOLS[id].pace === 'good days',
+  );
+  expect(reduced.length).toBeGreaterThan(50);
+  for (const one of reduced.slice(0, 60)) {
+    expect(one.taken.filter(({ step }) => isDanger(step))).toEqual([]);
+  }
+});
+
+it('comes to the same in whatever order it was told, and however often', () => {
+  for (const one of lived.slice(0, 100)) {
+    const course = one.days.at(-1)?.course as LivedDay['course'];
+    const turned = course.map((stretch) => ({
+      ...stretch,
+      sessions: [...stretch.sessions].reverse(),
+    })) as unknown as LivedDay['course'];
+    const said = (of: LivedDay['course']) =>
+      happeningsIn(of).map(({ event, kind }) => [event, kind]);
+    expect(said(turned)).toEqual(said(course));
+    expect(evidenceOf(turned, null)).toEqual(evidenceOf(course, null));
+  }
+});
+
+it('knows exercises by the catalogue', () => {
+  expect(lived.every(({ facts }) => SHIPPED.byId(facts.exercise.id) !== null)).toBe(true);
+});
