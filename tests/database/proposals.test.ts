@@ -1,17 +1,21 @@
 import { DAY_KEY } from '@/core/history';
 import { courseOf, judgedVersion, outlook } from '@/core/outlook';
-import { sentVersion } from '@/core/programme';
+import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
-import type { SessionEventBody, Soreness } from '@/core/adherence';
-import type { DeviceEvent, LineDraft, OutcomeLetterDraft } from '@/core/records';
+import type { RepDone, SessionEventBody, Soreness } from '@/core/adherence';
+import { formatDose, repsOfSet, setsOf } from '@/core/dose';
+import type { LineDraft, OutcomeLetterDraft } from '@/core/records';
 import { addDays } from '@/core/units';
-import { auditOf, versionsOf } from '@/db';
-import { setClock } from '@/server/clock';
+import { auditOf, insertProposalDecision, versionsOf, write } from '@/db';
+import type { PatientHere } from '@/server/access';
+import { now, setClock } from '@/server/clock';
 import { faredOf } from '@/server/follow/fared';
 import { limitsOf } from '@/server/follow/outlook';
 import { decideProposal, sendAccepted } from '@/server/follow/decide';
 import { pastDecisions } from '@/server/follow/decided';
-import { proposalsOf, recordOf } from '@/server/follow/proposals';
+import { proposalsOf, recordOf, shownProposals } from '@/server/follow/proposals';
+import { askedOf, questionsFor } from '@/server/patient-questions';
+import { factsOf } from '@/server/programme-facts';
 import { letterById, reviewOf, signLetter, writeKeepGoing } from '@/server/follow/review';
 import { saveEntry } from '@/server/visit/entries';
 import { catalogueFor } from '@/server/desk/exercises';
@@ -32,11 +36,87 @@ type Told = {
   readonly skipped?: 'no time' | 'pain';
 };
 
-/** A patient whose programme began ten days ago, and who did its first line on these days. */
+type Life = {
+  readonly patientId: string;
+  readonly here: PatientHere;
+  readonly version: SentVersion;
+  readonly start: number;
+  /** Days lived so far. */
+  days: number;
+};
+const lives = new Map<string, Life>();
+
+/** Everything a line asks, done. */
+function repsOf({ dose }: SentLine): RepDone[] {
+  const side = dose.side === 'left' || dose.side === 'right' ? dose.side : null;
+  return Array.from({ length: setsOf(dose.head).least }, (_, set) =>
+    Array.from({ length: repsOfSet(dose.head, set).most }, (__, rep) => ({
+      round: 1,
+      side,
+      direction: 1,
+      station: 1,
+      set: set + 1,
+      rep: rep + 1,
+      held: dose.hold?.least ?? 0,
+      moved: 0,
+    })),
+  ).flat();
+}
+
+async function tell(life: Life, at: number, sessionKey: string, bodies: SessionEventBody[]) {
+  const { here, version } = life;
+  const sessionId = randomUUID();
+  setClock(() => at);
+  await takeIn(here, {
+    sentAt: at,
+    events: bodies.map((body, n) => ({
+      id: randomUUID(),
+      sessionId,
+      sessionKey,
+      programmeId: version.programmeId,
+      version: 1,
+      deviceAt: at,
+      offsetMs: n * 1000,
+      body,
+    })),
+  });
+}
+
+/** Lives on: so many more days of the first version, each with the morning after it. */
+async function goOn(patientId: string, days: readonly Told[], last: Told['morning'] = 'none') {
+  const real = Date.now();
+  const life = lives.get(patientId);
+  if (!life) throw new Error('nobody');
+  const morning = async (soreness: Told['morning'] = 'none') => {
+    if (soreness === 'untold') return;
+    const at = life.start + life.days * DAY + 3_600_000;
+    setClock(() => at);
+    await tell(life, at, DAY_KEY, [{ type: 'morning', date: today(), soreness }]);
+  };
+  for (const told of days) {
+    await morning(told.morning);
+    await tell(life, life.start + life.days * DAY + 3_600_000, 'session-1', [
+      { type: 'started' },
+      ...life.version.lines.map((line): SessionEventBody => ({
+        type: 'line',
+        lineage: line.lineage,
+        reps: told.skipped ? [] : repsOf(line),
+        skipped: told.skipped ?? null,
+      })),
+      told.stopped ? { type: 'stopped', because: 'symptom' } : { type: 'ended' },
+      { type: 'check-in', pain: told.pain ?? 1, effort: told.effort ?? 4, word: '' },
+    ]);
+    life.days += 1;
+  }
+  await morning(last);
+  setClock(() => real);
+}
+
+/** A patient whose programme began ten days ago, and who did its lines on these days. */
 async function lived(
   days: readonly Told[],
   lines: Partial<LineDraft>[] = [{}],
-  last: Soreness | 'untold' = 'none',
+  last: Told['morning'] = 'none',
 ): Promise<string> {
   const real = Date.now();
   const start = real - 10 * DAY;
@@ -56,69 +136,9 @@ async function lived(
   const here = await device(practitioner, patientId);
   const [row] = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId) ?? [];
   if (!row) throw new Error('no version');
-  const version = sentVersion(row);
-  type Event = (sessionId: string, key: string, body: SessionEventBody, n: number) => DeviceEvent;
-  const tellMorning = async (soreness: Soreness | 'untold', event: Event) => {
-    if (soreness === 'untold') return;
-    const told = event(randomUUID(), DAY_KEY, { type: 'morning', date: today(), soreness }, 0);
-    await takeIn(here, { sentAt: told.deviceAt, events: [told] });
-  };
-  for (const [index, told] of days.entries()) {
-    const at = start + index * DAY + 3_600_000;
-    setClock(() => at);
-    const bodies: SessionEventBody[] = [
-      { type: 'started' },
-      ...version.lines.map((line): SessionEventBody => ({
-        type: 'line',
-        lineage: line.lineage,
-        reps: told.skipped
-          ? []
-          : [1, 2].map((rep) => ({
-              round: 1,
-              side: null,
-              direction: 1,
-              station: 1,
-              set: 1,
-              rep,
-              held: line.dose.hold?.least ?? 3,
-              moved: 0,
-            })),
-        skipped: told.skipped ?? null,
-      })),
-      told.stopped ? { type: 'stopped', because: 'symptom' } : { type: 'ended' },
-      { type: 'check-in', pain: told.pain ?? 1, effort: told.effort ?? 4, word: '' },
-    ];
-    const event = (sessionId: string, sessionKey: string, body: SessionEventBody, n: number) => ({
-      id: randomUUID(),
-      sessionId,
-      sessionKey,
-      programmeId: version.programmeId,
-      version: 1,
-      deviceAt: at,
-      offsetMs: n * 1000,
-      body: body as never,
-    });
-    const sessionId = randomUUID();
-    await takeIn(here, {
-      sentAt: at,
-      events: bodies.map((body, n) => event(sessionId, 'session-1', body, n)),
-    });
-    await tellMorning(told.morning ?? 'none', event);
-  }
-  // The morning after the last of them.
-  setClock(() => start + days.length * DAY + 3_600_000);
-  const lastAt = start + days.length * DAY + 3_600_000;
-  await tellMorning(last, (sessionId, sessionKey, body) => ({
-    id: randomUUID(),
-    sessionId,
-    sessionKey,
-    programmeId: version.programmeId,
-    version: 1,
-    deviceAt: lastAt,
-    offsetMs: 0,
-    body,
-  }));
   setClock(() => real);
+  lives.set(patientId, { patientId, here, version: sentVersion(row), start, days: 0 });
+  await goOn(patientId, days, last);
   return patientId;
 }
 
@@ -261,6 +281,135 @@ it('steps back after red pain, and stops a line until the programme goes on', as
   expect((await view(patientId)).open).toMatchObject([{ move: 'stop', to: null }]);
   await setPaused(stage.practitioner, patientId, false);
   expect((await view(patientId)).open).toEqual([]);
+});
+
+describe('an earlier decision hides nothing that comes after it', () => {
+  it('a declined step back comes again with a new pain, and not without', async () => {
+    const patientId = await lived([{}, { pain: 8 }]);
+    await decide(patientId, 'declined', { reason: 'slept badly' });
+    expect((await view(patientId)).open).toEqual([]);
+    await goOn(patientId, [{ pain: 2 }, { pain: 9 }]);
+    const { open } = await view(patientId);
+    expect(open).toMatchObject([{ move: 'step back' }]);
+    expect(open[0]?.why).toContain('Pain 9 of 10');
+  });
+
+  it('a session left out on advice waits for no version, and the next flare is proposed', async () => {
+    const once = { exerciseId: 'nod-on-ball', dose: 'x1 every 3 days', school: null };
+    const patientId = await lived([{ pain: 7 }], [once]);
+    const { open } = await view(patientId);
+    expect(open).toMatchObject([{ move: 'rest day', to: null }]);
+    await decide(patientId, 'accepted');
+    expect(await view(patientId)).toMatchObject({ open: [], waiting: [] });
+    await goOn(patientId, [{}, {}, { pain: 8 }]);
+    expect((await view(patientId)).open).toMatchObject([{ move: 'rest day' }]);
+  });
+
+  it('what goes wrong while growth waits is decided on before anything is written', async () => {
+    const patientId = await lived([{}, {}, {}]);
+    await decide(patientId, 'accepted');
+    await goOn(patientId, [{ pain: 8 }]);
+    expect(await view(patientId)).toMatchObject({
+      open: [{ move: 'step back' }],
+      waiting: [{ move: 'advance hold' }],
+    });
+    const shown = await shownProposals(await patientOf(stage, patientId));
+    expect(shown?.undecided).toEqual(['Tuck and lighten']);
+    await expect(send(patientId)).rejects.toMatchObject({
+      status: 409,
+      say: expect.stringContaining('decide on that first') as string,
+    });
+    await decide(patientId, 'accepted');
+    // The step back is the line's newest word.
+    expect((await view(patientId)).waiting).toMatchObject([{ move: 'step back' }]);
+    await send(patientId);
+    expect((await versions(patientId))[1]?.lines[0]?.text).toBe('x2 hold 1s gap 3s daily');
+  });
+
+  it('a decision from before events were kept is read, and decides what happened before its day', async () => {
+    const patientId = await lived([{}, { pain: 8 }]);
+    const { open } = await view(patientId);
+    const [first] = open;
+    if (!first) throw new Error('nothing is proposed');
+    await write(() =>
+      insertProposalDecision({
+        clinicId: stage.practitioner.clinicId,
+        id: randomUUID(),
+        patientId: patientId as never,
+        createdAt: now(),
+        authorId: stage.practitioner.id,
+        key: 'tuck | step back | x2 hold 3s | x2 hold 1s |',
+        lineage: first.lineage,
+        version: 1,
+        move: 'step back',
+        exerciseId: first.exercise.id as never,
+        fromDose: first.from,
+        toDose: first.to,
+        toExerciseId: null,
+        event: null,
+        asks: null,
+        decision: 'declined',
+        reason: 'slept badly',
+        why: first.why,
+        localDate: addDays(today(), -8),
+      }),
+    );
+    expect((await view(patientId)).open).toEqual([]);
+    await goOn(patientId, [{}, { pain: 9 }]);
+    expect((await view(patientId)).open).toMatchObject([{ move: 'step back' }]);
+  });
+});
+
+describe('what is missing is asked for', () => {
+  const percents = {
+    exerciseId: 'band-row',
+    dose: '3x10 50/75/100% 10rm rest 2min daily',
+    school: {
+      id: 'ascending',
+      settings: { holds: [], tenRepMaximum: null, unit: 'kg' },
+    },
+  } as const;
+
+  it('once, and the patient’s phone asks it', async () => {
+    const patientId = await lived([{}, {}, {}], [percents]);
+    const { open } = await view(patientId);
+    expect(open).toMatchObject([{ move: 'ask', asks: 'ten-rep maximum', to: null }]);
+    const asks = async () => {
+      const patient = await patientOf(stage, patientId);
+      const [facts] = await factsOf(patient.clinicId, [patient], addDays(today(), -14), today());
+      if (!facts) throw new Error('no facts');
+      return questionsFor(facts, await askedOf(patient), today()).questions.asks;
+    };
+    expect(await asks()).toEqual([]);
+    await decide(patientId, 'accepted');
+    expect(await asks()).toEqual([{ what: 'ten-rep maximum', line: expect.any(String) as string }]);
+    expect(await view(patientId)).toMatchObject({ open: [], waiting: [] });
+    expect((await view(patientId)).stays[0]?.why).toContain('the answer is not there yet');
+  });
+
+  it('a load that has to be chosen is not accepted, but taken', async () => {
+    const line = {
+      exerciseId: 'straight-leg-raise',
+      dose: '3x15 2kg left daily',
+      school: { id: 'volume-load', settings: { holds: [], tenRepMaximum: null, unit: 'kg' } },
+    } as const;
+    const patientId = await lived([{}, {}, {}], [line]);
+    await saveEntry(stage.practitioner, {
+      id: randomUUID(),
+      patientId,
+      kind: 'home',
+      supersedes: null,
+      on: today(),
+      body: { props: [], weights: [2, 6], unit: 'kg', cannot: [], busy: [] },
+    });
+    const { open } = await view(patientId);
+    expect(open).toMatchObject([{ move: 'choose load', to: null }]);
+    expect(open[0]?.why).toContain('Asked: 6 kg');
+    await expect(decide(patientId, 'accepted')).rejects.toMatchObject({ status: 400 });
+    const [choice] = open[0]?.choices ?? [];
+    await decide(patientId, 'edited', { dose: choice ? formatDose(choice.dose) : '' });
+    expect((await view(patientId)).waiting).toMatchObject([{ decision: 'edited' }]);
+  });
 });
 
 it('never proposes because of a skip, and tells every line why it stays', async () => {

@@ -1,6 +1,6 @@
 import { type LocalDate, daysBetween } from '../units';
 import { type Course, inOrder, presentOf } from './course';
-import { type SessionLog, worthOf } from './session';
+import { type SessionLog, whyNotGood, worthOf } from './session';
 
 /** After so many days without a session what was good before is old. Common practice, no source. */
 export const BREAK_DAYS = 14;
@@ -19,6 +19,8 @@ export type Evidence = {
   readonly days: readonly (readonly SessionLog[])[];
   /** Days that were done without a word since the row began, or since the dose. */
   readonly untoldDays: number;
+  /** What ended the row before it; null where nothing did. */
+  readonly broken: string | null;
   /** The pains of the row where they rise, else empty. */
   readonly rising: readonly number[];
   /** The first day that counted. */
@@ -38,6 +40,7 @@ export function evidenceOf(course: Course, after: LocalDate | null): Evidence {
   const newestFirst = [...sessions].sort((a, b) => inOrder(b, a));
   const row: SessionLog[][] = [];
   let untoldDays = 0;
+  let broken: string | null = null;
   let later: LocalDate | null = null;
   for (let at = 0; at < newestFirst.length;) {
     const date = newestFirst[at]?.date as LocalDate;
@@ -46,7 +49,10 @@ export function evidenceOf(course: Course, after: LocalDate | null): Evidence {
     if (after !== null && date <= after) break;
     if (later !== null && daysBetween(date, later) > BREAK_DAYS) break;
     const worths = logs.map((log) => worthOf(log, dose));
-    if (worths.includes('not good')) break;
+    if (worths.includes('not good')) {
+      broken = logs.map((log) => whyNotGood(log, dose)).find((why) => why !== null) ?? null;
+      break;
+    }
     later = date;
     if (worths.includes('untold')) untoldDays += 1;
     else if (worths.includes('good')) row.unshift(logs);
@@ -56,6 +62,7 @@ export function evidenceOf(course: Course, after: LocalDate | null): Evidence {
     goodDays: row.length,
     days: row,
     untoldDays,
+    broken,
     rising: isRising(pains) ? pains : [],
     since: row[0]?.[0]?.date ?? (after !== null && after > from ? after : from),
   };

@@ -81,13 +81,27 @@ export function isOverdone({ share }: Pick<SessionLog, 'share'>, dose: Dose): bo
  */
 export type Worth = 'good' | 'untold' | 'left out' | 'not good';
 
+/**
+ * Why a session was not good, with its number; null where it was, or nothing is known against it.
+ *
+ * @example whyNotGood({ …, share: 0.6, date }, dose) // "60 % of it done on 2026-10-03"
+ */
+export function whyNotGood(log: SessionLog, dose: Dose): string | null {
+  const { share, effort, pain, date } = log;
+  if (isSkip(log)) return null;
+  if (log.stopped !== 'no') return `stopped on ${date}`;
+  if (log.skipped === 'pain' && share < 1) return `left out for pain on ${date}`;
+  if (share < 1) return `${Math.round(share * 100)} % of it done on ${date}`;
+  if (isOverdone(log, dose))
+    return `${Math.round(share * 100)} % of it done on ${date}, more than is written: ask for it as written`;
+  if (pain !== null && lightOf(pain) === 'red') return `pain ${pain} of 10 on ${date}`;
+  if (isUnsettled(log)) return `trouble the morning after ${date}`;
+  return effort !== null && effort > HARD_EFFORT ? `effort ${effort} of 10 on ${date}` : null;
+}
+
 /** @example worthOf({ …tenOfTen, pain: 1, nextMorning: null }, dose) // 'untold' */
 export function worthOf(log: SessionLog, dose: Dose): Worth {
-  const { share, effort, pain } = log;
   if (isSkip(log)) return 'left out';
-  if (log.stopped !== 'no' || share < 1 || isUnsettled(log)) return 'not good';
-  if (effort !== null && effort > HARD_EFFORT) return 'not good';
-  if (pain !== null && lightOf(pain) === 'red') return 'not good';
-  if (isOverdone(log, dose)) return 'not good';
+  if (whyNotGood(log, dose) !== null) return 'not good';
   return isTold(log) ? 'good' : 'untold';
 }

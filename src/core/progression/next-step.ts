@@ -119,7 +119,7 @@ function growing(
       : '';
   if (evidence.goodDays < goodSessions)
     return stays(
-      `${evidence.goodDays} of ${goodSessions} good sessions in a row, on a day each.${untold}`,
+      `${evidence.goodDays} of ${goodSessions} good sessions in a row, on a day each.${evidence.broken === null ? '' : ` Before them: ${evidence.broken}.`}${untold}`,
       source,
     );
   if (evidence.rising.length > 0)

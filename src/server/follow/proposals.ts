@@ -5,6 +5,7 @@ import {
   MOVE_CLASS,
   type Proposal,
   isDanger,
+  isGrowth,
   type ShownProposals,
   type Weighed,
   weighProposals,
@@ -80,9 +81,9 @@ export async function proposalsOf(patient: Patient): Promise<ProposalsView | nul
   };
 }
 
-/** Names of lines that wait to be written and that something has gone wrong with since. */
+/** Names of lines whose growth waits to be written and that something has gone wrong with since. */
 function undecidedOf({ open, waiting, names }: ProposalsView): string[] {
-  const waits = new Set(waiting.map(({ lineage }) => lineage));
+  const waits = new Set(waiting.filter(isGrowth).map(({ lineage }) => lineage));
   return open
     .filter((proposal) => isDanger(proposal) && waits.has(proposal.lineage))
     .map(({ lineage, exercise }) => names.get(lineage) ?? exercise.name);
