@@ -38,11 +38,18 @@ export function inOrder(a: SessionLog, b: SessionLog): number {
   return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 }
 
+/** A course is immutable and gone through often: its order is found once. */
+const ordered = new WeakMap<Course, readonly Lived[]>();
+
 /** Every session of a course in order. */
-export function livedIn(course: Course): Lived[] {
-  return course
+export function livedIn(course: Course): readonly Lived[] {
+  const known = ordered.get(course);
+  if (known) return known;
+  const lived = course
     .flatMap((stretch) => stretch.sessions.map((log) => ({ stretch, log })))
     .sort((a, b) => inOrder(a.log, b.log));
+  ordered.set(course, lived);
+  return lived;
 }
 
 /** The first day on which the present exercise stood, through all the doses it has had since. */

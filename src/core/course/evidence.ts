@@ -1,6 +1,7 @@
 import { type LocalDate, daysBetween } from '../units';
-import { type Course, inOrder, presentOf } from './course';
-import { type SessionLog, whyNotGood, worthOf } from './session';
+import { type Course, type Lived, inOrder, livedIn, presentOf } from './course';
+import { isAmiss } from './happenings';
+import { type SessionLog, isSkip, isTold, whyNotGood, worthOf } from './session';
 
 /** After so many days without a session what was good before is old. Common practice, no source. */
 export const BREAK_DAYS = 14;
@@ -74,6 +75,24 @@ function isRising(pains: readonly number[]): boolean {
   const last = rest.at(-1);
   if (first === undefined || last === undefined || last - first < RISING_POINTS) return false;
   return rest.every((pain, at) => pain >= (pains[at] ?? 0));
+}
+
+/**
+ * Days after a date, in a row up to the newest, that were told and on which nothing went wrong, however
+ * much was done: what happened before them has passed.
+ */
+export function borneDaysSince(course: Course, date: LocalDate): number {
+  const lived = livedIn(course);
+  let days = 0;
+  let counted: LocalDate | null = null;
+  for (let at = lived.length - 1; at >= 0; at -= 1) {
+    const { log } = lived[at] as Lived;
+    if (log.date <= date || isAmiss(log)) break;
+    if (isSkip(log) || !isTold(log) || log.date === counted) continue;
+    counted = log.date;
+    days += 1;
+  }
+  return days;
 }
 
 /**

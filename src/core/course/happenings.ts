@@ -64,7 +64,7 @@ export function happeningsIn(course: Course): Happening[] {
 }
 
 /** Whether anything can have happened in a session at all. */
-function isAmiss(log: SessionLog): boolean {
+export function isAmiss(log: SessionLog): boolean {
   return (
     log.stopped !== 'no' ||
     log.skipped === 'pain' ||

@@ -26,8 +26,14 @@ export type LineCourse = {
  * stands until somebody lets the programme go on.
  *
  * @param line of the newest version
+ * @param sessions the record's own, where several lines are read
  */
-export function courseOf(record: CourseRecord, line: SentLine, byId: ById): LineCourse {
+export function courseOf(
+  record: CourseRecord,
+  line: SentLine,
+  byId: ById,
+  sessions: SessionsOf = sessionsOf(record),
+): LineCourse {
   const chain = chainOf(record, line, byId);
   const stretches: (Omit<Stretch, 'sessions'> & { readonly had: Had[] })[] = [];
   chain.forEach((had, at) => {
@@ -51,7 +57,6 @@ export function courseOf(record: CourseRecord, line: SentLine, byId: ById): Line
       had: [had],
     });
   });
-  const sessions = sessionsBy(record);
   const course = stretches.map(({ had, ...stretch }): Stretch => ({
     ...stretch,
     sessions: had.flatMap(({ version, line: { lineage } }) => sessions(version.number, lineage)),
@@ -124,8 +129,14 @@ function writtenBy(decisions: readonly Decided[], before: Had | null, { line }: 
     : 'a clinician';
 }
 
-/** Sessions of each line by the version they were played from, oldest first. */
-function sessionsBy({ facts, reports }: CourseRecord) {
+/** The sessions of a line as a version had it, oldest first. */
+export type SessionsOf = (version: number, lineage: string) => readonly SessionLog[];
+
+/** A record's sessions by the version they were played from: read once for all its lines. */
+export function sessionsOf({
+  facts,
+  reports,
+}: Pick<CourseRecord, 'facts' | 'reports'>): SessionsOf {
   const stopStands = facts.pauses.some(({ to }) => to === null);
   const found = new Map<string, SessionLog[]>();
   for (const [date, { sessions }] of [...facts.done].sort(([a], [b]) => (a < b ? -1 : 1))) {
@@ -151,6 +162,5 @@ function sessionsBy({ facts, reports }: CourseRecord) {
         });
       }
   }
-  return (version: number, lineage: string): readonly SessionLog[] =>
-    found.get(`${version} ${lineage}`) ?? [];
+  return (version, lineage) => found.get(`${version} ${lineage}`) ?? [];
 }

@@ -11,7 +11,7 @@ import {
   outlooksOf,
 } from '../progression';
 import type { HomeBody, TriageLimits } from '../records';
-import { courseOf } from './course-of';
+import { courseOf, sessionsOf } from './course-of';
 import { decidedBefore } from './decided';
 import { limbSince, limbWord, limbsOf } from './limbs';
 import {
@@ -47,11 +47,12 @@ export function outlook(
   const limb = limbWord(limbsOf(record), record.deficitSince !== null);
   const since = limb === null ? null : limbSince(record);
   const precautions = precautionsIn(record);
+  const sessions = sessionsOf(record);
   return outlooksOf(
     version.lines.flatMap((line): LineFacts[] => {
       const exercise = catalogue.byId(line.exerciseId);
       if (!exercise) return [];
-      const { course, lineages } = courseOf(record, line, catalogue.byId);
+      const { course, lineages } = courseOf(record, line, catalogue.byId, sessions);
       return [
         {
           lineage: line.lineage,

@@ -1,9 +1,9 @@
 import {
-  type Evidence,
   type Happening,
   type HappeningKind,
   HAPPENINGS,
   asksLess,
+  borneDaysSince,
   daysOf,
   moreIn,
   presentOf,
@@ -88,15 +88,11 @@ type Found = Omit<Step, 'source' | 'choices' | 'asks'>;
  *
  * @returns null where nothing stands
  */
-export function dangerStep(
-  facts: StepFacts,
-  happenings: readonly Happening[],
-  evidence: Evidence,
-): Step | null {
+export function dangerStep(facts: StepFacts, happenings: readonly Happening[]): Step | null {
   const limb = limbStep(facts);
   if (limb) return whole(limb, TRADE);
   const open = happenings
-    .filter((one) => isOpen(facts, one, evidence))
+    .filter((one) => isOpen(facts, one))
     .sort(
       (a, b) =>
         HAPPENINGS.indexOf(a.kind) - HAPPENINGS.indexOf(b.kind) || (a.date < b.date ? 1 : -1),
@@ -132,14 +128,10 @@ function limbStep({ limb, limbSince, school, exercise, decided }: StepFacts): Fo
 
 /**
  * Whether something that went wrong still asks for an answer: nobody has decided on it, the line asks
- * no less than it did then, and not so many good days have followed that would let it grow. A stop
- * stands until somebody lets the programme go on.
+ * no less than it did then, and fewer days have followed that were told to be borne than growth asks
+ * for. A stop stands until somebody lets the programme go on.
  */
-function isOpen(
-  { course, decided, goodSessions }: StepFacts,
-  happening: Happening,
-  evidence: Evidence,
-): boolean {
+function isOpen({ course, decided, goodSessions }: StepFacts, happening: Happening): boolean {
   if (decided.events.has(happening.event)) return false;
   if (happening.kind === 'stopped') return happening.stands;
   // Once the line has asked less since then, it is answered, also when it has grown again.
@@ -152,7 +144,7 @@ function isOpen(
         : later.exercise.ladder !== exercise.ladder || later.exercise.rung < exercise.rung,
     );
   if (answered) return false;
-  return !(evidence.goodDays >= goodSessions && evidence.since > happening.date);
+  return borneDaysSince(course, happening.date) < goodSessions;
 }
 
 function answer(facts: StepFacts, happening: Happening): Found {

@@ -44,7 +44,7 @@ export function nextStep(facts: StepFacts): Step {
   const { course, today, decided, school } = facts;
   const happenings = happeningsIn(course);
   const evidence = evidenceOf(course, null);
-  const danger = dangerStep(facts, happenings, evidence);
+  const danger = dangerStep(facts, happenings);
   if (danger) return danger;
   const silent = silentSince(course, today, decided.askedOn);
   const asked = `silent since ${silent ?? ''}`;

@@ -11,7 +11,7 @@ import {
 } from '../../dose';
 import { type Range, exactly, isExact, seconds } from '../../units';
 import { restAsGap, withoutIdleGap } from '../rest-as-gap';
-import { withHold } from './holds';
+import { HOLD_LADDERS, withHold } from './holds';
 
 /** A load goes down by this share when it was too much and no lighter weight is owned. Common practice, no source. */
 const LIGHTER = 0.9;
@@ -19,6 +19,8 @@ const LIGHTER = 0.9;
 const FEWER = 0.7;
 /** The longest gap between days that a rest asks for. Ours. */
 const RAREST_DAYS = 3;
+/** Every station of the trade's ladders, seconds. */
+const TRADE_HOLDS = HOLD_LADDERS.flat();
 const LEVELS: readonly BandLevel[] = ['light', 'medium', 'firm'];
 
 /** What taking off goes by beside the dose itself. */
@@ -84,8 +86,9 @@ function shorterHold(dose: Dose, stations: readonly number[]): Dose | null {
   if (!hold) return null;
   if (!isExact(hold)) return withHold(dose, exactly(hold.least));
   const below = [...stations].sort((a, b) => b - a).find((one) => one < hold.most);
-  const half = Math.floor(hold.most / 2);
-  const to = below ?? half;
+  // Below the last station of its own: half, or the trade's next shorter one where that is more.
+  const shorter = TRADE_HOLDS.filter((one) => one < hold.most);
+  const to = below ?? Math.max(Math.floor(hold.most / 2), ...shorter);
   return to >= 1 && to < hold.most ? withHold(dose, exactly(seconds(to))) : null;
 }
 
