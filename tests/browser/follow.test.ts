@@ -1,3 +1,4 @@
+import { DAY_KEY } from '@/core/history';
 import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
 import { insertAlert, versionsOf, write } from '@/db';
@@ -12,6 +13,8 @@ import { browserStage } from '../support/browser-stage';
 /** Follow, decide and review in a real browser. */
 const stage = browserStage();
 const DAY = 86_400_000;
+
+const isOfTheDay = (type: string) => type === 'daily' || type === 'morning';
 
 /** Three weeks of daily sessions, pain falling from 7 to 2. */
 async function lived(name: string): Promise<string> {
@@ -53,6 +56,7 @@ async function lived(name: string): Promise<string> {
         effort: 3,
         word: day === 5 ? 'creaky' : '',
       },
+      { type: 'morning', date: today(), soreness: 'none' },
       {
         type: 'daily',
         date: today(),
@@ -66,8 +70,8 @@ async function lived(name: string): Promise<string> {
       sentAt: at,
       events: bodies.map((body, index) => ({
         id: randomUUID(),
-        sessionId: body.type === 'daily' ? randomUUID() : sessionId,
-        sessionKey: body.type === 'daily' ? 'day' : 'session-1',
+        sessionId: isOfTheDay(body.type) ? randomUUID() : sessionId,
+        sessionKey: isOfTheDay(body.type) ? DAY_KEY : 'session-1',
         programmeId: version.programmeId,
         version: 1,
         deviceAt: at,

@@ -1,14 +1,11 @@
-import { DAY_KEY } from '@/core/history';
 import { courseOf, judgedVersion, outlook } from '@/core/outlook';
-import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
+import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
-import type { RepDone, SessionEventBody, Soreness } from '@/core/adherence';
-import { formatDose, repsOfSet, setsOf } from '@/core/dose';
+import { formatDose } from '@/core/dose';
 import type { LineDraft, OutcomeLetterDraft } from '@/core/records';
 import { addDays } from '@/core/units';
 import { auditOf, insertProposalDecision, versionsOf, write } from '@/db';
-import type { PatientHere } from '@/server/access';
-import { now, setClock } from '@/server/clock';
+import { now } from '@/server/clock';
 import { faredOf } from '@/server/follow/fared';
 import { limitsOf } from '@/server/follow/outlook';
 import { decideProposal, sendAccepted } from '@/server/follow/decide';
@@ -20,97 +17,12 @@ import { letterById, reviewOf, signLetter, writeKeepGoing } from '@/server/follo
 import { saveEntry } from '@/server/visit/entries';
 import { catalogueFor } from '@/server/desk/exercises';
 import { setPaused } from '@/server/save-programme';
-import { takeIn } from '@/server/take-in';
-import { device, makePatient, prescribe, today } from '../support/clinic';
+import { today } from '../support/clinic';
+import { type Life, type Told, beginLife, liveOn } from '../support/life';
 import { databaseStage, patientOf } from '../support/stage';
 
 const stage = databaseStage('proposals');
-const DAY = 86_400_000;
-
-type Told = {
-  readonly pain?: number;
-  readonly effort?: number;
-  /** Told this morning of the day before; none of trouble where it is left out. */
-  readonly morning?: Soreness | 'untold';
-  readonly stopped?: boolean;
-  readonly skipped?: 'no time' | 'pain';
-};
-
-type Life = {
-  readonly patientId: string;
-  readonly here: PatientHere;
-  readonly version: SentVersion;
-  readonly start: number;
-  /** Days lived so far. */
-  days: number;
-};
 const lives = new Map<string, Life>();
-
-/** Everything a line asks, done. */
-function repsOf({ dose }: SentLine): RepDone[] {
-  const side = dose.side === 'left' || dose.side === 'right' ? dose.side : null;
-  return Array.from({ length: setsOf(dose.head).least }, (_, set) =>
-    Array.from({ length: repsOfSet(dose.head, set).most }, (__, rep) => ({
-      round: 1,
-      side,
-      direction: 1,
-      station: 1,
-      set: set + 1,
-      rep: rep + 1,
-      held: dose.hold?.least ?? 0,
-      moved: 0,
-    })),
-  ).flat();
-}
-
-async function tell(life: Life, at: number, sessionKey: string, bodies: SessionEventBody[]) {
-  const { here, version } = life;
-  const sessionId = randomUUID();
-  setClock(() => at);
-  await takeIn(here, {
-    sentAt: at,
-    events: bodies.map((body, n) => ({
-      id: randomUUID(),
-      sessionId,
-      sessionKey,
-      programmeId: version.programmeId,
-      version: 1,
-      deviceAt: at,
-      offsetMs: n * 1000,
-      body,
-    })),
-  });
-}
-
-/** Lives on: so many more days of the first version, each with the morning after it. */
-async function goOn(patientId: string, days: readonly Told[], last: Told['morning'] = 'none') {
-  const real = Date.now();
-  const life = lives.get(patientId);
-  if (!life) throw new Error('nobody');
-  const morning = async (soreness: Told['morning'] = 'none') => {
-    if (soreness === 'untold') return;
-    const at = life.start + life.days * DAY + 3_600_000;
-    setClock(() => at);
-    await tell(life, at, DAY_KEY, [{ type: 'morning', date: today(), soreness }]);
-  };
-  for (const told of days) {
-    await morning(told.morning);
-    await tell(life, life.start + life.days * DAY + 3_600_000, 'session-1', [
-      { type: 'started' },
-      ...life.version.lines.map((line): SessionEventBody => ({
-        type: 'line',
-        lineage: line.lineage,
-        reps: told.skipped ? [] : repsOf(line),
-        skipped: told.skipped ?? null,
-      })),
-      told.stopped ? { type: 'stopped', because: 'symptom' } : { type: 'ended' },
-      { type: 'check-in', pain: told.pain ?? 1, effort: told.effort ?? 4, word: '' },
-    ]);
-    life.days += 1;
-  }
-  await morning(last);
-  setClock(() => real);
-}
 
 /** A patient whose programme began ten days ago, and who did its lines on these days. */
 async function lived(
@@ -118,28 +30,17 @@ async function lived(
   lines: Partial<LineDraft>[] = [{}],
   last: Told['morning'] = 'none',
 ): Promise<string> {
-  const real = Date.now();
-  const start = real - 10 * DAY;
-  setClock(() => start);
-  const { practitioner } = stage;
-  const patientId = await makePatient(practitioner);
-  await prescribe(
-    practitioner,
-    patientId,
-    lines.map((line) => ({
-      exerciseId: 'tuck-lighten',
-      dose: 'x2 hold 3s gap 3s daily',
-      school: { id: 'lengthen', settings: { holds: [], tenRepMaximum: null, unit: 'kg' } },
-      ...line,
-    })),
-  );
-  const here = await device(practitioner, patientId);
-  const [row] = (await versionsOf(practitioner.clinicId, [patientId])).get(patientId) ?? [];
-  if (!row) throw new Error('no version');
-  setClock(() => real);
-  lives.set(patientId, { patientId, here, version: sentVersion(row), start, days: 0 });
-  await goOn(patientId, days, last);
-  return patientId;
+  const life = await beginLife(stage.practitioner, lines);
+  lives.set(life.patientId, life);
+  await liveOn(life, days, last);
+  return life.patientId;
+}
+
+/** So many days more of the same patient. */
+async function goOn(patientId: string, days: readonly Told[]): Promise<void> {
+  const life = lives.get(patientId);
+  if (!life) throw new Error('nobody');
+  await liveOn(life, days);
 }
 
 const view = async (patientId: string) => {

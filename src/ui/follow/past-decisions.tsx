@@ -31,6 +31,8 @@ export function PastDecisions({ decisions }: { decisions: readonly ShownDecision
               {row.move}, {row.fromDose} → {row.toDose ?? '–'}
             </span>
             {row.reason && <span dir="auto"> ({row.reason})</span>}
+            {/* As it was shown when it was decided. */}
+            <span className="block text-[0.93em]">{row.why}</span>
             <span className="block text-[0.93em] text-soft">
               {after
                 ? `Worst pain after: lower in ${percentText(after.share)} of all pairs of a day before and a day after (${percentText(after.low)}–${percentText(after.high)}), a fortnight each.`

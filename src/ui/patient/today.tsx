@@ -144,9 +144,14 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     return () => window.removeEventListener('hashchange', open);
   }, [start.days]);
 
-  const morningOf = pack.questions.morningOf ?? null;
+  // What was answered here stays in sight, also once the clinic has it and asks no more.
+  const [answered, setAnswered] = useState<LocalDate | null>(null);
+  const asked = pack.questions.morningOf ?? null;
+  const isTold = asked !== null && (here?.mornings.includes(addDays(asked, 1)) ?? false);
+  const morningOf = answered ?? (isTold ? null : asked);
   const tellMorning = useCallback(
     async (date: LocalDate, soreness: Soreness) => {
+      setAnswered(addDays(date, -1));
       const device = await loadDevice();
       await device.tellDay(start, today, { type: 'morning', date, soreness });
     },
@@ -216,7 +221,7 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
       </header>
       {!day && <p role="alert">{say('today.noPack', { date: today })}</p>}
       <ClinicAsks asks={pack.questions.asks ?? []} />
-      {morningOf && !here?.mornings.includes(addDays(morningOf, 1)) && (
+      {morningOf && (
         <MorningQuestion
           key={morningOf}
           of={morningOf}
