@@ -1,5 +1,5 @@
 import { type LocalDate, daysBetween } from '../units';
-import { type Course, type Lived, inOrder, livedIn, presentOf } from './course';
+import { type Course, inOrder, livedIn, presentOf } from './course';
 import { isAmiss } from './happenings';
 import { type SessionLog, isSkip, isTold, whyNotGood, worthOf } from './session';
 
@@ -78,21 +78,25 @@ function isRising(pains: readonly number[]): boolean {
 }
 
 /**
- * Days after a date, in a row up to the newest, that were told and on which nothing went wrong, however
- * much was done: what happened before them has passed.
+ * Whether something that went wrong on a date has passed: so many days in a row followed, at any time
+ * since, that were told and on which nothing went wrong, however much was done. What has passed once
+ * does not come back with the next trouble.
  */
-export function borneDaysSince(course: Course, date: LocalDate): number {
-  const lived = livedIn(course);
+export function hasPassed(course: Course, date: LocalDate, daysNeeded: number): boolean {
   let days = 0;
   let counted: LocalDate | null = null;
-  for (let at = lived.length - 1; at >= 0; at -= 1) {
-    const { log } = lived[at] as Lived;
-    if (log.date <= date || isAmiss(log)) break;
-    if (isSkip(log) || !isTold(log) || log.date === counted) continue;
-    counted = log.date;
-    days += 1;
+  for (const { log } of livedIn(course)) {
+    if (log.date <= date || isSkip(log)) continue;
+    if (isAmiss(log)) {
+      days = 0;
+      counted = log.date;
+    } else if (isTold(log) && log.date !== counted) {
+      counted = log.date;
+      days += 1;
+      if (days >= daysNeeded) return true;
+    }
   }
-  return days;
+  return false;
 }
 
 /**

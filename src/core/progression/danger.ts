@@ -3,8 +3,8 @@ import {
   type HappeningKind,
   HAPPENINGS,
   asksLess,
-  borneDaysSince,
   daysOf,
+  hasPassed,
   moreIn,
   presentOf,
   worthOf,
@@ -128,8 +128,7 @@ function limbStep({ limb, limbSince, school, exercise, decided }: StepFacts): Fo
 
 /**
  * Whether something that went wrong still asks for an answer: nobody has decided on it, the line asks
- * no less than it did then, and fewer days have followed that were told to be borne than growth asks
- * for. A stop stands until somebody lets the programme go on.
+ * no less than it did then, and it has not passed by as many borne days as growth asks for. A stop stands until somebody lets the programme go on.
  */
 function isOpen({ course, decided, goodSessions }: StepFacts, happening: Happening): boolean {
   if (decided.events.has(happening.event)) return false;
@@ -144,7 +143,7 @@ function isOpen({ course, decided, goodSessions }: StepFacts, happening: Happeni
         : later.exercise.ladder !== exercise.ladder || later.exercise.rung < exercise.rung,
     );
   if (answered) return false;
-  return borneDaysSince(course, happening.date) < goodSessions;
+  return !hasPassed(course, happening.date, goodSessions);
 }
 
 function answer(facts: StepFacts, happening: Happening): Found {

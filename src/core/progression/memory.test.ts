@@ -79,6 +79,15 @@ describe('a decision silences no later danger', () => {
     expect(lately(sessions(bad, quiet, quiet, quiet, quiet), []).move).toBe('step back');
   });
 
+  it('what has passed does not come back with the next trouble', () => {
+    const bad = { pain: 8 };
+    expect(lately(sessions(bad, {}, {}, {}, { nextMorning: 'some' }), []).move).toBe('stay');
+    // Borne but not in full: it has passed, and nothing grows on it.
+    const half = { share: 0.7 };
+    expect(lately(sessions(bad, half, half, half), []).move).toBe('stay');
+    expect(lately(sessions(bad, half, { pain: 6 }, half), []).why).toContain('Pain 6 of 10');
+  });
+
   it('a decline is no evidence: growth comes again only with good days after it', () => {
     const given = (days: number, declined: number | null) =>
       said(
