@@ -108,6 +108,19 @@ export function putDayDone(row: DayDoneRow): Statement {
     });
 }
 
+const onDays = (
+  clinicId: ClinicId,
+  patientIds: readonly string[],
+  from: LocalDate,
+  to: LocalDate,
+) =>
+  and(
+    eq(dayDone.clinicId, clinicId),
+    inArray(dayDone.patientId, [...patientIds]),
+    gte(dayDone.localDate, from),
+    lte(dayDone.localDate, to),
+  );
+
 /** The folded days of these patients from `from` to `to`, both included. */
 export function daysDone(
   clinicId: ClinicId,
@@ -119,14 +132,26 @@ export function daysDone(
     db
       .select()
       .from(dayDone)
-      .where(
-        and(
-          eq(dayDone.clinicId, clinicId),
-          inArray(dayDone.patientId, [...patientIds]),
-          gte(dayDone.localDate, from),
-          lte(dayDone.localDate, to),
-        ),
-      ),
+      .where(onDays(clinicId, patientIds, from, to)),
+  );
+}
+
+/** A folded day as progression, strips and lists read it. */
+export type DayRead = Pick<DayDoneRow, 'patientId' | 'localDate' | 'done' | 'report'>;
+
+/** The same with only what is reckoned with, since lists read them by the ten thousand. */
+export function daysRead(
+  clinicId: ClinicId,
+  patientIds: readonly string[],
+  from: LocalDate,
+  to: LocalDate,
+): Promise<DayRead[]> {
+  const { patientId, localDate, done, report } = dayDone;
+  return read((db) =>
+    db
+      .select({ patientId, localDate, done, report })
+      .from(dayDone)
+      .where(onDays(clinicId, patientIds, from, to)),
   );
 }
 

@@ -3,7 +3,7 @@ import { type HistoryFacts, type Pause, lastCounted } from '@/core/history';
 import { type SentVersion, sentVersion, withLastCounted } from '@/core/programme';
 import { type WakingHours, type Zone, dateIn } from '@/core/schedule';
 import { type ClinicId, type LocalDate, addDays } from '@/core/units';
-import { type DayDoneRow, type Patient, daysDone, pausesOf, versionsOf } from '@/db';
+import { type DayRead, type Patient, daysRead, pausesOf, versionsOf } from '@/db';
 import { now } from './clock';
 
 export function wakingOf(patient: Patient): WakingHours {
@@ -22,7 +22,7 @@ export function todayOf(patient: Patient): LocalDate {
 export type PatientFacts = Omit<HistoryFacts, 'versions'> & {
   readonly patient: Patient;
   readonly versions: readonly SentVersion[];
-  readonly doneRows: readonly DayDoneRow[];
+  readonly doneRows: readonly DayRead[];
 };
 
 /** How far back a patient's own counts time the sets that are done until form fails. */
@@ -42,7 +42,7 @@ export async function factsOf(
   const [versions, pauses, rows] = await Promise.all([
     versionsOf(clinicId, ids),
     pausesOf(clinicId, ids),
-    daysDone(clinicId, ids, since, to),
+    daysRead(clinicId, ids, since, to),
   ]);
   const pausesBy = group(pauses, ({ patientId }) => patientId);
   const rowsBy = group(rows, ({ patientId }) => patientId);

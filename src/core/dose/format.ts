@@ -74,10 +74,17 @@ export function formatPart(dose: Dose, part: DosePart): string | null {
  * @example formatDose(parsed('REST 60s 3 × 10 …')) // "3x10 rest 60s"
  */
 export function formatDose(dose: Dose): string {
-  return DOSE_PARTS.map((part) => formatPart(dose, part))
+  const known = written.get(dose);
+  if (known !== undefined) return known;
+  const text = DOSE_PARTS.map((part) => formatPart(dose, part))
     .filter((part) => part !== null)
     .join(' ');
+  written.set(dose, text);
+  return text;
 }
+
+/** A dose is immutable and written out often: once is enough. */
+const written = new WeakMap<Dose, string>();
 
 function formatHead(head: Head): string {
   switch (head.kind) {

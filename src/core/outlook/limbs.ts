@@ -18,6 +18,8 @@ export function limbSeries(reports: ReadonlyMap<LocalDate, DayReport>) {
     // A day on which the places were asked has an order for both chains.
     where: arm === null && leg === null ? null : where,
   }));
+  // Most patients mark no limb at all.
+  if (!days.some(({ where }) => where !== null && where.length > 0)) return [];
   return LIMBS.map((limb) => ({ limb, readings: limbReadings(limb, days) })).filter(
     ({ readings }: { readings: readonly Reading[] }) => readings.some(({ value }) => value >= 0),
   );

@@ -6,10 +6,11 @@ import {
   moreIn,
   presentOf,
 } from '../../course';
-import { type Dose, type Head, formatDose, holdOf, parseDose, without } from '../../dose';
+import { type Dose, type Head, holdOf, without } from '../../dose';
 import { type Seconds, exactly, isExact } from '../../units';
 import { restAsGap } from '../rest-as-gap';
 import { towards, withHold } from './holds';
+import { isReadable } from './take-off';
 
 /**
  * What is given back in which order after a reduction: how much first, how often last. The work is
@@ -59,9 +60,7 @@ export function givenBack(course: Course, own: Dose): GivenBack[] {
     const was = nextAbove(before, present.dose, measure);
     if (was === null) return [];
     const dose = raised(present.dose, was, measure);
-    return dose !== null &&
-      moreIn(dose, present.dose).includes(measure) &&
-      parseDose(formatDose(dose)).ok
+    return dose !== null && moreIn(dose, present.dose).includes(measure) && isReadable(dose)
       ? [{ measure, dose, was }]
       : [];
   });

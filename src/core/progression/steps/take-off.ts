@@ -54,9 +54,19 @@ export function takeOff(
   return null;
 }
 
+/** The same few doses are taken off again and again: each is tried once. */
+const tried = new Map<string, boolean>();
+const MOST_TRIED = 2000;
+
 /** Every dose goes to a version as a line: one that cannot be read back is none. */
-function isReadable(dose: Dose): boolean {
-  return parseDose(formatDose(dose)).ok;
+export function isReadable(dose: Dose): boolean {
+  const line = formatDose(dose);
+  const known = tried.get(line);
+  if (known !== undefined) return known;
+  const { ok } = parseDose(line);
+  if (tried.size >= MOST_TRIED) tried.clear();
+  tried.set(line, ok);
+  return ok;
 }
 
 function lessOf(dose: Dose, measure: Takeable, facts: TakeOffFacts): Dose | null {
