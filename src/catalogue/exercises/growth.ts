@@ -82,12 +82,21 @@ const TIMES_A_DAY: Readonly<Record<string, number>> = {
   'sitting-bend': 4,
 };
 
+/** What a weight can be added to, at the ankle, in the hands or on the pelvis. */
+const CARRIERS: ReadonlySet<string> = new Set([
+  'straight-leg-raise',
+  'prone-arms-wide',
+  'hip-hinge',
+  'bridge',
+]);
+
 /** A shipped exercise with how far its method goes. */
 export function withGrowth(exercise: Exercise): Exercise {
   const { id } = exercise;
   const holds = HOLDS[id];
   const timesADay = TIMES_A_DAY[id];
-  return holds || timesADay
-    ? { ...exercise, growth: { holds: holds ?? [], timesADay: timesADay ?? 1 } }
+  const carriesLoad = CARRIERS.has(id);
+  return holds || timesADay || carriesLoad
+    ? { ...exercise, growth: { holds: holds ?? [], timesADay: timesADay ?? 1, carriesLoad } }
     : exercise;
 }

@@ -148,6 +148,11 @@ export function asksAtLeast(a: Dose, b: Dose): boolean {
   });
 }
 
+/** True where `a` asks at its most no more than `b` does at its most. @example isWithin(parse('x4'), parse('x3-5')) */
+export function isWithin(a: Dose, b: Dose): boolean {
+  return MEASURES.every((measure) => (compared(a, b, measure)?.most ?? 0) <= 0);
+}
+
 /** True where two doses ask the same of a session and of a week; when they end does not matter. */
 export function asksTheSame(a: Dose, b: Dose): boolean {
   return moreIn(a, b).length === 0 && moreIn(b, a).length === 0;

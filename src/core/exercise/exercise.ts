@@ -154,7 +154,14 @@ export type Exercise = {
    * them its end, and the most times a day; left out where the trade's ladders go on. Common practice,
    * no source.
    */
-  readonly growth?: { readonly holds: readonly number[]; readonly timesADay: number } | undefined;
+  readonly growth?:
+    | {
+        readonly holds: readonly number[];
+        readonly timesADay: number;
+        /** A weight can be added to it where it has none; a band is among what it needs. */
+        readonly carriesLoad: boolean;
+      }
+    | undefined;
   /** The measured maximum its effort is a share of; null where there is none. */
   readonly strength: MeasureKindId | null;
   /** What of its set-up is measured of the patient. */

@@ -2,7 +2,7 @@ import { summarise } from '../adherence';
 import { PAIN_MATTERS, type Reading, daysSpreading, judgeCourse } from '../follow';
 import { adherenceHistory, firstDay, isPausedOn, worstPain } from '../history';
 import { type Choice, type FollowRecord, limbSeries, openProposals, outlook } from '../outlook';
-import { isGrowth } from '../progression';
+import { MOVE_CLASS, isDanger, isGrowth } from '../progression';
 import { type Instant, type WallMinute, instantAt, later } from '../schedule';
 import {
   ALERT_REASONS,
@@ -115,7 +115,8 @@ export function triageFacts(facts: MorningFacts, context: MorningContext): Triag
     flares: lately.filter(([, { soreness }]) => soreness === 'flare').length,
     spreading: spreadingIn(record),
     ready: proposals.filter(isGrowth).length,
-    easier: proposals.filter((proposal) => !isGrowth(proposal)).length,
+    easier: proposals.filter(isDanger).length,
+    asking: proposals.filter(({ move }) => MOVE_CLASS[move] === 'ask').length,
     share: fortnight.share,
     shareBefore: before.share,
     sessionsDone: fortnight.sessionsDone,

@@ -1,4 +1,4 @@
-import { asksAtLeast } from '../course';
+import { isWithin } from '../course';
 import { type Dose, holdOf } from '../dose';
 import { type Exercise, lineFlags } from '../exercise';
 import { DOSE_TRAITS, PRECAUTIONS, TRAITS } from '../screen';
@@ -25,7 +25,7 @@ export function cappedBecause(facts: StepFacts, exercise: Exercise, dose: Dose):
   if (after.length === 0) return null;
   const written = course.some(
     (one) =>
-      one.by === 'a clinician' && one.exercise.id === exercise.id && asksAtLeast(one.dose, dose),
+      one.by === 'a clinician' && one.exercise.id === exercise.id && isWithin(dose, one.dose),
   );
   if (written) return null;
   const ofTheDose: readonly string[] = DOSE_TRAITS;

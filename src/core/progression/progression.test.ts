@@ -160,6 +160,15 @@ describe('changing the school of a line', () => {
       '3x10-15 rest 60s each side every other day from day 15 until 56 days',
       '5x5-7 rest 2min each side warm-up 2 every other day from day 57 until review',
     ]);
+    // What is lifted goes with them.
+    expect(
+      apply('2x15 2kg each side', 'straight-leg-raise', 'volume-load').later.map((phase) =>
+        formatDose(phase.dose),
+      ),
+    ).toEqual([
+      '3x10-15 2kg rest 60s each side every other day from day 15 until 56 days',
+      '5x5-7 2kg rest 2min each side warm-up 2 every other day from day 57 until review',
+    ]);
     // 20–60 reps while learning; 30 → 45; then 25–35, of which the first two sets are warm-ups.
     expect(repsOf(doseOf('1-2x20-30'))).toEqual({ least: 20, most: 60 });
     expect(repsOf(doseOf('3x10-15'))).toEqual({ least: 30, most: 45 });

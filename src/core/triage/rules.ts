@@ -28,6 +28,8 @@ export type TriageFacts = {
   readonly ready: number;
   /** Steps back, rests and stops proposed and not decided on. */
   readonly easier: number;
+  /** Questions to the patient proposed and not decided on. */
+  readonly asking: number;
   /** Dose done in the last fortnight and the one before, 0–1; null when nothing was due. */
   readonly share: number | null;
   readonly shareBefore: number | null;
@@ -182,6 +184,17 @@ export const TRIAGE_RULES: readonly TriageRule[] = [
     say: ({ ready, paused }) =>
       !paused && ready > 0
         ? `Ready to progress: ${ready} ${ready === 1 ? 'line' : 'lines'}.`
+        : null,
+  },
+  {
+    id: 'asks',
+    level: 'decide',
+    next: 'Ask the patient',
+    step: 'follow',
+    source: TRADE,
+    say: ({ asking, paused }) =>
+      !paused && asking > 0
+        ? `${asking} ${asking === 1 ? 'line lacks' : 'lines lack'} a number or a word from the patient.`
         : null,
   },
   {

@@ -15,6 +15,7 @@ const WELL: TriageFacts = {
   spreading: null,
   ready: 0,
   easier: 0,
+  asking: 0,
   share: 0.9,
   shareBefore: 0.9,
   sessionsDone: 12,

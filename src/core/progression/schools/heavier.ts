@@ -1,6 +1,6 @@
 import type { BandLevel, Dose, Load } from '../../dose';
 import { type BandCurve, bandForce, loadStep, predictedLoad } from '../../load';
-import type { Choice, Growth, Standing } from './school';
+import { type Choice, type Growth, type Standing, thenOften } from './school';
 
 /** The formulas predict a ten-rep maximum from up to fifteen repetitions and a five-rep one from seven. */
 const RULE = 'Epley 1985, Brzycki 1993; memory';
@@ -206,7 +206,8 @@ function stretchesOf(from: number, to: number): number[] {
 }
 
 /** Nothing is lifted yet: the lightest weights there are, to choose from. The limb’s own weight is not in them. */
-function firstLoad({ dose, owned, exercise }: Standing): Growth {
+function firstLoad(standing: Standing): Growth {
+  const { dose, owned, exercise } = standing;
   if (exercise.props.some(({ prop }) => prop === 'flat band'))
     return {
       kind: 'choose',
@@ -218,6 +219,8 @@ function firstLoad({ dose, owned, exercise }: Standing): Growth {
       ],
       why: 'Every set is reached and no band is written: choose the first one.',
     };
+  if (exercise.growth && !exercise.growth.carriesLoad)
+    return thenOften(standing, 'Every set is reached, and no weight goes with it: the next step.');
   const there = owned.filter((one) => one > 0).sort((a, b) => a - b);
   if (there.length === 0)
     return {
