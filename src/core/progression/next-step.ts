@@ -1,7 +1,6 @@
 import {
   type Evidence,
   type Happening,
-  CEILING_FAILURES,
   evidenceOf,
   happeningsIn,
   isTold,
@@ -11,26 +10,20 @@ import {
   moreIn,
   onExerciseSince,
   presentOf,
-  rememberedAt,
   silentSince,
 } from '../course';
 import { type Dose, formatDose } from '../dose';
-import type { Exercise } from '../exercise';
 import { daysBetween } from '../units';
 import { cappedBecause } from './caps';
 import { dangerStep, limbAlarm } from './danger';
 import { doseOf } from './dose-of';
 import { type Step, type StepFacts, saidChange, stays } from './facts';
 import { MOVE_OF } from './move';
+import { recall } from './recall';
 import { type Choice, type Growth, type School, SCHOOLS, TRADE, beyondBounds } from './schools';
 import { NO_SETTINGS } from './settings';
-import type { GrownMeasure } from './steps/frequency';
 import { givenBack } from './steps/give-back';
-import { halfOf, startOnStep } from './steps/on-step';
-import { smallerStep } from './steps/smaller-step';
-
-/** A return without a smaller step between wants so many times the good days. Ours, no source. */
-const RETURN_TIMES = 2;
+import { startOnStep } from './steps/on-step';
 
 /**
  * What a line's course asks for next: what went wrong before every gain, then the ways back from what
@@ -227,7 +220,7 @@ function judged(
 ): Step {
   const source = rule?.source ?? TRADE;
   const { dose } = presentOf(facts.course);
-  const found = remembered(facts, growth.dose, growth.measure, happenings, evidence);
+  const found = recall(facts, growth.dose, growth.measure, happenings, evidence);
   if (found.kind === 'waits') return stays(join(because, found.say), source);
   const to = found.dose;
   const why = `${because === '' ? '' : `${because}: `}${saidChange(dose, to)}. ${found.say === '' ? growth.why : found.say}`;
@@ -257,53 +250,6 @@ function choicesOf(facts: StepFacts, rule: School | null, choices: readonly Choi
   );
 }
 
-type Recalled =
-  | { readonly kind: 'goes'; readonly dose: Dose; readonly say: string }
-  | { readonly kind: 'waits'; readonly say: string };
-
-/**
- * A dose that failed before is tried again by a smaller step; where nothing lies between, once more
- * after twice the good days; where it failed twice, it is a ceiling until something has changed.
- */
-function remembered(
-  facts: StepFacts,
-  dose: Dose,
-  measure: GrownMeasure,
-  happenings: readonly Happening[],
-  evidence: Evidence | null,
-  exercise: Exercise = facts.exercise,
-): Recalled {
-  const { course, today, improvedOn, goodSessions, owned } = facts;
-  const recall = (one: Dose) =>
-    rememberedAt(course, happenings, { exercise, dose: one }, today, improvedOn);
-  const { failures, until, triedFrom } = recall(dose);
-  const dates = [...new Set(failures.map(({ date }) => date))];
-  const last = dates.at(-1);
-  if (last === undefined) return { kind: 'goes', dose, say: '' };
-  const present = presentOf(course).dose;
-  const isOther = exercise.id !== facts.exercise.id;
-  const between = isOther ? halfOf(dose) : smallerStep(present, dose, measure, owned);
-  const smaller = between && recall(between).failures.length === 0 ? between : null;
-  const what = `${formatDose(dose)} went wrong on ${dates.join(' and ')}`;
-  const stepDone = !isOther && triedFrom !== null && moreIn(present, triedFrom).includes(measure);
-  if (dates.length < CEILING_FAILURES && stepDone)
-    return { kind: 'goes', dose, say: `${what}; a smaller step has gone well since.` };
-  if (smaller) return { kind: 'goes', dose: smaller, say: `${what}: a smaller step this time.` };
-  if (dates.length >= CEILING_FAILURES)
-    return {
-      kind: 'waits',
-      say: `${what}: a ceiling until ${until ?? last}, a better measure, or a clinician’s word.`,
-    };
-  const need = goodSessions * RETURN_TIMES;
-  const goodDays = evidence?.goodDays ?? 0;
-  return goodDays >= need
-    ? { kind: 'goes', dose, say: `${what}; ${goodDays} good days since: once more.` }
-    : {
-        kind: 'waits',
-        say: `${what}: ${goodDays} of ${need} good days before it is tried once more.`,
-      };
-}
-
 /** The step above in the same stairs, once the present one has had its time. */
 function nextRung(
   facts: StepFacts,
@@ -327,7 +273,7 @@ function nextRung(
     );
   const { dose } = presentOf(course);
   const start = startOnStep(dose, above, school);
-  const found = remembered(facts, start, 'volume', happenings, evidence, above);
+  const found = recall(facts, start, 'volume', happenings, evidence, above);
   if (found.kind === 'waits') return stays(join(because, `${above.name}: ${found.say}`), source);
   const said = `${because}: ${above.name}, ${formatDose(found.dose)}. ${found.say === '' ? why : found.say}`;
   const capped = cappedBecause(facts, above, found.dose) ?? beyondBounds(rule, found.dose);
