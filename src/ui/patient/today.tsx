@@ -17,6 +17,7 @@ import { setTextSize, textSize } from './preferences';
 import { SavedLine } from './saved-line';
 import { Words, useSay } from './say';
 import { StopAdvice } from './stop-advice';
+import { morningToAsk } from './morning-to-ask';
 import type { KeptSession } from './device/store';
 import { DayView, type Here } from './day-view';
 import { Link } from './link';
@@ -146,9 +147,13 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
 
   // What was answered here stays in sight, also once the clinic has it and asks no more.
   const [answered, setAnswered] = useState<LocalDate | null>(null);
-  const asked = pack.questions.morningOf ?? null;
-  const isTold = asked !== null && (here?.mornings.includes(addDays(asked, 1)) ?? false);
-  const morningOf = answered ?? (isTold ? null : asked);
+  const asked = morningToAsk(
+    { made: pack.days[0].date, morningOf: pack.questions.morningOf ?? null },
+    today,
+    here?.sessionDays ?? [],
+    here?.mornings ?? [],
+  );
+  const morningOf = answered ?? asked;
   const tellMorning = useCallback(
     async (date: LocalDate, soreness: Soreness) => {
       setAnswered(addDays(date, -1));

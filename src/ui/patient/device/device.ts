@@ -21,6 +21,8 @@ export type DeviceState = {
   readonly full: boolean;
   /** A stop that the clinic does not know yet. */
   readonly stopped: boolean;
+  /** Days on which something was done here, in any order. */
+  readonly sessionDays: readonly LocalDate[];
   /** Mornings that were told here and that the clinic does not know yet. */
   readonly mornings: readonly LocalDate[];
   /** The browser has cleared what was kept here: something may not have reached the clinic. */
@@ -45,6 +47,7 @@ export async function deviceState(patientId: PatientId, date: LocalDate): Promis
     lasts: store.lasts,
     full: store.full(),
     cleared,
+    sessionDays: sessions.map((one) => one.date as LocalDate),
     mornings: waiting.flatMap(({ event: { body } }) =>
       body.type === 'morning' ? [body.date] : [],
     ),
