@@ -21,6 +21,7 @@ export type RehearseQuestion = {
   readonly seed: number;
   /** What the patient has, and what speaks against growing; nothing known leaves it open. */
   readonly owned: readonly number[];
+  readonly ownedUnit: 'kg' | 'lb' | undefined;
   readonly precautions: readonly PrecautionId[];
   readonly goodSessions: number;
   readonly leastRungDays: number;

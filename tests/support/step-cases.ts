@@ -1,8 +1,10 @@
 import { EXERCISES } from '@/catalogue';
 import type { SessionLog } from '@/core/course';
+import type { Dose } from '@/core/dose';
 import type { Exercise, SchoolId } from '@/core/exercise';
 import {
   GOOD_SESSIONS,
+  LEAST_RUNG_DAYS,
   NO_SETTINGS,
   NOTHING_DECIDED,
   type StepFacts,
@@ -44,25 +46,24 @@ export type Given = Partial<Omit<StepFacts, 'course' | 'rungs'>> & {
 };
 
 /** A line as a clinician wrote it on the first day, with its sessions; a fortnight on. */
-export function facts(school: SchoolId | null, dose: string, given: Given = {}): StepFacts {
-  const { logs = three(), above = exercise('tuck-lighten'), below = null, ...change } = given;
-  const one = change.exercise ?? exercise('tuck-lying');
+export function factsFor(one: Exercise, dose: Dose, given: Given = {}): StepFacts {
+  const { logs = [], above = null, below = null, ...change } = given;
   return {
     exercise: one,
     course: [
       {
         exercise: one,
-        dose: doseOf(dose),
-        school,
+        dose,
+        school: change.school?.id ?? null,
         from: FIRST,
         by: 'a clinician',
         sessions: logs,
       },
     ],
-    school: school && { id: school, settings: NO_SETTINGS },
+    school: null,
     today: addDays(FIRST, 12),
     goodSessions: GOOD_SESSIONS,
-    leastRungDays: 7,
+    leastRungDays: LEAST_RUNG_DAYS,
     precautions: [],
     rungs: { above: () => above, below: () => below },
     owned: [],
@@ -74,4 +75,15 @@ export function facts(school: SchoolId | null, dose: string, given: Given = {}):
     decided: NOTHING_DECIDED,
     ...change,
   };
+}
+
+/** The same of a lying tuck, or another exercise, with three good sessions where nothing else is said. */
+export function facts(id: SchoolId | null, dose: string, given: Given = {}): StepFacts {
+  const { exercise: one = exercise('tuck-lying'), ...change } = given;
+  return factsFor(one, doseOf(dose), {
+    school: id && { id, settings: NO_SETTINGS },
+    logs: three(),
+    above: exercise('tuck-lighten'),
+    ...change,
+  });
 }

@@ -1,3 +1,4 @@
+import { good } from '../../../tests/support/step-cases';
 import { type Dose, parseDose } from '../dose';
 import { addDays, localDate } from '../units';
 import {
@@ -29,16 +30,6 @@ const dose = (line: string): Dose => {
   const read = parseDose(line);
   if (!read.ok) throw new Error(read.say);
   return read.value;
-};
-const good: Omit<SessionLog, 'id' | 'date'> = {
-  share: 1,
-  sets: [10],
-  hold: null,
-  effort: 4,
-  pain: 1,
-  nextMorning: 'none',
-  skipped: null,
-  stopped: 'no',
 };
 const log = (day: number, change: Partial<SessionLog> = {}): SessionLog => ({
   id: `s${day}`,

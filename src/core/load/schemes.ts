@@ -68,7 +68,7 @@ export function predictedLoad(
 }
 
 /** Less than this share more is a token step. Common practice, no source. */
-const REAL_STEP = 0.05;
+export const REAL_STEP = 0.05;
 
 export type LoadStep = {
   readonly from: number;

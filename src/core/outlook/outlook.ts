@@ -1,7 +1,6 @@
 import { nextRungIn, previousRungIn } from '../choose';
-import type { Dose } from '../dose';
 import type { Exercise } from '../exercise';
-import { type BandCurve, KILOGRAMS_A_POUND } from '../load';
+import type { BandCurve } from '../load';
 import {
   type LineFacts,
   type LineOutlook,
@@ -10,7 +9,7 @@ import {
   isGrowth,
   outlooksOf,
 } from '../progression';
-import type { HomeBody, TriageLimits } from '../records';
+import type { TriageLimits } from '../records';
 import { courseOf, sessionsOf } from './course-of';
 import { decidedBefore } from './decided';
 import { limbSince, limbWord, limbsOf } from './limbs';
@@ -64,7 +63,8 @@ export function outlook(
           leastRungDays,
           precautions,
           rungs,
-          owned: ownedFor(line.dose, record.home),
+          owned: record.home?.weights ?? [],
+          ownedUnit: record.home?.unit,
           bands: catalogue.bands ?? [],
           faults: record.faults.get(line.lineage) ?? 0,
           limb,
@@ -75,15 +75,6 @@ export function outlook(
       ];
     }),
   );
-}
-
-/** The weights at home in the unit a dose is written in. */
-function ownedFor({ load }: Dose, home: HomeBody | null): readonly number[] {
-  if (!home) return [];
-  const unit = load?.kind === 'weight' ? load.unit : home.unit;
-  if (unit === home.unit) return home.weights;
-  const by = unit === 'kg' ? KILOGRAMS_A_POUND : 1 / KILOGRAMS_A_POUND;
-  return home.weights.map((weight) => Math.round(weight * by * 100) / 100);
 }
 
 /** The decisions about a version that stand: each proposal's last word, if it was not taken back. */

@@ -42,6 +42,7 @@ export type AheadRules = {
   readonly precautions?: readonly PrecautionId[];
   /** Weights at home; empty where any can be set. */
   readonly owned?: readonly number[];
+  readonly ownedUnit?: 'kg' | 'lb' | undefined;
   readonly bands?: readonly BandCurve[];
 };
 
@@ -73,6 +74,7 @@ export function lineAhead(
       precautions,
       rungs: { above: nextRung, below: () => null },
       owned,
+      ownedUnit: rules.ownedUnit,
       bands: rules.bands ?? [],
       faults: 0,
       // Movements that are repeated go on only where symptoms draw in.

@@ -14,6 +14,7 @@ import type { Exercise } from '../exercise';
 import { daysBetween } from '../units';
 import { type LimbWord, type Step, type StepFacts, saidChange } from './facts';
 import { SCHOOLS, TRADE } from './schools';
+import { ownedFor } from './owned';
 import { NO_SETTINGS } from './settings';
 import { stationsFor } from './steps/holds';
 import { noMoreThan, startOnStep } from './steps/on-step';
@@ -189,7 +190,7 @@ const rest = (dose: Dose | null, why: string, event: string): Found => ({
 
 /** A step back: what grew last is undone; else a notch less by the school's order; else the step below. */
 function back(facts: StepFacts, because: string, event: string): Found {
-  const { course, exercise, school, owned, rungs } = facts;
+  const { course, exercise, school, rungs } = facts;
   const { dose } = presentOf(course);
   const to = (less: Dose, other: Exercise | null, how: string): Found => ({
     move: 'step back',
@@ -208,7 +209,7 @@ function back(facts: StepFacts, because: string, event: string): Found {
   const order = school ? SCHOOLS[school.id].back : WITHOUT_SCHOOL;
   const { holds } = school?.settings ?? NO_SETTINGS;
   const stations = stationsFor(dose, exercise, holds);
-  const less = takeOff(dose, order, { stations, owned });
+  const less = takeOff(dose, order, { stations, ...ownedFor(dose, facts) });
   // A rarer day is the last thing: a step of the stairs comes before it.
   if (less && less.measure !== 'days' && less.measure !== 'times')
     return to(less.dose, null, saidChange(dose, less.dose));

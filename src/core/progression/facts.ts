@@ -27,6 +27,8 @@ export type Step = {
   readonly asks: Asked | null;
 };
 
+export type WeightUnit = 'kg' | 'lb';
+
 /** The steps of the stairs that are open to this patient. */
 export type Rungs = {
   readonly above: (exercise: Exercise) => Exercise | null;
@@ -65,6 +67,8 @@ export type StepFacts = {
   readonly rungs: Rungs;
   /** Weights there are; empty where any can be set. */
   readonly owned: readonly number[];
+  /** What they are written in; left out where it is the line's own unit. */
+  readonly ownedUnit?: WeightUnit | undefined;
   /** Bands whose force the clinic has measured. */
   readonly bands: readonly BandCurve[];
   /** Faults seen at the last teaching that had no fix. */

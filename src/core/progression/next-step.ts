@@ -19,8 +19,17 @@ import { dangerStep, limbAlarm } from './danger';
 import { doseOf } from './dose-of';
 import { type Step, type StepFacts, saidChange, stays } from './facts';
 import { MOVE_OF } from './move';
+import { ownedFor } from './owned';
 import { recall } from './recall';
-import { type Choice, type Growth, type School, SCHOOLS, TRADE, beyondBounds } from './schools';
+import {
+  type Choice,
+  type Growth,
+  type School,
+  SCHOOLS,
+  type Standing,
+  TRADE,
+  beyondBounds,
+} from './schools';
 import { NO_SETTINGS } from './settings';
 import { givenBack } from './steps/give-back';
 import { startOnStep } from './steps/on-step';
@@ -161,17 +170,19 @@ function ownDose({ exercise, school }: StepFacts): Dose {
 }
 
 function standingOf(
-  { exercise, course, school, owned, bands }: StepFacts,
+  facts: StepFacts,
   sessions: ReturnType<typeof presentOf>['sessions'],
-) {
+): Standing {
+  const { exercise, course, school, bands } = facts;
+  const { dose } = presentOf(course);
   return {
     exercise,
-    dose: presentOf(course).dose,
+    dose,
     settings: school?.settings ?? NO_SETTINGS,
     sessions,
-    owned,
+    ...ownedFor(dose, facts),
     bands,
-    past: course.filter((one) => one.exercise.id === exercise.id).map(({ dose }) => dose),
+    past: course.filter((one) => one.exercise.id === exercise.id).map((one) => one.dose),
   };
 }
 

@@ -33,6 +33,7 @@ const standing = (one: Exercise, dose: Dose): Standing => ({
   settings: NO_SETTINGS,
   sessions: [],
   owned: [],
+  unit: 'kg',
   bands: [],
   past: [dose],
 });

@@ -9,6 +9,7 @@ import {
 import { type Dose, formatDose } from '../dose';
 import type { Exercise } from '../exercise';
 import type { StepFacts } from './facts';
+import { ownedFor } from './owned';
 import type { GrownMeasure } from './steps/frequency';
 import { halfOf } from './steps/on-step';
 import { smallerStep } from './steps/smaller-step';
@@ -33,7 +34,7 @@ export function recall(
   evidence: Evidence | null,
   exercise: Exercise = facts.exercise,
 ): Recalled {
-  const { course, today, improvedOn, goodSessions, owned } = facts;
+  const { course, today, improvedOn, goodSessions } = facts;
   const at = (one: Dose) =>
     rememberedAt(course, happenings, { exercise, dose: one }, today, improvedOn);
   const { failures, until, triedFrom } = at(dose);
@@ -42,7 +43,9 @@ export function recall(
   if (last === undefined) return { kind: 'goes', dose, say: '' };
   const present = presentOf(course).dose;
   const isOther = exercise.id !== facts.exercise.id;
-  const between = isOther ? halfOf(dose) : smallerStep(present, dose, measure, owned);
+  const between = isOther
+    ? halfOf(dose)
+    : smallerStep(present, dose, measure, ownedFor(present, facts).owned);
   const smaller = between && at(between).failures.length === 0 ? between : null;
   const what = `${formatDose(dose)} went wrong on ${dates.join(' and ')}`;
   const stepDone = !isOther && triedFrom !== null && moreIn(present, triedFrom).includes(measure);

@@ -8,6 +8,7 @@ import {
   plannedLines,
 } from '../../../tests/support/programme-cases';
 import { dose } from '../../../tests/support/dose-lines';
+import { factsFor } from '../../../tests/support/step-cases';
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
 import { type Dose, formatDose } from '../dose';
 import { PRECAUTIONS, type PrecautionId } from '../screen';
@@ -17,7 +18,6 @@ import { addDays, seconds } from '../units';
 import {
   NO_SETTINGS,
   SCHOOLS,
-  type StepFacts,
   applySchool,
   compareSchools,
   daysAWeek,
@@ -33,7 +33,6 @@ import {
   takeOff,
   stationsFor,
   beyondBounds,
-  NOTHING_DECIDED,
   type Standing,
 } from '.';
 
@@ -77,49 +76,13 @@ const logs = fc
     })),
   );
 
-type Given = Partial<Omit<StepFacts, 'course' | 'rungs'>> & {
-  readonly logs?: readonly SessionLog[];
-  readonly above?: Exercise | null;
-  readonly below?: Exercise | null;
-};
-
-function facts(one: Exercise, given: Dose, change: Given): StepFacts {
-  const { logs: done = [], above = null, below = null, ...rest } = change;
-  return {
-    exercise: one,
-    course: [
-      {
-        exercise: one,
-        dose: given,
-        school: change.school?.id ?? null,
-        from: FIRST,
-        by: 'a clinician',
-        sessions: done,
-      },
-    ],
-    school: null,
-    today: addDays(FIRST, 10),
-    goodSessions: 3,
-    leastRungDays: 7,
-    precautions: [],
-    rungs: { above: () => above, below: () => below },
-    owned: [],
-    bands: [],
-    faults: 0,
-    limb: null,
-    limbSince: null,
-    improvedOn: null,
-    decided: NOTHING_DECIDED,
-    ...rest,
-  };
-}
-
 const standing = (exercise: Exercise, dose: Dose, settings = NO_SETTINGS): Standing => ({
   exercise,
   dose,
   settings,
   sessions: [],
   owned: [],
+  unit: 'kg',
   bands: [],
   past: [dose],
 });
@@ -221,7 +184,7 @@ it('the next step of any line', () => {
     cases.flatMap(([line, sessions, goodSessions, precautions, limb, faults, nth]) => {
       if (!line) return [];
       const other = EXERCISES[nth] ?? null;
-      const given = facts(line.exercise, line.dose, {
+      const given = factsFor(line.exercise, line.dose, {
         school: line.school,
         logs: sessions,
         goodSessions,
@@ -361,7 +324,7 @@ it('schools side by side, and what is proposed within the minutes', () => {
     outlooksOf(
       lines.map((line) => ({
         lineage: line.lineage,
-        ...facts(line.exercise, line.dose, {
+        ...factsFor(line.exercise, line.dose, {
           school: line.school,
           logs: Array.from({ length: 4 }, (_, day) => ({
             id: `s${day}`,

@@ -71,6 +71,7 @@ export type RehearsalFacts = {
   readonly leastRungDays?: number;
   readonly precautions?: readonly PrecautionId[];
   readonly owned?: readonly number[];
+  readonly ownedUnit?: 'kg' | 'lb' | undefined;
   readonly bands?: readonly BandCurve[];
 };
 
@@ -136,6 +137,7 @@ export function rehearseWhole<Kind extends PatientKind>(
       precautions: facts.precautions ?? [],
       rungs: rungsOf(facts),
       owned: facts.owned ?? [],
+      ownedUnit: facts.ownedUnit,
       bands: facts.bands ?? [],
       faults: 0,
       limb: school.id === 'repeated' ? 'drawing in' : null,

@@ -148,6 +148,7 @@ export function useReckoning(
         bands: facts.bands,
         precautions: facts.precautions,
         owned: facts.home?.weights ?? [],
+        ownedUnit: facts.home?.unit,
       }),
     [planned, frame, waking, catalogue, facts],
   );

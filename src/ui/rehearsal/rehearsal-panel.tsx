@@ -56,6 +56,7 @@ export function RehearsalPanel({
       weeks: WEEKS,
       seed,
       owned: facts.home?.weights ?? [],
+      ownedUnit: facts.home?.unit,
       precautions: facts.precautions,
       goodSessions: facts.goodSessions,
       leastRungDays: facts.leastRungDays,

@@ -1,5 +1,5 @@
 import type { BandLevel, Dose, Load } from '../../dose';
-import { type BandCurve, bandForce, loadStep, predictedLoad } from '../../load';
+import { type BandCurve, REAL_STEP, bandForce, loadStep, predictedLoad } from '../../load';
 import { type Choice, type Growth, type Standing, thenOften } from './school';
 
 /** The formulas predict a ten-rep maximum from up to fifteen repetitions and a five-rep one from seven. */
@@ -9,8 +9,6 @@ const FIRST_WEIGHTS = 3;
 const LEVELS: readonly BandLevel[] = ['light', 'medium', 'firm'];
 /** A band's force is measured at this stretch where the line does not say. Ours. */
 const USUAL_STRETCH = 100;
-/** Less than this share more is a token step. Common practice, no source. */
-const REAL_STEP = 1.05;
 
 const tidy = (value: number) => Math.round(value * 100) / 100;
 
@@ -159,7 +157,7 @@ function stronger(
     // The same band first, further; another one at stretches that were measured.
     return stretchesOf(curve === mine ? stretch + 10 : least, most).flatMap((percent) => {
       const force = bandForce(curve.points, percent);
-      return force && force.newtons >= newtons * REAL_STEP
+      return force && force.newtons >= newtons * (1 + REAL_STEP)
         ? [{ curve, percent, newtons: force.newtons }]
         : [];
     });
@@ -207,7 +205,7 @@ function stretchesOf(from: number, to: number): number[] {
 
 /** Nothing is lifted yet: the lightest weights there are, to choose from. The limb’s own weight is not in them. */
 function firstLoad(standing: Standing): Growth {
-  const { dose, owned, exercise } = standing;
+  const { dose, owned, unit, exercise } = standing;
   if (exercise.props.some(({ prop }) => prop === 'flat band'))
     return {
       kind: 'choose',
@@ -229,8 +227,8 @@ function firstLoad(standing: Standing): Growth {
       why: 'Every set is reached and nothing is lifted: which weights are there at home?',
     };
   const choices = there.slice(0, FIRST_WEIGHTS).map((weight): Choice => ({
-    dose: { ...dose, load: { kind: 'weight', unit: 'kg', perSet: [weight] } },
-    say: `Begin with ${weight} kg.`,
+    dose: { ...dose, load: { kind: 'weight', unit, perSet: [weight] } },
+    say: `Begin with ${weight} ${unit}.`,
   }));
   return {
     kind: 'choose',

@@ -55,6 +55,12 @@ describe('volume, then load', () => {
     expect(at('3x10-15 2lb rest 60s', 15, { owned })).toMatchObject({ move, to });
   });
 
+  it('reads weights at home in the unit of the line', () => {
+    // 5 lb are 2.27 kg; 15 repetitions with 2 kg predict 2.25 kg, so that it is the clinician's to choose.
+    const step = at('3x10-15 2kg rest 60s', 15, { owned: [2, 5], ownedUnit: 'lb' });
+    expect(step.choices).toEqual(['3x10-15 2.27kg rest 60s']);
+  });
+
   it('says which weight it needs', () => {
     expect(at('3x10-15 20kg rest 60s', 15, { owned: [10, 20] }).why).toContain(
       'needs a 22.5 kg weight',
@@ -112,6 +118,9 @@ describe('volume, then load', () => {
       move: 'choose load',
       choices: ['3x10-15 1kg rest 60s', '3x10-15 2kg rest 60s', '3x10-15 5kg rest 60s'],
     });
+    expect(at('3x10-15 rest 60s', 15, { owned: [3], ownedUnit: 'lb' }).choices).toEqual([
+      '3x10-15 3lb rest 60s',
+    ]);
     expect(at('3x10-15 rest 60s', 15)).toMatchObject({ move: 'ask', asks: 'weights' });
     expect(at('3x10-15 rest 60s', 15, { exercise: ROW }).choices).toEqual([
       '3x10-15 band light rest 60s',

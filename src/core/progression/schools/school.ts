@@ -41,6 +41,8 @@ export type Standing = {
   readonly sessions: readonly SessionLog[];
   /** Weights there are; empty where any can be set. */
   readonly owned: readonly number[];
+  /** What they are written in. */
+  readonly unit: 'kg' | 'lb';
   /** Bands whose force the clinic has measured. */
   readonly bands: readonly BandCurve[];
   /** The doses this exercise had on the way here, oldest first, the present one last. */

@@ -1,6 +1,12 @@
 import type { SessionLog } from '../../course';
 import { type Dose, type Load, setsOf } from '../../dose';
-import { ASCENDING_PERCENT, DESCENDING_PERCENT, schemeLoads, tenRepMaximum } from '../../load';
+import {
+  ASCENDING_PERCENT,
+  DESCENDING_PERCENT,
+  REAL_STEP,
+  schemeLoads,
+  tenRepMaximum,
+} from '../../load';
 import type { SchoolSettings } from '../settings';
 import { ownedNear, topOf } from './heavier';
 import { everySetDone } from './held';
@@ -17,8 +23,6 @@ import {
 const TEN = 10;
 /** Repetitions beyond these predict too roughly. Common practice, no source. */
 const MOST_REPS = 15;
-/** Less than this share more is a token step. Common practice, no source. */
-const REAL_STEP = 1.05;
 
 /** Loads of a scheme as the dose line writes them: measured where known, else percents. */
 export function schemeText(
@@ -122,13 +126,15 @@ function nextOf(percents: readonly number[]) {
     if (!found) return { kind: 'ask', what: 'repetitions', why: 'How many in the heaviest set?' };
     const { top, reps, maximum } = found;
     const say = `${reps} repetitions could be done with ${top} ${unit}: the ten-rep maximum is estimated anew at ${maximum} ${unit}`;
-    if (maximum < top * REAL_STEP)
+    if (maximum < top * (1 + REAL_STEP))
       return {
         kind: 'ask',
         what: 'ten-rep maximum',
         why: `Ten with ${top} ${unit}, and nothing in reserve was told: how many more could be done?`,
       };
-    const fitting = owned.filter((one) => one >= top * REAL_STEP - 1e-9 && one <= maximum + 1e-9);
+    const fitting = owned.filter(
+      (one) => one >= top * (1 + REAL_STEP) - 1e-9 && one <= maximum + 1e-9,
+    );
     const to = owned.length === 0 ? maximum : fitting.length > 0 ? Math.max(...fitting) : null;
     if (to === null) {
       const needs = `${say}; it needs a ${maximum} ${unit} weight.`;
