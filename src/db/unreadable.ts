@@ -2,6 +2,11 @@
 export type Marked = { readonly [MARK]: string };
 const MARK = Symbol('unreadable');
 
+/** True for what stands in the place of a value that could not be read. */
+export function isMarked(value: unknown): value is Marked {
+  return typeof value === 'object' && value !== null && MARK in value;
+}
+
 let marks = 0;
 
 /** @param what the record in a clinician's words */

@@ -2,7 +2,7 @@ import { customType, integer, text } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import type { Instant, WallMinute, Zone } from '@/core/schedule';
 import type { Frozen, LocalDate, EpisodeId, VisitId } from '@/core/units';
-import { markUnreadable } from '../unreadable';
+import { isMarked, markUnreadable } from '../unreadable';
 
 /**
  * A column that holds a value as JSON. It is checked against its schema once, where it is read; what
@@ -11,15 +11,52 @@ import { markUnreadable } from '../unreadable';
  * @param what the record in a clinician's words, such as "a measurement"
  */
 export function json<Schema extends z.ZodType>(name: string, what: string, schema: Schema) {
+  return jsonColumn(name, schema, (stored) => readAs(schema, stored, what));
+}
+
+/** So many texts of a shared column are remembered, the oldest of them forgotten. */
+const MOST_SHARED = 2000;
+
+/**
+ * A column of JSON whose few texts stand in many rows, such as an exercise as it was sent: each text is
+ * read and checked once, and the rows share what it says. Never for a patient's own words, which would
+ * outlive their erasure in memory.
+ */
+export function sharedJson<Schema extends z.ZodType>(name: string, what: string, schema: Schema) {
+  const known = new Map<string, Frozen<z.output<Schema>>>();
+  return jsonColumn(name, schema, (stored) => {
+    const found = known.get(stored);
+    if (found !== undefined) return found;
+    const value = readAs(schema, stored, what);
+    // What cannot be read is found anew each time: the door counts it.
+    if (isMarked(value)) return value;
+    const [oldest] = known.size >= MOST_SHARED ? known.keys() : [];
+    if (oldest !== undefined) known.delete(oldest);
+    known.set(stored, value);
+    return value;
+  });
+}
+
+function jsonColumn<Schema extends z.ZodType>(
+  name: string,
+  _schema: Schema,
+  fromDriver: (stored: string) => Frozen<z.output<Schema>>,
+) {
   return customType<{ data: Frozen<z.output<Schema>>; driverData: string }>({
     dataType: () => 'text',
     toDriver: (value) => JSON.stringify(value),
-    fromDriver: (stored): Frozen<z.output<Schema>> => {
-      const read = schema.safeParse(jsonIn(stored));
-      // Found and thrown by `read` in the door, which knows the row.
-      return (read.success ? read.data : markUnreadable(what)) as Frozen<z.output<Schema>>;
-    },
+    fromDriver,
   })(name);
+}
+
+/** What does not fit is marked here; the door, which knows the row, finds and throws it. */
+function readAs<Schema extends z.ZodType>(
+  schema: Schema,
+  stored: string,
+  what: string,
+): Frozen<z.output<Schema>> {
+  const read = schema.safeParse(jsonIn(stored));
+  return (read.success ? read.data : markUnreadable(what)) as Frozen<z.output<Schema>>;
 }
 
 function jsonIn(stored: string): unknown {

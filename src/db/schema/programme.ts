@@ -2,7 +2,7 @@ import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizz
 import { z } from 'zod';
 import { FlagOverride, SchoolDraft, SetUpRecord, StoredExercise } from '@/core/records';
 import { SESSION_NAMES } from '@/core/schedule';
-import { atVisit, date, inEpisode, instant, json } from './columns';
+import { atVisit, date, inEpisode, instant, json, sharedJson } from './columns';
 import { episode, member, patient } from './people';
 import type {
   ClinicId,
@@ -85,11 +85,11 @@ export const programmeLine = sqliteTable(
     anchor: date('anchor').notNull(),
     exerciseId: text('exercise_id').$type<ExerciseId>().notNull(),
     /** The exercise's wording at the time. */
-    exercise: json('exercise', 'an exercise as it was sent', StoredExercise).notNull(),
+    exercise: sharedJson('exercise', 'an exercise as it was sent', StoredExercise).notNull(),
     /** Canonical dose line. */
     dose: text('dose').notNull(),
     /** School and its parameters; null where none was chosen. */
-    school: json('school', 'a line’s school', SchoolDraft),
+    school: sharedJson('school', 'a line’s school', SchoolDraft),
     /** The part of the day a line done once belongs to. */
     session: text('session', { enum: SESSION_NAMES }),
     /** Why flags were gone against. */
