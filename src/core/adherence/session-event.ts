@@ -43,6 +43,15 @@ export function isStop(event: SessionEventBody): boolean {
 export const SORENESS = ['none', 'settled', 'some', 'still sore', 'flare'] as const;
 export type Soreness = (typeof SORENESS)[number];
 
+/** The same as a clinician reads it. */
+export const SORENESS_SAID: Readonly<Record<Soreness, string>> = {
+  none: 'none',
+  settled: 'settled',
+  some: 'some trouble',
+  'still sore': 'still sore',
+  flare: 'flare',
+};
+
 /** Pain in words and numbers is a symptom; the rest is what was done. */
 export type SessionSummary = {
   readonly sessionId: string;

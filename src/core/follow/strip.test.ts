@@ -72,6 +72,16 @@ it('reads every kind of strip at one day', () => {
     'creaky',
   ]);
   expect(readStrip(STRIPS[4] as Strip, next)).toBe('nothing felt');
+  const morning = (value: 'some' | 'settled'): Strip => ({
+    kind: 'soreness',
+    id: 'm',
+    name: 'Morning',
+    points: [{ date, value }],
+  });
+  expect([readStrip(morning('some'), date), readStrip(morning('settled'), date)]).toEqual([
+    'some trouble',
+    'settled',
+  ]);
   expect(clockText(1500)).toBe('01:00');
 });
 

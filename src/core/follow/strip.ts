@@ -1,4 +1,4 @@
-import type { DayAdherence, SkipReason, Soreness } from '../adherence';
+import { type DayAdherence, SORENESS_SAID, type SkipReason, type Soreness } from '../adherence';
 import type { LocalDate } from '../units';
 import { partAt } from './limb';
 
@@ -103,7 +103,7 @@ export function readStrip(strip: Strip, date: LocalDate): string {
         .join(', ');
     case 'soreness':
       return on(strip.points)
-        .map(({ value }) => value)
+        .map(({ value }) => SORENESS_SAID[value])
         .join(', ');
     case 'line':
       return on(strip.points)
