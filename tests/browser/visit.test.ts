@@ -124,9 +124,12 @@ it('measures by keyboard, warns when trials disagree, and names the field that i
   ).toBe('72');
   expect(await latestMeasures(await patientOf(stage, id))).toEqual([]);
   await reloaded(page);
-  expect(
-    await page.$eval(trial('Neck turn right', 1), (input) => (input as HTMLInputElement).value),
-  ).toBe('740');
+  // What was typed is kept by the page and put back once it is awake.
+  await page.waitForFunction(
+    (selector) => document.querySelector<HTMLInputElement>(selector)?.value === '740',
+    {},
+    trial('Neck turn right', 1),
+  );
   await page.click(trial('Neck turn right', 1), { count: 3 });
   await page.keyboard.type('50');
   await says(page, 'Right 16° less, beyond error (10°).');
