@@ -73,45 +73,44 @@ function exerciseOf({ exerciseId, exercise }: SentLine, byId: ById): Stretch['ex
   return byId(exerciseId) ?? { id: exerciseId, name: exercise.name, ladder: null, rung: 0 };
 }
 
-/** The line through the versions of its episode, oldest first. */
+/** The line through the versions of its episode, oldest first; it may have been left out between. */
 function chainOf({ facts, episodeFrom }: CourseRecord, line: SentLine, byId: ById): Had[] {
   const versions = facts.versions.filter(
     ({ effectiveFrom }) => episodeFrom === null || effectiveFrom >= episodeFrom,
   );
   const chain: Had[] = [];
+  const since = new Set<string>();
   let now = line;
-  let later: SentVersion | null = null;
   for (const version of [...versions].reverse()) {
     const same = version.lines.find(({ lineage }) => lineage === now.lineage);
-    const found: SentLine | null = same ?? (later && tookThePlaceOf(now, later, version, byId));
-    later = version;
-    if (!found) {
-      // A line of a version to come may still have none before it.
-      if (chain.length > 0) break;
-      continue;
-    }
+    const found = same ?? (chain.length > 0 ? cameBefore(now, since, version, byId) : null);
+    for (const { lineage } of version.lines) since.add(lineage);
+    if (!found) continue;
     now = found;
     chain.unshift({ version, line: found });
   }
   return chain.length > 0 ? chain : [{ version: facts.versions.at(-1) as SentVersion, line }];
 }
 
-/** The line of an earlier version whose place a later one took: on the same stairs, and gone since. */
-function tookThePlaceOf(
+/**
+ * The line of an earlier version whose place a later one took: the same exercise or one of the same
+ * stairs, and gone since.
+ *
+ * @param since lineages of all later versions
+ */
+function cameBefore(
   line: SentLine,
-  later: SentVersion,
+  since: ReadonlySet<string>,
   earlier: SentVersion,
   byId: ById,
 ): SentLine | null {
-  const exercise = byId(line.exerciseId);
-  if (!exercise || exercise.ladder === null) return null;
-  const stayed = new Set(later.lines.map(({ lineage }) => lineage));
-  const away = (other: SentLine) => Math.abs((byId(other.exerciseId)?.rung ?? 0) - exercise.rung);
+  const { ladder = null, rung = 0 } = byId(line.exerciseId) ?? {};
+  const isOfTheStairs = ({ exerciseId }: SentLine) =>
+    exerciseId === line.exerciseId || (ladder !== null && byId(exerciseId)?.ladder === ladder);
+  const away = (other: SentLine) => Math.abs((byId(other.exerciseId)?.rung ?? 0) - rung);
   return (
     earlier.lines
-      .filter(
-        (other) => !stayed.has(other.lineage) && byId(other.exerciseId)?.ladder === exercise.ladder,
-      )
+      .filter((other) => !since.has(other.lineage) && isOfTheStairs(other))
       .sort((a, b) => away(a) - away(b))[0] ?? null
   );
 }

@@ -140,6 +140,22 @@ describe('the course of a line', () => {
     );
   });
 
+  it('is remembered where the line was left out for a while and written anew', () => {
+    const again = line('10x5s', 'anew');
+    const versions = [
+      version(1, -20, line('10x10s'), line('x10', 'other')),
+      version(2, -10, line('x10', 'other')),
+      version(3, -5, again, line('x10', 'other')),
+    ];
+    expect(doses(courseIn({ versions }, again))).toEqual([
+      ['tuck-lying', '10x10s', on(-20)],
+      ['tuck-lying', '10x5s', on(-5)],
+    ]);
+    // A line that still stands is nobody else's past.
+    const both = [version(1, -20, line('10x10s')), version(2, -5, line('10x10s'), again)];
+    expect(doses(courseIn({ versions: both }, again))).toEqual([['tuck-lying', '10x5s', on(-5)]]);
+  });
+
   it('begins with the episode', () => {
     const versions = [version(1, -60, line('5x10s')), version(2, -20, now)];
     expect(doses(courseIn({ versions }, now, { episodeFrom: on(-30) }))).toHaveLength(1);

@@ -129,7 +129,8 @@ function limbStep({ limb, limbSince, school, exercise, decided }: StepFacts): Fo
 
 /**
  * Whether something that went wrong still asks for an answer: nobody has decided on it, the line asks
- * no less than it did then, and it has not passed by as many borne days as growth asks for. A stop stands until somebody lets the programme go on.
+ * no less than it did then, and it has not passed by as many borne days as growth asks for. A stop
+ * stands until somebody lets the programme go on.
  */
 function isOpen({ course, decided, goodSessions }: StepFacts, happening: Happening): boolean {
   if (decided.events.has(happening.event)) return false;
