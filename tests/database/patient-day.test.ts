@@ -1,18 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody } from '@/core/adherence';
-import type { PatientSettings } from '@/core/records';
-import { type Instant, later, instantAt } from '@/core/schedule';
+import { later } from '@/core/schedule';
 import type { LocalDate } from '@/core/units';
-import {
-  auditOf,
-  daysDone,
-  dueMessages,
-  messagesOf,
-  openAlertsOf,
-  patientById,
-  pausesOf,
-  versionsOf,
-} from '@/db';
+import { auditOf, daysDone, openAlertsOf, patientById, pausesOf, versionsOf } from '@/db';
 import { type PatientHere } from '@/server/access';
 import { setClock } from '@/server/clock';
 import { figureOf } from '@/catalogue/figures';
@@ -20,8 +10,6 @@ import { figureFile } from '@/server/patient/figure-file';
 import { patientPack } from '@/server/patient-pack';
 import { checkBirth, mayHistory } from '@/server/patient/birth';
 import { hashToken } from '@/server/secrets';
-import { planReminders, sendDue, simulatedSender } from '@/server/patient/outbox';
-import { PERIODS_MS } from '@/server/periods';
 import { progressOf } from '@/server/patient/progress';
 import { pauseMyself, saveSettings, settingsOf } from '@/server/patient/settings';
 import { saveEntry } from '@/server/visit/entries';
@@ -29,20 +17,10 @@ import { addPatient } from '@/server/people';
 import { takeIn } from '@/server/take-in';
 import { ZONE, device, makePatient, minute, prescribe, today } from '../support/clinic';
 import { databaseStage } from '../support/stage';
+import { patientHere, settings } from '../support/patient-here';
 
 const stage = databaseStage('patient-day');
-const PROGRAMME = [
-  { exerciseId: 'tuck-lying', dose: '10x10s gap 5s 2/day daily until review' },
-  { exerciseId: 'posture-reset', dose: '60s tuck 10-20% every 2h daily until review' },
-];
-
 afterEach(() => setClock(null));
-
-async function patientHere(): Promise<PatientHere> {
-  const id = await makePatient(stage.practitioner);
-  await prescribe(stage.practitioner, id, PROGRAMME);
-  return device(stage.practitioner, id);
-}
 
 async function tell(
   here: PatientHere,
@@ -82,7 +60,7 @@ const daily = (change: Partial<Extract<SessionEventBody, { type: 'daily' }>> = {
 
 describe('what a phone tells of a day', () => {
   it('stands beside the sessions and is no session itself', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     await tell(here, [daily({ where: ['front left forearm'], note: 'windy' })]);
     expect(await reportOn(here)).toMatchObject({ worst: 4, arm: 4, leg: -1, notes: ['windy'] });
     const [row] = await daysDone(here.clinicId, [here.id], today(), today());
@@ -91,7 +69,7 @@ describe('what a phone tells of a day', () => {
   });
 
   it('belongs to the day it is about; more than 48 h later it is marked as recalled', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     await tell(here, [daily({ date: today(-1) })]);
     expect(await reportOn(here, today(-1))).toMatchObject({ worst: 4, recalled: false });
     await tell(here, [daily({ date: today(-5) })]);
@@ -103,7 +81,7 @@ describe('what a phone tells of a day', () => {
   });
 
   it('pauses and alerts once when a report and its stop arrive, together or apart', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     const report: SessionEventBody = {
       type: 'report',
       lineage: null,
@@ -115,7 +93,7 @@ describe('what a phone tells of a day', () => {
     expect(await openAlertsOf(here.clinicId, [here.id])).toHaveLength(1);
     expect((await patientPack(here)).days[0].paused).toBe('after a stop');
     const mild = { ...report, advice: 'carry on easier' } as const;
-    const other = await patientHere();
+    const other = await patientHere(stage.practitioner);
     await tell(other, [mild]);
     expect(await openAlertsOf(other.clinicId, [other.id])).toEqual([]);
   });
@@ -123,7 +101,7 @@ describe('what a phone tells of a day', () => {
 
 describe('the pack of a phone', () => {
   it('holds today and the seven days after it, with what is drawn and said', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     const pack = await patientPack(here);
     expect(pack.days.map(({ date }) => date)).toEqual(
       Array.from({ length: 8 }, (_, ahead) => today(ahead)),
@@ -138,7 +116,7 @@ describe('the pack of a phone', () => {
   });
 
   it('changes over to a version that begins within the week', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     await prescribe(
       stage.practitioner,
       here.id,
@@ -154,7 +132,7 @@ describe('the pack of a phone', () => {
   });
 
   it('asks only what is used: the goals once a week, the limb only where one is part of it', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     await saveEntry(stage.practitioner, {
       id: randomUUID(),
       patientId: here.id,
@@ -185,25 +163,9 @@ describe('the pack of a phone', () => {
   });
 });
 
-const SETTINGS = {
-  minutesADay: 15,
-  wakeMinute: minute(400),
-  language: 'en',
-  sleepMinute: minute(1300),
-  props: ['soft ball'],
-  reminders: {
-    sessions: true,
-    posture: false,
-    channel: 'text',
-    address: '+000 1',
-    quiet: { from: 1260, to: 360 },
-  },
-} as const;
-const settings = (): PatientSettings => ({ id: randomUUID(), ...SETTINGS, props: ['soft ball'] });
-
 describe('a patient’s own settings', () => {
   it('are kept, leave what the clinic wrote, and stand in the audit', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     await saveEntry(stage.practitioner, {
       id: randomUUID(),
       patientId: here.id,
@@ -229,7 +191,7 @@ describe('a patient’s own settings', () => {
   });
 
   it('pause days that are seen by the clinic and not counted', async () => {
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     const pause = { id: randomUUID(), from: today(), to: today(2), reason: 'ill' as const };
     await pauseMyself(here, pause);
     await pauseMyself(here, pause);
@@ -249,122 +211,6 @@ describe('a patient’s own settings', () => {
     await expect(
       pauseMyself(here, { ...pause, id: randomUUID(), from: today(-30), to: today() }),
     ).rejects.toMatchObject({ status: 400 });
-  });
-});
-
-describe('reminders through the simulated outbox', () => {
-  async function reminded() {
-    const here = await patientHere();
-    await saveSettings(here, { ...settings(), wakeMinute: minute(420), sleepMinute: minute(1320) });
-    return here;
-  }
-  const mine = async (here: PatientHere) =>
-    (await messagesOf(here.clinicId)).filter(({ message }) => message.patientId === here.id);
-
-  it('go into the outbox once however often it is looked at, and each is sent once', async () => {
-    const here = await reminded();
-    const noon: number = instantAt(ZONE, today(), minute(500));
-    for (let minute = 0; minute < 180; minute += 10) {
-      setClock(() => noon + minute * 60_000);
-      await planReminders();
-      await planReminders();
-    }
-    const planned = await mine(here);
-    expect(planned.length).toBeGreaterThanOrEqual(1);
-    expect(planned.every(({ message }) => message.purpose === 'session')).toBe(true);
-    for (const { message } of planned) {
-      expect(message).toMatchObject({ state: 'waiting', attempts: 0, sentAt: null });
-      expect(message.id.startsWith(`${here.id} ${today()} `)).toBe(true);
-      // It is put there once its moment has come, and not when that is 45 minutes ago.
-      const late = message.createdAt - message.dueAt;
-      expect([late >= 0, late < 45 * 60_000]).toEqual([true, true]);
-    }
-    const send = simulatedSender();
-    for (let minute = 0; minute < 60; minute += 1)
-      await Promise.all([
-        sendDue(send, (noon + minute * 60_000 + 4 * 3_600_000) as Instant),
-        sendDue(send, (noon + minute * 60_000 + 4 * 3_600_000) as Instant),
-      ]);
-    const after = await mine(here);
-    const sent = after.filter(({ message }) => message.state === 'sent');
-    expect(sent.length + after.filter(({ message }) => message.state === 'given up').length).toBe(
-      planned.length,
-    );
-    for (const { message } of sent) expect(send.delivered.has(message.id)).toBe(true);
-    expect(after[0]?.message.text).not.toMatch(/neck|pain/i);
-  });
-
-  it('go out from the very minute they are due, and no more once they are too late', async () => {
-    const here = await reminded();
-    const dues = async () => (await mine(here)).map(({ message }) => message.dueAt as number);
-    const begin: number = instantAt(ZONE, today(), minute(500));
-    setClock(() => begin);
-    for (let step = 0; (await dues()).length === 0 && step < 40; step += 1)
-      await planReminders((begin + step * 600_000) as Instant);
-    const [due] = await dues();
-    if (due === undefined) throw new Error('no reminder');
-    const other = await reminded();
-    const planned = async (at: number) => {
-      await planReminders(at as Instant);
-      return (await mine(other)).some(({ message }) => message.dueAt === due);
-    };
-    expect(await planned(due + PERIODS_MS.reminderTooLate)).toBe(false);
-    expect(await planned(due - 1)).toBe(false);
-    expect(await planned(due)).toBe(true);
-  });
-
-  it('fail in the stand-in one time in five, the same each time', async () => {
-    const [one, another] = [simulatedSender(), simulatedSender()];
-    const luck = async (send: typeof one) => {
-      const tries: string[] = [];
-      for (let i = 0; i < 400; i += 1)
-        tries.push(
-          await send({
-            id: `message ${i % 200}`,
-            address: 'a',
-            text: `text ${i}`,
-            channel: 'text',
-          }),
-        );
-      return tries;
-    };
-    const tries = await luck(one);
-    expect(await luck(another)).toEqual(tries);
-    const failed = tries.filter((state) => state === 'failed').length / tries.length;
-    expect(failed).toBeGreaterThan(0.15);
-    expect(failed).toBeLessThan(0.25);
-    expect(tries.slice(0, 200)).not.toEqual(tries.slice(200));
-  });
-
-  it('are tried again when sending fails, and given up after the last try', async () => {
-    const here = await reminded();
-    const morning = instantAt(ZONE, today(), minute(500));
-    for (let minute = 0; minute < 180; minute += 10) {
-      setClock(() => morning + minute * 60_000);
-      await planReminders();
-    }
-    let tries = 0;
-    const never = async () => {
-      tries += 1;
-      return 'failed' as const;
-    };
-    for (let minute = 0; minute < 40; minute += 1)
-      await sendDue(never, (morning + (240 + minute) * 60_000) as Instant);
-    const states = (await mine(here)).map(({ message }) => [message.state, message.attempts]);
-    expect(states.every(([state, attempts]) => state === 'given up' && attempts === 4)).toBe(true);
-    expect(tries).toBeGreaterThanOrEqual(4);
-    expect(await dueMessages(later(morning, 12 * 3_600_000), 500)).toEqual([]);
-  });
-
-  it('stop for what is done, on paused days, and when nothing is wanted', async () => {
-    const here = await reminded();
-    await pauseMyself(here, { id: randomUUID(), from: today(), to: today(), reason: 'ill' });
-    const dawn: number = instantAt(ZONE, today(), minute(420));
-    for (let minute = 0; minute < 720; minute += 20) {
-      setClock(() => dawn + minute * 60_000);
-      await planReminders();
-    }
-    expect(await mine(here)).toEqual([]);
   });
 });
 
@@ -405,7 +251,7 @@ describe('a found phone', () => {
     expect(await mayHistory(elsewhere, newer)).toBe(false);
     for (let i = 0; i < 5; i += 1) await checkBirth(elsewhere, '1999-01-01').catch(() => undefined);
     await expect(checkBirth(elsewhere, '1980-02-29')).rejects.toMatchObject({ status: 429 });
-    expect(await mayHistory(await patientHere(), undefined)).toBe(true);
+    expect(await mayHistory(await patientHere(stage.practitioner), undefined)).toBe(true);
   });
 });
 
@@ -414,7 +260,7 @@ describe('how it is going', () => {
     const id = await makePatient(stage.practitioner);
     const bare = await device(stage.practitioner, id);
     expect(await progressOf(bare)).toMatchObject({ sessions: null, pain: null, days: [] });
-    const here = await patientHere();
+    const here = await patientHere(stage.practitioner);
     const version = (await versionsOf(here.clinicId, [here.id])).get(here.id)?.[0];
     const lineage = version?.lines[0]?.lineage ?? '';
     const reps = Array.from({ length: 10 }, (_, index) => ({

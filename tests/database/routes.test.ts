@@ -4,7 +4,7 @@ import { closeDatabase } from '@/db';
 import { type Instant, instantAt } from '@/core/schedule';
 import { localDate } from '@/core/units';
 import { setClock } from '@/server/clock';
-import { ROUTES } from '../security/tables';
+import { ROUTES } from '../security/routes-table';
 import { EVERYBODY, type Identity, MEMBERS, makeWorld, world } from '../security/world';
 import { ZONE, minute } from '../support/clinic';
 import { comesWith } from '../support/next-headers';

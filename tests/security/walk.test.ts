@@ -5,7 +5,8 @@ import { closeDatabase } from '@/db';
 import { read } from '@/db/door';
 import { auditEvent } from '@/db/schema';
 import { ROOT, type TestServer, startTestServer } from '../support/server';
-import { PAGES, ROUTES } from './tables';
+import { PAGES } from './pages-table';
+import { ROUTES } from './routes-table';
 import { EVERYBODY, type Identity, MEMBERS, NAME, makeWorld, world } from './world';
 
 /**

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/support/runs';
-import { parseDose } from '../dose';
+import { adult, fired } from '../../../tests/support/screening-cases';
 import { localDate } from '../units';
 import {
-  type Answer,
   FOR_EVERYBODY,
   NOTHING_ANSWERED,
   PRECAUTIONS,
@@ -12,36 +11,17 @@ import {
   type QuestionId,
   RULES,
   type ScreeningAnswers,
-  answerTheRestNo,
   answersAdded,
   blocksPrescribing,
-  cordSigns,
-  doseTraits,
-  flagsOn,
   flagsInWords,
   holds,
   isScreeningOld,
-  neckInjuryRule,
   questionsFor,
   referralLetter,
   screen,
-  withMeasured,
   withoutHidden,
   yesInWords,
 } from '.';
-
-/** A healthy adult of 40 with everything answered "no", but for these. */
-function adult(
-  yes: readonly QuestionId[] = [],
-  more: Partial<ScreeningAnswers> & { no?: readonly QuestionId[] } = {},
-): ScreeningAnswers {
-  const answers: Partial<Record<QuestionId, Answer>> = {};
-  for (const id of yes) answers[id] = 'yes';
-  for (const id of more.no ?? []) answers[id] = 'no';
-  return answerTheRestNo({ age: 40, pressure: null, ...more, answers });
-}
-const outcome = (...yes: QuestionId[]) => screen(adult(yes)).outcome;
-const fired = (facts: ScreeningAnswers) => screen(facts).fired.map((rule) => rule.id);
 
 describe('the whole screening', () => {
   it('lets a healthy adult go ahead, and nobody who was not asked', () => {
@@ -247,117 +227,6 @@ describe('single rules', () => {
   });
 });
 
-describe('signs of the neck cord (Cook 2010, memory)', () => {
-  const signs = (positive: QuestionId[], age: number): ScreeningAnswers => ({
-    age,
-    pressure: null,
-    answers: Object.fromEntries(
-      (['gait-sign', 'hoffmann', 'inverted-supinator', 'babinski'] as const).map((id) => [
-        id,
-        positive.includes(id) ? 'yes' : 'no',
-      ]),
-    ),
-  });
-  it('three rule in, one or none makes unlikely, two is undecided', () => {
-    expect(cordSigns(signs(['gait-sign', 'hoffmann'], 46)).kind).toBe('ruled in');
-    expect(cordSigns(signs(['gait-sign'], 46)).kind).toBe('undecided');
-    expect(cordSigns(signs(['gait-sign', 'babinski'], 45)).kind).toBe('undecided');
-    expect(cordSigns(signs([], 46)).kind).toBe('unlikely');
-    expect(cordSigns(signs(['hoffmann'], 45)).kind).toBe('unlikely');
-  });
-  it('refers for any one sign regardless of the count', () => {
-    expect(outcome('babinski')).toBe('refer');
-    expect(screen(adult(['gait-sign', 'hoffmann', 'babinski'])).outcome).toBe('same day');
-  });
-  it('calls nothing unlikely that was not tested', () => {
-    expect(cordSigns(adult()).kind).toBe('undecided');
-    expect(cordSigns(adult()).known).toBe(1);
-  });
-});
-
-describe('the rule for neck injuries (Stiell 2001)', () => {
-  const yes: QuestionId[] = [
-    'neck-injury',
-    'injury-recent',
-    'alert-stable',
-    'low-risk-factor',
-    'turns-45',
-  ];
-  const injured = (change: Partial<Record<QuestionId, Answer>> = {}, age: number | null = 40) => {
-    const facts = adult(yes, { age, no: ['neck-injury-cleared'] });
-    return {
-      ...answerTheRestNo(facts),
-      age,
-      answers: { ...answerTheRestNo(facts).answers, ...change },
-    };
-  };
-
-  it('clears an alert adult with a low-risk factor who turns 45° both ways', () => {
-    expect(neckInjuryRule(injured())).toEqual({ kind: 'cleared by the rule' });
-    expect(screen(injured()).outcome).toBe('precautions');
-  });
-  it.each<[Partial<Record<QuestionId, Answer>>, number]>([
-    [{}, 65],
-    [{ 'dangerous-mechanism': 'yes' }, 40],
-    [{ 'limb-tingling': 'yes' }, 40],
-    [{ 'low-risk-factor': 'no' }, 40],
-    [{ 'turns-45': 'no' }, 40],
-  ])('asks for an image with %j at %d', (change, age) => {
-    expect(neckInjuryRule(injured(change, age)).kind).toBe('image');
-    expect(screen(injured(change, age)).outcome).toBe('emergency');
-  });
-  it.each<[Partial<Record<QuestionId, Answer>>, number]>([
-    [{ 'injury-recent': 'no' }, 40],
-    [{ pregnancy: 'yes', 'pregnancy-second-half': 'no' }, 40],
-    [{ 'spinal-disease': 'yes' }, 40],
-    [{}, 15],
-  ])('does not apply with %j at %d, and then refers', (change, age) => {
-    expect(neckInjuryRule(injured(change, age)).kind).toBe('does not apply');
-    expect(screen(injured(change, age)).outcome).toBe('refer');
-  });
-  // A known disease lowered an emergency to a referral once, and so did the 49th hour.
-  it.each<[Partial<Record<QuestionId, Answer>>, number]>([
-    [{ 'turns-45': 'no' }, 40],
-    [{ 'low-risk-factor': 'no' }, 40],
-    [{ 'limb-tingling': 'yes' }, 40],
-    [{ 'dangerous-mechanism': 'yes' }, 40],
-    [{ 'limb-tingling': 'yes', 'dangerous-mechanism': 'yes' }, 70],
-    [{}, 65],
-  ])('its signs %j at %d count whatever takes the rule away', (signs, age) => {
-    const outside: Partial<Record<QuestionId, Answer>>[] = [
-      {},
-      { 'spinal-disease': 'yes' },
-      { pregnancy: 'yes', 'pregnancy-second-half': 'no' },
-      { 'injury-recent': 'no' },
-      { 'injury-recent': 'no', 'spinal-disease': 'yes' },
-    ];
-    for (const change of outside)
-      expect(screen(injured({ ...signs, ...change }, age)).outcome).toBe('emergency');
-    expect(screen(injured(signs, 12)).outcome).toBe(age === 65 ? 'refer' : 'emergency');
-  });
-  it('stays an emergency where the rule does not apply but a high-risk factor holds', () => {
-    const pregnant = injured({ pregnancy: 'yes', 'pregnancy-second-half': 'no' }, 65);
-    expect(neckInjuryRule(pregnant).kind).toBe('does not apply');
-    expect(screen(pregnant).outcome).toBe('emergency');
-    const child = injured({ 'dangerous-mechanism': 'yes' }, 12);
-    expect(screen(child).outcome).toBe('emergency');
-  });
-  it('never clears with a question left open', () => {
-    for (const id of Object.keys(injured().answers) as QuestionId[]) {
-      const answers = { ...injured().answers };
-      delete answers[id];
-      const verdict = screen({ ...injured(), answers });
-      if (['injury-recent', 'alert-stable', 'turns-45', 'pregnancy'].includes(id))
-        expect([id, verdict.outcome]).toEqual([id, 'refer']);
-    }
-    expect(neckInjuryRule(injured({}, null)).kind).toBe('unanswered');
-  });
-  it('is an emergency when not alert, and needs no rule once a physician has cleared it', () => {
-    expect(screen(injured({ 'alert-stable': 'no' })).outcome).toBe('emergency');
-    expect(outcome('neck-injury', 'neck-injury-cleared')).toBe('precautions');
-  });
-});
-
 describe('answering', () => {
   it('asks a follow-up only when its condition holds', () => {
     expect(questionsFor(adult()).map((q) => q.id)).not.toContain('turns-45');
@@ -392,41 +261,6 @@ describe('answering', () => {
     expect(holds({ all: [{ yes: 'cancer' }, { yes: 'jaw' }] }, some)).toBe(false);
     expect(holds({ atLeast: 2, of: ['fever', 'jaw', 'cancer'] }, some)).toBeNull();
     expect(holds({ atLeast: 3, of: ['fever', 'jaw', 'cancer'] }, some)).toBe(false);
-  });
-});
-
-describe('flags on an exercise', () => {
-  const traits = (line: string) => {
-    const dose = parseDose(line);
-    if (!dose.ok) throw new Error(dose.say);
-    return doseTraits(dose.value);
-  };
-  it('come from the patient’s precautions and the exercise’s traits', () => {
-    expect(flagsOn(['latex', 'jaw'], ['latex band', 'overhead'])).toEqual([
-      { precaution: 'latex', trait: 'latex band' },
-    ]);
-    expect(flagsOn(['neck injury'], ['every neck exercise'])).toHaveLength(1);
-    expect(flagsOn([], ['latex band'])).toEqual([]);
-    expect(flagsOn(['latex'], ['latex band', 'latex band'])).toHaveLength(1);
-    expect(flagsOn([], ['head rolls'])).toEqual([{ precaution: 'everybody', trait: 'head rolls' }]);
-  });
-  it('a breath that is held is breath holding, one that is not is none', () => {
-    expect(traits('x6 breath 4-4-4')).toEqual(['breath holding']);
-    expect(traits('x6 breath 4-0-6')).toEqual([]);
-    expect(traits('3x60s breath 4-4-4 rpe 4')).toEqual(['long effortful hold', 'breath holding']);
-    expect(flagsOn(['pressure or heart'], traits('x6 breath 4-4-4'))).toHaveLength(1);
-  });
-  it('a step that slides away is a slipping segment, whatever was answered', () => {
-    expect(withMeasured(['latex'], { stepSlides: true })).toEqual(['latex', 'instability']);
-    expect(withMeasured(['instability'], { stepSlides: true })).toEqual(['instability']);
-    expect(withMeasured(['latex'], { stepSlides: false })).toEqual(['latex']);
-  });
-  it('a hold over 30 s at 30 % or 3 of 10 and more is a long effortful one', () => {
-    expect(traits('3x60s rpe 3-5')).toEqual(['long effortful hold']);
-    expect(traits('x3 hold 31s 30%')).toEqual(['long effortful hold']);
-    expect(traits('3x30s rpe 3-5')).toEqual([]);
-    expect(traits('3x60s 20%')).toEqual([]);
-    expect(traits('3x60s')).toEqual([]);
   });
 });
 
