@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody } from '@/core/adherence';
-import { later } from '@/core/schedule';
 import type { LocalDate } from '@/core/units';
 import { auditOf, daysDone, openAlertsOf, patientById, pausesOf, versionsOf } from '@/db';
 import { type PatientHere } from '@/server/access';

@@ -1,38 +1,25 @@
 import {
-  type Evidence,
-  type Happening,
   evidenceOf,
+  inOrder,
   happeningsIn,
   isTold,
   isUnsettled,
   isSkip,
   lightOf,
   moreIn,
-  onExerciseSince,
   presentOf,
   silentSince,
 } from '../course';
 import { type Dose, formatDose } from '../dose';
-import { daysBetween } from '../units';
-import { cappedBecause } from './caps';
 import { dangerStep, limbAlarm } from './danger';
 import { doseOf } from './dose-of';
-import { type Step, type StepFacts, saidChange, stays } from './facts';
-import { MOVE_OF } from './move';
+import { type Step, type StepFacts, stays } from './facts';
+import { type Ground, grown, judged, stepOf } from './growth-step';
 import { ownedFor } from './owned';
-import { recall } from './recall';
-import {
-  type Choice,
-  type Growth,
-  type School,
-  SCHOOLS,
-  type Standing,
-  TRADE,
-  beyondBounds,
-} from './schools';
+import { type School, SCHOOLS, type Standing, TRADE } from './schools';
 import { NO_SETTINGS } from './settings';
+import type { GrownMeasure } from './steps/frequency';
 import { givenBack } from './steps/give-back';
-import { startOnStep } from './steps/on-step';
 
 /**
  * What a line's course asks for next: what went wrong before every gain, then the ways back from what
@@ -74,94 +61,108 @@ export function nextStep(facts: StepFacts): Step {
       TRADE,
     );
   const rule = school && SCHOOLS[school.id];
-  if (rule?.pace === 'every session') return everySession(facts, rule);
-  return growing(
-    facts,
-    rule,
+  const used = decided.declinedOn === null ? evidence : evidenceOf(course, decided.declinedOn);
+  const ground: Ground = {
     happenings,
-    decided.declinedOn === null ? evidence : evidenceOf(course, decided.declinedOn),
-  );
+    evidence: used,
+    because: `${used.goodDays} good sessions in a row`,
+    event: `good since ${used.since}`,
+  };
+  return rule?.pace === 'every session'
+    ? everySession(facts, rule, ground)
+    : growing(facts, rule, ground);
 }
 
-/** A school that decides by every single session: up only where it was told to be borne, down always. */
-function everySession(facts: StepFacts, rule: School): Step {
-  const { sessions } = presentOf(facts.course);
-  const last = sessions.filter((log) => !isSkip(log)).at(-1);
+/**
+ * A school that decides by every single session: up only where it was told to be borne, down always. What
+ * was taken off of the rest comes back by good days, as everywhere.
+ */
+function everySession(facts: StepFacts, rule: School, ground: Ground): Step {
+  const present = presentOf(facts.course);
+  const last = present.sessions
+    .filter((log) => !isSkip(log))
+    .toSorted(inOrder)
+    .at(-1);
   if (!last || last.stopped !== 'no') return stays('Not done yet as it stands now.', rule.source);
-  const event = `session ${last.id}`;
+  const byTable: Ground = { ...ground, happenings: [], because: '', event: `session ${last.id}` };
   const growth = rule.next(standingOf(facts, [last]));
-  if (growth.kind !== 'dose') return grown(facts, rule, growth, '', event);
-  const { dose } = presentOf(facts.course);
-  if (!moreIn(growth.dose, dose).includes('load'))
+  const isLess = growth.kind === 'dose' && !moreIn(growth.dose, present.dose).includes('load');
+  if (isLess)
     return {
       ...stays(growth.why, rule.source),
       move: 'step back',
       dose: growth.dose,
-      event,
+      event: byTable.event,
     };
-  const pain = last.pain ?? 0;
+  const back = cameBack(facts, rule, ground, (measure) => measure !== 'load');
+  if (back && back.move !== 'stay') return back;
+  if (growth.kind !== 'dose') return grown(facts, rule, growth, byTable);
   if (!isTold(last) || isUnsettled(last))
     return stays(`${growth.why} It waits for a word on how it was borne.`, rule.source);
-  if (lightOf(pain) === 'red') return stays(`Pain ${pain} of 10: nothing grows.`, rule.source);
-  return judged(facts, rule, { ...growth, why: growth.why }, '', event, [], null);
+  if (last.pain !== null && lightOf(last.pain) === 'red')
+    return stays(`Pain ${last.pain} of 10: nothing grows.`, rule.source);
+  return judged(facts, rule, growth, byTable);
 }
 
-/** What can be built on by good days in a row. */
-function growing(
+/** Why nothing can be built on yet; null once there are enough good days and the pain does not rise. */
+function notYetGood({ goodSessions }: StepFacts, { evidence }: Ground): string | null {
+  const { goodDays, untoldDays, broken, rising } = evidence;
+  if (goodDays < goodSessions)
+    return [
+      `${goodDays} of ${goodSessions} good sessions in a row, on a day each.`,
+      ...(broken === null ? [] : [`Before them: ${broken}.`]),
+      ...(untoldDays > 0
+        ? [`${untoldDays} more done without a word: done, but not known to be good.`]
+        : []),
+    ].join(' ');
+  return rising.length > 0
+    ? `Pain rises within its limits (${rising.join(', ')} of 10): nothing grows before it has levelled.`
+    : null;
+}
+
+/**
+ * What was taken off and comes back now, also without a school.
+ *
+ * @param counts the measures that are looked at
+ * @returns a step; one that stays where something speaks against all of them; null where there is none
+ */
+function cameBack(
   facts: StepFacts,
   rule: School | null,
-  happenings: readonly Happening[],
-  evidence: Evidence,
-): Step {
-  const { course, goodSessions } = facts;
-  const source = rule?.source ?? TRADE;
-  const untold =
-    evidence.untoldDays > 0
-      ? ` ${evidence.untoldDays} more done without a word: done, but not known to be good.`
-      : '';
-  if (evidence.goodDays < goodSessions)
-    return stays(
-      `${evidence.goodDays} of ${goodSessions} good sessions in a row, on a day each.${evidence.broken === null ? '' : ` Before them: ${evidence.broken}.`}${untold}`,
-      source,
-    );
-  if (evidence.rising.length > 0)
-    return stays(
-      `Pain rises within its limits (${evidence.rising.join(', ')} of 10): nothing grows before it has levelled.`,
-      source,
-    );
-  const because = `${evidence.goodDays} good sessions in a row`;
-  const event = `good since ${evidence.since}`;
-  // What was taken off comes back first, also without a school.
-  const back = givenBack(course, ownDose(facts)).map(
-    ({ measure, dose, was }): Extract<Growth, { kind: 'dose' }> => ({
-      kind: 'dose',
-      measure,
-      dose,
-      why: `Taken off before and borne since: back towards ${formatDose(was)}.`,
-    }),
-  );
+  ground: Ground,
+  counts: (measure: GrownMeasure) => boolean = () => true,
+): Step | null {
+  if (notYetGood(facts, ground) !== null) return null;
   let refused: Step | null = null;
-  for (const growth of back) {
-    const step = judged(facts, rule, growth, because, event, happenings, evidence);
+  for (const { measure, dose, was } of givenBack(facts.course, ownDose(facts))) {
+    if (!counts(measure)) continue;
+    const why = `Taken off before and borne since: back towards ${formatDose(was)}.`;
+    const step = judged(facts, rule, { kind: 'dose', measure, dose, why }, ground);
     if (step.move !== 'stay') return step;
     refused ??= step;
   }
-  if (!rule) return refused ?? stays('No school is chosen for this line.', TRADE);
+  return refused;
+}
+
+/** What can be built on by good days in a row. */
+function growing(facts: StepFacts, rule: School | null, ground: Ground): Step {
+  const { course, goodSessions } = facts;
+  const { because, evidence } = ground;
+  const source = rule?.source ?? TRADE;
+  const lacks = notYetGood(facts, ground);
+  if (lacks !== null) return stays(lacks, source);
+  const back = cameBack(facts, rule, ground);
+  if (back && (back.move !== 'stay' || !rule)) return back;
+  if (!rule) return stays('No school is chosen for this line.', TRADE);
   const row = evidence.days.slice(-goodSessions).flat();
   const lacking = row
     .map((log) => rule.ready(presentOf(course).dose, log))
     .find(({ ready }) => !ready);
   if (lacking) return stays(`${because}, but ${lacking.say}.`, source);
   if (rule.pace === 'symptoms' && facts.limb !== null && facts.limb !== 'drawing in')
-    return refused ?? stays('The next stage waits until symptoms draw in.', source);
-  const growth = rule.next(standingOf(facts, row));
-  const step =
-    growth.kind === 'dose'
-      ? judged(facts, rule, growth, because, event, happenings, evidence)
-      : growth.kind === 'next rung'
-        ? nextRung(facts, rule, growth.why, because, event, happenings, evidence)
-        : grown(facts, rule, growth, because, event);
-  return step.move === 'stay' && refused ? refused : step;
+    return back ?? stays('The next stage waits until symptoms draw in.', source);
+  const step = stepOf(facts, rule, rule.next(standingOf(facts, row)), ground);
+  return step.move === 'stay' && back ? back : step;
 }
 
 /** What the present exercise begins with by itself, under its school. */
@@ -183,117 +184,5 @@ function standingOf(
     ...ownedFor(dose, facts),
     bands,
     past: course.filter((one) => one.exercise.id === exercise.id).map((one) => one.dose),
-  };
-}
-
-const join = (because: string, rest: string) => (because === '' ? rest : `${because}. ${rest}`);
-
-/** A growth that is no dose of its own: it stays, asks, or lets the clinician choose. */
-function grown(
-  facts: StepFacts,
-  { source }: School,
-  growth: Exclude<Growth, { kind: 'dose' }>,
-  because: string,
-  event: string,
-): Step {
-  switch (growth.kind) {
-    case 'stays':
-    case 'next rung':
-      return stays(join(because, growth.why), source);
-    case 'ask': {
-      const once = `asked for ${growth.what}`;
-      const why = join(because, growth.why);
-      return facts.decided.events.has(once)
-        ? stays(`${why} It was asked for; the answer is not there yet.`, source)
-        : { ...stays(why, source), move: 'ask', event: once, asks: growth.what };
-    }
-    case 'choose': {
-      const choices = growth.choices.filter(
-        ({ dose }) => cappedBecause(facts, facts.exercise, dose) === null,
-      );
-      const why = join(because, growth.why);
-      return choices.length === 0
-        ? stays(`${why} Not proposed: a precaution speaks against it.`, source)
-        : { ...stays(why, source), move: 'choose load', event, choices };
-    }
-  }
-}
-
-/** A larger dose of the same exercise, held against bounds, precautions and what the course remembers. */
-function judged(
-  facts: StepFacts,
-  rule: School | null,
-  growth: Extract<Growth, { kind: 'dose' }>,
-  because: string,
-  event: string,
-  happenings: readonly Happening[],
-  evidence: Evidence | null,
-): Step {
-  const source = rule?.source ?? TRADE;
-  const { dose } = presentOf(facts.course);
-  const found = recall(facts, growth.dose, growth.measure, happenings, evidence);
-  if (found.kind === 'waits') return stays(join(because, found.say), source);
-  const to = found.dose;
-  const why = `${because === '' ? '' : `${because}: `}${saidChange(dose, to)}. ${found.say === '' ? growth.why : found.say}`;
-  const beyond = rule ? beyondBounds(rule, to) : null;
-  if (beyond !== null && beyondBounds(rule as School, dose) === null)
-    return stays(`${why} Not proposed: ${beyond}`, source);
-  const capped = cappedBecause(facts, facts.exercise, to);
-  if (capped !== null) return stays(`${why} Not proposed: ${capped}.`, source);
-  return {
-    move: MOVE_OF[growth.measure],
-    dose: to,
-    exercise: null,
-    why,
-    source,
-    event,
-    choices: found.say === '' ? choicesOf(facts, rule, growth.choices ?? []) : [],
-    asks: null,
-  };
-}
-
-/** What a clinician may choose instead, as far as bounds and precautions leave it. */
-function choicesOf(facts: StepFacts, rule: School | null, choices: readonly Choice[]): Choice[] {
-  return choices.filter(
-    ({ dose }) =>
-      (rule === null || beyondBounds(rule, dose) === null) &&
-      cappedBecause(facts, facts.exercise, dose) === null,
-  );
-}
-
-/** The step above in the same stairs, once the present one has had its time. */
-function nextRung(
-  facts: StepFacts,
-  rule: School,
-  why: string,
-  because: string,
-  event: string,
-  happenings: readonly Happening[],
-  evidence: Evidence,
-): Step {
-  const { course, today, leastRungDays, rungs, exercise, school } = facts;
-  const { source } = rule;
-  const above = rungs.above(exercise);
-  if (!above) return stays(`${because}; no open step above.`, source);
-  const since = onExerciseSince(course);
-  const days = daysBetween(since, today);
-  if (rule.pace !== 'symptoms' && days < leastRungDays)
-    return stays(
-      `${because}; on this step since ${since}, ${days} of at least ${leastRungDays} days.`,
-      source,
-    );
-  const { dose } = presentOf(course);
-  const start = startOnStep(dose, above, school);
-  const found = recall(facts, start, 'volume', happenings, evidence, above);
-  if (found.kind === 'waits') return stays(join(because, `${above.name}: ${found.say}`), source);
-  const said = `${because}: ${above.name}, ${formatDose(found.dose)}. ${found.say === '' ? why : found.say}`;
-  const capped = cappedBecause(facts, above, found.dose) ?? beyondBounds(rule, found.dose);
-  if (capped !== null) return stays(`${said} Not proposed: ${capped}.`, source);
-  return {
-    ...stays(said, source),
-    move: 'advance rung',
-    dose: found.dose,
-    exercise: above,
-    event,
   };
 }

@@ -31,7 +31,7 @@ export function recall(
   dose: Dose,
   measure: GrownMeasure,
   happenings: readonly Happening[],
-  evidence: Evidence | null,
+  { goodDays }: Pick<Evidence, 'goodDays'>,
   exercise: Exercise = facts.exercise,
 ): Recalled {
   const { course, today, improvedOn, goodSessions } = facts;
@@ -58,7 +58,6 @@ export function recall(
       say: `${what}: a ceiling until ${until ?? last}, a better measure, or a clinician’s word.`,
     };
   const need = goodSessions * RETURN_TIMES;
-  const goodDays = evidence?.goodDays ?? 0;
   return goodDays >= need
     ? { kind: 'goes', dose, say: `${what}; ${goodDays} good days since: once more.` }
     : {

@@ -338,8 +338,8 @@ it('gives back whatever was taken off, when all goes well again', () => {
     const start = startOf(exercise, id, nth);
     return orders.flatMap((measure) => {
       const less = takeOff(start, [measure], { stations: [], owned: [] });
-      // What a school decides by every session grows by its own table.
-      if (!less || SCHOOLS[id].pace === 'every session') return [];
+      // The load of a school that decides by every session goes by its own table.
+      if (!less || (SCHOOLS[id].pace === 'every session' && measure === 'load')) return [];
       const after = recovered(exercise, id, start, less.dose);
       return asksAtLeast(after, start)
         ? []

@@ -11,7 +11,7 @@ import { isMarked, markUnreadable } from '../unreadable';
  * @param what the record in a clinician's words, such as "a measurement"
  */
 export function json<Schema extends z.ZodType>(name: string, what: string, schema: Schema) {
-  return jsonColumn(name, schema, (stored) => readAs(schema, stored, what));
+  return jsonColumn<Schema>(name, (stored) => readAs(schema, stored, what));
 }
 
 /** So many texts of a shared column are remembered, the oldest of them forgotten. */
@@ -24,7 +24,7 @@ const MOST_SHARED = 2000;
  */
 export function sharedJson<Schema extends z.ZodType>(name: string, what: string, schema: Schema) {
   const known = new Map<string, Frozen<z.output<Schema>>>();
-  return jsonColumn(name, schema, (stored) => {
+  return jsonColumn<Schema>(name, (stored) => {
     const found = known.get(stored);
     if (found !== undefined) return found;
     const value = readAs(schema, stored, what);
@@ -39,7 +39,6 @@ export function sharedJson<Schema extends z.ZodType>(name: string, what: string,
 
 function jsonColumn<Schema extends z.ZodType>(
   name: string,
-  _schema: Schema,
   fromDriver: (stored: string) => Frozen<z.output<Schema>>,
 ) {
   return customType<{ data: Frozen<z.output<Schema>>; driverData: string }>({

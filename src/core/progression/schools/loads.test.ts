@@ -245,6 +245,12 @@ describe('the daily adjustable scheme, by its whole table (after Knight 1979; me
     expect(at([10, 6, 9, 20], {}, max)).toMatchObject({ move: 'ask', asks: 'repetitions' });
   });
 
+  it('goes by the newest session, in whatever order they came', () => {
+    const [first, second] = sessions({ sets: [10, 6, 6, 1] }, { sets: [10, 6, 6, 8] });
+    const logs = [second, first].flatMap((one) => one ?? []);
+    expect(at([], { logs }).why).toContain('8 repetitions');
+  });
+
   it('reads kilograms noted for pounds written', () => {
     const logs = sessions({ sets: [10, 6, 6, 6], counted: [kg(4, 6, 30)] });
     // 30 kg are 66.1 lb, and six repetitions of them ask for 5–10 lb more.
