@@ -24,7 +24,7 @@ import {
   shareOfDay,
 } from '@/core/exchange';
 import { howMany } from '@/core/progression';
-import { type LocalDate, addDays } from '@/core/units';
+import { type LocalDate, addDays, dateInWords } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
 import { now } from './clock';
@@ -111,7 +111,7 @@ function dayInWords({ sessions, extra, rest, ...day }: PlainDay, language: Langu
   });
   return {
     ...day,
-    dateText: dateText(day.date, language),
+    dateText: dateInWords(day.date, language.tag),
     sessions: sessions.map(named),
     extra: extra && named(extra),
     restText: restText(rest, language),
@@ -189,18 +189,8 @@ function restText(rest: Rest, language: Language): string {
     case 'no programme':
       return sayToPatient(language, 'rest.none');
     case 'begins':
-      return sayToPatient(language, 'rest.begins', { date: dateText(rest.on, language) });
+      return sayToPatient(language, 'rest.begins', { date: dateInWords(rest.on, language.tag) });
     case 'rest day':
       return sayToPatient(language, 'rest.today');
   }
-}
-
-/** A date in words, without a zone: "Monday, 23 November". */
-export function dateText(date: LocalDate, { tag } = ENGLISH): string {
-  return new Intl.DateTimeFormat(tag === 'en' ? 'en-GB' : tag, {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  }).format(Date.parse(`${date}T00:00:00Z`));
 }

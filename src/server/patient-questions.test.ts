@@ -89,7 +89,9 @@ describe('what is asked today', () => {
       return questionsFor(given, { ...NOTHING, decisions }, TODAY).questions.asks;
     };
     expect(asks([])).toEqual([{ what: 'how it goes', line: 'Tuck' }]);
-    expect(asks([{ pains: [2] }])).toEqual([]);
+    expect(asks([{ pains: [2] }, { soreness: 'none' }])).toEqual([]);
+    expect(asks([{ pains: [2] }])).toHaveLength(1);
+    expect(asks([{ soreness: 'none' }])).toHaveLength(1);
     expect(asks([{ notes: ['x'] }])).toHaveLength(1);
     expect(asks([], { decision: 'declined' })).toEqual([]);
     expect(asks([], { asks: 'weights' })).toEqual([]);

@@ -122,8 +122,9 @@ function isAnswered(
 ): boolean {
   const since = facts.doneRows.filter(({ localDate }) => localDate > on);
   if (asks === 'how it goes')
-    return since.some(
-      ({ report }) => report.pains.length > 0 || report.effort !== null || report.soreness !== null,
+    return (
+      since.some(({ report }) => report.pains.length > 0 || report.effort !== null) &&
+      since.some(({ report }) => report.soreness !== null)
     );
   const counted = since.flatMap(({ localDate }) =>
     (facts.done.get(localDate)?.sessions ?? []).flatMap(({ lines }) =>

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sentVersion } from '@/core/programme';
-import { daysBetween } from '@/core/units';
+import { addDays, dateInWords, daysBetween } from '@/core/units';
 import { versionsOf } from '@/db';
 import { setClock } from '@/server/clock';
 import { decideProposal, sendAccepted } from '@/server/follow/decide';
@@ -138,12 +138,16 @@ it('offers a longer step beside the bounded one, and takes what is chosen', asyn
 
 describe('the morning after', () => {
   /** A patient's phone, a day after the only session. */
-  async function phoneOf(name: string) {
-    const life = await beginLife(stage.practitioner, [{}], { name, daysAgo: 1 });
+  async function phoneOf(
+    name: string,
+    daysAgo = 1,
+    question = 'Any trouble since your exercises of yesterday?',
+  ) {
+    const life = await beginLife(stage.practitioner, [{}], { name, daysAgo });
     await liveOn(life, [{}], 'untold');
     const phone = await freshPage(stage.browser, PHONE);
     await goTo(phone, `${stage.server.origin}/open#${life.here.link}`);
-    await says(phone, 'Any trouble since your exercises of yesterday?');
+    await says(phone, question);
     return { life, phone };
   }
   const soreness = async ({ patientId }: Life) => {
@@ -162,6 +166,17 @@ describe('the morning after', () => {
     await says(phone, 'Begin');
     expect(await textOf(phone)).not.toContain('Any trouble');
     expect(phone.problems).toEqual([]);
+    await phone.close();
+  }, 300_000);
+
+  it('names an earlier day in words', async () => {
+    const day = dateInWords(addDays(today(), -2), 'en');
+    const { phone } = await phoneOf(
+      'Linnet Fell',
+      2,
+      `Any trouble since your exercises of ${day}?`,
+    );
+    expect(await textOf(phone)).not.toMatch(/\d{4}-\d\d-\d\d/);
     await phone.close();
   }, 300_000);
 

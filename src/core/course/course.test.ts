@@ -164,6 +164,13 @@ describe('evidence', () => {
       Array.from({ length: to - from + 1 }, (_, i) => log(from + i, quiet));
     expect(silentSince(course([log(0), ...days(1, 15)]), on(15), null)).toBe(on(1));
     expect(silentSince(course([log(0), ...days(1, 14)]), on(14), null)).toBeNull();
+    // Pain alone, without the morning after, cannot be judged either; trouble is told.
+    const half = days(0, 15).map((one) => ({ ...one, pain: 1 }));
+    expect(silentSince(course(half), on(15), null)).toBe(on(0));
+    const sore = half.map((one, day) =>
+      day === 9 ? { ...one, nextMorning: 'some' as const } : one,
+    );
+    expect(silentSince(course(sore), on(15), null)).toBeNull();
     expect(silentSince(course(days(0, 20)), on(20), on(5))).toBe(on(6));
   });
 });

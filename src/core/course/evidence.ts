@@ -5,7 +5,7 @@ import { type SessionLog, isSkip, isTold, whyNotGood, worthOf } from './session'
 
 /** After so many days without a session what was good before is old. Common practice, no source. */
 export const BREAK_DAYS = 14;
-/** Days of sessions without a word after which the patient is asked. */
+/** Days of sessions that cannot be judged after which the patient is asked. */
 export const SILENT_DAYS = 14;
 /** Fewer sessions without a word are too few to ask about. */
 const SILENT_SESSIONS = 3;
@@ -100,8 +100,8 @@ export function hasPassed(course: Course, date: LocalDate, daysNeeded: number): 
 }
 
 /**
- * Since when sessions were done without a word on how they were borne; null where somebody told, or
- * too little was done.
+ * Since when sessions were done that nobody can judge: the pain or effort of them, or the morning after,
+ * was not told. Null where something was told in full, or went wrong, or too little was done.
  *
  * @param asked the day the patient was last asked; null where never
  */
@@ -113,11 +113,7 @@ export function silentSince(
   let last = asked;
   for (const { sessions } of course)
     for (const log of sessions)
-      if (
-        (log.pain !== null || log.effort !== null || log.nextMorning !== null) &&
-        (last === null || log.date > last)
-      )
-        last = log.date;
+      if ((isTold(log) || isAmiss(log)) && (last === null || log.date > last)) last = log.date;
   let since: LocalDate | null = null;
   let silent = 0;
   for (const { sessions } of course)

@@ -43,7 +43,7 @@ export function nextStep(facts: StepFacts): Step {
       move: 'ask',
       event: asked,
       asks: 'how it goes',
-      why: `Sessions since ${silent} were done without a word on how they were borne: ask the patient.`,
+      why: `Of no session since ${silent} was it told how it was borne, both during it and the next morning: ask the patient.`,
     };
   const alarm = limbAlarm(facts.limb);
   if (alarm !== null) return stays(`${alarm}: nothing grows before that is examined.`, TRADE);

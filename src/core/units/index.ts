@@ -1,3 +1,4 @@
+export * from './date-in-words';
 export * from './local-date';
 export * from './measure-units';
 export * from './range';

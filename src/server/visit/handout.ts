@@ -5,10 +5,10 @@ import { type Handout, type HandoutExercise, weekTable } from '@/core/handout';
 import type { SentLine } from '@/core/programme';
 import { howMany } from '@/core/progression';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
-import { type LocalDate, formatRange } from '@/core/units';
+import { type LocalDate, dateInWords, formatRange } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
-import { dateText, drawnSideOf, needsOf } from '../patient-pack';
+import { drawnSideOf, needsOf } from '../patient-pack';
 import { setUpPhotos, setUpPictures } from './set-up-photos';
 import { setUpWords } from '../patient/set-up-words';
 import { figuresOfLines } from '../desk/own-figures';
@@ -82,7 +82,7 @@ export async function handoutOf(
     effectiveFrom: version.effectiveFrom,
     madeOn: today,
     review: version.reviewOn
-      ? `Come back on ${dateText(version.reviewOn)}.`
+      ? `Come back on ${dateInWords(version.reviewOn, 'en')}.`
       : 'No day to come back is set: ask your clinic.',
     rounds: version.rounds,
     time: formatRange(sessionSeconds(sessionTimeline(version.lines, version.rounds))),

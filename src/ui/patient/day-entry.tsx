@@ -10,7 +10,7 @@ import { LimbMap } from './limb-map';
 import { shiftedDate } from './local-today';
 import { tellDay } from './device/recorder';
 import { Scale } from './scale';
-import { useSay } from './say';
+import { useDay, useSay } from './say';
 import { dayTold } from './told';
 
 /** What a morning is told by where there is room for more than one touch. */
@@ -27,6 +27,7 @@ export default function DayEntry({
   onDone: () => void;
 }) {
   const say = useSay();
+  const inWords = useDay();
   const { questions } = pack;
   const [back, setBack] = useState(0);
   const [soreness, setSoreness] = useState<Soreness | null>(null);
@@ -79,7 +80,7 @@ export default function DayEntry({
                 ? say('day.today')
                 : ago === 1
                   ? say('day.yesterday')
-                  : say('day.before', { date: day })}
+                  : say('day.before', { date: inWords(day) })}
             </option>
           ))}
         </select>

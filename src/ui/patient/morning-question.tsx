@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Soreness } from '@/core/adherence';
 import { type LocalDate, addDays } from '@/core/units';
 import { OpenLink } from './opening';
-import { useSay } from './say';
+import { useDay, useSay } from './say';
 
 /** What can be said after "some": a later word takes the first one's place. */
 const WHICH = ['settled', 'still sore', 'flare'] as const satisfies Soreness[];
@@ -33,6 +33,7 @@ export function MorningQuestion({
   onLater: () => void;
 }) {
   const say = useSay();
+  const inWords = useDay();
   const [told, setTold] = useState<Soreness | null>(null);
   const morning = addDays(of, 1);
 
@@ -41,7 +42,9 @@ export function MorningQuestion({
     void tell(morning, soreness);
   }
   const question =
-    addDays(of, 1) === today ? say('morning.question') : say('morning.question.of', { date: of });
+    addDays(of, 1) === today
+      ? say('morning.question')
+      : say('morning.question.of', { date: inWords(of) });
   return (
     <section aria-label={question} className="grid gap-3 rounded border border-hair p-4">
       {told === null && (

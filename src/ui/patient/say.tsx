@@ -3,11 +3,13 @@
 import { setupI18n } from '@lingui/core';
 import { type ReactNode, createContext, useContext, useMemo } from 'react';
 import type { CompiledWords, PatientWord } from '@/catalogue';
+import { type LocalDate, dateInWords } from '@/core/units';
 
 /** Says a fixed text of the patient's screens. */
 export type Say = (key: PatientWord, values?: Readonly<Record<string, string | number>>) => string;
 
 const SayContext = createContext<Say | null>(null);
+const LanguageContext = createContext('en');
 
 /** Gives the texts of one language to everything inside. */
 export function Words({
@@ -23,11 +25,21 @@ export function Words({
     const i18n = setupI18n({ locale: language, messages: { [language]: { ...words } } });
     return (key, values) => i18n._(key, values);
   }, [words, language]);
-  return <SayContext value={say}>{children}</SayContext>;
+  return (
+    <LanguageContext value={language}>
+      <SayContext value={say}>{children}</SayContext>
+    </LanguageContext>
+  );
 }
 
 export function useSay(): Say {
   const say = useContext(SayContext);
   if (!say) throw new Error('no words around this');
   return say;
+}
+
+/** Says a day as a person would, in the language of the screen: nobody reads 2026-11-23. */
+export function useDay(): (date: LocalDate) => string {
+  const language = useContext(LanguageContext);
+  return (date) => dateInWords(date, language);
 }

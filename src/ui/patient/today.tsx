@@ -15,7 +15,7 @@ import { localToday } from './local-today';
 import { useLocalReminders } from './local-reminders';
 import { setTextSize, textSize } from './preferences';
 import { SavedLine } from './saved-line';
-import { Words, useSay } from './say';
+import { Words, useDay, useSay } from './say';
 import { StopAdvice } from './stop-advice';
 import { morningToAsk } from './morning-to-ask';
 import type { KeptSession } from './device/store';
@@ -55,6 +55,7 @@ export function Today({ words, language, start }: TodayProps) {
 /** Today's lantern, its sessions, and where everything is saved; with or without a signal. */
 function TodayPage({ start, language }: { start: ShownPack; language: string }) {
   const say = useSay();
+  const inWords = useDay();
   const [pack, setPack] = useState<ShownPack>(start);
   // The server's day first, so that the page wakes up as it was sent.
   const [today, setToday] = useState<LocalDate>(start.days[0].date);
@@ -221,10 +222,10 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
         <p className="text-soft" dir="auto">
           {pack.clinic.name}
         </p>
-        <h1 className="text-2xl">{day?.dateText ?? today}</h1>
+        <h1 className="text-2xl">{day?.dateText ?? inWords(today)}</h1>
         <p dir="auto">{pack.name}</p>
       </header>
-      {!day && <p role="alert">{say('today.noPack', { date: today })}</p>}
+      {!day && <p role="alert">{say('today.noPack', { date: inWords(today) })}</p>}
       <ClinicAsks asks={pack.questions.asks ?? []} />
       {morningOf && (
         <MorningQuestion

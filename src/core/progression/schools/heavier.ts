@@ -75,7 +75,8 @@ function heavierWeight(
   const { unit } = load;
   const step = loadStep(top, reps, owned, backTo);
   const asked = owned.filter((one) => one > top + 1e-9).sort((a, b) => a - b)[0];
-  const predicted = `${reps} repetitions with ${top} ${unit} predict a ${maximumOf(backTo)} of ${step.bound} ${unit} (${RULE})`;
+  const from = `${reps} repetitions with ${top} ${unit}`;
+  const predicted = `${from} predict a ${maximumOf(backTo)} of ${step.bound} ${unit} (${RULE})`;
   if (step.to !== null)
     return {
       kind: 'dose',
@@ -99,7 +100,7 @@ function heavierWeight(
         say: `Take ${asked} ${unit}, beyond the predicted ${step.bound} ${unit}: fewer repetitions are to be expected.`,
       },
     ],
-    why: `Asked: ${asked} ${unit}, the next weight there is. Predicted: ${predicted}. Staying needs a ${step.bound} ${unit} weight${enough === null ? '' : `, or about ${enough} repetitions with ${top} ${unit}`}.`,
+    why: `Asked: ${asked} ${unit}, the next weight there is. Predicted by ${from}: a ${maximumOf(backTo)} of ${step.bound} ${unit} (${RULE}). Staying needs a ${step.bound} ${unit} weight${enough === null ? '' : `, or about ${enough} repetitions with ${top} ${unit}`}.`,
   };
 }
 
@@ -189,7 +190,7 @@ function stronger(
             say: `Take ${beyond.curve.name} at ${beyond.percent} %, ${n(beyond.newtons)}: beyond the predicted ${n(bound)}.`,
           },
         ],
-        why: `Predicted: ${predicted}. No band pulls so much and no more.`,
+        why: `${predicted}. No band pulls so much and no more.`,
       }
     : { kind: 'stays', why: `${predicted}: no stronger band has been measured.` };
 }
