@@ -90,7 +90,7 @@ jpe: head-return
 proprioception: head-return
 neck extension: look-up-push
 look up: look-up-push
-towel rotation: cloth-rotation
+towel rotation: towel-rotation
 cloth turn: cloth-rotation
 neck circles: head-rolls
 neck rolls: head-rolls
@@ -145,7 +145,7 @@ face pull: band-pull
 face pulls: band-pull
 facepull: band-pull
 prone t: prone-arms-wide
-prone y: prone-arms-wide
+prone y: prone-y
 nerve floss: median-slider
 nerve flossing: median-slider
 nerve glide: median-slider
@@ -194,7 +194,7 @@ opposite arm leg: hands-knees-reach
 side plank: side-plank
 side planks: side-plank
 side bridge: side-plank
-plank: side-plank
+plank: front-plank
 hip hinge: hip-hinge
 hinge: hip-hinge
 slr: straight-leg-raise
@@ -215,6 +215,34 @@ scapuler retraction: blade-set
 doorwey: doorway-stretch
 retracton: tuck-seated
 quadruped: tuck-hands-knees
+cat cow: cat-camel
+dead bug: dead-bug
+clams: clamshell
+superman: prone-lifts
+child's pose: heels-rest
+figure four: buttock-stretch
+hamstring: hamstring-stretch
+calf raise: calf-raise
+sit to stand: sit-to-stand
+squats: squat
+wall angels: wall-angel
+pull aparts: band-pull-apart
+external rotation: band-external-rotation
+lat stretch: lat-stretch
+knee rolls: knee-rolls
+pelvic tilt: pelvic-tilt
+side glide: side-glide
+lateral shift: side-glide
+femoral: femoral-slider
+skull base release: suboccipital-release
+overpressure: retraction-overpressure
+jog: easy-jog
+ice: cold-pack
+heat: warm-pack
+kettle: waiting-reset
+text neck: reading-push
+hip abduction: side-leg-lift
+gaze: eye-head
 zzz: null
 spinning class: null
 deep freeze: null

@@ -26,6 +26,7 @@ const HOLDS: Readonly<Record<string, readonly number[]>> = {
   'band-lengthening': [10, 30],
   'tuck-hands-knees': [10, 30],
   'tuck-bench-edge': [60],
+  'bench-edge-arms': [30, 60],
   'six-way-hold': [10],
   'four-way-ball': [3],
   'prone-neck-hold': [30, 60],
@@ -62,6 +63,29 @@ const HOLDS: Readonly<Record<string, readonly number[]>> = {
   'posture-reset': [60],
   'sit-tall': [10],
   'easy-walk': [10 * MIN, 20 * MIN],
+  'retraction-lying': [2, 3],
+  'retraction-overpressure': [1],
+  'towel-extension': [1],
+  'suboccipital-release': [MIN, 2 * MIN, 3 * MIN],
+  'lat-stretch': [30],
+  'hamstring-stretch': [30],
+  'buttock-stretch': [30],
+  'calf-stretch': [30],
+  'heels-rest': [30, MIN],
+  'pelvic-tilt': [3],
+  'side-glide': [1],
+  'leg-reach': [10, 15],
+  'side-plank-legs': [10, 15],
+  'front-plank-knees': [10, 15],
+  'front-plank': [10, 15],
+  'prone-lifts': [3, 5],
+  'prone-w': [2],
+  'prone-y': [2],
+  'easy-jog': [5 * MIN],
+  'warm-pack': [15 * MIN],
+  'cold-pack': [10 * MIN],
+  'waiting-reset': [10],
+  'reading-push': [60],
 };
 
 /** Where a second and a third session are added as it settles, or it is done often: the most a day. */
@@ -80,6 +104,13 @@ const TIMES_A_DAY: Readonly<Record<string, number>> = {
   'press-up': 4,
   'knees-to-chest': 4,
   'sitting-bend': 4,
+  'retraction-lying': 6,
+  'retraction-overpressure': 6,
+  'side-glide': 8,
+  'femoral-slider': 3,
+  'bench-edge-arms': 3,
+  'chair-back-opening': 3,
+  'squat-to-look': 3,
 };
 
 /** What a weight can be added to, at the ankle, in the hands or on the pelvis. */
@@ -88,6 +119,14 @@ const CARRIERS: ReadonlySet<string> = new Set([
   'prone-arms-wide',
   'hip-hinge',
   'bridge',
+  'bench-edge-weight',
+  'prone-w',
+  'prone-y',
+  'sit-to-stand',
+  'squat',
+  'calf-raise',
+  'clamshell',
+  'side-leg-lift',
 ]);
 
 /** A shipped exercise with how far its method goes. */

@@ -1,6 +1,11 @@
 import type { Figure } from '@/core/figure';
 import type { ExerciseId } from '@/core/units';
+import { ASSISTED_NECK } from './assisted-neck';
+import { BLADES } from './blades';
 import { CURVE } from './curve';
+import { FLOOR } from './floor';
+import { HARDER_TUCKS } from './harder-tucks';
+import { LEGS } from './legs';
 import { LOW_BACK } from './low-back';
 import { LYING } from './lying';
 import { MOBILITY } from './mobility';
@@ -24,6 +29,11 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   ...NERVES,
   ...LOW_BACK,
   ...TRUNK_AND_LIMBS,
+  ...ASSISTED_NECK,
+  ...HARDER_TUCKS,
+  ...BLADES,
+  ...FLOOR,
+  ...LEGS,
 };
 
 /** Null for an exercise a clinic wrote itself and gave no picture. */

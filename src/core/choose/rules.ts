@@ -48,7 +48,7 @@ function byTrunkHold(facts: FindingFacts) {
   const held = latestValue(facts, 'trunk-extensor-hold');
   return held === null
     ? EASIEST
-    : { above: held >= 60 ? 2 : 0, because: `The trunk extensors held ${Math.round(held)} s.` };
+    : { above: held >= 60 ? 3 : 0, because: `The trunk extensors held ${Math.round(held)} s.` };
 }
 
 /**

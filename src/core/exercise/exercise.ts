@@ -17,6 +17,8 @@ export const FAMILIES = [
   'Ulnar nerve',
   'Radial nerve',
   'Sciatic nerve',
+  'Femoral nerve',
+  'Low back movement',
   'Bending back',
   'Bending forward',
   'Trunk endurance',

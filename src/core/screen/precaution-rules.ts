@@ -228,4 +228,28 @@ export const PRECAUTION_RULES: readonly ScreeningRule[] = [
     source: TRADE,
     precaution: 'latex',
   },
+  {
+    id: 'numb-skin',
+    outcome: 'precautions',
+    when: yes('numb-skin'),
+    reason: 'Skin that feels heat or cold badly.',
+    source: TRADE,
+    precaution: 'numb skin',
+  },
+  {
+    id: 'poor-circulation',
+    outcome: 'precautions',
+    when: yes('poor-circulation'),
+    reason: 'Poor circulation in arms or legs.',
+    source: TRADE,
+    precaution: 'poor circulation',
+  },
+  {
+    id: 'cold-allergy',
+    outcome: 'precautions',
+    when: yes('cold-allergy'),
+    reason: 'Cold brings out a rash, or fingers that turn white.',
+    source: TRADE,
+    precaution: 'cold allergy',
+  },
 ];

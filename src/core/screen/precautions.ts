@@ -5,6 +5,8 @@
  */
 export const TRAITS = {
   'every neck exercise': 'every neck exercise',
+  'ball turns': 'turns with a ball under the head',
+  overpressure: 'pressing on at the end of range',
   'low cloth rotation': 'cloth-assisted rotation low in the neck',
   'cloth rotation': 'cloth-assisted rotation',
   'forced end-range turn': 'turns forced to the end',
@@ -38,6 +40,10 @@ export const TRAITS = {
   kneeling: 'kneeling',
   'front support': 'front support on the arms',
   'latex band': 'bands made of latex',
+  plank: 'planks and other long holds of the whole trunk',
+  'brisk activity': 'jogging and other brisk activity',
+  warmth: 'warm packs',
+  cold: 'cold packs',
   'region of the surgery': 'anything, while the region of the surgery is not written',
   'neck region': 'everything for the neck and the upper back',
   'arm region': 'everything for the shoulder and the arm',
@@ -75,7 +81,7 @@ export const PRECAUTIONS = {
   },
   'after neck injury': {
     name: 'After a neck injury',
-    flags: ['resisted through range', 'forced end-range turn'],
+    flags: ['resisted through range', 'forced end-range turn', 'overpressure'],
     note: 'Cleared; build up slowly and stop at anything new.',
   },
   'cord or artery signs': {
@@ -92,6 +98,7 @@ export const PRECAUTIONS = {
       'look up and over',
       'rolled cloth',
       'bench edge',
+      'overpressure',
     ],
     note: 'Looking back narrows the nerve’s exit; work the stiff joints above and below.',
   },
@@ -107,6 +114,8 @@ export const PRECAUTIONS = {
       'extension',
       'head rolls',
       'weighted lift',
+      'ball turns',
+      'overpressure',
     ],
     note: 'Never to the end of range; looking up only as far as it is controlled.',
   },
@@ -122,7 +131,7 @@ export const PRECAUTIONS = {
   },
   'pressure or heart': {
     name: 'High blood pressure or heart disease',
-    flags: ['long effortful hold', 'breath holding'],
+    flags: ['long effortful hold', 'breath holding', 'plank', 'brisk activity'],
     note: 'Until the pressure is recorded and controlled. Local policy decides.',
   },
   osteoporosis: {
@@ -134,6 +143,8 @@ export const PRECAUTIONS = {
       'bench edge',
       'base-of-neck press',
       'cloth rotation',
+      'ball turns',
+      'overpressure',
     ],
     note: 'Long steroid treatment counts as well.',
   },
@@ -149,7 +160,16 @@ export const PRECAUTIONS = {
   },
   dizziness: {
     name: 'Dizziness on looking up or turning',
-    flags: ['extension', 'wedge', 'bench edge', 'head rolls', 'cloth rotation'],
+    flags: [
+      'extension',
+      'wedge',
+      'bench edge',
+      'head rolls',
+      'cloth rotation',
+      'ball turns',
+      'overpressure',
+      'brisk activity',
+    ],
     note: 'Stop at any dizziness, and say so.',
   },
   'carotid or fainting': {
@@ -159,23 +179,38 @@ export const PRECAUTIONS = {
   },
   concussion: {
     name: 'Recent concussion',
-    flags: ['long effortful hold', 'head down'],
+    flags: ['long effortful hold', 'head down', 'brisk activity'],
     note: 'Light and short; stop at headache or dizziness.',
   },
   straining: {
     name: 'Eye disease or hernia',
-    flags: ['straining', 'long effortful hold', 'breath holding'],
+    flags: ['straining', 'long effortful hold', 'breath holding', 'plank'],
     note: 'Breathe through every hold.',
   },
   'limb joints': {
     name: 'Shoulder, wrist or knee trouble',
-    flags: ['overhead', 'hands and knees', 'kneeling', 'front support'],
+    flags: ['overhead', 'hands and knees', 'kneeling', 'front support', 'brisk activity'],
     note: 'Choose another position.',
   },
   latex: {
     name: 'Latex allergy',
     flags: ['latex band'],
     note: 'Latex-free bands only.',
+  },
+  'numb skin': {
+    name: 'Skin that feels heat or cold badly',
+    flags: ['warmth', 'cold'],
+    note: 'Burns and frostbite are not felt there.',
+  },
+  'poor circulation': {
+    name: 'Poor circulation in arms or legs',
+    flags: ['warmth', 'cold'],
+    note: 'Neither warmth nor cold on that limb.',
+  },
+  'cold allergy': {
+    name: 'Cold brings out a rash or white fingers',
+    flags: ['cold'],
+    note: 'Warmth instead, or nothing.',
   },
   surgery: {
     name: 'Recent surgery, region not written',

@@ -2,5 +2,5 @@
  * Kept with every screening, so that an old one is read by the rules of its time. Raised by
  * `npm run rules` whenever a table of the screening changes; a test holds the hash.
  */
-export const RULES_VERSION = 2;
-export const RULES_HASH: string = '96257eae2d108a4e';
+export const RULES_VERSION = 3;
+export const RULES_HASH: string = 'eb6791c8c459916d';

@@ -44,6 +44,7 @@ const LEAST = {
   trunkDeg: 9,
   hipsCm: 7.5,
   pelvisDeg: 6,
+  slideCm: 4,
   bladesCm: 1,
   armCm: 5,
   armDeg: 20,
@@ -73,6 +74,9 @@ export function movementsBetween(from: Pose, to: Pose): readonly Movement[] {
 export function mirrorMovement({ mover, way }: Movement): Movement {
   return { mover: otherOf(mover), way: way.map(mirrorVec) };
 }
+
+/** How far the base of the neck is to the right of the middle between the hips, in cm. */
+const aside = ({ frames }: Skeleton) => markAt(frames, 'neckBase')[2] - frames.pelvis.at[2];
 
 function reckon(from: Pose, to: Pose): Movement[] {
   const skeletons = Array.from({ length: PLACES }, (_, i) =>
@@ -112,6 +116,9 @@ function reckon(from: Pose, to: Pose): Movement[] {
       mover: 'trunk',
       way: path(({ frames: { thorax } }) => add(thorax.at, turn(thorax.turn, [22, 13, 0]))),
     });
+  // A chest that slides over hips that stay, its shoulders level.
+  else if (Math.abs(aside(last) - aside(first)) > LEAST.slideCm)
+    found.push({ mover: 'trunk', way: path(({ frames }) => markAt(frames, 'breastbone')) });
   const hips = path(({ frames }) => frames.pelvis.at);
   const rolled = angleBetween(
     turn(first.frames.pelvis.turn, [0, 1, 0]),
@@ -119,7 +126,7 @@ function reckon(from: Pose, to: Pose): Movement[] {
   );
   if (reachOf(hips) > LEAST.hipsCm) found.push({ mover: 'hips', way: outside(hips, 15) });
   // A pelvis that rolls where it sits: its upper rim goes round.
-  else if (rolled > LEAST.pelvisDeg && bent <= LEAST.trunkDeg && isUpright(first))
+  else if (rolled > LEAST.pelvisDeg && bent <= LEAST.trunkDeg)
     found.push({
       mover: 'hips',
       way: path(({ frames: { pelvis } }) => add(pelvis.at, turn(pelvis.turn, [-14, 16, 0]))),
