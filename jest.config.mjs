@@ -53,6 +53,7 @@ export default {
     {
       ...shared,
       displayName: 'database',
+      setupFilesAfterEnv: ['<rootDir>/tests/support/patience.ts'],
       testMatch: ['<rootDir>/tests/database/**/*.test.ts'],
       moduleNameMapper: {
         '^@/pdf/thread$': '<rootDir>/tests/support/pdf-thread.ts',
@@ -68,6 +69,7 @@ export default {
     {
       ...shared,
       displayName: 'browser',
+      setupFilesAfterEnv: ['<rootDir>/tests/support/patience.ts'],
       globalSetup: '<rootDir>/tests/support/shared-server.ts',
       globalTeardown: '<rootDir>/tests/support/shared-server-end.ts',
       testMatch: ['<rootDir>/tests/browser/**/*.test.ts', '<rootDir>/tests/security/**/*.test.ts'],
@@ -76,6 +78,7 @@ export default {
     {
       ...shared,
       displayName: 'long',
+      setupFilesAfterEnv: ['<rootDir>/tests/support/patience.ts'],
       globalSetup: '<rootDir>/tests/support/shared-server.ts',
       globalTeardown: '<rootDir>/tests/support/shared-server-end.ts',
       testMatch: [

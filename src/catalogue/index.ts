@@ -1,4 +1,5 @@
 export * from './cautions';
+export { READY_PROGRAMMES } from './programmes';
 export { ALIASES } from './exercises/aliases';
 export { type Catalogue, EXERCISES, SHIPPED, catalogueOf } from './exercises';
 export { type MessageTable, sayPhrase, sayPhrases } from './messages';

@@ -1,7 +1,7 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { LocalDate, ClinicId, PatientId } from '@/core/units';
+import type { LocalDate, ClinicId, ExerciseId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
 import { type Placed, episodeOf, placed } from './visit/place';
 import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
@@ -49,6 +49,25 @@ export async function versionsOf(
   }
   for (const [id, list] of byPatient) byPatient.set(id, list.slice(-LIST_BOUNDS.versions));
   return byPatient;
+}
+
+/** How many of the clinic's patients have this exercise in their newest version. */
+export async function runningWith(clinicId: ClinicId, exerciseId: ExerciseId): Promise<number> {
+  const newest = sql`(SELECT max(${programmeVersion.number}) FROM ${programmeVersion}
+    WHERE ${programmeVersion.clinicId} = ${clinicId} AND ${programmeVersion.programmeId} = ${programmeLine.programmeId})`;
+  const rows = await read((db) =>
+    db
+      .select({ count: sql<number>`count(DISTINCT ${programmeLine.programmeId})` })
+      .from(programmeLine)
+      .where(
+        and(
+          eq(programmeLine.clinicId, clinicId),
+          eq(programmeLine.exerciseId, exerciseId),
+          sql`${programmeLine.number} = ${newest}`,
+        ),
+      ),
+  );
+  return rows[0]?.count ?? 0;
 }
 
 /** A patient's programme; null before the first version. */

@@ -57,6 +57,11 @@ it('the clinic’s own views', async () => {
   await go('/exercises');
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
   await look('exercises');
+  await go('/exercises/programmes');
+  await look('ready programmes');
+  await go('/exercises/about/cloth-rotation');
+  await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
+  await look('an exercise');
   await go('/exercises/new');
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
   await look('new exercise');

@@ -124,7 +124,10 @@ it('draws an own exercise with mouse and keys, undoes, keeps it, and shows it on
   ]);
   await goTo(page, `${stage.server.origin}/patients/${patientId}/plan`);
   await pictureShown(page, `img[src^="/figures/${own?.drawing}/right"]`);
-  await goTo(page, `${stage.server.origin}/exercises/pictures`);
+  await goTo(
+    page,
+    `${stage.server.origin}/exercises/pictures?family=${encodeURIComponent(own?.family ?? '')}`,
+  );
   await says(page, 'Not so: What goes wrong: shoulder hitched');
 
   const { link } = await device(stage.practitioner, patientId);

@@ -91,6 +91,8 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   },
   '(clinic)/clinic/outbox': { path: () => '/clinic/outbox', may: MEMBERS },
   '(clinic)/exercises/pictures': { path: () => '/exercises/pictures', may: MEMBERS },
+  '(clinic)/exercises/programmes': { path: () => '/exercises/programmes', may: MEMBERS },
+  '(clinic)/exercises/about/[id]': { path: () => '/exercises/about/tuck-seated', may: MEMBERS },
   '(clinic)/patients/[id]/follow': {
     path: () => `/patients/${world.patientId}/follow`,
     may: MEMBERS,

@@ -136,6 +136,8 @@ describe('every page', () => {
       '(clinic)/clinic/outbox',
       '(clinic)/exercises',
       '(clinic)/exercises/pictures',
+      '(clinic)/exercises/programmes',
+      '(clinic)/exercises/about/[id]',
       '(clinic)/exercises/new',
     ].includes(page);
     const guarded = rule.may.length > 0 && page.startsWith('(clinic)');

@@ -8,7 +8,6 @@ import puppeteer, {
 import { PASSWORD } from './clinic';
 
 // A real browser on a slow machine takes its time.
-jest.setTimeout(900_000);
 
 /** The one without a window of its own first: it leaves more of a small machine to the tests. */
 const SHELL = '/usr/bin/chromium-headless-shell';

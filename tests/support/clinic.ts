@@ -175,7 +175,7 @@ export async function prescribe(
   by: SignedIn,
   patientId: string,
   lines: readonly LineInput[],
-  more: { basedOn?: number; effectiveFrom?: LocalDate; reason?: string } = {},
+  more: { basedOn?: number; effectiveFrom?: LocalDate; reason?: string; rounds?: number } = {},
 ) {
   await screened(by, patientId);
   return saveProgramme(by, {
@@ -183,7 +183,7 @@ export async function prescribe(
     basedOn: more.basedOn ?? 0,
     effectiveFrom: more.effectiveFrom ?? today(),
     reviewOn: null,
-    rounds: 1,
+    rounds: more.rounds ?? 1,
     reason: more.reason ?? '',
     lines: lines.map((line) => ({ ...line, lineage: line.lineage ?? null })),
   });

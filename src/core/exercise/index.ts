@@ -1,3 +1,4 @@
 export * from './exercise';
+export * from './filter';
 export * from './flags';
 export * from './substitute';

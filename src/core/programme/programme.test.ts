@@ -1,3 +1,4 @@
+import { runs } from '../../../tests/support/runs';
 import fc from 'fast-check';
 import { EXERCISES, SHIPPED } from '@/catalogue';
 import { nextRungIn } from '../choose';
@@ -226,7 +227,7 @@ describe('looking ahead', () => {
           expect(parseDose(formatDose(then.dose)).ok).toBe(true);
         }
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 });

@@ -32,13 +32,15 @@ import {
 } from '../progression';
 import { PRECAUTIONS, type PrecautionId } from '../screen';
 import { addDays, daysBetween, localDate } from '../units';
+import { runs } from '../../../tests/support/runs';
 import { PATIENT_KINDS, type PatientKind, type RehearsalFacts, rehearseWhole } from '.';
 
 /**
- * A thousand made-up patients through twelve weeks of every school, and what must hold of all of them.
- * `npm run long` takes every patient through every school of every exercise.
+ * A thousand made-up patients through twelve weeks of every school, and what must hold of all of them:
+ * every fourth in `npm test`, the thousand in `npm run long`, which also takes every patient through
+ * every school of every exercise.
  */
-const PATIENTS = 1000;
+const PATIENTS = runs(1000).numRuns;
 const WEEKS = 12;
 
 const chanceOf = (seed: number) => {

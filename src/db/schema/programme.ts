@@ -109,6 +109,8 @@ export const programmeLine = sqliteTable(
         programmeVersion.number,
       ],
     }),
+    // Whose programme holds an exercise is asked of a whole clinic.
+    index('programme_line_exercise').on(t.clinicId, t.exerciseId, t.programmeId, t.number),
   ],
 );
 

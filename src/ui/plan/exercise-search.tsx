@@ -2,28 +2,33 @@
 
 import { Command } from 'cmdk';
 import { type Ref, useEffect, useMemo, useRef, useState } from 'react';
-import { ALIASES } from '@/catalogue';
+import { ALIASES, READY_PROGRAMMES } from '@/catalogue';
 import type { Exercise } from '@/core/exercise';
 import { exerciseFinder } from '@/core/find';
+import { type ReadyProgramme, findReady, isNamed } from '@/core/ready';
 import { FigureThumb } from '../figure/thumb';
 
 /** Whoever needs more writes another word. */
 const MOST_SHOWN = 12;
+const MOST_READY = 4;
 
 /**
- * Finds an exercise by its name, a common name, family, finding, muscle or prop; Enter adds the one
- * that is marked. Where nothing is like it, nothing is offered.
+ * Finds an exercise by its name, a common name, family, finding, muscle or prop, and ready programmes
+ * beside them; Enter adds the one that is marked, a programme with all its lines. Where nothing is like
+ * it, nothing is offered.
  */
 export function ExerciseSearch({
   exercises,
   more,
   onPick,
+  onPickReady,
   inputRef,
 }: {
   exercises: readonly Exercise[];
   /** Words that find an exercise beyond its own: the findings it answers. */
   more: ReadonlyMap<string, readonly string[]>;
   onPick: (exercise: Exercise) => void;
+  onPickReady: (programme: ReadyProgramme) => void;
   inputRef: Ref<HTMLInputElement>;
 }) {
   const [typed, setTyped] = useState('');
@@ -36,6 +41,25 @@ export function ExerciseSearch({
   const show = open && typed.trim() !== '';
   const find = useMemo(() => exerciseFinder(exercises, ALIASES, more), [exercises, more]);
   const found = useMemo(() => find(show ? typed : '', MOST_SHOWN), [show, find, typed]);
+  const ready = useMemo(
+    () => findReady(READY_PROGRAMMES, show ? typed : '').slice(0, MOST_READY),
+    [show, typed],
+  );
+  // What was called by its name comes first; what only has to do with it comes after the exercises.
+  const named = ready.filter((one) => isNamed(one, typed));
+  const also = ready.filter((one) => !isNamed(one, typed));
+  const programme = (one: ReadyProgramme) => (
+    <ReadyItem
+      key={one.id}
+      programme={one}
+      onSelect={() => {
+        setTyped('');
+        onPickReady(one);
+      }}
+    />
+  );
+  // A guess is no use beside something that is there.
+  const isGuess = found.guessed && ready.length > 0;
   return (
     <Command
       label="Add an exercise"
@@ -58,7 +82,7 @@ export function ExerciseSearch({
         onKeyDown={(event) => {
           if (event.key === 'Escape') setOpen(false);
         }}
-        placeholder="Add an exercise: name, finding, muscle, prop, position"
+        placeholder="Add an exercise or a ready programme: name, finding, muscle, prop"
         className="w-full rounded border border-hair bg-sheet px-3 py-2 placeholder:text-soft"
       />
       <Command.List
@@ -73,12 +97,13 @@ export function ExerciseSearch({
           </a>
           .
         </Command.Empty>
-        {found.guessed && (
+        {named.map(programme)}
+        {found.guessed && !isGuess && (
           <p role="status" className="px-3 py-1 text-soft">
             Nothing is called so here. Most like it:
           </p>
         )}
-        {found.exercises.map((exercise) => (
+        {(isGuess ? [] : found.exercises).map((exercise) => (
           <Command.Item
             key={exercise.id}
             value={exercise.id}
@@ -98,7 +123,35 @@ export function ExerciseSearch({
             <span className="figures shrink-0 text-[0.9em] text-soft">{exercise.usualDose}</span>
           </Command.Item>
         ))}
+        {also.map(programme)}
       </Command.List>
     </Command>
+  );
+}
+
+/** A ready programme among what was found: all its lines at once. */
+function ReadyItem({
+  programme: { id, name, forWhom, lines },
+  onSelect,
+}: {
+  programme: ReadyProgramme;
+  onSelect: () => void;
+}) {
+  return (
+    <Command.Item
+      value={`programme ${id}`}
+      onSelect={onSelect}
+      className="flex items-center gap-3 rounded px-3 py-1.5 data-[selected=true]:bg-wash"
+    >
+      <span className="grid min-w-0 grow">
+        <span className="font-medium">
+          {name} <span className="font-normal text-soft">ready programme</span>
+        </span>
+        <span className="text-[0.9em] text-soft">For: {forWhom}</span>
+      </span>
+      <span className="figures shrink-0 text-[0.9em] text-soft">
+        {lines.length === 1 ? '1 line' : `${lines.length} lines`}
+      </span>
+    </Command.Item>
   );
 }

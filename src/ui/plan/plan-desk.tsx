@@ -27,7 +27,7 @@ import type { SetUpFacts } from '@/core/set-up';
 import { type Frozen, type LocalDate, sumRanges, type PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
-import { Button } from '../primitives/button';
+import { Button, buttonClass } from '../primitives/button';
 import { DeskDialogs } from './desk-dialogs';
 import { type DeskFacts, DeskFactsProvider, circumstancesOf } from './desk-facts';
 import { DeskLines } from './desk-lines';
@@ -41,6 +41,8 @@ import { DayRibbon } from './panels/day-ribbon';
 import { DeskTime } from './panels/desk-time';
 import { HomeDialog } from './panels/home-dialog';
 import { KeysDialog } from './panels/keys-dialog';
+import { QuietLink } from '../primitives/quiet-link';
+import { ReadyFit } from './panels/ready-fit';
 import { Suggestions } from './panels/suggestions';
 import { TemplatesBar } from './panels/templates-bar';
 import { type EarlierVersion, VersionsPane } from './panels/versions-pane';
@@ -50,6 +52,7 @@ import { fillMissing } from './row/row-actions';
 import { useDayPlan } from './use-day-plan';
 import { type KeptDesk, type OtherAtDesk, useKeptDraft } from './use-kept-draft';
 import { useReckoning } from './use-reckoning';
+import { useReady } from './use-ready';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
 
 export type PlanDeskProps = {
@@ -143,6 +146,7 @@ export function PlanDesk(props: PlanDeskProps) {
     [findings, catalogue, props.facts, facts],
   );
   const findingWords = useMemo(() => wordsByFamily(findings), [findings]);
+  const ready = useReady(desk, catalogue.all, circumstancesOf(facts), step);
   const moves = useRowMoves(desk, catalogue, step, search, setDialog);
   const unreadable = desk.lines.filter((line) => !readLine(line, catalogue).ok).length;
   const incomplete = reckoned.checks.filter(
@@ -212,6 +216,7 @@ export function PlanDesk(props: PlanDeskProps) {
     { key: 'a', held: 'alt', whileTyping: true, does: addAccepted },
     { key: 'f', held: 'alt', whileTyping: true, does: fillAll },
     { key: 'o', held: 'alt', whileTyping: true, does: order },
+    { key: 'u', held: 'alt', whileTyping: true, does: () => ready.fit && ready.take() },
   ]);
 
   const jump = (uid: string) => document.getElementById(doseFieldId(uid))?.focus();
@@ -280,12 +285,14 @@ export function PlanDesk(props: PlanDeskProps) {
             exercises={catalogue.all}
             more={findingWords}
             onPick={add}
+            onPickReady={(programme) => addLines(ready.apply(programme))}
             inputRef={search}
           />
           <div className="flex flex-wrap gap-2">
             <TemplatesBar
               templates={props.templates}
               desk={desk}
+              onApplyReady={(programme) => addLines(ready.apply(programme))}
               onApply={(template) =>
                 addLines(
                   template.lines.map(({ exerciseId, dose, school, session }) => ({
@@ -311,7 +318,19 @@ export function PlanDesk(props: PlanDeskProps) {
             <Button look="quiet" onClick={() => setKeysOpen(true)}>
               Keys
             </Button>
+            <QuietLink href={`/exercises?patient=${patientId}`} className={buttonClass('quiet')}>
+              Look over all exercises
+            </QuietLink>
           </div>
+          {ready.fit && (
+            <ReadyFit
+              programme={ready.fit.programme}
+              lines={ready.fit.closed}
+              screened={screened}
+              onTake={ready.take}
+              onLeave={ready.leave}
+            />
+          )}
           <DeskLines desk={desk} newUid={newUid} moves={moves} step={step} />
           <ChecksPane checks={reckoned.checks} onJump={jump} />
         </section>

@@ -1,11 +1,13 @@
-import { requireMember } from '@/server/require';
+import { UNSCREENED, standsFor } from '@/core/screen';
+import { circumstancesFor } from '@/server/visit/circumstances';
+import { requireFile, requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { EXERCISES } from '@/catalogue';
+import { z } from 'zod';
 import { roleSuffices } from '@/server/access';
 import { ownExercises } from '@/server/desk/exercises';
 import { ExerciseFiles } from '@/ui/exercises/exercise-files';
-import { ExerciseList } from '@/ui/exercises/exercise-list';
+import { ExerciseBrowser, type ForPatient } from '@/ui/exercises/exercise-browser';
 import { FigureThumb } from '@/ui/figure/thumb';
 import { RetireButton } from '@/ui/exercises/retire-button';
 import { buttonClass } from '@/ui/primitives/button';
@@ -15,14 +17,27 @@ export const metadata: Metadata = { title: 'Exercises' };
 
 export default legible(ExercisesPage);
 
-async function ExercisesPage() {
+/** Whose precautions and home close exercises in the list; left out, nobody's. */
+const Query = z.object({ patient: z.string().max(80).optional().catch(undefined) });
+
+async function forPatient(id: string | undefined): Promise<ForPatient | null> {
+  if (id === undefined) return null;
+  const { patient } = await requireFile(id);
+  return { name: patient.name, ...(await circumstancesFor(patient)) };
+}
+
+async function ExercisesPage({ searchParams }: PageProps<'/exercises'>) {
   const member = await requireMember();
+  const patient = await forPatient(Query.parse(await searchParams).patient);
   const own = await ownExercises(member.clinicId);
   const practises = roleSuffices(member.role, 'practitioner');
   return (
     <>
       <div className="flex flex-wrap items-center gap-3 border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Exercises</h1>
+        <Link href="/exercises/programmes" className={buttonClass('plain')}>
+          Ready programmes
+        </Link>
         <Link href="/exercises/pictures" className={buttonClass('plain')}>
           Drawings
         </Link>
@@ -32,6 +47,21 @@ async function ExercisesPage() {
           </Link>
         )}
       </div>
+      {patient && (
+        <p className="border-l-2 border-lit pl-3">
+          What speaks against an exercise for <bdi className="font-semibold">{patient.name}</bdi>,
+          by screening, positions and home, stands beside it.{' '}
+          {!standsFor(patient.screened) && (
+            <strong className="font-semibold">
+              {UNSCREENED[patient.screened]} Until then nothing here is said to be safe.{' '}
+            </strong>
+          )}
+          <Link href="/exercises" className="text-action underline">
+            For nobody in particular
+          </Link>
+        </p>
+      )}
+      <ExerciseBrowser own={own} patient={patient} />
       <section className="pt-4">
         <h2 className="text-lg">Your clinic’s own ({own.length})</h2>
         {own.length === 0 && (
@@ -70,10 +100,6 @@ async function ExercisesPage() {
         </ul>
       </section>
       {practises && <ExerciseFiles />}
-      <section className="pt-6">
-        <h2 className="text-lg">Shipped ({EXERCISES.length})</h2>
-        <ExerciseList exercises={EXERCISES} />
-      </section>
     </>
   );
 }

@@ -15,6 +15,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Alt A', 'Add all accepted suggestions'],
   ['Alt F', 'Write every missing part of every line'],
   ['Alt O', 'Put the lines in the order of a session'],
+  ['Alt U', 'Take the substitutes of a ready programme that was put down'],
   ['Ctrl Z', 'Undo the last step'],
   ['Ctrl Shift Z', 'Redo it'],
   ['Ctrl Enter', 'Save the version'],

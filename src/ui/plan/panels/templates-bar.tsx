@@ -3,6 +3,8 @@
 import type { Frozen } from '@/core/units';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
+import { READY_PROGRAMMES } from '@/catalogue';
+import type { ReadyProgramme } from '@/core/ready';
 import type { TemplateDraft } from '@/core/records';
 import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
@@ -10,15 +12,17 @@ import { Dialog } from '../../primitives/dialog';
 import { Field } from '../../primitives/field';
 import type { Desk } from '../desk-state';
 
-/** The clinic's templates: apply one, or keep this desk as one. */
+/** The clinic's templates and the programmes that ship: apply one, or keep this desk as one. */
 export function TemplatesBar({
   templates,
   desk,
   onApply,
+  onApplyReady,
 }: {
   templates: readonly Frozen<TemplateDraft>[];
   desk: Desk;
   onApply: (template: Frozen<TemplateDraft>) => void;
+  onApplyReady: (programme: ReadyProgramme) => void;
 }) {
   const { send } = useSend();
   const [open, setOpen] = useState(false);
@@ -91,6 +95,12 @@ export function TemplatesBar({
             </li>
           ))}
         </ul>
+        <ReadyList
+          onApply={(programme) => {
+            onApplyReady(programme);
+            setOpen(false);
+          }}
+        />
         <form
           className="flex flex-wrap items-end gap-3 border-t border-hair pt-3"
           onSubmit={(event) => {
@@ -113,5 +123,32 @@ export function TemplatesBar({
         </form>
       </Dialog>
     </>
+  );
+}
+
+/** The programmes ready to hand, each with whom it is for and whom not. */
+function ReadyList({ onApply }: { onApply: (programme: ReadyProgramme) => void }) {
+  return (
+    <details className="border-t border-hair pt-2">
+      <summary className="font-semibold">Ready to hand ({READY_PROGRAMMES.length})</summary>
+      <ul>
+        {READY_PROGRAMMES.map((programme) => (
+          <li
+            key={programme.id}
+            className="flex items-start gap-3 border-t border-hair py-1.5 first:border-t-0"
+          >
+            <p className="mr-auto min-w-0">
+              <span className="font-medium">{programme.name}</span>
+              <span className="text-soft">, {programme.lines.length} lines</span>
+              <span className="block text-[0.93em]">For: {programme.forWhom}</span>
+              <span className="block text-[0.93em] text-soft">Not for: {programme.notFor}</span>
+            </p>
+            <Button aria-label={`Apply ${programme.name}`} onClick={() => onApply(programme)}>
+              Apply
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

@@ -12,7 +12,7 @@ import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Drawings' };
 
-/** Every drawing of the catalogue and of the clinic's own exercises, for looking over: of one family or all, with their words or without. */
+/** Every drawing of the catalogue and of the clinic's own exercises, for looking over: a family at a time, with their words or without. */
 export default legible(PicturesPage);
 
 const Query = z.object({
@@ -29,7 +29,8 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
     exercises.map(({ id, drawing }) => ({ exerciseId: id, drawing })),
   );
   const { family, words } = Query.parse(await searchParams);
-  const shown = family ? [family] : FAMILIES;
+  // One family at a time: a hundred drawings with their poses are no page.
+  const shown = [family ?? FAMILIES[0]];
   const count = exercises.filter((one) => shown.includes(one.family)).length;
   const address = (next: { family?: string; words?: string }) => {
     const query = new URLSearchParams(
@@ -51,15 +52,15 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
           </Link>
         </p>
         <nav aria-label="Families" className="flex flex-wrap gap-x-4 gap-y-1">
-          {[undefined, ...FAMILIES].map((one) => (
+          {FAMILIES.map((one) => (
             <Link
-              key={one ?? 'all'}
-              href={address({ family: one ?? '' })}
+              key={one}
+              href={address({ family: one })}
               prefetch={false}
-              className={one === family ? 'font-semibold' : 'text-action underline'}
-              {...(one === family ? { 'aria-current': 'page' as const } : {})}
+              className={one === shown[0] ? 'font-semibold' : 'text-action underline'}
+              {...(one === shown[0] ? { 'aria-current': 'page' as const } : {})}
             >
-              {one ?? 'All'}
+              {one}
             </Link>
           ))}
         </nav>

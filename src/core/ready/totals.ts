@@ -1,0 +1,56 @@
+import { dayTimer, fullestDay } from '../programme';
+import type { WakingHours } from '../schedule';
+import { resolve, sessionTimeline } from '../timeline';
+import { type LocalDate, type Range, type Seconds, addDays, seconds, sumRanges } from '../units';
+import type { Exercise } from '../exercise';
+import { readyPlanned } from './planned';
+import type { ReadyProgramme } from './ready';
+
+/** What a programme takes, by the segments that the player would play. */
+export type ReadyTotals = {
+  /** The longest session of its fullest day. */
+  readonly session: Range<Seconds>;
+  /** Its fullest day, resets among it. */
+  readonly day: Range<Seconds>;
+  readonly sessionsADay: number;
+  /** Held, with no movement, on its fullest day: at least. */
+  readonly heldADay: Seconds;
+  /** The first seven days together. */
+  readonly week: Range<Seconds>;
+};
+
+/** Without a patient: awake from seven to eleven in the evening. */
+const WAKING = { wake: 7 * 60, sleep: 23 * 60 } as unknown as WakingHours;
+const WEEK = 7;
+
+/**
+ * True times of a ready programme: with rests, changes and rounds.
+ *
+ * @returns null where nothing of it is due in its first fortnight
+ */
+export function readyTotals(
+  programme: ReadyProgramme,
+  byId: (id: string) => Exercise | null,
+  from: LocalDate,
+): ReadyTotals | null {
+  const lines = readyPlanned(programme, byId, from);
+  const frame = { from, review: null, rounds: programme.rounds };
+  const day = fullestDay(lines, frame, WAKING);
+  if (!day) return null;
+  const timer = dayTimer(frame, WAKING);
+  const week = Array.from({ length: WEEK }, (_, ahead) => timer(lines, addDays(from, ahead)).total);
+  const held = day.sessions
+    .flatMap((one) => resolve(sessionTimeline(one.lines, programme.rounds), 'least'))
+    .filter(({ kind }) => kind === 'hold')
+    .reduce((sum, segment) => sum + segment.seconds, 0);
+  const session = day.sessions
+    .map(({ time }) => time)
+    .reduce((longest, time) => (time.most > longest.most ? time : longest));
+  return {
+    session,
+    day: day.total,
+    sessionsADay: day.sessions.length,
+    heldADay: seconds(held),
+    week: sumRanges(week),
+  };
+}

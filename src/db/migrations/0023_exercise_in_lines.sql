@@ -1,0 +1,1 @@
+CREATE INDEX `programme_line_exercise` ON `programme_line` (`clinic_id`,`exercise_id`,`programme_id`,`number`);

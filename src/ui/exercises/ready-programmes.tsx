@@ -1,0 +1,105 @@
+import Link from 'next/link';
+import { SHIPPED } from '@/catalogue';
+import { SCHOOLS } from '@/core/progression';
+import type { ReadyLine, ReadyProgramme, ReadyTotals } from '@/core/ready';
+import { formatRange, formatSeconds } from '@/core/units';
+import { FigureThumb } from '../figure/thumb';
+
+type Shown = { readonly programme: ReadyProgramme; readonly totals: ReadyTotals | null };
+
+/** Every ready programme, a column of its lines under what it is and whom it is for. */
+export function ReadyProgrammes({ shown }: { shown: readonly Shown[] }) {
+  return (
+    <>
+      <header className="flex flex-wrap items-baseline gap-3 border-b border-hair pb-3">
+        <h1 className="mr-auto text-2xl">Ready programmes ({shown.length})</h1>
+        <Link href="/exercises" className="text-action underline">
+          All exercises
+        </Link>
+      </header>
+      <p className="max-w-[70ch] py-3 text-soft">
+        Each is one way of working. On a patient’s Plan, type its name in the search and press
+        Enter: all its lines are put down, and what this patient’s screening, positions and home
+        close is shown with what can take its place. Common practice, no source; you decide.
+      </p>
+      <nav
+        aria-label="Ready programmes"
+        className="columns-2 gap-x-8 pb-4 md:columns-3 xl:columns-4"
+      >
+        <ul>
+          {shown.map(({ programme: { id, name } }) => (
+            <li key={id}>
+              <a href={`#${id}`} className="text-action underline">
+                {name}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </nav>
+      <ul className="grid gap-x-10 lg:grid-cols-2">
+        {shown.map((one) => (
+          <Programme key={one.programme.id} {...one} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function Programme({ programme, totals }: Shown) {
+  const { id, name, about, forWhom, notFor, cautions, disagreement, rounds, lines } = programme;
+  return (
+    <li id={id} className="break-inside-avoid scroll-mt-4 border-t border-hair py-4">
+      <h2 className="text-lg">{name}</h2>
+      <p>{about}</p>
+      {totals && (
+        <p className="pt-1 text-soft">
+          {totals.sessionsADay === 1 ? 'Once a day' : `${totals.sessionsADay} times a day`}, longest
+          session <span className="figures">{formatRange(totals.session)}</span>; the day{' '}
+          <span className="figures">{formatRange(totals.day)}</span>, the week{' '}
+          <span className="figures">{formatRange(totals.week)}</span>; held{' '}
+          <span className="figures">{formatSeconds(totals.heldADay)}</span> a day
+          {rounds > 1 && `; gone through ${rounds} times`}.
+        </p>
+      )}
+      <ol className="py-2">
+        {lines.map((line) => (
+          <Line key={line.exerciseId} {...line} />
+        ))}
+      </ol>
+      <p>
+        <span className="font-medium">For:</span> {forWhom}
+      </p>
+      <p>
+        <span className="font-medium">Not for:</span> {notFor}
+      </p>
+      <ul className="list-disc pl-5 text-soft">
+        {cautions.map((caution) => (
+          <li key={caution}>{caution}</li>
+        ))}
+        {disagreement && <li>The trade disagrees: {disagreement}.</li>}
+      </ul>
+    </li>
+  );
+}
+
+function Line({ exerciseId, dose, school }: ReadyLine) {
+  const exercise = SHIPPED.byId(exerciseId);
+  return (
+    <li className="flex items-center gap-3 py-0.5">
+      <FigureThumb exerciseId={exerciseId} />
+      <p className="min-w-0">
+        <Link
+          href={`/exercises/about/${exerciseId}`}
+          prefetch={false}
+          className="text-action underline"
+        >
+          {exercise?.name ?? exerciseId}
+        </Link>
+        <span className="block text-[0.93em]">
+          <span className="figures">{dose}</span>
+          {school && <span className="text-soft">, grows by: {SCHOOLS[school].name}</span>}
+        </span>
+      </p>
+    </li>
+  );
+}
