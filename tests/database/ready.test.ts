@@ -3,7 +3,7 @@ import { READY_PROGRAMMES } from '@/catalogue';
 import { NO_SETTINGS } from '@/core/progression';
 import { formatDose } from '@/core/dose';
 import { closeDatabase, runningWith } from '@/db';
-import { aboutExercise } from '@/server/desk/about-exercise';
+import { askedExercise } from '@/server/desk/asked-exercise';
 import { patientPack } from '@/server/patient-pack';
 import { deskOf } from '@/server/plan';
 import { handoutOf } from '@/server/visit/handout';
@@ -89,17 +89,6 @@ it('knows in whose newest programme an exercise stands, of one’s own clinic al
     },
   );
   expect(await with_('six-way-hold')).toBe(before);
-  expect((await aboutExercise(clinicId, 'squat'))?.patients).toBe(await with_('squat'));
-  expect(await aboutExercise(clinicId, 'nobody-knows')).toBeNull();
-});
-
-it('says of an exercise what a colleague would ask', async () => {
-  const about = await aboutExercise(practitioner.clinicId, 'tuck-bench-edge');
-  expect(about?.harder?.id).toBe('bench-edge-arms');
-  expect(about?.easier).toBeNull();
-  expect(about?.programmes).toEqual(['Bench edge']);
-  expect(about?.flaggedFor.map(({ who }) => who)).toEqual(
-    expect.arrayContaining(['Disc trouble low in the neck', 'Osteoporosis', 'Arm symptoms']),
-  );
-  expect(about?.doses[0]).toMatchObject({ school: 'Usual', dose: '60s 3/day daily' });
+  expect((await askedExercise(clinicId, 'squat'))?.patients).toBe(await with_('squat'));
+  expect(await askedExercise(clinicId, 'nobody-knows')).toBeNull();
 });

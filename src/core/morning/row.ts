@@ -2,8 +2,10 @@ import { summarise } from '../adherence';
 import { PAIN_MATTERS, type Reading, daysSpreading, judgeCourse } from '../follow';
 import { adherenceHistory, firstDay, isPausedOn, worstPain } from '../history';
 import { type Choice, type FollowRecord, limbSeries, openProposals, outlook } from '../outlook';
+import { flaggedLines } from '../programme';
 import { MOVE_CLASS, isDanger, isGrowth } from '../progression';
 import { type Instant, type WallMinute, instantAt, later } from '../schedule';
+import { PRECAUTIONS } from '../screen';
 import {
   ALERT_REASONS,
   type MorningRow,
@@ -114,6 +116,11 @@ export function triageFacts(facts: MorningFacts, context: MorningContext): Triag
     pains: lately.flatMap(([, report]) => worstPain(report) ?? []),
     flares: lately.filter(([, { soreness }]) => soreness === 'flare').length,
     spreading: spreadingIn(record),
+    flagged: flaggedLines(
+      versions.at(-1)?.lines ?? [],
+      record.precautions,
+      context.catalogue.byId,
+    ).map(({ name, precaution }) => ({ name, precaution: PRECAUTIONS[precaution].name })),
     ready: proposals.filter(isGrowth).length,
     easier: proposals.filter(isDanger).length,
     asking: proposals.filter(({ move }) => MOVE_CLASS[move] === 'ask').length,

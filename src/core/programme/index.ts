@@ -5,5 +5,6 @@ export * from './day-time';
 export * from './difference';
 export * from './look-ahead';
 export * from './planned-line';
+export * from './recheck';
 export * from './sent';
 export * from './most-lines';

@@ -9,7 +9,7 @@ const words = (text: string) =>
     .filter((word) => word !== '');
 
 /** Whether the name of a programme begins with what was typed. */
-export function isNamed({ name }: ReadyProgramme, typed: string): boolean {
+function isNamed({ name }: ReadyProgramme, typed: string): boolean {
   const wanted = words(typed).join(' ');
   return wanted !== '' && words(name).join(' ').startsWith(wanted);
 }

@@ -2,6 +2,7 @@ import { randomLcg, randomNormal } from 'd3';
 import { EXERCISES, SHIPPED } from '@/catalogue';
 import { nextRungIn, previousRungIn } from '../choose';
 import {
+  MADE_UP_DAYS,
   asksAtLeast,
   asksLess,
   asksTheSame,
@@ -10,9 +11,10 @@ import {
   happeningsIn,
   moreIn,
   presentOf,
+  worthOf,
 } from '../course';
 import { type Dose, formatDose, heldSeconds, holdOf, parseDose } from '../dose';
-import { type Exercise, type SchoolId, lineFlags } from '../exercise';
+import { type Exercise, SCHOOL_IDS, type SchoolId, lineFlags } from '../exercise';
 import {
   GOOD_SESSIONS,
   LEAST_RUNG_DAYS,
@@ -60,6 +62,12 @@ const precautionsOf = (nth: number): readonly PrecautionId[] => {
 };
 
 const pairs = EXERCISES.flatMap((exercise) => schoolsFor(exercise).map((id) => ({ exercise, id })));
+/** The schools in turn, each through its own exercises: one has a hundred of them, another a single one. */
+const bySchool = SCHOOL_IDS.map((school) => pairs.filter(({ id }) => id === school));
+function pairOf(nth: number): (typeof pairs)[number] {
+  const own = bySchool[nth % bySchool.length] ?? pairs;
+  return own[(Math.floor(nth / bySchool.length) * 37) % own.length] as (typeof pairs)[number];
+}
 
 type Patient = {
   readonly name: string;
@@ -70,7 +78,7 @@ type Patient = {
 };
 
 function patient(nth: number): Patient {
-  const { exercise, id } = pairs[(nth * 37) % pairs.length] as (typeof pairs)[number];
+  const { exercise, id } = pairOf(nth);
   const kind = PATIENT_KINDS[nth % PATIENT_KINDS.length] as PatientKind;
   const dose = startOf(exercise, id, nth);
   return {
@@ -326,7 +334,9 @@ it('goes back to a dose that went wrong at most once without a smaller step betw
         asksLess(before1.dose, stretch.dose);
       if (!isReturn) return [];
       const key = `${stretch.exercise.id} ${formatDose(stretch.dose)}`;
-      const times = (returns.get(key) ?? 0) + 1;
+      // What was borne for as long as makes up for it did not fail: it is counted from there.
+      const borne = before2.sessions.filter((log) => worthOf(log, before2.dose) === 'good').length;
+      const times = (borne >= MADE_UP_DAYS ? 0 : (returns.get(key) ?? 0)) + 1;
       returns.set(key, times);
       return times > 2 ? [`${one.name}: ${key} for the ${times}rd time`] : [];
     });

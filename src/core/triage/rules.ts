@@ -24,6 +24,8 @@ export type TriageFacts = {
   readonly flares: number;
   /** The longest run of days, up to the newest, on which a limb went beyond its usual. */
   readonly spreading: { readonly days: number; readonly limb: string } | null;
+  /** Running lines that speak against what is known of the patient now, each with the precaution's name. */
+  readonly flagged: readonly { readonly name: string; readonly precaution: string }[];
   /** Growth that the logs propose and nobody has decided on. */
   readonly ready: number;
   /** Steps back, rests and stops proposed and not decided on. */
@@ -119,6 +121,19 @@ export const TRIAGE_RULES: readonly TriageRule[] = [
     step: 'screen',
     source: TRADE,
     say: ({ awaitsAnswer }) => (awaitsAnswer ? 'Referred; no answer is recorded yet.' : null),
+  },
+  {
+    id: 'flagged line',
+    level: 'decide',
+    next: 'Look at the lines',
+    step: 'plan',
+    source: TRADE,
+    say: ({ flagged: [first, ...more] }) => {
+      if (!first) return null;
+      const others = new Set(more.map(({ name }) => name).filter((name) => name !== first.name));
+      const beside = others.size === 0 ? '' : `, and ${others.size} more`;
+      return `Runs and is flagged now: ${first.name} (${first.precaution})${beside}.`;
+    },
   },
   {
     id: 'ease off',

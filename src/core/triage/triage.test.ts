@@ -13,6 +13,7 @@ const steady: TriageFacts = {
   pains: [3, 2, 3],
   flares: 0,
   spreading: null,
+  flagged: [],
   ready: 0,
   easier: 0,
   asking: 0,
@@ -50,6 +51,25 @@ it.each<[string, Partial<TriageFacts>, string, RegExp]>([
     /over 7 of 10 on 2 days.*up to 9/,
   ],
   ['next-morning flare three times', { flares: 3 }, 'call today', /3 times/],
+  [
+    'a running line that is flagged since',
+    { flagged: [{ name: 'Bench edge', precaution: 'Osteoporosis' }], easier: 2 },
+    'decide',
+    /Bench edge \(Osteoporosis\)\./,
+  ],
+  [
+    'several, each counted once',
+    {
+      flagged: [
+        { name: 'A', precaution: 'x' },
+        { name: 'A', precaution: 'y' },
+        { name: 'B', precaution: 'x' },
+        { name: 'C', precaution: 'x' },
+      ],
+    },
+    'decide',
+    /A \(x\), and 2 more/,
+  ],
   ['a line that asks for less', { easier: 1 }, 'decide', /1 line asks/],
   ['ready to progress', { ready: 2 }, 'decide', /2 lines/],
   ['a word that is missing', { asking: 1 }, 'decide', /1 line lacks a number or a word/],

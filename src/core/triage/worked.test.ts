@@ -13,6 +13,7 @@ const WELL: TriageFacts = {
   pains: [2, 1],
   flares: 0,
   spreading: null,
+  flagged: [],
   ready: 0,
   easier: 0,
   asking: 0,

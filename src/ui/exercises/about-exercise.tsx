@@ -1,8 +1,9 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Figure } from '@/core/figure';
-import type { AboutExercise } from '@/server/desk/about-exercise';
+import type { AboutExercise } from '@/catalogue/about-exercise';
 import type { Exercise } from '@/core/exercise';
+import { FigureLoop } from '../figure/figure-loop';
 import { FigureSteps } from '../figure/figure-steps';
 
 /** A part of the sheet, left out where it has nothing to say. */
@@ -34,9 +35,12 @@ function Step({ way, exercise }: { way: string; exercise: Exercise | null }) {
 /** One exercise as a colleague would want it explained: on the screen and printed. */
 export function AboutExerciseSheet({
   about,
+  patients,
   figure,
 }: {
   about: AboutExercise;
+  /** Of the clinic, whose newest programme holds it. */
+  patients: number;
   figure: Figure | null;
 }) {
   const { exercise, doses, flaggedFor, disagreements, certainty, easier, harder } = about;
@@ -52,12 +56,13 @@ export function AboutExerciseSheet({
         </Link>
       </header>
       <p className="pb-3 text-soft">
-        {family}, step {rung}. {position}; {region}; to {PURPOSE_VERB[purpose] ?? purpose}:{' '}
+        {family}, step {rung}; {position}. To {PURPOSE_VERB[purpose] ?? purpose}, {region}:{' '}
         {muscles.join(', ')}. {ways}
       </p>
       {figure && <FigureSteps figure={figure} size="h-40" />}
+      {figure && <FigureLoop figure={figure} />}
       {sides && <p className="pt-1 text-[0.93em] text-soft">Drawn for the right: {sides.right}.</p>}
-      <div className="grid gap-x-8 pt-3 lg:grid-cols-2">
+      <div className="gap-x-8 pt-3 lg:columns-2">
         <Part title="How it is done">
           <ol className="list-decimal pl-5">
             {exercise.steps.map((step) => (
@@ -172,9 +177,9 @@ export function AboutExerciseSheet({
             </p>
           )}
           <p>
-            {about.patients === 0
+            {patients === 0
               ? 'In no programme of your clinic now.'
-              : `In the newest programme of ${about.patients === 1 ? '1 patient' : `${about.patients} patients`} of your clinic.`}
+              : `In the newest programme of ${patients === 1 ? '1 patient' : `${patients} patients`} of your clinic.`}
           </p>
         </Part>
       </div>

@@ -102,6 +102,9 @@ export function TrialRow({
           and trains the fault.
         </p>
       )}
+      {kind === 'wall-tuck' && mean === 0 && (
+        <p className="text-[0.93em] text-soft">Contact reached: the head touches the wall.</p>
+      )}
       {about.step === 'strength' && trials.length > 0 && <Band most={Math.max(...trials)} />}
       {reading && <Reader name={row.instrument} onTrial={take} onClose={() => setReading(false)} />}
       <RowDetails

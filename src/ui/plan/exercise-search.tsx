@@ -5,7 +5,7 @@ import { type Ref, useEffect, useMemo, useRef, useState } from 'react';
 import { ALIASES, READY_PROGRAMMES } from '@/catalogue';
 import type { Exercise } from '@/core/exercise';
 import { exerciseFinder } from '@/core/find';
-import { type ReadyProgramme, findReady, isNamed } from '@/core/ready';
+import { type ReadyProgramme, findReady } from '@/core/ready';
 import { FigureThumb } from '../figure/thumb';
 
 /** Whoever needs more writes another word. */
@@ -45,9 +45,7 @@ export function ExerciseSearch({
     () => findReady(READY_PROGRAMMES, show ? typed : '').slice(0, MOST_READY),
     [show, typed],
   );
-  // What was called by its name comes first; what only has to do with it comes after the exercises.
-  const named = ready.filter((one) => isNamed(one, typed));
-  const also = ready.filter((one) => !isNamed(one, typed));
+  // After the exercises: whoever types a word of both means the one exercise.
   const programme = (one: ReadyProgramme) => (
     <ReadyItem
       key={one.id}
@@ -97,7 +95,6 @@ export function ExerciseSearch({
           </a>
           .
         </Command.Empty>
-        {named.map(programme)}
         {found.guessed && !isGuess && (
           <p role="status" className="px-3 py-1 text-soft">
             Nothing is called so here. Most like it:
@@ -123,7 +120,7 @@ export function ExerciseSearch({
             <span className="figures shrink-0 text-[0.9em] text-soft">{exercise.usualDose}</span>
           </Command.Item>
         ))}
-        {also.map(programme)}
+        {ready.map(programme)}
       </Command.List>
     </Command>
   );

@@ -1,5 +1,8 @@
-import { READY_PROGRAMMES, sayPhrases, waysOf } from '@/catalogue';
-import { type Certainty, certaintyOf } from '@/catalogue/exercises/certainty';
+import type { Catalogue } from './exercises';
+import { type Certainty, certaintyOf } from './exercises/certainty';
+import { sayPhrases } from './messages';
+import { READY_PROGRAMMES } from './programmes';
+import { waysOf } from './ways';
 import { nextRungIn, previousRungIn } from '@/core/choose';
 import { formatDose, parseDose, readDose } from '@/core/dose';
 import { type Exercise, type SchoolId, SCHOOL_IDS, lineFlags } from '@/core/exercise';
@@ -7,9 +10,7 @@ import { plannedLine } from '@/core/programme';
 import { type Disagreement, SCHOOLS, disagreementsOn } from '@/core/progression';
 import { FOR_EVERYBODY, PRECAUTIONS, type PrecautionId, TRAITS } from '@/core/screen';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
-import { type ClinicId, formatRange, localDate } from '@/core/units';
-import { runningWith } from '@/db';
-import { catalogueFor } from './exercises';
+import { formatRange, localDate } from '@/core/units';
 
 /** One dose of an exercise, read back, with the true time of its session. */
 export type DoseShown = {
@@ -31,8 +32,6 @@ export type AboutExercise = {
   readonly harder: Exercise | null;
   /** Names of ready programmes that hold it. */
   readonly programmes: readonly string[];
-  /** Patients of the clinic whose newest programme holds it. */
-  readonly patients: number;
 };
 
 /** Doses have no days of their own here; any day will do. */
@@ -56,9 +55,8 @@ function doseShown(exercise: Exercise, school: string, text: string): DoseShown[
   ];
 }
 
-/** Null where the clinic has no such exercise. */
-export async function aboutExercise(clinicId: ClinicId, id: string): Promise<AboutExercise | null> {
-  const { all, byId } = await catalogueFor(clinicId);
+/** Null where the catalogue has no such exercise. */
+export function aboutExercise({ all, byId }: Catalogue, id: string): AboutExercise | null {
   const exercise = byId(id);
   if (!exercise) return null;
   const schools = SCHOOL_IDS.flatMap((school: SchoolId) => {
@@ -89,6 +87,5 @@ export async function aboutExercise(clinicId: ClinicId, id: string): Promise<Abo
     programmes: READY_PROGRAMMES.filter(({ lines }) =>
       lines.some((line) => line.exerciseId === exercise.id),
     ).map(({ name }) => name),
-    patients: await runningWith(clinicId, exercise.id),
   };
 }
