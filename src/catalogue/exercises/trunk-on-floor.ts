@@ -138,8 +138,8 @@ export const LOW_BACK_EASY = [
     sides: sides('limb', (side) => `the chest slides to the ${side}`),
     needs: SIDED,
     ways: 'Only towards the side that draws symptoms in.',
-    usualDose: 'x10 hold 1s left every 2h daily',
-    doses: { repeated: 'x10 hold 1s left every 2h daily' },
+    usualDose: 'x10 hold 1s every 2h daily',
+    doses: { repeated: 'x10 hold 1s every 2h daily' },
     steps: [
       'Stand with your feet apart, a hand on the hip.',
       'Slide the chest to that side over hips that stay, shoulders level. Come back to the middle.',

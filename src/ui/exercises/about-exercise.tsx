@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Figure } from '@/core/figure';
 import type { AboutExercise } from '@/catalogue/about-exercise';
+import { rungOf } from '@/catalogue/exercises/rungs';
 import type { Exercise } from '@/core/exercise';
 import { FigureLoop } from '../figure/figure-loop';
 import { FigureSteps } from '../figure/figure-steps';
@@ -44,6 +45,7 @@ export function AboutExerciseSheet({
   figure: Figure | null;
 }) {
   const { exercise, doses, flaggedFor, disagreements, certainty, easier, harder } = about;
+  const step = rungOf(exercise);
   const { name, family, rung, position, purpose, region, muscles, ways, sides } = exercise;
   return (
     <article className="max-w-[64rem]">
@@ -164,6 +166,12 @@ export function AboutExerciseSheet({
           ))}
         </Part>
         <Part title="Where it stands">
+          {step && (
+            <p>
+              {step.harder && `Harder than the one below by ${step.harder}. `}
+              Opens: {step.opens} Closes: {step.closes}
+            </p>
+          )}
           <Step way="Easier" exercise={easier} />
           <Step way="Harder" exercise={harder} />
           {!easier && !harder && <p>Beside the stairs: another exercise, not a harder one.</p>}

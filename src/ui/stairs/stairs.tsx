@@ -1,3 +1,4 @@
+import { rungOf } from '@/catalogue/exercises/rungs';
 import type { Exercise } from '@/core/exercise';
 import { FigureThumb } from '../figure/thumb';
 
@@ -60,6 +61,7 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
   const { exercise, dose, closed, needs } = step;
   const here = dose !== null;
   const shut = closed.length > 0;
+  const rung = rungOf(exercise);
   return (
     <details className="group">
       <summary className="block cursor-pointer list-none">
@@ -98,6 +100,12 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
           {exercise.position}; {exercise.purpose}: {exercise.muscles.join(', ')}.
         </p>
         <p className="figures">{exercise.usualDose}</p>
+        {rung && (
+          <p>
+            {rung.harder && `Harder by ${rung.harder}. `}
+            Opens: {rung.opens} Closes: {rung.closes}
+          </p>
+        )}
         <p className="text-soft">{exercise.watch}</p>
         <p className="text-soft">
           Felt: {exercise.feel} Stop: {exercise.stop}
