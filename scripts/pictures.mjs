@@ -71,9 +71,6 @@ await go(desk, `${ansel}review`);
 await shot(desk, 'review');
 await go(desk, `${ansel}plan`);
 await shot(desk, 'plan');
-await desk.$eval('[aria-label^="Compare schools for Wall press"]', (button) => button.click());
-await wait(300);
-await shot(desk, 'compare');
 await go(desk, `${ansel}stairs`);
 await shot(desk, 'stairs');
 await go(desk, `${ansel}teach`);
@@ -86,9 +83,13 @@ await shot(desk, 'run-sheet');
 await go(desk, `${ansel}handout`);
 await desk.evaluate(() => document.querySelector('.handout').scrollIntoView());
 await shot(desk, 'handout');
-await go(desk, '/exercises/pictures');
-await shot(desk, 'drawings');
+await go(desk, '/exercises/programmes');
+await desk.evaluate(() => document.getElementById('four-long-holds').scrollIntoView());
+await wait(600);
+await shot(desk, 'programmes');
 await go(desk, '/exercises');
+await wait(600);
+await shot(desk, 'exercises');
 await Promise.all([
   desk.waitForNavigation({ waitUntil: 'networkidle0' }),
   desk.click('a[aria-label="Edit Oar pull with a towel"]'),

@@ -183,8 +183,8 @@ export const FLOOR: Readonly<Record<string, Figure>> = {
     path: 'round',
     poses: {
       'On hands and knees, back level': quad(77, 0, 0, 4),
-      'The whole back rounded up': quad(60, 20, 20, 14, -0.5),
-      'Then let down hollow': quad(97, -16, -8, -14, 0.1),
+      'The whole back rounded up': quad(46, 34, 24, 14, -0.5),
+      'Then let down hollow': quad(104, -27, -6, -14, 0.1),
     },
     stretches: ['low back', 'upper back'],
     fault: ['Moves the neck alone', quad(77, 0, 0, -40, 0.2)],

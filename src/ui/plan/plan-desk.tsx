@@ -319,7 +319,7 @@ export function PlanDesk(props: PlanDeskProps) {
               Keys
             </Button>
             <QuietLink href={`/exercises?patient=${patientId}`} className={buttonClass('quiet')}>
-              Look over all exercises
+              All exercises
             </QuietLink>
           </div>
           {ready.fit && (
