@@ -92,6 +92,8 @@ it('the patient’s views, with targets a finger can hit', async () => {
   await look('check-in');
   await page.click('input[name=pain][value="5"]');
   await look('check-in, answered');
+  await goTo(page, `${stage.server.origin}/tell`);
+  await look('asked to tell');
   for (const path of ['progress', 'settings', 'pause']) {
     await goTo(page, `${stage.server.origin}/today/${path}`);
     await look(path);

@@ -1,7 +1,7 @@
 import { eventually } from '../support/record';
 import { browserStage } from '../support/browser-stage';
-import { chord, goTo, press, says, textOf } from '../support/browser';
-import { screenedPatient } from '../support/clinic';
+import { PHONE, chord, freshPage, goTo, press, says, textOf } from '../support/browser';
+import { device, screenedPatient } from '../support/clinic';
 import { screening } from '../support/stage';
 import { saveScreening } from '@/server/visit/screening';
 import type { Page } from 'puppeteer-core';
@@ -75,5 +75,29 @@ it('finds, narrows and opens exercises, and says what closes them to a patient',
   await says(page, 'No exercise is like that.');
   await goTo(page, `${stage.server.origin}/exercises/programmes`);
   await says(page, 'Ready programmes (24)');
+  await page.select('select[name=one]', 'bench-edge');
+  await page.select('select[name=other]', 'ten-by-ten');
+  await press(page, 'Side by side');
+  await says(page, 'Held a day');
+  expect(new URL(page.url()).search).toBe('?one=bench-edge&other=ten-by-ten');
   expect(page.problems).toEqual([]);
+});
+
+it('hands on a page that says nothing of anybody', async () => {
+  const patientId = await screenedPatient(stage.practitioner, 'Wren Aldercote');
+  const { link } = await device(stage.practitioner, patientId);
+  const phone = await freshPage(stage.browser, PHONE);
+  await goTo(phone, `${stage.server.origin}/open#${link}`);
+  await phone.waitForFunction(() => location.pathname === '/today');
+  await goTo(phone, `${stage.server.origin}/today/settings`);
+  await press(phone, 'Hand on the link');
+  await says(phone, 'Send this address to whom you like:');
+  const address = await phone.$eval('section[aria-labelledby=tell] a', (a) => a.href);
+  // The same for everybody: no token, no name, no clinic.
+  expect(address).toBe(`${stage.server.origin}/tell`);
+  const other = await freshPage(stage.browser, PHONE);
+  await goTo(other, address);
+  await says(other, 'Never while they are driving.');
+  expect(await textOf(other)).not.toMatch(/Wren|exercise|pain|clinic/i);
+  expect([...phone.problems, ...other.problems]).toEqual([]);
 });

@@ -102,6 +102,7 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   '(door)/sign-in': { path: () => '/sign-in', may: [] },
   '(door)/first-run': { path: () => '/first-run', may: [] },
   '(patient)/open': { path: () => '/open', may: [] },
+  '(patient)/tell': { path: () => '/tell', may: [] },
   '(patient)/today/progress': { path: () => '/today/progress', may: ['patient'] },
   '(patient)/today/settings': { path: () => '/today/settings', may: ['patient'] },
   '(patient)/today/photo': { path: () => '/today/photo', may: ['patient'] },

@@ -33,7 +33,8 @@ export const CURVE_EXERCISES = [
     feel: 'Opening at the base of the neck.',
     normal: 'A firm pressure.',
     stop: 'It still hurts with tuck and pressure.',
-    watch: 'Stop if it still hurts with tuck and pressure.',
+    watch:
+      'Stop if it still hurts with tuck and pressure. A bump at the base of the neck may change up to about 65 years, hardly after; a soft pad or lost height is referred.',
     keywords: ['bump', 'upper back', 'restore curve'],
   }),
   entry({

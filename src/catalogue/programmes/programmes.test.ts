@@ -1,7 +1,7 @@
 import { EXERCISES, SHIPPED } from '..';
 import { formatDose, parseDose, unwrittenParts } from '@/core/dose';
 import { DISAGREEMENTS, SCHOOLS, beyondBounds } from '@/core/progression';
-import { findReady, fittedLines, readyTotals } from '@/core/ready';
+import { comparedReady, findReady, fittedLines, readyTotals } from '@/core/ready';
 import { PRECAUTIONS, type PrecautionId } from '@/core/screen';
 import { formatRange, localDate } from '@/core/units';
 import { READY_PROGRAMMES } from '.';
@@ -136,6 +136,21 @@ describe('a programme beside a patient', () => {
           ).toEqual([]);
       }
   });
+});
+
+it('stands beside another, measure by measure', () => {
+  const rows = comparedReady(byId('six-ways'), byId('volume-then-load'), SHIPPED.byId, FROM);
+  const of = (what: string) => {
+    const found = rows.find((row) => row.what === what);
+    return [found?.one, found?.other];
+  };
+  expect(of('Exercises')).toEqual(['1', '4']);
+  expect(of('Held a day')).toEqual(['3 min', '0 s']);
+  expect(of('With a load or band')).toEqual(['0', '1']);
+  expect(of('Covers')).toEqual(['neck', 'all, shoulder, leg']);
+  expect(of('Needs')).toEqual(['none', 'flat band, band anchor, chair']);
+  const same = comparedReady(byId('wedge'), byId('wedge'), SHIPPED.byId, FROM);
+  expect(same.every(({ one, other }) => one === other)).toBe(true);
 });
 
 describe('typing one', () => {

@@ -1,3 +1,4 @@
+export * from './beside';
 export * from './find';
 export * from './fit';
 export * from './planned';

@@ -1,14 +1,27 @@
 import Link from 'next/link';
 import { SHIPPED } from '@/catalogue';
 import { SCHOOLS } from '@/core/progression';
-import type { ReadyLine, ReadyProgramme, ReadyTotals } from '@/core/ready';
+import type { Compared, ReadyLine, ReadyProgramme, ReadyTotals } from '@/core/ready';
 import { formatRange, formatSeconds } from '@/core/units';
 import { FigureThumb } from '../figure/thumb';
+import { Button } from '../primitives/button';
+import { INPUT_CLASS } from '../primitives/field';
 
+type SideBySide = {
+  readonly one: string;
+  readonly other: string;
+  readonly rows: readonly Compared[];
+};
+type PageFacts = {
+  readonly shown: readonly Shown[];
+  /** Null where no two were chosen. */
+  readonly compared: SideBySide | null;
+  readonly chosen: { readonly one?: string | undefined; readonly other?: string | undefined };
+};
 type Shown = { readonly programme: ReadyProgramme; readonly totals: ReadyTotals | null };
 
 /** Every ready programme, a column of its lines under what it is and whom it is for. */
-export function ReadyProgrammes({ shown }: { shown: readonly Shown[] }) {
+export function ReadyProgrammes({ shown, compared, chosen }: PageFacts) {
   return (
     <>
       <header className="flex flex-wrap items-baseline gap-3 border-b border-hair pb-3">
@@ -22,6 +35,7 @@ export function ReadyProgrammes({ shown }: { shown: readonly Shown[] }) {
         Enter: all its lines are put down, and what this patient’s screening, positions and home
         close is shown with what can take its place. Common practice, no source; you decide.
       </p>
+      <Compare shown={shown} compared={compared} chosen={chosen} />
       <nav
         aria-label="Ready programmes"
         className="columns-2 gap-x-8 pb-4 md:columns-3 xl:columns-4"
@@ -42,6 +56,58 @@ export function ReadyProgrammes({ shown }: { shown: readonly Shown[] }) {
         ))}
       </ul>
     </>
+  );
+}
+
+/** Two programmes side by side, chosen by a plain form. */
+function Compare({ shown, compared, chosen }: PageFacts) {
+  const choice = (name: 'one' | 'other', label: string) => (
+    <label className="grid gap-1">
+      <span className="text-[0.93em] text-soft">{label}</span>
+      <select name={name} defaultValue={chosen[name] ?? ''} className={INPUT_CLASS} required>
+        <option value="">Choose</option>
+        {shown.map(({ programme: { id, name: called } }) => (
+          <option key={id} value={id}>
+            {called}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  return (
+    <section aria-label="Two side by side" className="pb-4">
+      <form className="flex flex-wrap items-end gap-3">
+        {choice('one', 'Compare')}
+        {choice('other', 'With')}
+        <Button type="submit">Side by side</Button>
+      </form>
+      {compared && (
+        <table className="mt-3 w-full max-w-[56rem]">
+          <thead>
+            <tr className="border-b border-ink text-left">
+              <td />
+              <th scope="col" className="py-1 pr-4">
+                {compared.one}
+              </th>
+              <th scope="col" className="py-1">
+                {compared.other}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {compared.rows.map(({ what, one, other }) => (
+              <tr key={what} className="border-b border-hair align-top">
+                <th scope="row" className="py-1 pr-4 text-left font-normal text-soft">
+                  {what}
+                </th>
+                <td className={`py-1 pr-4 ${one === other ? 'text-soft' : ''}`}>{one}</td>
+                <td className={`py-1 ${one === other ? 'text-soft' : ''}`}>{other}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
   );
 }
 

@@ -21,6 +21,7 @@ import {
 } from './preferences';
 import { useSay } from './say';
 import { SoundChoices } from './sound-choices';
+import { TellBox } from './tell-box';
 
 type Settings = {
   readonly minutesADay: number | null;
@@ -198,6 +199,7 @@ export function SettingsForm({ start }: { start: Settings }) {
         <p role="status">{saved && say('settings.saved')}</p>
       </form>
       <CalendarBox />
+      <TellBox />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
+import { z } from 'zod';
 import { READY_PROGRAMMES, SHIPPED } from '@/catalogue';
-import { readyTotals } from '@/core/ready';
+import { comparedReady, readyTotals } from '@/core/ready';
 import { localDate } from '@/core/units';
 import { requireMember } from '@/server/require';
 import { ReadyProgrammes } from '@/ui/exercises/ready-programmes';
@@ -19,7 +20,24 @@ const SHOWN = READY_PROGRAMMES.map((programme) => ({
   totals: readyTotals(programme, SHIPPED.byId, FROM),
 }));
 
-async function ProgrammesPage() {
+/** Two to be seen side by side, by their ids; anything else compares nothing. */
+const Query = z.object({
+  one: z.string().max(80).optional().catch(undefined),
+  other: z.string().max(80).optional().catch(undefined),
+});
+
+async function ProgrammesPage({ searchParams }: PageProps<'/exercises/programmes'>) {
   await requireMember();
-  return <ReadyProgrammes shown={SHOWN} />;
+  const asked = Query.parse(await searchParams);
+  const [one, other] = [asked.one, asked.other].map((id) =>
+    READY_PROGRAMMES.find((programme) => programme.id === id),
+  );
+  const rows = one && other ? comparedReady(one, other, SHIPPED.byId, FROM) : [];
+  return (
+    <ReadyProgrammes
+      shown={SHOWN}
+      compared={one && other ? { one: one.name, other: other.name, rows } : null}
+      chosen={asked}
+    />
+  );
 }
