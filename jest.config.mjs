@@ -48,6 +48,7 @@ export default {
     {
       ...shared,
       displayName: 'unit',
+      setupFilesAfterEnv: ['<rootDir>/tests/support/patience.ts'],
       testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
     },
     {

@@ -88,6 +88,7 @@ export const POSTURE = [
     position: 'standing',
     purpose: 'endure',
     muscles: ['whole body'],
+    traits: ['walk'],
     mode: 'moved',
     usualDose: '10-20min daily',
     doses: { lengthen: '10min daily' },

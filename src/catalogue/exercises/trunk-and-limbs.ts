@@ -127,7 +127,7 @@ export const TRUNK_AND_LIMBS = [
     rung: 5,
     position: 'on the side',
     muscles: ['quadratus lumborum', 'obliques'],
-    traits: ['front support', 'kneeling', 'straining'],
+    traits: ['front support', 'kneeling', 'straining', 'plank'],
     sides: sides('works', (side) => `the ${side} side works: lie on the ${side} forearm`),
     needs: SIDED,
     ways: 'Each side.',

@@ -42,6 +42,7 @@ export const TRAITS = {
   'latex band': 'bands made of latex',
   plank: 'planks and other long holds of the whole trunk',
   'brisk activity': 'jogging and other brisk activity',
+  walk: 'a walk of some minutes',
   warmth: 'warm packs',
   cold: 'cold packs',
   'region of the surgery': 'anything, while the region of the surgery is not written',
@@ -131,7 +132,7 @@ export const PRECAUTIONS = {
   },
   'pressure or heart': {
     name: 'High blood pressure or heart disease',
-    flags: ['long effortful hold', 'breath holding', 'plank', 'brisk activity'],
+    flags: ['long effortful hold', 'breath holding', 'plank', 'brisk activity', 'walk'],
     note: 'Until the pressure is recorded and controlled. Local policy decides.',
   },
   osteoporosis: {
@@ -169,6 +170,7 @@ export const PRECAUTIONS = {
       'ball turns',
       'overpressure',
       'brisk activity',
+      'walk',
     ],
     note: 'Stop at any dizziness, and say so.',
   },

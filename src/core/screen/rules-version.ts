@@ -3,4 +3,4 @@
  * `npm run rules` whenever a table of the screening changes; a test holds the hash.
  */
 export const RULES_VERSION = 3;
-export const RULES_HASH: string = 'eb6791c8c459916d';
+export const RULES_HASH: string = '3c78f1c07b0430c4';
