@@ -18,6 +18,7 @@ import {
   textOf,
 } from '../support/browser';
 import { PASSWORD, device, makePatient, member, today } from '../support/clinic';
+import { eventually } from '../support/record';
 import { browserStage } from '../support/browser-stage';
 import { patientOf } from '../support/stage';
 
@@ -137,8 +138,12 @@ it('asks to sign in again beside the page, and then sends what was typed', async
   await says(page, 'lead of harbour');
   // Signing out of a session that is over asks for nothing.
   await page.deleteCookie(...(await page.cookies()));
-  await press(page, 'Sign out');
-  await says(page, 'Sign in to your clinic');
+  // The page may not be awake yet: the button is pressed until it does something.
+  await eventually(async () => {
+    const button = await page.$('::-p-xpath(//button[normalize-space(.)="Sign out"])');
+    await button?.click();
+    expect(await textOf(page)).toContain('Sign in to your clinic');
+  });
   expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Since the storm');
 });
 

@@ -109,9 +109,11 @@ it('runs the built application, and says so when the token is wrong', async () =
     expect(answer.status).toBe(200);
     cookie = answer.headers.get('set-cookie')?.split(';')[0] ?? '';
   }, 60_000);
-  expect(await (await fetch(`${server.origin}/`, { headers: { cookie } })).text()).toContain(
-    'No patients yet',
-  );
+  // A database far away may be slow on a busy machine; the page is asked for until it is there.
+  await eventually(async () => {
+    const page = await fetch(`${server.origin}/`, { headers: { cookie } });
+    expect(await page.text()).toContain('No patients yet');
+  }, 60_000);
   await server.close();
   const locked = await startTestServer({ ...environment, DATABASE_AUTH_TOKEN: 'another' });
   expect((await signIn(locked.origin)).status).toBe(503);

@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, readFileSync, readdirSync, statSync } from 'node:fs';
 import { type Socket, connect } from 'node:net';
 import { join } from 'node:path';
-import { ROOT, type TestServer, startTestServer } from '../support/server';
+import { ROOT, type TestServer, freePort, startTestServer } from '../support/server';
 
 /** The server itself, as whoever comes over the network meets it. */
 let server: TestServer;
@@ -117,7 +117,7 @@ it('does not start on a port in use, over plain http, or without its database: o
   const [taken, open, missing] = await Promise.all([
     serve({ DATA_DIR: nowhere, NEW_CLINIC: '1' }),
     serve({ PUBLIC_URL: 'http://clinic.example' }),
-    serve({ DATA_DIR: nowhere }, port() + 1),
+    serve({ DATA_DIR: nowhere }, await freePort()),
   ]);
   for (const { code, said } of [taken, open, missing]) {
     expect(code).toBe(1);

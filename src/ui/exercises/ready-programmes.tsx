@@ -43,7 +43,7 @@ export function ReadyProgrammes({ shown, compared, chosen }: PageFacts) {
         <ul>
           {shown.map(({ programme: { id, name } }) => (
             <li key={id}>
-              <a href={`#${id}`} className="text-action underline">
+              <a href={`#${id}`} className="inline-block min-h-6 py-0.5 text-action underline">
                 {name}
               </a>
             </li>
