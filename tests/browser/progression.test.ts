@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Page } from 'puppeteer-core';
 import { sentVersion } from '@/core/programme';
 import { addDays, dateInWords, daysBetween } from '@/core/units';
 import { versionsOf } from '@/db';
@@ -150,6 +151,14 @@ describe('the morning after', () => {
     await says(phone, question);
     return { life, phone };
   }
+  /** A touch on a page that is not awake yet answers nothing: it is touched until it says so. */
+  async function answered(phone: Page, word: string, then: string) {
+    await eventually(async () => {
+      if (!(await textOf(phone)).includes(then))
+        await (await phone.$(`::-p-xpath(//a[normalize-space(.)="${word}"])`))?.click();
+      expect(await textOf(phone)).toContain(then);
+    });
+  }
   const soreness = async ({ patientId }: Life) => {
     const record = await recordOf(await patientOf(stage, patientId));
     return record.reports.get(today())?.soreness ?? null;
@@ -159,8 +168,7 @@ describe('the morning after', () => {
     const { life, phone } = await phoneOf('Pipit Arran');
     expect(await phone.$$eval('input:checked', (all) => all.length)).toBe(0);
     expect(await soreness(life)).toBeNull();
-    await press(phone, 'None');
-    await says(phone, 'Saved. Thank you.');
+    await answered(phone, 'None', 'Saved. Thank you.');
     await eventually(async () => expect(await soreness(life)).toBe('none'));
     await reloaded(phone);
     await says(phone, 'Begin');
@@ -182,8 +190,7 @@ describe('the morning after', () => {
 
   it('counts “some” at once, and asks how it is now', async () => {
     const { life, phone } = await phoneOf('Siskin Tarn');
-    await press(phone, 'Some');
-    await says(phone, 'How is it now?');
+    await answered(phone, 'Some', 'How is it now?');
     await eventually(async () => expect(await soreness(life)).toBe('some'));
     await press(phone, 'Still sore');
     await says(phone, 'Saved. Thank you.');
