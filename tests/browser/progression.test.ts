@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Page } from 'puppeteer-core';
+import type { HTTPRequest, Page } from 'puppeteer-core';
 import { sentVersion } from '@/core/programme';
 import { addDays, dateInWords, daysBetween } from '@/core/units';
 import { versionsOf } from '@/db';
@@ -151,13 +151,10 @@ describe('the morning after', () => {
     await says(phone, question);
     return { life, phone };
   }
-  /** A touch on a page that is not awake yet answers nothing: it is touched until it says so. */
+  /** One touch, whether the page is awake or not. */
   async function answered(phone: Page, word: string, then: string) {
-    await eventually(async () => {
-      if (!(await textOf(phone)).includes(then))
-        await (await phone.$(`::-p-xpath(//a[normalize-space(.)="${word}"])`))?.click();
-      expect(await textOf(phone)).toContain(then);
-    });
+    await press(phone, word);
+    await says(phone, then);
   }
   const soreness = async ({ patientId }: Life) => {
     const record = await recordOf(await patientOf(stage, patientId));
@@ -185,6 +182,37 @@ describe('the morning after', () => {
       `Any trouble since your exercises of ${day}?`,
     );
     expect(await textOf(phone)).not.toMatch(/\d{4}-\d\d-\d\d/);
+    await phone.close();
+  }, 300_000);
+
+  it('is answered by a touch before the page is awake, and by no address', async () => {
+    const { life, phone } = await phoneOf('Dunnock Sorrel');
+    // An address asks the question and answers nothing; nothing lies over it.
+    await goTo(phone, `${stage.server.origin}/today#open-morning`);
+    await phone.waitForFunction(() => location.hash === '');
+    await eventually(async () =>
+      expect(await phone.$$eval('.opening:target', (all) => all.length)).toBe(0),
+    );
+    expect(await soreness(life)).toBeNull();
+    // The same person on a phone that has kept nothing, whose scripts come late: the touch falls on the
+    // bare document.
+    const slow = await freshPage(stage.browser, PHONE);
+    await slow.browserContext().setCookie(...(await phone.browserContext().cookies()));
+    const held: HTTPRequest[] = [];
+    let late = true;
+    await slow.setRequestInterception(true);
+    slow.on('request', (request) => {
+      if (late && request.resourceType() === 'script') held.push(request);
+      else void request.continue();
+    });
+    await slow.goto(`${stage.server.origin}/today`, { waitUntil: 'domcontentloaded' });
+    await press(slow, 'None');
+    await says(slow, 'It opens as soon as this phone is ready');
+    late = false;
+    await Promise.all(held.map((request) => request.continue()));
+    await says(slow, 'Saved. Thank you.');
+    await eventually(async () => expect(await soreness(life)).toBe('none'));
+    await slow.close();
     await phone.close();
   }, 300_000);
 

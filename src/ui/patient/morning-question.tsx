@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Soreness } from '@/core/adherence';
 import { type LocalDate, addDays } from '@/core/units';
 import { OpenLink } from './opening';
@@ -23,13 +23,16 @@ const ANSWER =
 export function MorningQuestion({
   of,
   today,
+  early,
   tell,
   onLater,
 }: {
   of: LocalDate;
   today: LocalDate;
+  /** What was touched before the page was awake; null where nothing was. */
+  early: 'none' | 'some' | null;
   tell: (date: LocalDate, soreness: Soreness) => Promise<void>;
-  /** The page is not ready to keep an answer: the question is opened as a screen of its own. */
+  /** A flare is told in full, on a screen of its own. */
   onLater: () => void;
 }) {
   const say = useSay();
@@ -41,6 +44,13 @@ export function MorningQuestion({
     setTold(soreness);
     void tell(morning, soreness);
   }
+  const answers = useRef(answer);
+  useEffect(() => {
+    answers.current = answer;
+  });
+  useEffect(() => {
+    if (early) answers.current(early);
+  }, [early]);
   const question =
     addDays(of, 1) === today
       ? say('morning.question')
@@ -51,10 +61,20 @@ export function MorningQuestion({
         <>
           <p className="text-lg font-semibold">{question}</p>
           <div className="grid grid-cols-2 gap-3">
-            <OpenLink asked={{ kind: 'morning' }} look="answer" onOpen={() => answer('none')}>
+            <OpenLink
+              asked={{ kind: 'morning' }}
+              look="answer"
+              answer="none"
+              onOpen={() => answer('none')}
+            >
               {say('morning.none')}
             </OpenLink>
-            <OpenLink asked={{ kind: 'morning' }} look="answer" onOpen={() => answer('some')}>
+            <OpenLink
+              asked={{ kind: 'morning' }}
+              look="answer"
+              answer="some"
+              onOpen={() => answer('some')}
+            >
               {say('morning.some')}
             </OpenLink>
           </div>

@@ -8,7 +8,7 @@ import { useSay } from './say';
 /** What the page's first touch asks for, as it stands in the address after the sign #. */
 export type Asked =
   | { readonly kind: 'session'; readonly key: string; readonly end: 'least' | 'most' }
-  /** The morning's question: it is answered by a second touch, never by an address. */
+  /** The morning's question: it is answered by a touch, never by an address. */
   | { readonly kind: 'morning' }
   | { readonly kind: 'day' };
 
@@ -32,10 +32,13 @@ export function askedIn(place: string): Asked | null {
 export function OpenLink({
   asked,
   look,
+  answer,
   onOpen,
   children,
 }: {
   asked: Asked;
+  /** What the touch itself says, also before the page is awake. */
+  answer?: 'none' | 'some';
   look: 'main' | 'button' | 'words' | 'wide' | 'answer';
   onOpen: () => void;
   children: ReactNode;
@@ -43,6 +46,7 @@ export function OpenLink({
   return (
     <a
       href={`#${placeOf(asked)}`}
+      data-answer={answer}
       onClick={(event) => {
         event.preventDefault();
         onOpen();

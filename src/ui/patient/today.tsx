@@ -13,6 +13,7 @@ import type { Soreness } from '@/core/adherence';
 import { type LocalDate, addDays } from '@/core/units';
 import { localToday } from './local-today';
 import { useLocalReminders } from './local-reminders';
+import { takeEarlyAnswer } from './early-touch';
 import { setTextSize, textSize } from './preferences';
 import { SavedLine } from './saved-line';
 import { Words, useDay, useSay } from './say';
@@ -63,6 +64,8 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
   const [playing, setPlaying] = useState<Playing | null>(null);
   const [telling, setTelling] = useState(false);
   const [told, setTold] = useState(false);
+  /** The morning's answer, touched before this page was awake. */
+  const [early, setEarly] = useState<'none' | 'some' | null>(null);
   const busy = useRef(false);
   useEffect(() => {
     busy.current = playing !== null || telling;
@@ -131,12 +134,15 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
   // been written anew meanwhile.
   useEffect(() => {
     function open() {
+      const answer = takeEarlyAnswer();
       const asked = askedIn(document.querySelector('.opening:target')?.id ?? '');
       if (!asked) return;
+      // The target goes first: an address written anew leaves what was shown by it over the page.
+      window.location.replace('#');
       window.history.replaceState(null, '', window.location.pathname);
       if (asked.kind === 'day') return setTelling(true);
-      // The question stands on the page itself, and waits there for its answer.
-      if (asked.kind === 'morning') return;
+      // The question stands on the page itself; an answer that was touched too early is given now.
+      if (asked.kind === 'morning') return setEarly(answer);
       const [{ sessions, extra }] = start.days;
       const session = [...sessions, ...(extra ? [extra] : [])].find(({ key }) => key === asked.key);
       if (session) setPlaying({ session, end: asked.end, kept: null });
@@ -232,6 +238,7 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
           key={morningOf}
           of={morningOf}
           today={today}
+          early={early}
           tell={tellMorning}
           onLater={() => setTelling(true)}
         />

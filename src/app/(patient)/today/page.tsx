@@ -10,6 +10,7 @@ import { strangersLanguage, wordsFor } from '@/server/patient/words';
 import { NoticeFirst } from '@/ui/patient/notice';
 import { Words } from '@/ui/patient/say';
 import { EarlyTextSize } from '@/ui/patient/early-text-size';
+import { EarlyTouch } from '@/ui/patient/early-touch';
 import { Today } from '@/ui/patient/today';
 import { UnsentHere } from '@/ui/patient/unsent-here';
 import { legibleToPatient } from '@/app/legible';
@@ -56,6 +57,7 @@ async function TodayPage() {
   return (
     <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
       <EarlyTextSize nonce={(await headers()).get('x-nonce') ?? ''} />
+      <EarlyTouch nonce={(await headers()).get('x-nonce') ?? ''} />
       <Today start={shownPack(await patientPack(here))} {...wordsFor(here, 'today')} />
     </main>
   );
