@@ -10,20 +10,24 @@ const BAND_LOADS = {
   'volume-load': '2x20-30 band light rest 60s every other day',
 } as const;
 
+const PRONE = {
+  ...BLADE,
+  position: 'face down',
+  purpose: 'strengthen',
+  mode: 'moved',
+  usualDose: '2x10 hold 2s rest 60s every other day',
+  doses: PRONE_LOADS,
+} as const;
+
 /** Face down: the lever grows from a W to a T to a Y. Doses are common practice, no source. */
 export const PRONE_W = [
   entry({
-    ...BLADE,
+    ...PRONE,
     id: 'prone-w',
     name: 'Arms in a W, face down',
     rung: 6,
-    position: 'face down',
-    purpose: 'strengthen',
     muscles: ['lower trapezius', 'middle trapezius'],
     traits: ['face-down'],
-    mode: 'moved',
-    usualDose: '2x10 hold 2s rest 60s every other day',
-    doses: PRONE_LOADS,
     steps: [
       'Lie face down, forehead on a folded towel, elbows bent beside your ribs, hands level with the head.',
       'Draw the blades together and down; hands and elbows lift a little. Lower slowly.',
@@ -40,17 +44,12 @@ export const PRONE_W = [
 
 export const PRONE_Y = [
   entry({
-    ...BLADE,
+    ...PRONE,
     id: 'prone-y',
     name: 'Arms in a Y, face down',
     rung: 8,
-    position: 'face down',
-    purpose: 'strengthen',
     muscles: ['lower trapezius'],
     traits: ['face-down', 'overhead', 'straight-arm overhead'],
-    mode: 'moved',
-    usualDose: '2x10 hold 2s rest 60s every other day',
-    doses: PRONE_LOADS,
     steps: [
       'Lie face down, forehead on a folded towel, arms long beyond your head in a Y, thumbs up.',
       'Lift the arms a little, shoulders away from the ears. Lower slowly.',

@@ -1,21 +1,7 @@
 import { PLAIN, PUSHED, PUSHED_EACH_SIDE, SIDED, entry, sides } from './entry';
+import { EACH_SIDE_DOSES, TRUNK, TRUNK_DOSES } from './trunk';
 
-const TRUNK = {
-  family: 'Trunk endurance',
-  region: 'low back',
-  purpose: 'endure',
-  mode: 'held',
-} as const;
 const LIMB = { family: 'Limb strength', region: 'leg', purpose: 'strengthen' } as const;
-const TRUNK_DOSES = {
-  'descending-sets': '6-4-2 hold 10-15s rest 20-30s daily',
-  lengthen: '3-5x10s gap 10s daily',
-} as const;
-const EACH_SIDE_DOSES = {
-  'descending-sets': '6-4-2 hold 10-15s rest 20-30s each side daily',
-  lengthen: '3-5x10s gap 10s each side daily',
-} as const;
-
 /** Doses are common practice, no source. */
 export const TRUNK_AND_LIMBS = [
   entry({

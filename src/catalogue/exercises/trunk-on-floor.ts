@@ -1,4 +1,5 @@
 import { PLAIN, SIDED, entry, sides } from './entry';
+import { EACH_SIDE_DOSES, TRUNK, TRUNK_DOSES } from './trunk';
 
 const EASY = {
   family: 'Low back movement',
@@ -6,21 +7,6 @@ const EASY = {
   purpose: 'mobilise',
   needs: PLAIN,
   mode: 'moved',
-} as const;
-const TRUNK = {
-  family: 'Trunk endurance',
-  region: 'low back',
-  purpose: 'endure',
-  mode: 'held',
-  needs: PLAIN,
-} as const;
-const TRUNK_DOSES = {
-  'descending-sets': '6-4-2 hold 10-15s rest 20-30s daily',
-  lengthen: '3-5x10s gap 10s daily',
-} as const;
-const EACH_SIDE_DOSES = {
-  'descending-sets': '6-4-2 hold 10-15s rest 20-30s each side daily',
-  lengthen: '3-5x10s gap 10s each side daily',
 } as const;
 
 /** Easy movement of the low back, and the trunk held still. Doses are common practice, no source. */
@@ -218,6 +204,7 @@ export const TRUNK_ON_FLOOR = [
   }),
   entry({
     ...TRUNK,
+    needs: PLAIN,
     id: 'front-plank-knees',
     name: 'Front plank from the knees',
     rung: 9,
@@ -240,6 +227,7 @@ export const TRUNK_ON_FLOOR = [
   }),
   entry({
     ...TRUNK,
+    needs: PLAIN,
     id: 'front-plank',
     name: 'Front plank, legs long',
     rung: 10,
