@@ -1,10 +1,5 @@
-import type { ReadyLine, ReadyProgramme } from '@/core/ready';
-
-const line = (exerciseId: string, dose: string, school: ReadyLine['school'] = null): ReadyLine => ({
-  exerciseId,
-  dose,
-  school,
-});
+import type { ReadyProgramme } from '@/core/ready';
+import { line } from './line';
 
 /** Chest and blades, low back, trunk and limbs, the day at the desk. Common practice, no source. */
 export const BODY_PROGRAMMES: readonly ReadyProgramme[] = [
@@ -102,7 +97,8 @@ export const BODY_PROGRAMMES: readonly ReadyProgramme[] = [
   {
     id: 'back-bending-forward',
     name: 'Low back, bending restored',
-    about: 'Knees to chest, then the sitting bend, and last the standing bend that is never held.',
+    about:
+      'Knees to chest, then the sitting bend; the standing bend, never held, is the step after.',
     forWhom: 'Bending forward draws symptoms in, or bending is to be restored later.',
     notFor: 'Osteoporosis; soon after waking; symptoms that bending sends down the leg.',
     cautions: ['After bending back has settled it.', 'The standing bend is never held at its end.'],

@@ -1,10 +1,5 @@
-import type { ReadyLine, ReadyProgramme } from '@/core/ready';
-
-const line = (exerciseId: string, dose: string, school: ReadyLine['school'] = null): ReadyLine => ({
-  exerciseId,
-  dose,
-  school,
-});
+import type { ReadyProgramme } from '@/core/ready';
+import { line } from './line';
 
 /** Tucks, nods and holds of the neck. Common practice, no source. */
 export const NECK_PROGRAMMES: readonly ReadyProgramme[] = [
