@@ -1,19 +1,10 @@
 import { type DrawnProp, type Figure, mirrorFigure } from '@/core/figure';
-import { CHAIR, MAT, changed, figure, hand, hands, headOn, pillowUnder, pose, push } from './kit';
+import { CHAIR, MAT, changed, figure, hand, hands, headOn, pose } from './kit';
 
 /** The head helped to the end of its way by a hand, a towel or what it lies on, and the eyes leading it. */
 const SIT = pose('sitting', { head: { back: 0 } });
 const ON_BELLY = hands('belly', { away: [0, 2, 6], pole: [0, -0.5, 1] });
 const DOWN = pose('lying', { arms: ON_BELLY });
-
-const BALL_CM = 3.4;
-const ON_BALL_CM = 6;
-const BALL: DrawnProp = { kind: 'ball', at: [-70, BALL_CM - 0.3, 0], radius: BALL_CM };
-const onBall = (turn: number) => headOn(DOWN, ON_BALL_CM, 0, { turn });
-
-const THIN = 4;
-const LIE = headOn(DOWN, THIN, -4);
-const PILLOW = pillowUnder(LIE, THIN);
 
 /** Skull base on two balls that lie side by side in a sock. */
 const ON_TWO = (nod: number) => headOn(DOWN, 4.6, nod);
@@ -62,28 +53,6 @@ const thumb = (z: number) => ({
 });
 
 export const ASSISTED_NECK: Readonly<Record<string, Figure>> = {
-  'ball-turns': figure({
-    view: 'above',
-    crop: 'upper',
-    poses: {
-      'Head heavy on the ball, face up': onBall(0),
-      'Rolled to one side, the chin level with it': onBall(34),
-    },
-    props: [MAT, BALL],
-    works: ['deep neck flexors'],
-    fault: ['Chin juts at the end', headOn(DOWN, ON_BALL_CM, -14, { turn: 40, side: -12 })],
-  }),
-  'retraction-lying': figure({
-    crop: 'upper',
-    poses: {
-      'Head at rest on the pillow': LIE,
-      'Chin drawn in, the back of the head pressed into the pillow': headOn(DOWN, THIN - 0.8, 10),
-    },
-    props: [MAT, PILLOW],
-    works: ['deep neck flexors', 'neck extensors'],
-    pushes: [push('occiput', [0, -1, 0])],
-    fault: ['Tips the head back', headOn(DOWN, THIN, -18)],
-  }),
   'retraction-overpressure': figure({
     crop: 'upper',
     poses: {

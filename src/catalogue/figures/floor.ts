@@ -150,13 +150,6 @@ const onSide = (out: number, knees: number, spin = 0) =>
     },
   });
 
-/** Carried by the left knee throughout: the right leg leaves the floor. */
-const FOUR = pose('hands and knees', {
-  head: { back: 0.3, nod: 6 },
-  contacts: [on('kneeFrontLeft', 'y'), on('kneeFrontLeft', 'x')],
-});
-const LEG_BACK = { right: angles(-8, 2, 4, { end: -30 }) };
-
 /** On the left side on the forearm, legs long; the low back straight, or sagging by so many degrees. */
 const plank = (sag = 0) => {
   const body = slopeFor(
@@ -309,21 +302,6 @@ export const FLOOR: Readonly<Record<string, Figure>> = {
     },
     works: [{ muscle: 'buttock', as: 'working', side: 'right' }],
     fault: ['Leg drifts forward', onSide(26, 8)],
-  }),
-  'leg-reach': figure({
-    poses: {
-      'On hands and knees, back long': FOUR,
-      'One leg reaches back, hips level': changed(FOUR, { legs: LEG_BACK }),
-    },
-    works: ['low back', 'buttock'],
-    fault: [
-      'Back sags',
-      changed(FOUR, {
-        pelvis: { flex: 86 },
-        lumbar: { flex: -22 },
-        legs: { ...LEG_BACK, left: angles(86, 3, 90, { end: -68 }) },
-      }),
-    ],
   }),
   'side-plank-legs': mirrorFigure(
     figure({

@@ -1,6 +1,7 @@
 import type { Figure } from '@/core/figure';
 import type { ExerciseId } from '@/core/units';
 import { ASSISTED_NECK } from './assisted-neck';
+import { BENCH_EDGE } from './bench-edge';
 import { BLADES } from './blades';
 import { CURVE } from './curve';
 import { FLOOR } from './floor';
@@ -21,6 +22,7 @@ import { UPPER_BODY } from './upper-body';
  */
 export const FIGURES: Readonly<Record<string, Figure>> = {
   ...LYING,
+  ...BENCH_EDGE,
   ...SITTING_TUCKS,
   ...NECK_HOLDS,
   ...MOBILITY,

@@ -244,3 +244,16 @@ export function pillowUnder(pose: Pose, high: number, long = 30): DrawnProp {
 
 export const CHAIR: DrawnProp = { kind: 'chair' };
 export const MAT: DrawnProp = { kind: 'mat', x: [-86, 92] };
+
+/** A band round the back of the head, both ends held in front. */
+export const HEAD_BAND: DrawnProp = {
+  kind: 'band',
+  through: [
+    { on: 'palmRight' },
+    { on: 'sideOfHeadRight' },
+    { on: 'upperOcciput' },
+    { on: 'sideOfHeadLeft' },
+    { on: 'palmLeft' },
+  ],
+};
+export const HOLD_BAND = { arms: hands([34, 106, 12], { pole: [0, -1, 0.5] }), grip: true };

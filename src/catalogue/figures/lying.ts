@@ -2,7 +2,6 @@ import { type Contact, type Figure, markAt, skeletonOf } from '@/core/figure';
 import {
   MAT,
   angles,
-  ankle,
   changed,
   figure,
   hand,
@@ -57,19 +56,6 @@ const ON_SHOULDERS: readonly Contact[] = [
   { mark: 'upperBack', axis: 'x', at: -50 },
 ];
 
-const BENCH_TOP = 36;
-const BENCH_CONTACTS: readonly Contact[] = [
-  { mark: 'buttocks', axis: 'y', at: BENCH_TOP },
-  { mark: 'seat', axis: 'x', at: 0 },
-];
-const OVER_EDGE = {
-  lumbar: { flex: -4 },
-  thorax: { flex: -16 },
-  arms: hands('belly', { away: [0, 4, 6], pole: [0, -0.3, 1] }),
-  legs: { right: ankle([48, 6.6, 12]), left: ankle([48, 6.6, -12]) },
-  contacts: BENCH_CONTACTS,
-} as const;
-
 /** A hand on the belly that has risen so many centimetres. */
 const onBelly = (rise: number) => ({
   right: hand('belly', { away: [rise, 3, 3], pole: [0, -0.4, 1] }),
@@ -106,6 +92,28 @@ export const LYING: Readonly<Record<string, Figure>> = {
     props: [MAT, BALL],
     works: ['deep neck flexors'],
     fault: ['Head lifts off the ball', lifted(15, 18)],
+  }),
+  'ball-turns': figure({
+    view: 'above',
+    crop: 'upper',
+    poses: {
+      'Head heavy on the ball, face up': headOn(DOWN, ON_BALL_CM),
+      'Rolled to one side, the chin level with it': headOn(DOWN, ON_BALL_CM, 0, { turn: 34 }),
+    },
+    props: [MAT, BALL],
+    works: ['deep neck flexors'],
+    fault: ['Chin juts at the end', headOn(DOWN, ON_BALL_CM, -14, { turn: 40, side: -12 })],
+  }),
+  'retraction-lying': figure({
+    crop: 'upper',
+    poses: {
+      'Head at rest on the pillow': LIE,
+      'Chin drawn in, the back of the head pressed into the pillow': headOn(DOWN, THIN - 0.8, 10),
+    },
+    props: [MAT, PILLOW],
+    works: ['deep neck flexors', 'neck extensors'],
+    pushes: [push('occiput', [0, -1, 0])],
+    fault: ['Tips the head back', headOn(DOWN, THIN, -18)],
   }),
   'tuck-lying': figure({
     crop: 'upper',
@@ -176,21 +184,6 @@ export const LYING: Readonly<Record<string, Figure>> = {
     works: ['deep neck flexors', 'neck flexors'],
     pushes: [push('underJaw', [0.9, -0.25, 0], 1)],
     fault: ['Head comes off the floor', lifted(7, 18)],
-  }),
-  'tuck-bench-edge': figure({
-    poses: {
-      'Upper back over the edge': pose('lying', { ...OVER_EDGE, head: { back: 0.1, nod: -8 } }),
-      'Tucked, head level with the floor': pose('lying', {
-        ...OVER_EDGE,
-        head: { back: 0.7, nod: 10 },
-      }),
-    },
-    props: [{ kind: 'bench', x: [-38, 20], top: BENCH_TOP }],
-    works: ['deep neck flexors'],
-    fault: [
-      'Head drops below level',
-      pose('lying', { ...OVER_EDGE, head: { back: 0.9, nod: -34 } }),
-    ],
   }),
   'belly-breathing': figure({
     poses: {

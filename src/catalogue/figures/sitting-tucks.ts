@@ -1,5 +1,5 @@
-import { type DrawnProp, type Figure, type Pose, SEAT_CM } from '@/core/figure';
-import { CHAIR, changed, figure, hand, hands, on, pose, push } from './kit';
+import { type Figure, type Pose, SEAT_CM } from '@/core/figure';
+import { CHAIR, HEAD_BAND, HOLD_BAND, changed, figure, hand, hands, on, pose, push } from './kit';
 
 /** As people sit down: chest a little low, head a little forward. */
 const SLOUCH = pose('sitting', {
@@ -31,19 +31,6 @@ const BEHIND_UP = hands('skullBase', {
   pole: [0, 0.2, 1],
   flat: [0, 0.5, -1],
 });
-
-/** A band round the back of the head, both ends held in front. */
-const BAND: DrawnProp = {
-  kind: 'band',
-  through: [
-    { on: 'palmRight' },
-    { on: 'sideOfHeadRight' },
-    { on: 'upperOcciput' },
-    { on: 'sideOfHeadLeft' },
-    { on: 'palmLeft' },
-  ],
-};
-const HOLD_BAND = hands([34, 106, 12], { pole: [0, -1, 0.5] });
 
 export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
   'tuck-seated': figure({
@@ -158,16 +145,13 @@ export const SITTING_TUCKS: Readonly<Record<string, Figure>> = {
   'band-lengthening': figure({
     crop: 'upper',
     poses: {
-      'Band round the back of the head': changed(TALL, { arms: HOLD_BAND, grip: true }),
-      'Lifted up and back against it': changed(TUCK, { arms: HOLD_BAND, grip: true }),
+      'Band round the back of the head': changed(TALL, { ...HOLD_BAND }),
+      'Lifted up and back against it': changed(TUCK, { ...HOLD_BAND }),
     },
-    props: [CHAIR, BAND],
+    props: [CHAIR, HEAD_BAND],
     works: ['neck extensors', 'deep neck flexors'],
     pushes: [push('upperOcciput', [-0.8, 0.6, 0])],
-    fault: [
-      'Only back, not up',
-      changed(TALL, { head: { back: 0.7, nod: -28 }, arms: HOLD_BAND, grip: true }),
-    ],
+    fault: ['Only back, not up', changed(TALL, { head: { back: 0.7, nod: -28 }, ...HOLD_BAND })],
   }),
   'tuck-hands-knees': figure({
     poses: {

@@ -67,12 +67,25 @@ const step = (forward: number, arms: number): Parameters<typeof pose>[1] => ({
 });
 
 export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
+  'leg-reach': figure({
+    poses: {
+      'On hands and knees, back long': FOUR,
+      'One leg reaches back, hips level': changed(FOUR, { legs: LEG_BACK }),
+    },
+    works: ['low back', 'buttock'],
+    fault: [
+      'Back sags',
+      changed(FOUR, {
+        pelvis: { flex: 86 },
+        lumbar: { flex: -22 },
+        legs: { ...LEG_BACK, left: angles(86, 3, 90, { end: -68 }) },
+      }),
+    ],
+  }),
   'hands-knees-reach': figure({
     poses: {
       'On hands and knees, back long': FOUR,
-      'One leg reaches back': changed(FOUR, {
-        legs: LEG_BACK,
-      }),
+      'One leg reaches back': changed(FOUR, { legs: LEG_BACK }),
       'And the opposite arm forward, hips level': changed(FOUR, {
         legs: LEG_BACK,
         arms: ARM_FORWARD,
