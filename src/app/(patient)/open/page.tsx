@@ -3,6 +3,7 @@ import { patientWords } from '@/catalogue';
 import { strangersLanguage } from '@/server/patient/words';
 import { OpenLink } from '@/ui/patient/open-link';
 import { Words } from '@/ui/patient/say';
+import { Centred } from '../centred';
 
 export const metadata: Metadata = { title: 'Opening your programme', robots: 'noindex' };
 
@@ -10,13 +11,10 @@ export const metadata: Metadata = { title: 'Opening your programme', robots: 'no
 export default async function OpenPage() {
   const language = await strangersLanguage();
   return (
-    <main
-      lang={language.tag}
-      className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5"
-    >
+    <Centred language={language.tag}>
       <Words words={patientWords(language)} language={language.tag}>
         <OpenLink />
       </Words>
-    </main>
+    </Centred>
   );
 }

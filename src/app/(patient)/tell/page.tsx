@@ -1,8 +1,7 @@
 import type { Metadata } from 'next';
-import { patientWords } from '@/catalogue';
+import { sayToPatient } from '@/catalogue';
 import { strangersLanguage } from '@/server/patient/words';
-import { TellPage } from '@/ui/patient/tell-page';
-import { Words } from '@/ui/patient/say';
+import { Centred } from '../centred';
 
 export const metadata: Metadata = { title: 'One word is enough', robots: 'noindex' };
 
@@ -13,13 +12,11 @@ export const metadata: Metadata = { title: 'One word is enough', robots: 'noinde
 export default async function TellSomebody() {
   const language = await strangersLanguage();
   return (
-    <main
-      lang={language.tag}
-      className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5"
-    >
-      <Words words={patientWords(language)} language={language.tag}>
-        <TellPage />
-      </Words>
-    </main>
+    <Centred language={language.tag}>
+      <h1 className="text-2xl">{sayToPatient(language, 'tell.title')}</h1>
+      <p>{sayToPatient(language, 'tell.ask')}</p>
+      <p>{sayToPatient(language, 'tell.how')}</p>
+      <p className="text-soft">{sayToPatient(language, 'tell.nothing')}</p>
+    </Centred>
   );
 }

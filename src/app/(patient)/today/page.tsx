@@ -14,6 +14,7 @@ import { EarlyTouch } from '@/ui/patient/early-touch';
 import { Today } from '@/ui/patient/today';
 import { UnsentHere } from '@/ui/patient/unsent-here';
 import { legibleToPatient } from '@/app/legible';
+import { Centred } from '../centred';
 
 export const metadata: Metadata = {
   title: 'Today',
@@ -27,16 +28,13 @@ async function TodayPage() {
   if (!here) {
     const language = await strangersLanguage();
     return (
-      <main
-        lang={language.tag}
-        className="patient mx-auto grid min-h-dvh max-w-lg content-center gap-4 px-5"
-      >
+      <Centred language={language.tag}>
         <h1 className="text-2xl">{sayToPatient(language, 'open.none')}</h1>
         <p>{sayToPatient(language, 'problem.linkGone')}</p>
         <Words words={patientWords(language)} language={language.tag}>
           <UnsentHere />
         </Words>
-      </main>
+      </Centred>
     );
   }
   const notice = await noticeOf(here);
