@@ -7,9 +7,7 @@ import { catalogueOf } from '@/catalogue';
 import {
   type ConfirmedFinding,
   type Suggestion,
-  familiesFor,
   inSessionOrder,
-  onSide,
   orderMoves,
   placeForNew,
   suggest,
@@ -19,8 +17,6 @@ import type { FindingFacts } from '@/core/findings';
 import type { BandCurve } from '@/core/load';
 import { cutText, versionDifference } from '@/core/programme';
 import type { HomeBody, TemplateDraft } from '@/core/records';
-import { doseOf } from '@/core/progression';
-import { formatDose } from '@/core/dose';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId, Screened } from '@/core/screen';
 import type { SetUpFacts } from '@/core/set-up';
@@ -31,9 +27,11 @@ import { Button, buttonClass } from '../primitives/button';
 import { DeskDialogs } from './desk-dialogs';
 import { type DeskFacts, DeskFactsProvider, circumstancesOf } from './desk-facts';
 import { DeskLines } from './desk-lines';
+import { DeskNotices } from './desk-notices';
+import { comparedDesk, lineOf, wordsByFamily } from './desk-reading';
 import { type Desk, deskStep, draftOf, startHistory } from './desk-state';
 import { DatesPanel, SendPanel } from './panels/send-panel';
-import { canonical, type DeskLine, newLine, plannedLines, readLine } from './draft';
+import { canonical, type DeskLine, newLine, readLine } from './draft';
 import { ExerciseSearch } from './exercise-search';
 import { FindingsLeft, type FindingShown } from './findings-left';
 import { ChecksPane } from './panels/checks-pane';
@@ -251,36 +249,13 @@ export function PlanDesk(props: PlanDeskProps) {
           />
         </aside>
         <section aria-label="Programme" className="grid min-w-0 content-start gap-2">
-          {draft.others.length > 0 && (
-            <p className="border-l-2 border-lit pl-2" role="status">
-              Also writing:{' '}
-              {draft.others
-                .map(({ name, minutesAgo }) => `${name}, ${minutesAgo} min ago`)
-                .join('; ')}
-              . Nothing is overwritten: whoever saves second is told first.
-            </p>
-          )}
-          {props.kept?.desk === null && (
-            <p className="border-l-2 border-stop pl-2" role="status">
-              The unsaved desk that was kept for you cannot be read any more and is left aside. What
-              was sent to the patient is whole: it stands below.
-            </p>
-          )}
-          {restored && desk === restored && (
-            <p className="border-l-2 border-lit pl-2" role="status">
-              Your unsaved desk is back
-              {props.kept && props.kept.basedOn !== newest
-                ? `; it was begun before version ${newest} was saved: look at that below.`
-                : '.'}{' '}
-              <button
-                type="button"
-                className="text-action underline"
-                onClick={() => step({ type: 'replace', desk: start })}
-              >
-                Begin from version {newest} instead
-              </button>
-            </p>
-          )}
+          <DeskNotices
+            others={draft.others}
+            kept={props.kept}
+            newest={newest}
+            back={restored !== null && desk === restored}
+            onAgain={() => step({ type: 'replace', desk: start })}
+          />
           <ExerciseSearch
             exercises={catalogue.all}
             more={findingWords}
@@ -394,39 +369,4 @@ export function PlanDesk(props: PlanDeskProps) {
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
     </DeskFactsProvider>
   );
-}
-
-/** A suggestion as a line: its usual dose, on the side its finding asks for. */
-function lineOf({ exercise, side }: Suggestion): DeskLine {
-  const usual = doseOf(exercise.usualDose);
-  const dose = onSide(usual, side, exercise);
-  return newLine(uuid(), exercise.id, formatDose(dose));
-}
-
-/** Families with the words of the findings that ask for them, so that a finding can be searched. */
-function wordsByFamily(findings: readonly ConfirmedFinding[]): Map<string, string[]> {
-  const words = new Map<string, string[]>();
-  for (const finding of findings)
-    for (const family of familiesFor(finding))
-      words.set(family, [...(words.get(family) ?? []), finding.say, finding.key]);
-  return words;
-}
-
-/** A desk or version as the difference in words takes it; lines that cannot be read are left out. */
-function comparedDesk(
-  { rounds, lines }: Pick<Desk, 'rounds' | 'lines'>,
-  catalogue: DeskFacts['catalogue'],
-  from: LocalDate,
-) {
-  const lineage = new Map(lines.map((line) => [line.uid, line.lineage ?? line.uid]));
-  return {
-    rounds,
-    lines: plannedLines(lines, catalogue, from).map((line) => ({
-      lineage: lineage.get(line.lineage) ?? line.lineage,
-      name: line.exercise.name,
-      dose: line.dose,
-      session: line.session ?? null,
-      setUp: lines.find(({ uid }) => uid === line.lineage)?.setUp,
-    })),
-  };
 }

@@ -1,0 +1,43 @@
+import { type ConfirmedFinding, type Suggestion, familiesFor, onSide } from '@/core/choose';
+import { formatDose } from '@/core/dose';
+import { doseOf } from '@/core/progression';
+import type { LocalDate } from '@/core/units';
+import { v4 as uuid } from 'uuid';
+import type { DeskFacts } from './desk-facts';
+import type { Desk } from './desk-state';
+import { type DeskLine, newLine, plannedLines } from './draft';
+
+/** A suggestion as a line: its usual dose, on the side its finding asks for. */
+export function lineOf({ exercise, side }: Suggestion): DeskLine {
+  const usual = doseOf(exercise.usualDose);
+  const dose = onSide(usual, side, exercise);
+  return newLine(uuid(), exercise.id, formatDose(dose));
+}
+
+/** Families with the words of the findings that ask for them, so that a finding can be searched. */
+export function wordsByFamily(findings: readonly ConfirmedFinding[]): Map<string, string[]> {
+  const words = new Map<string, string[]>();
+  for (const finding of findings)
+    for (const family of familiesFor(finding))
+      words.set(family, [...(words.get(family) ?? []), finding.say, finding.key]);
+  return words;
+}
+
+/** A desk or version as the difference in words takes it; lines that cannot be read are left out. */
+export function comparedDesk(
+  { rounds, lines }: Pick<Desk, 'rounds' | 'lines'>,
+  catalogue: DeskFacts['catalogue'],
+  from: LocalDate,
+) {
+  const lineage = new Map(lines.map((line) => [line.uid, line.lineage ?? line.uid]));
+  return {
+    rounds,
+    lines: plannedLines(lines, catalogue, from).map((line) => ({
+      lineage: lineage.get(line.lineage) ?? line.lineage,
+      name: line.exercise.name,
+      dose: line.dose,
+      session: line.session ?? null,
+      setUp: lines.find(({ uid }) => uid === line.lineage)?.setUp,
+    })),
+  };
+}
