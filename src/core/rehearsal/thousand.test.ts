@@ -1,6 +1,4 @@
-import { randomLcg, randomNormal } from 'd3';
-import { EXERCISES, SHIPPED } from '@/catalogue';
-import { nextRungIn, previousRungIn } from '../choose';
+import { SHIPPED } from '@/catalogue';
 import {
   MADE_UP_DAYS,
   asksAtLeast,
@@ -14,7 +12,7 @@ import {
   worthOf,
 } from '../course';
 import { type Dose, formatDose, heldSeconds, holdOf, parseDose } from '../dose';
-import { type Exercise, SCHOOL_IDS, type SchoolId, lineFlags } from '../exercise';
+import { type Exercise, type SchoolId, lineFlags } from '../exercise';
 import {
   GOOD_SESSIONS,
   LEAST_RUNG_DAYS,
@@ -29,13 +27,17 @@ import {
   NOTHING_DECIDED,
   takeOff,
   longestStep,
-  schoolsFor,
-  startDose,
 } from '../progression';
-import { PRECAUTIONS, type PrecautionId } from '../screen';
 import { addDays, daysBetween, localDate } from '../units';
 import { runs } from '../../../tests/support/runs';
-import { PATIENT_KINDS, type PatientKind, type RehearsalFacts, rehearseWhole } from '.';
+import {
+  type MadePatient,
+  chanceOf,
+  pairs,
+  patient,
+  startOf,
+} from '../../../tests/support/thousand-patients';
+import { rehearseWhole } from '.';
 
 /**
  * A thousand made-up patients through twelve weeks of every school, and what must hold of all of them:
@@ -45,74 +47,7 @@ import { PATIENT_KINDS, type PatientKind, type RehearsalFacts, rehearseWhole } f
 const PATIENTS = runs(1000).numRuns;
 const WEEKS = 12;
 
-const chanceOf = (seed: number) => {
-  const source = randomLcg(seed);
-  return { fraction: source, normal: randomNormal.source(source)(0, 1) };
-};
-const rungs = { nextRung: nextRungIn(EXERCISES), previousRung: previousRungIn(EXERCISES) };
-
-/** Other doses a line may begin with, where its school goes on from them. */
-const STARTS = ['x10 hold 1s each side', '3x10-15s gap 15s', '2x8 2kg rest 60s', 'x1 hold 3s 40%'];
-const OWNED: readonly (readonly number[])[] = [[], [1, 2, 4], [2, 2.5, 3, 4, 5, 6, 8, 10]];
-/** Every other patient has none; of the others each precaution has its turn. */
-const PRECAUTION_IDS = Object.keys(PRECAUTIONS) as PrecautionId[];
-const precautionsOf = (nth: number): readonly PrecautionId[] => {
-  const id = PRECAUTION_IDS[Math.floor(nth / 2) % PRECAUTION_IDS.length];
-  return nth % 2 === 0 || id === undefined || id === 'everybody' ? [] : [id];
-};
-
-const pairs = EXERCISES.flatMap((exercise) => schoolsFor(exercise).map((id) => ({ exercise, id })));
-/** The schools in turn, each through its own exercises: one has a hundred of them, another a single one. */
-const bySchool = SCHOOL_IDS.map((school) => pairs.filter(({ id }) => id === school));
-function pairOf(nth: number): (typeof pairs)[number] {
-  const own = bySchool[nth % bySchool.length] ?? pairs;
-  return own[(Math.floor(nth / bySchool.length) * 37) % own.length] as (typeof pairs)[number];
-}
-
-type Patient = {
-  readonly name: string;
-  readonly kind: PatientKind;
-  readonly id: SchoolId;
-  readonly facts: RehearsalFacts;
-  readonly seed: number;
-};
-
-function patient(nth: number): Patient {
-  const { exercise, id } = pairOf(nth);
-  const kind = PATIENT_KINDS[nth % PATIENT_KINDS.length] as PatientKind;
-  const dose = startOf(exercise, id, nth);
-  return {
-    name: `${nth}: ${kind}, ${exercise.id} by ${id} from ${formatDose(dose)}`,
-    kind,
-    id,
-    seed: ((nth * 61) % 9973) / 9973,
-    facts: {
-      exercise,
-      dose,
-      school: { id, settings: NO_SETTINGS },
-      ...rungs,
-      owned: OWNED[nth % OWNED.length] ?? [],
-      precautions: precautionsOf(nth),
-    },
-  };
-}
-
-function startOf(exercise: Exercise, id: SchoolId, nth: number): Dose {
-  const own = [startDose(id, exercise, NO_SETTINGS), parsed(exercise.usualDose)];
-  const other = STARTS.map(parsed);
-  const all = [...own, ...own, ...other].filter(
-    (dose) => SCHOOLS[id].reads(dose) && beyondBounds(SCHOOLS[id], dose) === null,
-  );
-  return all[nth % all.length] ?? (own[0] as Dose);
-}
-
-function parsed(line: string): Dose {
-  const read = parseDose(line);
-  if (!read.ok) throw new Error(line);
-  return read.value;
-}
-
-type Lived = Patient & {
+type Lived = MadePatient & {
   readonly taken: readonly TakenStep[];
   readonly days: readonly LivedDay[];
   readonly stalls: string | null;
