@@ -10,6 +10,10 @@ export const LIST_BOUNDS = {
   exercises: 1000,
   templates: 200,
   deskDraftsBeside: 20,
+  /** Patients whose course with one exercise is counted: those given it last. */
+  patientsWithExercise: 100,
+  /** Patients offered to somebody who types a name. */
+  patientsFound: 8,
   versions: 200,
   pauses: 5000,
   /** Events of one patient's day. */

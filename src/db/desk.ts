@@ -1,9 +1,16 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, inArray, isNull, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
-import { clinicExercise, deskDraft, member, ownFigure, programmeTemplate } from './schema';
+import {
+  clinicExercise,
+  deskDraft,
+  member,
+  ownFigure,
+  programmeTemplate,
+  readyChoice,
+} from './schema';
 
 export type ClinicExerciseRow = typeof clinicExercise.$inferSelect;
 export type TemplateRow = typeof programmeTemplate.$inferSelect;
@@ -88,6 +95,31 @@ export function retireTemplate(clinicId: ClinicId, id: string, at: Instant): Sta
 export function offersTemplate(clinicId: ClinicId, id: string) {
   return sql`SELECT count(*) = 1 FROM ${programmeTemplate} WHERE ${programmeTemplate.clinicId} = ${clinicId}
     AND ${programmeTemplate.id} = ${id} AND ${programmeTemplate.retiredAt} IS NULL`;
+}
+
+/** Ready programmes that the clinic does not offer, by their ids. */
+export async function retiredReady(clinicId: ClinicId): Promise<string[]> {
+  const rows = await read((db) =>
+    db
+      .select({ readyId: readyChoice.readyId })
+      .from(readyChoice)
+      .where(and(eq(readyChoice.clinicId, clinicId), isNotNull(readyChoice.retiredAt)))
+      .orderBy(asc(readyChoice.readyId))
+      .limit(LIST_BOUNDS.templates),
+  );
+  return rows.map(({ readyId }) => readyId);
+}
+
+/** Offers a ready programme, or offers it no more. */
+export function putReadyChoice(row: typeof readyChoice.$inferInsert): Statement {
+  const { authorId, updatedAt, retiredAt } = row;
+  return builder()
+    .insert(readyChoice)
+    .values(row)
+    .onConflictDoUpdate({
+      target: [readyChoice.clinicId, readyChoice.readyId],
+      set: { authorId, updatedAt, retiredAt: retiredAt ?? null },
+    });
 }
 
 /** A member's own unsaved desk for a patient; null when there is none. */

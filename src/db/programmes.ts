@@ -70,6 +70,34 @@ export async function runningWith(clinicId: ClinicId, exerciseId: ExerciseId): P
   return rows[0]?.count ?? 0;
 }
 
+/** The clinic's patients who were given an exercise, in whatever version; those given it last come first. */
+export async function patientsGiven(
+  clinicId: ClinicId,
+  exerciseId: ExerciseId,
+): Promise<PatientId[]> {
+  const last = sql<number>`max(${programmeVersion.createdAt})`;
+  const rows = await read((db) =>
+    db
+      .select({ patientId: programmeVersion.patientId, last })
+      .from(programmeLine)
+      // A cross join keeps the written order: the lines with this exercise, then whose they are.
+      .crossJoin(programmeVersion)
+      .where(
+        and(
+          eq(programmeLine.clinicId, clinicId),
+          eq(programmeLine.exerciseId, exerciseId),
+          eq(programmeVersion.clinicId, programmeLine.clinicId),
+          eq(programmeVersion.programmeId, programmeLine.programmeId),
+          eq(programmeVersion.number, programmeLine.number),
+        ),
+      )
+      .groupBy(programmeVersion.patientId)
+      .orderBy(desc(last))
+      .limit(LIST_BOUNDS.patientsWithExercise),
+  );
+  return rows.map(({ patientId }) => patientId);
+}
+
 /** A patient's programme; null before the first version. */
 export async function programmeOf(clinicId: ClinicId, patientId: PatientId) {
   return readOne((db) =>

@@ -6,6 +6,7 @@ import { roleSuffices } from './access';
 import { bandsOf } from './desk/bands';
 import { keptDraft, othersWriting } from './desk/drafts';
 import { ownExercises } from './desk/exercises';
+import { notOfferedReady } from './desk/ready';
 import { templateList } from './desk/templates';
 import { triageLimitsOf } from './follow/marks';
 import { factsOf, todayOf, wakingOf } from './programme-facts';
@@ -86,6 +87,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     own,
     bands,
     templates,
+    notOffered,
     kept,
     others,
     members,
@@ -100,6 +102,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     ownExercises(clinicId),
     bandsOf(clinicId),
     templateList(clinicId),
+    notOfferedReady(clinicId),
     roleSuffices(member.role, 'practitioner') ? keptDraft(member, patient.id) : null,
     othersWriting(member, patient.id),
     membersOf(clinicId),
@@ -125,6 +128,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     own,
     bands,
     templates,
+    notOffered,
     kept,
     others,
     earlier: versions

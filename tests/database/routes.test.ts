@@ -163,6 +163,7 @@ const REPLACED: readonly string[] = [
   'exercises/retire',
   'templates',
   'templates/retire',
+  'ready-programmes/offer',
 ];
 
 /** Sends a record that has just been stored again: as it was, then with other words under its id. */

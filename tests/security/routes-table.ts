@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { untaught } from '@/core/teach';
 import { TRIAGE_LIMITS } from '@/core/triage';
 import { now } from '@/server/clock';
-import { PASSWORD, aTemplate, ownDraft, today } from '../support/clinic';
+import { PASSWORD, aTemplate, ownDraft, programmeText, today } from '../support/clinic';
 import {
   type Identity,
   EVERYBODY,
@@ -420,6 +420,42 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     body: () => aTemplate(randomUUID()),
   },
   'templates/retire': { may: PRACTITIONERS, body: () => ({ id: world.templateId }) },
+  'ready-programmes/offer': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ id: 'ten-by-ten', offered: false }),
+  },
+  'ready-programmes/copy': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ id: randomUUID(), readyId: 'ten-by-ten' }),
+  },
+  'programme-files': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({
+      id: randomUUID(),
+      name: randomUUID(),
+      text: programmeText(ownDraft(randomUUID())),
+    }),
+  },
+  'programme-files/preview': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ text: programmeText(ownDraft(randomUUID())) }),
+  },
+  'programme-files/file': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    method: 'GET',
+    query: () => '?of=ready&id=ten-by-ten',
+    body: () => null,
+  },
+  'patients/find': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ name: 'a', exerciseId: 'tuck-lying' }),
+  },
   drafts: {
     may: PRACTITIONERS,
     body: () => ({ patientId: world.patientId, basedOn: 1, desk: '{}' }),

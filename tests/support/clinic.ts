@@ -1,3 +1,4 @@
+import { programmeFileText } from '@/core/exchange';
 import { SHIPPED } from '@/catalogue';
 import {
   type OwnExerciseDraft,
@@ -149,6 +150,20 @@ export function ownDraft(name: string, change: Partial<OwnExerciseDraft> = {}): 
 
 export function aTemplate(name: string, id: string = crypto.randomUUID()): TemplateDraft {
   return { id, name, rounds: 1, lines: [{ exerciseId: 'tuck-lying', dose: '10x10s' }] };
+}
+
+/** A file of a programme with one line that ships and one of another clinic's own. */
+export function programmeText(own: OwnExerciseDraft, name = 'From another clinic'): string {
+  const line = { school: null, session: null };
+  return programmeFileText({
+    name,
+    rounds: 1,
+    lines: [
+      { ...line, id: 'tuck-lying', exercise: 'Tuck lying down', dose: '10x10s gap 5s daily' },
+      { ...line, id: null, exercise: own.name, dose: '3x10 daily' },
+    ],
+    exercises: [own],
+  });
 }
 
 /** Screens a patient, everything "no", unless a screening stands that something may be sent on. */

@@ -2,3 +2,4 @@ export * from './patient-pack';
 export * from './exercise-table';
 export * from './pack-days';
 export * from './resets';
+export * from './programme-file';

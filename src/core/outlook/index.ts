@@ -1,4 +1,5 @@
 export * from './course-of';
+export * from './got-on';
 export * from './limbs';
 export * from './outlook';
 export * from './record';

@@ -1,4 +1,5 @@
-import { dayTimer, fullestDay } from '../programme';
+import { parseDose } from '../dose';
+import { type PlannedLine, dayTimer, fullestDay, plannedLine } from '../programme';
 import type { WakingHours } from '../schedule';
 import { resolve, sessionTimeline } from '../timeline';
 import { type LocalDate, type Range, type Seconds, addDays, seconds, sumRanges } from '../units';
@@ -33,14 +34,48 @@ export function readyTotals(
   byId: (id: string) => Exercise | null,
   from: LocalDate,
 ): ReadyTotals | null {
-  const lines = readyPlanned(programme, byId, from);
-  const frame = { from, review: null, rounds: programme.rounds };
+  return linesTotals(readyPlanned(programme, byId, from), programme.rounds, from);
+}
+
+/** A programme of a clinic's own, whose lines may be of any text. */
+type OwnProgramme = {
+  readonly rounds: number;
+  readonly lines: readonly { readonly exerciseId: string; readonly dose: string }[];
+};
+
+/**
+ * True times of a clinic's own programme; lines that cannot be read, or whose exercise is not offered
+ * any more, are left out.
+ */
+export function templateTotals(
+  { rounds, lines }: OwnProgramme,
+  byId: (id: string) => Exercise | null,
+  from: LocalDate,
+): ReadyTotals | null {
+  const planned = lines.flatMap(({ exerciseId, dose }, at) => {
+    const [exercise, read] = [byId(exerciseId), parseDose(dose)];
+    return exercise && read.ok ? [plannedLine(String(at), exercise, read.value, from)] : [];
+  });
+  return linesTotals(planned, rounds, from);
+}
+
+/**
+ * True times of lines without a patient, from a day on.
+ *
+ * @returns null where nothing of them is due in the first fortnight
+ */
+export function linesTotals(
+  lines: readonly PlannedLine[],
+  rounds: number,
+  from: LocalDate,
+): ReadyTotals | null {
+  const frame = { from, review: null, rounds };
   const day = fullestDay(lines, frame, WAKING);
   if (!day) return null;
   const timer = dayTimer(frame, WAKING);
   const week = Array.from({ length: WEEK }, (_, ahead) => timer(lines, addDays(from, ahead)).total);
   const held = day.sessions
-    .flatMap((one) => resolve(sessionTimeline(one.lines, programme.rounds), 'least'))
+    .flatMap((one) => resolve(sessionTimeline(one.lines, rounds), 'least'))
     .filter(({ kind }) => kind === 'hold')
     .reduce((sum, segment) => sum + segment.seconds, 0);
   const session = day.sessions

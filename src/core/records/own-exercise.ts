@@ -164,6 +164,13 @@ export function exerciseDraft(exercise: Exercise): OwnExerciseDraft {
 /** Offers something of the clinic's no more. */
 export const RetireDraft = z.object({ id: recordId });
 
+/** Offers a ready programme in this clinic, or offers it no more. */
+export const OfferReady = z.object({ id: z.string().min(1).max(80), offered: z.boolean() });
+export type OfferReady = z.infer<typeof OfferReady>;
+
+/** Keeps a ready programme as a template of the clinic's own. */
+export const CopyReady = z.object({ id: recordId, readyId: z.string().min(1).max(80) });
+
 /** A file of exercises, as text. */
 export const ExerciseImport = z.object({
   format: z.enum(['csv', 'json'], { error: 'A file of exercises is CSV or JSON.' }),

@@ -68,17 +68,28 @@ export type LineDraft = z.infer<typeof LineDraft>;
 
 const templateLine = LineDraft.omit({ lineage: true, overrides: true, setUp: true });
 
+/** What a programme is, and for whom: as ready programmes say it, and as it travels with a file. */
+export const ProgrammeNotes = z.object({
+  about: words('What it does', 400, 0),
+  forWhom: words('For whom', 400, 0),
+  notFor: words('Not for whom', 400, 0),
+  cautions: z.array(words('A caution', 400)).max(10),
+});
+export type ProgrammeNotes = z.infer<typeof ProgrammeNotes>;
+
 /** A programme without a patient, to be applied and then adjusted. */
 export const TemplateDraft = z.object({
   id: recordId,
   name: words('The name', 120),
   rounds: z.number().int().min(1).max(5),
   lines: z.array(templateLine).min(1, 'A template has at least one exercise.').max(MOST_LINES),
+  /** Left out by templates that were kept from a desk. */
+  notes: ProgrammeNotes.optional(),
 });
 export type TemplateDraft = z.infer<typeof TemplateDraft>;
 
 /** What a template keeps beside its name. */
-export const TemplateBody = TemplateDraft.pick({ rounds: true, lines: true });
+export const TemplateBody = TemplateDraft.pick({ rounds: true, lines: true, notes: true });
 
 /** A line on the desk, as typed: nothing of it need be right yet. */
 const DeskLineState = z.object({

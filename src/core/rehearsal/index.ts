@@ -1,2 +1,9 @@
 export * from './kinds';
-export * from './rehearse';
+export * from './programme';
+export {
+  type RehearsalFacts,
+  type RehearsedCourse,
+  type WholeCourse,
+  rehearse,
+  rehearseWhole,
+} from './rehearse';

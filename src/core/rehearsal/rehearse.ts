@@ -76,7 +76,7 @@ export type RehearsalFacts = {
 };
 
 /** A date for counting days only. */
-const FIRST = '2026-01-05' as LocalDate;
+export const FIRST = '2026-01-05' as LocalDate;
 /** Each step of the stairs asks so much more than the one below. Ours, no source. */
 const RUNG_DEMAND = 1.25;
 /** The start is felt as 5 of 10. */

@@ -6,6 +6,7 @@ import {
   medianPairwiseSlope,
   nonOverlap,
   ranks,
+  shareInterval,
   trendTest,
   twoSidedP,
   varianceInflation,
@@ -170,4 +171,36 @@ describe('day-to-day correlation', () => {
 it('the median of an even number is the mean of the two in the middle', () => {
   expect(median([3, 1, 2, 4])).toBe(2.5);
   expect(() => median([])).toThrow(RangeError);
+});
+
+describe('the interval of a share', () => {
+  // Newcombe 1998, table I, method 3: the score interval without continuity correction; from memory.
+  it.each([
+    [81, 263, 0.2553, 0.3662],
+    [15, 148, 0.0624, 0.1605],
+    [0, 20, 0, 0.1611],
+    [1, 29, 0.0061, 0.1718],
+  ])('%d of %d', (counted, of, low, high) => {
+    const found = shareInterval(counted, of);
+    expect(found?.low).toBeCloseTo(low, 4);
+    expect(found?.high).toBeCloseTo(high, 4);
+  });
+
+  it('is none of nothing, and stays within 0 and 1 round its share', () => {
+    expect(shareInterval(0, 0)).toBeNull();
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 500 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (of, part) => {
+          const found = shareInterval(Math.round(part * of), of);
+          if (!found) throw new Error('a count has a share');
+          expect(found.low).toBeGreaterThanOrEqual(0);
+          expect(found.high).toBeLessThanOrEqual(1);
+          expect(found.share).toBeGreaterThanOrEqual(found.low);
+          expect(found.share).toBeLessThanOrEqual(found.high);
+        },
+      ),
+    );
+  });
 });

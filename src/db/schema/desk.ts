@@ -70,6 +70,26 @@ export const programmeTemplate = sqliteTable(
   ],
 );
 
+/** A ready programme that a clinic does not offer, or offers again; those without a row are offered. */
+export const readyChoice = sqliteTable(
+  'ready_choice',
+  {
+    clinicId: text('clinic_id')
+      .$type<ClinicId>()
+      .notNull()
+      .references(() => clinic.id),
+    readyId: text('ready_id').notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
+    updatedAt: instant('updated_at').notNull(),
+    /** Not offered any more; null where it is again. */
+    retiredAt: instant('retired_at'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.readyId] }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
+  ],
+);
+
 /** A member's unsaved desk for a patient: one each, so that nobody's is overwritten by another's. */
 export const deskDraft = sqliteTable(
   'desk_draft',

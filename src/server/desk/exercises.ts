@@ -69,7 +69,12 @@ export async function saveExercise(member: SignedIn, { id, exercise }: OwnExerci
     verb: 'saved',
     subject: { kind: 'exercise', id },
     statements: (at) => [
-      ...put(member, { id, draft: exercise, drawn: all.find((one) => one.id === id)?.drawing, at }),
+      ...putExercise(member, {
+        id,
+        draft: exercise,
+        drawn: all.find((one) => one.id === id)?.drawing,
+        at,
+      }),
       forgetOwnDraft(clinicId, member.id, 'exercise'),
     ],
   });
@@ -84,7 +89,10 @@ type Put = {
 };
 
 /** An exercise and its drawing. */
-function put({ clinicId, id: authorId }: SignedIn, { id, draft, drawn, at }: Put): Statement[] {
+export function putExercise(
+  { clinicId, id: authorId }: SignedIn,
+  { id, draft, drawn, at }: Put,
+): Statement[] {
   const { figure, ...words } = draft;
   const drawing = figure ? drawingIdOf(figure) : figure === null ? undefined : drawn;
   const body = drawing === undefined ? words : { ...words, drawing };
@@ -143,7 +151,7 @@ export async function importExercises(
     ...drafts.flatMap((draft) => {
       const there = known.get(draft.name.toLowerCase());
       const id = there?.id ?? crypto.randomUUID();
-      return put(member, { id, draft, drawn: there?.drawing, at });
+      return putExercise(member, { id, draft, drawn: there?.drawing, at });
     }),
     audit({
       clinicId,
@@ -218,7 +226,7 @@ export async function exportExercises(
 }
 
 /** Drafts with the drawings of the clinic's own exercises; a shipped one is drawn wherever it is. */
-async function withFigures(
+export async function withFigures(
   clinicId: ClinicId,
   exercises: readonly Exercise[],
   drafts: readonly OwnExerciseDraft[],

@@ -1,7 +1,16 @@
 import type { Frozen, ClinicId } from '@/core/units';
 import { isDeepStrictEqual } from 'node:util';
+import { READY_PROGRAMMES } from '@/catalogue';
+import { NO_SETTINGS } from '@/core/progression';
 import type { TemplateDraft } from '@/core/records';
-import { guard, insertTemplate, offersTemplate, retireTemplate, templatesOf } from '@/db';
+import {
+  type Statement,
+  guard,
+  insertTemplate,
+  offersTemplate,
+  retireTemplate,
+  templatesOf,
+} from '@/db';
 import type { SignedIn } from '../access';
 import { NOT_FOUND, Problem } from '../problem';
 import { writeAs } from '../visit/write-as';
@@ -16,27 +25,56 @@ export async function templateList(clinicId: ClinicId): Promise<Template[]> {
   return rows.map(({ id, name, body }) => ({ ...body, id, name }));
 }
 
+/** A ready programme as a template would be kept; null where there is none of this id. */
+export function draftOfReady(id: string): Omit<TemplateDraft, 'id'> | null {
+  const programme = READY_PROGRAMMES.find((one) => one.id === id);
+  if (!programme) return null;
+  const { name, rounds, lines, about, forWhom, notFor, cautions } = programme;
+  return {
+    name,
+    rounds,
+    lines: lines.map(({ exerciseId, dose, school }) => ({
+      exerciseId,
+      dose,
+      school: school === null ? null : { id: school, settings: NO_SETTINGS },
+      session: null,
+    })),
+    notes: { about, forWhom, notFor, cautions: [...cautions] },
+  };
+}
+
+/** What is written in one piece with a template: exercises that come along with it. */
+type Along = { readonly ids: ReadonlySet<string>; readonly first: readonly Statement[] };
+const NOTHING_ALONG: Along = { ids: new Set(), first: [] };
+
 /** Keeps a programme without its patient. */
-export async function saveTemplate(member: SignedIn, draft: TemplateDraft): Promise<void> {
+export async function saveTemplate(
+  member: SignedIn,
+  draft: TemplateDraft,
+  along = NOTHING_ALONG,
+): Promise<void> {
   const { clinicId } = member;
-  const { id, name, rounds, lines } = draft;
-  const body = { rounds, lines };
+  const { id, name, rounds, lines, notes } = draft;
+  const body = { rounds, lines, ...(notes ? { notes } : {}) };
   const there = await templatesOf(clinicId);
   if (there.some((one) => one.id !== id && one.name.toLowerCase() === name.toLowerCase()))
     throw new Problem(409, 'A template has this name already: choose another.', ['name']);
   const catalogue = await catalogueFor(clinicId);
-  const gone = lines.findIndex(({ exerciseId }) => catalogue.byId(exerciseId) === null);
+  const gone = lines.findIndex(
+    ({ exerciseId }) => catalogue.byId(exerciseId) === null && !along.ids.has(exerciseId),
+  );
   if (gone >= 0)
     throw new Problem(400, 'The catalogue has no such exercise.', ['lines', gone, 'exerciseId']);
   await writeAs(member, 'practitioner', {
     verb: 'saved',
     subject: { kind: 'template', id },
     statements: (at) => [
+      ...along.first,
       insertTemplate({ clinicId, id, name, body, authorId: member.id, createdAt: at }),
     ],
     isThere: async () =>
       (await templatesOf(clinicId)).some(
-        (one) => one.id === id && isDeepStrictEqual(one.body, body),
+        (one) => one.id === id && one.name === name && isDeepStrictEqual(one.body, body),
       ),
   });
 }

@@ -6,6 +6,7 @@ import { rungOf } from '@/catalogue/exercises/rungs';
 import type { Exercise } from '@/core/exercise';
 import { FigureLoop } from '../figure/figure-loop';
 import { FigureSteps } from '../figure/figure-steps';
+import { buttonClass } from '../primitives/button';
 
 /** A part of the sheet, left out where it has nothing to say. */
 function Part({ title, children }: { title: string; children: ReactNode }) {
@@ -38,11 +39,16 @@ export function AboutExerciseSheet({
   about,
   patients,
   figure,
+  mayPrescribe,
+  children,
 }: {
   about: AboutExercise;
   /** Of the clinic, whose newest programme holds it. */
   patients: number;
   figure: Figure | null;
+  mayPrescribe: boolean;
+  /** How the clinic's patients got on with it. */
+  children: ReactNode;
 }) {
   const { exercise, doses, flaggedFor, disagreements, certainty, easier, harder } = about;
   const step = rungOf(exercise);
@@ -53,6 +59,14 @@ export function AboutExerciseSheet({
         <h1 className="mr-auto text-2xl" dir="auto">
           {name}
         </h1>
+        {mayPrescribe && (
+          <Link
+            href={`/exercises/prescribe?exercise=${exercise.id}`}
+            className={`no-print ${buttonClass('main')}`}
+          >
+            Prescribe to …
+          </Link>
+        )}
         <Link href="/exercises" className="no-print text-action underline">
           All exercises
         </Link>
@@ -190,6 +204,7 @@ export function AboutExerciseSheet({
               : `In the newest programme of ${patients === 1 ? '1 patient' : `${patients} patients`} of your clinic.`}
           </p>
         </Part>
+        <Part title="How your patients got on with it">{children}</Part>
       </div>
     </article>
   );

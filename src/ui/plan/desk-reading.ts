@@ -1,17 +1,27 @@
 import { type ConfirmedFinding, type Suggestion, familiesFor, onSide } from '@/core/choose';
 import { formatDose } from '@/core/dose';
 import { doseOf } from '@/core/progression';
-import type { LocalDate } from '@/core/units';
+import type { TemplateDraft } from '@/core/records';
+import type { Frozen, LocalDate } from '@/core/units';
 import { v4 as uuid } from 'uuid';
 import type { DeskFacts } from './desk-facts';
 import type { Desk } from './desk-state';
-import { type DeskLine, newLine, plannedLines } from './draft';
+import { type DeskLine, canonical, newLine, plannedLines } from './draft';
 
 /** A suggestion as a line: its usual dose, on the side its finding asks for. */
 export function lineOf({ exercise, side }: Suggestion): DeskLine {
   const usual = doseOf(exercise.usualDose);
   const dose = onSide(usual, side, exercise);
   return newLine(uuid(), exercise.id, formatDose(dose));
+}
+
+/** A template's lines as the desk takes them. */
+export function templateLines({ lines }: Frozen<TemplateDraft>): DeskLine[] {
+  return lines.map(({ exerciseId, dose, school, session }) => ({
+    ...newLine(uuid(), exerciseId, canonical(dose)),
+    school: school ?? null,
+    session: session ?? null,
+  }));
 }
 
 /** Families with the words of the findings that ask for them, so that a finding can be searched. */

@@ -2,7 +2,7 @@
 
 import { Command } from 'cmdk';
 import { type Ref, useEffect, useMemo, useRef, useState } from 'react';
-import { ALIASES, READY_PROGRAMMES } from '@/catalogue';
+import { ALIASES } from '@/catalogue';
 import type { Exercise } from '@/core/exercise';
 import { exerciseFinder } from '@/core/find';
 import { type ReadyProgramme, findReady } from '@/core/ready';
@@ -21,6 +21,7 @@ export function ExerciseSearch({
   exercises,
   more,
   onPick,
+  ready: programmes,
   onPickReady,
   inputRef,
 }: {
@@ -28,6 +29,8 @@ export function ExerciseSearch({
   /** Words that find an exercise beyond its own: the findings it answers. */
   more: ReadonlyMap<string, readonly string[]>;
   onPick: (exercise: Exercise) => void;
+  /** The ready programmes that this clinic offers. */
+  ready: readonly ReadyProgramme[];
   onPickReady: (programme: ReadyProgramme) => void;
   inputRef: Ref<HTMLInputElement>;
 }) {
@@ -42,8 +45,8 @@ export function ExerciseSearch({
   const find = useMemo(() => exerciseFinder(exercises, ALIASES, more), [exercises, more]);
   const found = useMemo(() => find(show ? typed : '', MOST_SHOWN), [show, find, typed]);
   const ready = useMemo(
-    () => findReady(READY_PROGRAMMES, show ? typed : '').slice(0, MOST_READY),
-    [show, typed],
+    () => findReady(programmes, show ? typed : '').slice(0, MOST_READY),
+    [programmes, show, typed],
   );
   // After the exercises: whoever types a word of both means the one exercise.
   const programme = (one: ReadyProgramme) => (

@@ -3,7 +3,7 @@
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { catalogueOf } from '@/catalogue';
+import { READY_PROGRAMMES, catalogueOf } from '@/catalogue';
 import {
   type ConfirmedFinding,
   type Suggestion,
@@ -16,7 +16,7 @@ import type { Exercise } from '@/core/exercise';
 import type { FindingFacts } from '@/core/findings';
 import type { BandCurve } from '@/core/load';
 import { cutText, versionDifference } from '@/core/programme';
-import type { HomeBody, TemplateDraft } from '@/core/records';
+import type { HomeBody, PutAsked, TemplateDraft } from '@/core/records';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId, Screened } from '@/core/screen';
 import type { SetUpFacts } from '@/core/set-up';
@@ -28,10 +28,10 @@ import { DeskDialogs } from './desk-dialogs';
 import { type DeskFacts, DeskFactsProvider, circumstancesOf } from './desk-facts';
 import { DeskLines } from './desk-lines';
 import { DeskNotices } from './desk-notices';
-import { comparedDesk, lineOf, wordsByFamily } from './desk-reading';
+import { comparedDesk, lineOf, templateLines, wordsByFamily } from './desk-reading';
 import { type Desk, deskStep, draftOf, startHistory } from './desk-state';
 import { DatesPanel, SendPanel } from './panels/send-panel';
-import { canonical, type DeskLine, newLine, readLine } from './draft';
+import { type DeskLine, newLine, readLine } from './draft';
 import { ExerciseSearch } from './exercise-search';
 import { FindingsLeft, type FindingShown } from './findings-left';
 import { ChecksPane } from './panels/checks-pane';
@@ -50,6 +50,7 @@ import { fillMissing } from './row/row-actions';
 import { useDayPlan } from './use-day-plan';
 import { type KeptDesk, type OtherAtDesk, useKeptDraft } from './use-kept-draft';
 import { useReckoning } from './use-reckoning';
+import { usePutDown } from './use-put-down';
 import { useReady } from './use-ready';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
 
@@ -79,6 +80,10 @@ export type PlanDeskProps = {
   readonly own: readonly Exercise[];
   readonly bands: readonly BandCurve[];
   readonly templates: readonly Frozen<TemplateDraft>[];
+  /** Ready programmes that the clinic does not offer, by their ids. */
+  readonly notOffered: readonly string[];
+  /** What is to be put down at once, chosen before the desk was opened; null for nothing. */
+  readonly put: PutAsked | null;
   /** The member's unsaved desk. */
   readonly kept: KeptDesk | null;
   readonly others: readonly OtherAtDesk[];
@@ -145,6 +150,10 @@ export function PlanDesk(props: PlanDeskProps) {
   );
   const findingWords = useMemo(() => wordsByFamily(findings), [findings]);
   const ready = useReady(desk, catalogue.all, circumstancesOf(facts), step);
+  const offered = useMemo(
+    () => READY_PROGRAMMES.filter(({ id }) => !props.notOffered.includes(id)),
+    [props.notOffered],
+  );
   const moves = useRowMoves(desk, catalogue, step, search, setDialog);
   const unreadable = desk.lines.filter((line) => !readLine(line, catalogue).ok).length;
   const incomplete = reckoned.checks.filter(
@@ -170,6 +179,29 @@ export function PlanDesk(props: PlanDeskProps) {
     },
     [addLines],
   );
+
+  usePutDown(props.put, {
+    exercise: (id) => {
+      const exercise = catalogue.byId(id);
+      if (!exercise) return null;
+      if (desk.lines.some(({ exerciseId }) => exerciseId === exercise.id))
+        return `${exercise.name} stands on this desk already.`;
+      add(exercise);
+      return `${exercise.name} is put down in its usual dose.`;
+    },
+    // What it is, and what this patient closes of it, stands on the desk itself.
+    ready: (id) => {
+      const programme = READY_PROGRAMMES.find((one) => one.id === id);
+      if (programme) addLines(ready.apply(programme));
+      return null;
+    },
+    template: (id) => {
+      const template = props.templates.find((one) => one.id === id);
+      if (!template) return null;
+      addLines(templateLines(template));
+      return `${template.name} is put down below what stands here.`;
+    },
+  });
 
   async function save() {
     setRefusal(null);
@@ -260,23 +292,17 @@ export function PlanDesk(props: PlanDeskProps) {
             exercises={catalogue.all}
             more={findingWords}
             onPick={add}
+            ready={offered}
             onPickReady={(programme) => addLines(ready.apply(programme))}
             inputRef={search}
           />
           <div className="flex flex-wrap gap-2">
             <TemplatesBar
               templates={props.templates}
+              ready={offered}
               desk={desk}
               onApplyReady={(programme) => addLines(ready.apply(programme))}
-              onApply={(template) =>
-                addLines(
-                  template.lines.map(({ exerciseId, dose, school, session }) => ({
-                    ...newLine(uuid(), exerciseId, canonical(dose)),
-                    school: school ?? null,
-                    session: session ?? null,
-                  })),
-                )
-              }
+              onApply={(template) => addLines(templateLines(template))}
             />
             <HomeDialog
               patientId={patientId}

@@ -8,16 +8,11 @@ import { REHEARSED, type RehearsedCourse, type RehearsedKind } from '@/core/rehe
 import { useDeskFacts } from '../plan/desk-facts';
 import type { RehearseAnswer, RehearseQuestion } from '@/workers/rehearse.worker';
 import { Button } from '../primitives/button';
+import { KIND_LINES, KindSign } from './kinds';
 
 const WEEKS = 12;
 const WIDTH = 560;
 const HEIGHT = 150;
-const LINES: Readonly<Record<RehearsedKind, { colour: string; dash: string }>> = {
-  quick: { colour: 'var(--action)', dash: '' },
-  average: { colour: 'var(--ink)', dash: '7 3' },
-  sore: { colour: 'var(--plum)', dash: '2 3' },
-  patchy: { colour: 'var(--soft)', dash: '9 3 2 3' },
-};
 
 /**
  * A school run forward over made-up patients: what course it is likely to take, not what this
@@ -93,17 +88,7 @@ export function RehearsalPanel({
           <ul className="grid gap-1">
             {courses.map((course) => (
               <li key={course.kind} className="flex flex-wrap items-baseline gap-x-2">
-                <svg aria-hidden width="34" height="8">
-                  <line
-                    x1={0}
-                    x2={34}
-                    y1={4}
-                    y2={4}
-                    stroke={LINES[course.kind].colour}
-                    strokeWidth={2}
-                    strokeDasharray={LINES[course.kind].dash}
-                  />
-                </svg>
+                <KindSign kind={course.kind} />
                 <strong className="font-semibold">{course.kind}</strong>
                 <span className="text-soft">({REHEARSED[course.kind].says})</span>
                 <span>{inWords(course)}</span>
@@ -171,9 +156,9 @@ function Drawing({ courses, name }: { courses: RehearseAnswer; name: string }) {
               )(weeks) ?? ''
             }
             fill="none"
-            stroke={LINES[kind].colour}
+            stroke={KIND_LINES[kind].colour}
             strokeWidth={1.8}
-            strokeDasharray={LINES[kind].dash}
+            strokeDasharray={KIND_LINES[kind].dash}
           />
           {weeks
             .filter((week, index) => week.rung > (weeks[index - 1]?.rung ?? 0))
@@ -181,7 +166,7 @@ function Drawing({ courses, name }: { courses: RehearseAnswer; name: string }) {
               <path
                 key={week.week}
                 d={`M${x(week.week) - 4} ${y(value(week)) - 3}l4 -6l4 6z`}
-                fill={LINES[kind].colour}
+                fill={KIND_LINES[kind].colour}
               >
                 <title>Next step of the stairs</title>
               </path>

@@ -3,7 +3,6 @@
 import type { Frozen } from '@/core/units';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { READY_PROGRAMMES } from '@/catalogue';
 import type { ReadyProgramme } from '@/core/ready';
 import type { TemplateDraft } from '@/core/records';
 import { useSend } from '../../forms/use-send';
@@ -15,11 +14,14 @@ import type { Desk } from '../desk-state';
 /** The clinic's templates and the programmes that ship: apply one, or keep this desk as one. */
 export function TemplatesBar({
   templates,
+  ready,
   desk,
   onApply,
   onApplyReady,
 }: {
   templates: readonly Frozen<TemplateDraft>[];
+  /** The ready programmes that this clinic offers. */
+  ready: readonly ReadyProgramme[];
   desk: Desk;
   onApply: (template: Frozen<TemplateDraft>) => void;
   onApplyReady: (programme: ReadyProgramme) => void;
@@ -96,6 +98,7 @@ export function TemplatesBar({
           ))}
         </ul>
         <ReadyList
+          programmes={ready}
           onApply={(programme) => {
             onApplyReady(programme);
             setOpen(false);
@@ -127,12 +130,19 @@ export function TemplatesBar({
 }
 
 /** The programmes ready to hand, each with whom it is for and whom not. */
-function ReadyList({ onApply }: { onApply: (programme: ReadyProgramme) => void }) {
+function ReadyList({
+  programmes,
+  onApply,
+}: {
+  programmes: readonly ReadyProgramme[];
+  onApply: (programme: ReadyProgramme) => void;
+}) {
+  if (programmes.length === 0) return null;
   return (
     <details className="border-t border-hair pt-2">
-      <summary className="font-semibold">Ready to hand ({READY_PROGRAMMES.length})</summary>
+      <summary className="font-semibold">Ready to hand ({programmes.length})</summary>
       <ul>
-        {READY_PROGRAMMES.map((programme) => (
+        {programmes.map((programme) => (
           <li
             key={programme.id}
             className="flex items-start gap-3 border-t border-hair py-1.5 first:border-t-0"

@@ -1,15 +1,19 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { READY_PROGRAMMES, SHIPPED } from '@/catalogue';
-import { comparedReady, readyTotals } from '@/core/ready';
+import { comparedReady, readyTotals, templateTotals } from '@/core/ready';
 import { localDate } from '@/core/units';
+import { roleSuffices } from '@/server/access';
+import { catalogueFor } from '@/server/desk/exercises';
+import { notOfferedReady } from '@/server/desk/ready';
+import { templateList } from '@/server/desk/templates';
 import { requireMember } from '@/server/require';
 import { ReadyProgrammes } from '@/ui/exercises/ready-programmes';
 import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Ready programmes' };
 
-/** The programmes that ship, each with its order, its true times, for whom and for whom not. */
+/** The clinic's own programmes and those that ship: order, true times, for whom and for whom not. */
 export default legible(ProgrammesPage);
 
 /** A Monday: times are the same from any. */
@@ -27,7 +31,13 @@ const Query = z.object({
 });
 
 async function ProgrammesPage({ searchParams }: PageProps<'/exercises/programmes'>) {
-  await requireMember();
+  const member = await requireMember();
+  const { clinicId } = member;
+  const [catalogue, templates, notOffered] = await Promise.all([
+    catalogueFor(clinicId),
+    templateList(clinicId),
+    notOfferedReady(clinicId),
+  ]);
   const asked = Query.parse(await searchParams);
   const [one, other] = [asked.one, asked.other].map((id) =>
     READY_PROGRAMMES.find((programme) => programme.id === id),
@@ -35,7 +45,14 @@ async function ProgrammesPage({ searchParams }: PageProps<'/exercises/programmes
   const rows = one && other ? comparedReady(one, other, SHIPPED.byId, FROM) : [];
   return (
     <ReadyProgrammes
-      shown={SHOWN}
+      shown={SHOWN.filter(({ programme }) => !notOffered.includes(programme.id))}
+      retired={SHOWN.filter(({ programme }) => notOffered.includes(programme.id))}
+      own={templates.map((template) => ({
+        template,
+        totals: templateTotals(template, catalogue.byId, FROM),
+      }))}
+      byId={catalogue.byId}
+      practises={roleSuffices(member.role, 'practitioner')}
       compared={one && other ? { one: one.name, other: other.name, rows } : null}
       chosen={asked}
     />

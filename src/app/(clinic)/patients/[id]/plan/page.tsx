@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
 import { shownProposals } from '@/server/follow/proposals';
+import { PutQuery, putAsked } from '@/server/desk/put';
 import { openPatient } from '@/server/open-patient';
 import { deskOf } from '@/server/plan';
 import { zoneOf } from '@/server/programme-facts';
@@ -16,7 +17,7 @@ export const metadata: Metadata = { title: 'Plan' };
 
 export default legible(PlanPage);
 
-async function PlanPage({ params }: PageProps<'/patients/[id]/plan'>) {
+async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan'>) {
   const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
@@ -41,6 +42,7 @@ async function PlanPage({ params }: PageProps<'/patients/[id]/plan'>) {
         {...rest}
         // A saved version starts the desk anew.
         key={rest.newest}
+        put={putAsked(PutQuery.parse(await searchParams))}
         patientId={patient.id}
         start={desk}
         zone={zoneOf(patient)}

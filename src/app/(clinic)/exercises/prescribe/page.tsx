@@ -1,0 +1,41 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound, redirect } from 'next/navigation';
+import type { PutAsked } from '@/core/records';
+import { roleSuffices } from '@/server/access';
+import { PutQuery, putAsked, thingToPut } from '@/server/desk/put';
+import { requireMember } from '@/server/require';
+import { PrescribeTo } from '@/ui/exercises/prescribe-to';
+import { legible } from '@/app/legible';
+
+export const metadata: Metadata = { title: 'Prescribe to a patient' };
+
+/** Whom an exercise or a programme is for: chosen here, put down on their desk, sent from there. */
+export default legible(PrescribePage);
+
+const BACK: Readonly<Record<PutAsked['what'], string>> = {
+  exercise: '/exercises/about/',
+  ready: '/exercises/programmes#',
+  template: '/exercises/programmes#',
+};
+
+async function PrescribePage({ searchParams }: PageProps<'/exercises/prescribe'>) {
+  const member = await requireMember();
+  if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
+  const asked = putAsked(PutQuery.parse(await searchParams)) ?? notFound();
+  const thing = (await thingToPut(member.clinicId, asked)) ?? notFound();
+  return (
+    <>
+      <header className="flex flex-wrap items-baseline gap-3 border-b border-hair pb-3">
+        <h1 className="mr-auto text-2xl">
+          Prescribe <span dir="auto">{thing.name}</span>
+        </h1>
+        <Link href={`${BACK[asked.what]}${asked.id}`} className="text-action underline">
+          Back to it
+        </Link>
+      </header>
+      <p className="pt-3 text-soft">{thing.says}</p>
+      <PrescribeTo what={asked.what} id={asked.id} />
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import { closedBecause } from '@/core/choose';
+import type { PatientCalled, ToPrescribe } from '@/core/records';
+import { UNSCREENED, standsFor } from '@/core/screen';
+import { patientsCalled } from '@/db';
+import type { SignedIn } from '../access';
+import { practitionersSeen } from '../files';
+import { circumstancesFor } from '../visit/circumstances';
+import { catalogueFor } from './exercises';
+
+/** The first patients whose name holds what was typed. */
+export async function patientsToPrescribe(
+  member: SignedIn,
+  { name, exerciseId }: PatientCalled,
+): Promise<readonly ToPrescribe[]> {
+  const { clinicId } = member;
+  const [patients, catalogue] = await Promise.all([
+    practitionersSeen(member).then((seen) => patientsCalled(clinicId, name, seen)),
+    catalogueFor(clinicId),
+  ]);
+  const exercise = exerciseId === null ? null : catalogue.byId(exerciseId);
+  return Promise.all(
+    patients.map(async (patient) => {
+      const { circumstances, screened } = await circumstancesFor(patient);
+      return {
+        id: patient.id,
+        name: patient.name,
+        closed: exercise ? closedBecause(exercise, circumstances) : [],
+        unscreened: standsFor(screened) ? null : UNSCREENED[screened],
+      };
+    }),
+  );
+}

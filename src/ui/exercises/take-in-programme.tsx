@@ -1,0 +1,135 @@
+'use client';
+
+import { type ChangeEvent, useRef, useState } from 'react';
+import { v4 as uuid } from 'uuid';
+import type { ProgrammePreview } from '@/core/records';
+import { Refusal } from '../forms/refusal';
+import { useSend } from '../forms/use-send';
+import { Button, buttonClass } from '../primitives/button';
+import { Field } from '../primitives/field';
+
+type Right = Extract<ProgrammePreview, { kind: 'right' }>;
+type Looked = { readonly id: string; readonly text: string; readonly preview: Right };
+
+const FROM: Readonly<Record<Right['lines'][number]['from'], string>> = {
+  ships: '',
+  yours: 'your clinic has an exercise of this name: yours is kept',
+  new: 'comes along with the file',
+};
+
+/** A programme of another clinic, from a file: looked at first, then taken in as a template. */
+export function TakeInProgramme() {
+  const { busy, send } = useSend();
+  const input = useRef<HTMLInputElement>(null);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const [refusal, setRefusal] = useState('');
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [name, setName] = useState('');
+
+  async function look(event: ChangeEvent<HTMLInputElement>) {
+    const file = event.target.files?.[0];
+    if (!file) return;
+    setProblems([]);
+    setRefusal('');
+    setLooked(null);
+    const text = await file.text();
+    await send<ProgrammePreview>(
+      '/api/v1/programme-files/preview',
+      { text },
+      {
+        done: (preview) => {
+          if (preview.kind === 'wrong') return setProblems(preview.problems);
+          setName(preview.name);
+          return setLooked({ id: uuid(), text, preview });
+        },
+        refused: ({ say }) => setRefusal(say),
+      },
+    );
+    if (input.current) input.current.value = '';
+  }
+
+  async function take({ id, text }: Looked) {
+    setRefusal('');
+    await send(
+      '/api/v1/programme-files',
+      { id, text, name },
+      {
+        done: () => setLooked(null),
+        said: `${name} stands among your clinic’s own now.`,
+        refused: ({ say }) => setRefusal(say),
+      },
+    );
+  }
+
+  return (
+    <section aria-label="Programme from a file" className="grid gap-2 pb-4">
+      <div className="flex flex-wrap items-center gap-3">
+        <label className={`${buttonClass()} relative cursor-pointer`}>
+          Take in a programme from a file
+          <input
+            ref={input}
+            type="file"
+            accept=".json,application/json"
+            className="absolute inset-0 cursor-pointer opacity-0"
+            onChange={look}
+          />
+        </label>
+        <span className="text-soft">
+          It is looked at first; nothing is written until you say so.
+        </span>
+      </div>
+      <Refusal say={refusal} />
+      {problems.length > 0 && (
+        <div role="alert" className="border-l-2 border-stop pl-3">
+          <p className="font-semibold text-stop">Nothing was taken in. Wrong in this file:</p>
+          <ul>
+            {problems.map((say) => (
+              <li key={say}>{say}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {looked && (
+        <form
+          className="grid max-w-[56rem] gap-2 border-l-2 border-lit pl-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void take(looked);
+          }}
+        >
+          {looked.preview.about && <p dir="auto">{looked.preview.about}</p>}
+          <ol className="list-decimal pl-5">
+            {looked.preview.lines.map(({ exercise, dose, from }, at) => (
+              <li key={`${at} ${exercise}`}>
+                <span dir="auto">{exercise}</span>{' '}
+                <span className="figures text-[0.93em]">{dose}</span>
+                {FROM[from] && <span className="text-soft">, {FROM[from]}</span>}
+              </li>
+            ))}
+          </ol>
+          <p className="text-soft">
+            {looked.preview.rounds > 1 && `Gone through ${looked.preview.rounds} times. `}
+            Look at each line before you prescribe it: another clinic wrote it.
+          </p>
+          <Field
+            label="Name it"
+            value={name}
+            maxLength={120}
+            onChange={(event) => setName(event.target.value)}
+            error={
+              looked.preview.nameTaken && name === looked.preview.name
+                ? 'A template has this name already: choose another.'
+                : ''
+            }
+          />
+          <div className="flex gap-2">
+            <Button type="submit" look="main" disabled={busy}>
+              Take it in
+            </Button>
+            <Button onClick={() => setLooked(null)}>Leave it</Button>
+          </div>
+        </form>
+      )}
+    </section>
+  );
+}

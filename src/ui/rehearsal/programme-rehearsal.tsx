@@ -1,0 +1,187 @@
+'use client';
+
+import { line as pathOf, scaleLinear } from 'd3';
+import { useEffect, useState } from 'react';
+import { REHEARSED, type RehearsedKind, type RehearsedProgramme } from '@/core/rehearsal';
+import { formatRange, formatSeconds } from '@/core/units';
+import type { ProgrammeAnswer, ProgrammeQuestion } from '@/workers/rehearse-programme.worker';
+import { Button } from '../primitives/button';
+import { Dialog } from '../primitives/dialog';
+import { KIND_LINES, KindSign } from './kinds';
+
+const WEEKS = 12;
+const WIDTH = 560;
+const HEIGHT = 150;
+
+/**
+ * A whole programme run forward over four made-up patients: what its day will come to take, and where
+ * each line ends. Reckoned in a worker.
+ */
+export function ProgrammeRehearsal({
+  name,
+  lines,
+  rounds,
+  onClose,
+}: Pick<ProgrammeQuestion, 'lines' | 'rounds'> & { name: string; onClose: () => void }) {
+  const [seed, setSeed] = useState(0.21);
+  const [courses, setCourses] = useState<ProgrammeAnswer | null>(null);
+  const [kind, setKind] = useState<RehearsedKind>('average');
+  useEffect(() => {
+    setCourses(null);
+    const worker = new Worker(
+      new URL('../../workers/rehearse-programme.worker.ts', import.meta.url),
+      { type: 'module' },
+    );
+    worker.onmessage = (event: MessageEvent<ProgrammeAnswer>) => setCourses(event.data);
+    worker.postMessage({ lines, rounds, weeks: WEEKS, seed } satisfies ProgrammeQuestion);
+    return () => worker.terminate();
+  }, [lines, rounds, seed]);
+  const shown = courses?.find((one) => one.kind === kind);
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={`Rehearsal: ${name}, twelve weeks`}
+      about="Made-up patients who take every proposal, each line for itself. Ours, no source: a course to expect, no promise."
+    >
+      {courses === null ? (
+        <p className="text-soft" role="status">
+          Reckoning …
+        </p>
+      ) : (
+        <>
+          <figure className="grid gap-1">
+            <Drawing courses={courses} name={name} />
+            <figcaption className="text-[0.9em] text-soft">
+              Minutes of the day, by week: at most, with rests and changes.
+            </figcaption>
+          </figure>
+          <ul className="grid gap-1">
+            {courses.map((one) => (
+              <li key={one.kind} className="flex flex-wrap items-baseline gap-x-2">
+                <KindSign kind={one.kind} />
+                <strong className="font-semibold">{one.kind}</strong>
+                <span className="text-soft">({REHEARSED[one.kind].says})</span>
+                <span>{inWords(one)}</span>
+              </li>
+            ))}
+          </ul>
+          <div className="flex flex-wrap items-end gap-3">
+            <fieldset className="flex flex-wrap gap-3">
+              <legend className="text-[0.93em] text-soft">Each line for</legend>
+              {courses.map((one) => (
+                <label key={one.kind} className="flex items-center gap-1.5">
+                  <input
+                    type="radio"
+                    name="kind"
+                    checked={kind === one.kind}
+                    onChange={() => setKind(one.kind)}
+                  />
+                  {one.kind}
+                </label>
+              ))}
+            </fieldset>
+            <Button onClick={() => setSeed((seed + 0.317) % 1)}>Other patients</Button>
+          </div>
+          {shown && <Lines course={shown} />}
+        </>
+      )}
+    </Dialog>
+  );
+}
+
+const minutes = (course: RehearsedProgramme, week: number) =>
+  (course.weeks[week]?.asks?.day.most ?? 0) / 60;
+
+/** What the day takes at the beginning and at the end, in words. */
+function inWords({ weeks }: RehearsedProgramme): string {
+  const [first, last] = [weeks[0]?.asks, weeks.at(-1)?.asks];
+  if (!first || !last) return 'nothing is due.';
+  return `the day from ${formatRange(first.day)} to ${formatRange(last.day)}, held from ${formatSeconds(first.heldADay)} to ${formatSeconds(last.heldADay)} a day.`;
+}
+
+function Lines({ course }: { course: RehearsedProgramme }) {
+  const times = (n: number) => (n === 0 ? 'never' : n === 1 ? 'once' : `${n} times`);
+  return (
+    <div
+      className="overflow-x-auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Each line after twelve weeks"
+    >
+      <table className="w-full min-w-[40rem]">
+        <thead>
+          <tr className="border-b border-ink text-left">
+            {['Exercise', 'Begins with', 'After twelve weeks', 'Grows', 'Eases off'].map((one) => (
+              <th key={one} scope="col" className="py-1 pr-4 font-medium">
+                {one}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {course.lines.map((line) => (
+            <tr key={line.exercise} className="border-b border-hair align-top">
+              <th scope="row" className="py-1 pr-4 text-left font-normal" dir="auto">
+                {line.exercise}
+              </th>
+              <td className="figures py-1 pr-4 text-[0.93em]">{line.from}</td>
+              <td className="py-1 pr-4">
+                {line.toExercise !== line.exercise && <span dir="auto">{line.toExercise}, </span>}
+                <span className="figures text-[0.93em]">{line.to}</span>
+              </td>
+              <td className="py-1 pr-4">{times(line.grew)}</td>
+              <td className="py-1">{times(line.eased)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Drawing({ courses, name }: { courses: ProgrammeAnswer; name: string }) {
+  const weeks = Array.from({ length: WEEKS + 1 }, (_, week) => week);
+  const most = Math.max(1, ...courses.flatMap((one) => weeks.map((week) => minutes(one, week))));
+  const x = scaleLinear([0, WEEKS], [34, WIDTH - 8]);
+  const y = scaleLinear([0, most], [HEIGHT - 20, 8]).nice(4);
+  return (
+    <svg
+      role="img"
+      aria-label={`${name}: minutes of the day by week for ${courses.map((one) => `${one.kind}: ${weeks.map((week) => Math.round(minutes(one, week))).join(', ')}`).join('; ')}.`}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="w-full max-w-3xl"
+      fontSize={11}
+    >
+      {y.ticks(4).map((tick) => (
+        <g key={tick}>
+          <line x1={32} x2={WIDTH} y1={y(tick)} y2={y(tick)} stroke="var(--hair)" />
+          <text x={28} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">
+            {tick}
+          </text>
+        </g>
+      ))}
+      {[0, 4, 8, 12].map((week) => (
+        <text key={week} x={x(week)} y={HEIGHT - 4} textAnchor="middle" fill="var(--soft)">
+          {week === 0 ? 'start' : week}
+        </text>
+      ))}
+      {courses.map((one) => (
+        <path
+          key={one.kind}
+          d={
+            pathOf<number>(
+              (week) => x(week),
+              (week) => y(minutes(one, week)),
+            )(weeks) ?? ''
+          }
+          fill="none"
+          stroke={KIND_LINES[one.kind].colour}
+          strokeWidth={1.8}
+          strokeDasharray={KIND_LINES[one.kind].dash}
+        />
+      ))}
+    </svg>
+  );
+}
