@@ -1,10 +1,23 @@
 import { eventually } from '../support/record';
 import { browserStage } from '../support/browser-stage';
-import { PHONE, chord, freshPage, goTo, press, says, textOf } from '../support/browser';
-import { device, screenedPatient } from '../support/clinic';
+import {
+  PHONE,
+  chord,
+  freshPage,
+  goTo,
+  press,
+  reloaded,
+  says,
+  textOf,
+  typeInto,
+} from '../support/browser';
+import { device, ownDraft, programmeText, screenedPatient } from '../support/clinic';
+import { temporaryFolder } from '../support/server';
 import { screening } from '../support/stage';
 import { saveScreening } from '@/server/visit/screening';
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { versionsOf } from '@/db';
 
 /** Ready programmes and the exercises page, as a clinician meets them. */
@@ -75,11 +88,84 @@ it('finds, narrows and opens exercises, and says what closes them to a patient',
   await says(page, 'No exercise is like that.');
   await goTo(page, `${stage.server.origin}/exercises/programmes`);
   await says(page, 'Ready programmes (24)');
+  await says(page, 'Your clinic’s own (0)');
   await page.select('select[name=one]', 'bench-edge');
   await page.select('select[name=other]', 'ten-by-ten');
   await press(page, 'Side by side');
   await says(page, 'Held a day');
   expect(new URL(page.url()).search).toBe('?one=bench-edge&other=ten-by-ten');
+  expect(page.problems).toEqual([]);
+});
+
+it('prescribes to a patient who is found by name, once, whatever is reloaded', async () => {
+  const patientId = await screenedPatient(stage.practitioner, 'Corncrake Fell');
+  await saveScreening(stage.practitioner, screening(patientId, ['jaw']));
+  const page = await stage.open('/exercises/about/under-jaw-tuck');
+  await says(page, 'Fewer than 5 of your clinic’s patients were given it');
+  await press(page, 'Prescribe to');
+  await says(page, 'Nothing is put down yet');
+  await page.type('input[type=search]', 'corncrake');
+  await says(page, '1 patient');
+  // What speaks against it stands beside the name, and no name stands in the address.
+  await says(page, 'Closed: flagged: resistance under the jaw');
+  expect(page.url()).not.toMatch(/corncrake/i);
+  await press(page, 'Corncrake Fell');
+  await says(page, 'is put down in its usual dose');
+  const put = [['Under-jaw-resisted tuck', expect.any(String)]];
+  expect(await lines(page)).toEqual(put);
+  expect(new URL(page.url()).search).toBe('');
+  await says(page, 'This desk is kept; it is not sent yet.');
+  await reloaded(page);
+  await says(page, 'Your unsaved desk is back');
+  expect(await lines(page)).toEqual(put);
+  // The same again stands there already.
+  await goTo(page, `${stage.server.origin}/patients/${patientId}/plan?exercise=under-jaw-tuck`);
+  await says(page, 'stands on this desk already');
+  expect(await lines(page)).toEqual(put);
+  await goTo(page, `${stage.server.origin}/exercises/prescribe?exercise=none`);
+  await says(page, 'There is no such record in your clinic');
+});
+
+it('keeps, rehearses, shares and retires programmes of no patient', async () => {
+  const page = await stage.open('/exercises/programmes');
+  await page.click('[aria-label="Rehearse: Ten by ten"]');
+  await says(page, 'Minutes of the day, by week');
+  await says(page, 'After twelve weeks');
+  await press(page, 'Close');
+  await page.click('[aria-label="Offer no more: Six ways"]');
+  await says(page, 'Not offered in your clinic (1)');
+  await says(page, 'Ready programmes (23)');
+  await page.click('[aria-label="Copy to your own: Six ways"]');
+  await says(page, 'Your clinic’s own (1)');
+  const patientId = await screenedPatient(stage.practitioner);
+  await goTo(page, `${stage.server.origin}/patients/${patientId}/plan`);
+  await chord(page, 'Control', 'k');
+  await page.keyboard.type('six ways');
+  await says(page, 'Six-way hand-resisted hold');
+  expect(await textOf(page)).not.toContain('ready programme');
+  await goTo(page, `${stage.server.origin}/exercises/programmes`);
+  await page.click('[aria-label="Offer again: Six ways"]');
+  await says(page, 'Ready programmes (24)');
+  // A file of another clinic is looked at before anything is written.
+  const folder = temporaryFolder('files');
+  const [right, wrong] = ['right.json', 'wrong.json'].map((name) => join(folder, name));
+  writeFileSync(right ?? '', programmeText(ownDraft('Sail hauling'), 'Six ways'));
+  writeFileSync(wrong ?? '', '{"format":"recipe"}');
+  const choose = async (path: string) => {
+    const input = await page.waitForSelector('input[type=file]');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(path);
+  };
+  await choose(wrong ?? '');
+  await says(page, 'Nothing was taken in. Wrong in this file:');
+  await choose(right ?? '');
+  await says(page, 'comes along with the file');
+  await says(page, 'A template has this name already: choose another.');
+  await says(page, 'Your clinic’s own (1)');
+  await typeInto(page, 'Name it', ' of the quay');
+  await press(page, 'Take it in');
+  await says(page, 'Your clinic’s own (2)');
+  await says(page, 'Six ways of the quay');
+  rmSync(folder, { recursive: true, force: true });
   expect(page.problems).toEqual([]);
 });
 

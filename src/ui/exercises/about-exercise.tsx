@@ -117,7 +117,7 @@ export function AboutExerciseSheet({
             <tbody>
               {doses.map(({ school, dose, words, time }) => (
                 <tr key={`${school} ${dose}`} className="border-t border-hair align-top">
-                  <th scope="row" className="py-1 pr-3 text-left font-normal">
+                  <th scope="row" className="min-w-24 py-1 pr-3 text-left font-normal">
                     {school}
                   </th>
                   <td className="py-1 pr-3">

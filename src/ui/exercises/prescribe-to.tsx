@@ -6,6 +6,8 @@ import { post } from '../forms/post';
 import { QuietLink } from '../primitives/quiet-link';
 import { INPUT_CLASS } from '../primitives/field';
 
+/** So many are told of at most. */
+const MOST_FOUND = 8;
 /** Typing is asked about when it has rested so long, in milliseconds. */
 const REST_MS = 200;
 
@@ -63,7 +65,7 @@ export function PrescribeTo({
               ? 'No patient of yours is called so.'
               : found.length === 1
                 ? '1 patient'
-                : `${found.length} patients; type more for others`)}
+                : `${found.length} patients${found.length < MOST_FOUND ? '' : ', the first by name: type more for others'}`)}
       </p>
       <ul>
         {(found ?? []).map((patient) => (

@@ -197,10 +197,8 @@ function Times({ totals, rounds }: { totals: ReadyTotals | null; rounds: number 
   return (
     <p className="pt-1 text-soft">
       {totals.sessionsADay === 1 ? 'Once a day' : `${totals.sessionsADay} times a day`}, longest
-      session <span className="figures">{formatRange(totals.session)}</span>; the day{' '}
-      <span className="figures">{formatRange(totals.day)}</span>, the week{' '}
-      <span className="figures">{formatRange(totals.week)}</span>; held{' '}
-      <span className="figures">{formatSeconds(totals.heldADay)}</span> a day
+      session {formatRange(totals.session)}; the day {formatRange(totals.day)}, the week{' '}
+      {formatRange(totals.week)}; held {formatSeconds(totals.heldADay)} a day
       {rounds > 1 && `; gone through ${rounds} times`}.
     </p>
   );

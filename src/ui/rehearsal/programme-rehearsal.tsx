@@ -51,6 +51,11 @@ export function ProgrammeRehearsal({
         </p>
       ) : (
         <>
+          {lines.every(({ school }) => school === null) && (
+            <p>
+              No line of it has a way to grow: it stays as it is until you choose one, or change it.
+            </p>
+          )}
           <figure className="grid gap-1">
             <Drawing courses={courses} name={name} />
             <figcaption className="text-[0.9em] text-soft">
