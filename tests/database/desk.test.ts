@@ -171,9 +171,17 @@ describe('templates', () => {
         lines: [{ exerciseId: 'gone', dose: 'x10' }],
       }),
     ).rejects.toMatchObject({ at: ['lines', 0, 'exerciseId'] });
-    await removeTemplate(practitioner, { id: template.id });
+    // Written anew, it takes the other's place, once however often it is sent.
+    const anew = { ...aTemplate('desk worker'), rounds: 2, replaces: template.id };
+    await saveTemplate(practitioner, anew);
+    await saveTemplate(practitioner, anew);
+    expect(await templateList(clinicId)).toMatchObject([{ id: anew.id, rounds: 2 }]);
+    await expect(
+      saveTemplate(practitioner, { ...aTemplate('another'), replaces: template.id }),
+    ).rejects.toThrow();
+    await removeTemplate(practitioner, { id: anew.id });
     expect(await templateList(clinicId)).toEqual([]);
-    await expect(removeTemplate(practitioner, { id: template.id })).rejects.toMatchObject({
+    await expect(removeTemplate(practitioner, { id: anew.id })).rejects.toMatchObject({
       status: 404,
     });
   });

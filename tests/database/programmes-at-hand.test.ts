@@ -112,7 +112,7 @@ describe('as files', () => {
     await saveExercise(other, {
       id: own[0]?.id ?? '',
       exercise: ownDraft('Sail hauling', { watch: 'Ours' }),
-    } as Parameters<typeof saveExercise>[1]);
+    });
     expect(await previewProgramme(other.clinicId, text)).toMatchObject({
       nameTaken: true,
       lines: [{ from: 'ships' }, { from: 'yours' }],

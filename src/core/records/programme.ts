@@ -85,6 +85,8 @@ export const TemplateDraft = z.object({
   lines: z.array(templateLine).min(1, 'A template has at least one exercise.').max(MOST_LINES),
   /** Left out by templates that were kept from a desk. */
   notes: ProgrammeNotes.optional(),
+  /** The template whose place it takes: that one is offered no more. Left out by a new one. */
+  replaces: recordId.optional(),
 });
 export type TemplateDraft = z.infer<typeof TemplateDraft>;
 

@@ -54,10 +54,21 @@ export async function saveTemplate(
   along = NOTHING_ALONG,
 ): Promise<void> {
   const { clinicId } = member;
-  const { id, name, rounds, lines, notes } = draft;
-  const body = { rounds, lines, ...(notes ? { notes } : {}) };
+  const { id, name, rounds, lines, replaces } = draft;
   const there = await templatesOf(clinicId);
-  if (there.some((one) => one.id !== id && one.name.toLowerCase() === name.toLowerCase()))
+  const kept = there.find((one) => one.id === id);
+  // Sent twice: the one whose place it took is offered no more already.
+  if (
+    kept?.name === name &&
+    isDeepStrictEqual({ ...kept.body, notes: null }, { rounds, lines, notes: null })
+  )
+    return;
+  const before = there.find((one) => one.id === replaces);
+  // What a template says of itself stays when its lines are written anew.
+  const notes = draft.notes ?? before?.body.notes;
+  const body = { rounds, lines, ...(notes ? { notes } : {}) };
+  const others = there.filter((one) => one.id !== id && one.id !== replaces);
+  if (others.some((one) => one.name.toLowerCase() === name.toLowerCase()))
     throw new Problem(409, 'A template has this name already: choose another.', ['name']);
   const catalogue = await catalogueFor(clinicId);
   const gone = lines.findIndex(
@@ -70,6 +81,12 @@ export async function saveTemplate(
     subject: { kind: 'template', id },
     statements: (at) => [
       ...along.first,
+      ...(replaces === undefined
+        ? []
+        : [
+            guard('offered', offersTemplate(clinicId, replaces)),
+            retireTemplate(clinicId, replaces, at),
+          ]),
       insertTemplate({ clinicId, id, name, body, authorId: member.id, createdAt: at }),
     ],
     isThere: async () =>

@@ -31,7 +31,9 @@ export function TemplatesBar({
   const [name, setName] = useState('');
   const [error, setError] = useState('');
 
-  async function save() {
+  const named = templates.find(({ name: one }) => one.toLowerCase() === name.trim().toLowerCase());
+
+  async function save(replaces?: string) {
     const lines = desk.lines.map(({ exerciseId, dose, school, session }) => ({
       exerciseId,
       dose,
@@ -40,13 +42,13 @@ export function TemplatesBar({
     }));
     await send(
       '/api/v1/templates',
-      { id: uuid(), name, rounds: desk.rounds, lines },
+      { id: uuid(), name, rounds: desk.rounds, lines, replaces },
       {
         done: () => {
           setName('');
           setError('');
         },
-        said: 'Kept as a template.',
+        said: replaces ? 'The template is written anew.' : 'Kept as a template.',
         refused: ({ say }) => setError(say),
       },
     );
@@ -108,7 +110,7 @@ export function TemplatesBar({
           className="flex flex-wrap items-end gap-3 border-t border-hair pt-3"
           onSubmit={(event) => {
             event.preventDefault();
-            void save();
+            if (!named) void save();
           }}
         >
           <div className="min-w-0 grow">
@@ -120,9 +122,15 @@ export function TemplatesBar({
               error={error}
             />
           </div>
-          <Button type="submit" disabled={desk.lines.length === 0}>
-            Keep
-          </Button>
+          {named ? (
+            <Button disabled={desk.lines.length === 0} onClick={() => save(named.id)}>
+              Write it anew
+            </Button>
+          ) : (
+            <Button type="submit" disabled={desk.lines.length === 0}>
+              Keep
+            </Button>
+          )}
         </form>
       </Dialog>
     </>
