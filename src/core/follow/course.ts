@@ -1,18 +1,33 @@
 import {
   type Slope,
   type TrendTest,
-  Z95,
   median,
   medianPairwiseSlope,
   trendTest,
   varianceInflation,
 } from '../statistics';
-import { daysBetween } from '../units';
+import { type LocalDate, addDays, daysBetween } from '../units';
+import {
+  LEAST_READINGS,
+  SAID_FROM_DAYS,
+  SHAPE_KINDS,
+  type Said,
+  type ShapeKind,
+  averaged,
+  belowChange,
+  changeAt,
+  fittedCourse,
+  isLevel,
+  likely,
+  lookByLook,
+} from '../verdict';
 import { type Reading, inOrder } from './reading';
 
 export const COURSES = [
   'improving beyond noise',
+  'changed, less than matters',
   'no clear change',
+  'was improving, now level',
   'worsening beyond noise',
   'not enough to say',
 ] as const;
@@ -36,34 +51,48 @@ export const PAIN_MATTERS: Matters = {
   source: 'Clinically important: 2 points or 30 % (Farrar 2001).',
 };
 
-/** Start and now are the middle of so many readings. */
+/** Now is the middle of so many readings, where one look must do. */
 export const WINDOW_READINGS = 7;
-/** Fewer readings, or a shorter time, say nothing yet. Common practice, no source. */
-export const LEAST_READINGS = 14;
-export const LEAST_DAYS = 14;
-/** So much of the change that matters must be seen between the windows, not only in the slope. */
-const SEEN_SHARE = 0.75;
-/** The verdict is asked for again and again, so improving wants 99 %; worsening is said at 95 %. */
-const Z99 = 2.5758293035489004;
+/** How a course went between its start and now. */
+export const COURSE_SHAPES = ['level', 'steadily', 'early, then level', 'in a step'] as const;
+export type CourseShape = (typeof COURSE_SHAPES)[number];
+
+/** The fitted course on one day, with its 95 % band. */
+export type FittedPoint = {
+  readonly date: LocalDate;
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+};
+/** Days on which the fitted course is told. */
+const FITTED_DAYS = 24;
+
 export type CourseVerdict = {
   readonly course: Course;
+  /** Which way it went, where it went: as the readings count, not as they are told. */
+  readonly way: 'better' | 'worse' | null;
   readonly readings: number;
   /** Days from the first reading to the last. */
   readonly days: number;
   /** More days of telling until something can be said; 0 when it can. */
   readonly moreDays: number;
-  /** Middle of the first and of the last week of readings. */
+  /** Fitted at the start and now, flares that passed left out. */
   readonly from: number | null;
   readonly to: number | null;
-  /** The slope over the whole time: what changed, by all readings. */
+  /** From start to now: exactly `to` less `from`. */
   readonly change: number | null;
+  /** The 95 % interval of the change. */
+  readonly low: number | null;
+  readonly high: number | null;
+  /** How sure it is that the change, either way, is as large as what matters, 0–1. */
+  readonly matters: number | null;
   /** The change that matters, from where this patient began. */
   readonly important: number | null;
-  /**
-   * The change beyond this patient's own day-to-day noise: half the slope's 95 % interval over the
-   * whole time.
-   */
-  readonly detectable: number | null;
+  readonly shape: CourseShape | null;
+  /** The fitted course, on a few days from the first reading to the last; empty where nothing can be said. */
+  readonly fitted: readonly FittedPoint[];
+  /** A flare that passed is more likely than not. */
+  readonly flared: boolean;
   /** Per week, with the interval that allows for day-to-day correlation. */
   readonly slope: Slope | null;
   readonly trend: TrendTest | null;
@@ -73,79 +102,162 @@ export type CourseVerdict = {
 
 const NOTHING_YET = {
   course: 'not enough to say',
+  way: null,
   from: null,
   to: null,
   change: null,
+  low: null,
+  high: null,
+  matters: null,
   important: null,
-  detectable: null,
+  shape: null,
+  fitted: [],
+  flared: false,
   slope: null,
   trend: null,
   inflation: 1,
 } as const;
 
+/** Less sure than this that it is as large as what matters, and it is said to be less. Ours. */
+const SMALL = 0.25;
+
 /**
- * Whether something measured most days is changing: the slope per week by the median of pairwise
- * slopes with its interval (Sen 1968), the monotone trend with ties (Mann 1945; Kendall 1975), both
- * with a variance enlarged for day-to-day correlation (Hamed & Rao 1998); and the change from the
- * first to the last week of readings against what matters and against the patient's own noise.
- *
- * Improving needs all of it: a trend beyond chance, a change large enough to matter over the whole time,
- * most of it seen between the windows too, and a newest reading no worse than the start. Worsening takes no allowance for correlation: the
- * careful error is to look once too often. It never says why.
+ * Whether something measured most days is changing: by all shapes of a course together, looked at week by
+ * week (`core/verdict`, decision 0053). Improving and worsening are said when two weekly looks agree;
+ * improving is withdrawn only when it got worse since. The slope per week by the median of pairwise slopes
+ * (Sen 1968) and the monotone trend (Mann 1945; Kendall 1975), with a variance enlarged for day-to-day
+ * correlation (Hamed & Rao 1998), stand beside it as another way to reckon the same. It never says why.
  *
  * @param readings one a day, in any order
+ * @param today the day it is asked on; the day of the last reading where it is left out
  * @example judgeCourse(eightWeeksFromSixToTwo, PAIN_MATTERS).course // 'improving beyond noise'
  */
-export function judgeCourse(readings: readonly Reading[], matters: Matters): CourseVerdict {
-  const told = inOrder(readings);
+export function judgeCourse(
+  readings: readonly Reading[],
+  matters: Matters,
+  today?: LocalDate,
+): CourseVerdict {
+  const told = lately(inOrder(readings));
   const first = told[0];
   const last = told.at(-1);
   const days = first && last ? daysBetween(first.date, last.date) + 1 : 0;
-  const moreDays = Math.max(0, LEAST_READINGS - told.length, LEAST_DAYS - days);
+  const until = first ? Math.max(days, today ? daysBetween(first.date, today) + 1 : 0) : 0;
+  const moreDays = Math.max(0, LEAST_READINGS - told.length, SAID_FROM_DAYS - days);
   if (!first || !last || moreDays > 0)
     return { ...NOTHING_YET, readings: told.length, days, moreDays };
-  const points = told.map(({ date, value }) => ({
-    x: daysBetween(first.date, date) / 7,
-    y: value,
+  const way = matters.better === 'more' ? -1 : 1;
+  const at = told.map(({ date, value }) => ({
+    day: daysBetween(first.date, date),
+    value: way * value,
   }));
-  const weeks = points.at(-1)?.x ?? 0;
-  const inflation = varianceInflation(points);
-  const from = median(told.slice(0, WINDOW_READINGS).map(({ value }) => value));
-  const to = median(told.slice(-WINDOW_READINGS).map(({ value }) => value));
+  const said = lookByLook(at, matters.by, until).at(-1) ?? 'nothing';
+  const found = averaged(at, matters.by);
+  const [from, to] = [way * found.start, way * found.now];
   const important = importantChange(from, matters);
-  const slope = medianPairwiseSlope(points, inflation);
-  const detectable = slope && ((slope.high - slope.low) / 2) * weeks;
-  const trend = trendTest(points, inflation);
-  const way = matters.better === 'more' ? 1 : -1;
-  /** The change towards `side` that the slope makes over the whole time, seen in the windows too. */
-  const changes = (side: number, { z }: TrendTest, beyond: number) =>
-    side * z > beyond &&
-    side * (slope?.slope ?? 0) * weeks + EPSILON >= important &&
-    side * (to - from) + EPSILON >= important * SEEN_SHARE;
-  const improves = changes(way, trend, Z99) && way * (last.value - from) >= 0;
-  const worsens = changes(-way, trendTest(points), Z95);
+  const beyond = belowChange(found, -important);
+  const beyondWorse = 1 - belowChange(found, important);
+  const [one, other] = [changeAt(found, 0.025), changeAt(found, 0.975)];
+  const { kinds, flared } = likely(found);
   return {
-    course: improves
-      ? 'improving beyond noise'
-      : worsens
-        ? 'worsening beyond noise'
-        : 'no clear change',
+    course: courseOf(said, beyond, beyondWorse),
+    way: said === 'better' ? 'better' : said === 'worse' ? 'worse' : null,
     readings: told.length,
     days,
     moreDays: 0,
     from,
     to,
-    change: slope && slope.slope * weeks,
+    change: to - from,
+    low: Math.min(way * one, way * other),
+    high: Math.max(way * one, way * other),
+    matters: beyond + beyondWorse,
     important,
-    detectable,
-    slope,
-    trend,
-    inflation,
+    shape: shapeOf(kinds),
+    fitted: fittedCourse(found, daysApart(days)).map(({ day, value, low: a, high: b }) => ({
+      date: addDays(first.date, day),
+      value: way * value,
+      low: Math.min(way * a, way * b),
+      high: Math.max(way * a, way * b),
+    })),
+    flared: flared > 0.5,
+    ...trendOf(told),
   };
 }
 
-/** Rounding noise of decimal arithmetic. */
-const EPSILON = 1e-9;
+/**
+ * Where something stands that does not change: the middle of its last readings. One look, as the morning
+ * list takes of every patient.
+ *
+ * @returns null where it changes, or there are too few readings to say
+ */
+export function isLevelCourse(readings: readonly Reading[], matters: Matters): number | null {
+  const told = inOrder(readings);
+  const [first] = told;
+  if (!first) return null;
+  const way = matters.better === 'more' ? -1 : 1;
+  const at = told.map(({ date, value }) => ({
+    day: daysBetween(first.date, date),
+    value: way * value,
+  }));
+  if (isLevel(at, matters.by) !== true) return null;
+  return median(told.slice(-WINDOW_READINGS).map(({ value }) => value));
+}
+
+/** Longer ago than half a year before the last reading says nothing of how it goes now. Ours. */
+const LONGEST_DAYS = 182;
+
+function lately(told: readonly Reading[]): readonly Reading[] {
+  const last = told.at(-1);
+  return last ? told.filter(({ date }) => daysBetween(date, last.date) < LONGEST_DAYS) : told;
+}
+
+/** The first and the last of so many days, and some between. */
+function daysApart(days: number): number[] {
+  const steps = Math.min(FITTED_DAYS, days - 1);
+  return Array.from({ length: steps + 1 }, (_, at) => Math.round((at * (days - 1)) / steps));
+}
+
+/** What was said, with what it comes to. */
+function courseOf(said: Said, beyond: number, beyondWorse: number): Course {
+  switch (said) {
+    case 'better':
+      return beyond < SMALL ? 'changed, less than matters' : 'improving beyond noise';
+    case 'worse':
+      return beyondWorse < SMALL ? 'changed, less than matters' : 'worsening beyond noise';
+    case 'was better':
+      return 'was improving, now level';
+    case 'nothing':
+      return 'no clear change';
+  }
+}
+
+const SHAPE_WORDS: Readonly<Record<ShapeKind, CourseShape>> = {
+  none: 'level',
+  line: 'steadily',
+  levelling: 'early, then level',
+  step: 'in a step',
+};
+
+/** The likeliest kind of all. */
+function shapeOf(kinds: Readonly<Record<ShapeKind, number>>): CourseShape {
+  const best = SHAPE_KINDS.reduce((most, kind) => (kinds[kind] > kinds[most] ? kind : most));
+  return SHAPE_WORDS[best];
+}
+
+/** Slope and trend over the whole time, in weeks. */
+function trendOf(told: readonly Reading[]): Pick<CourseVerdict, 'slope' | 'trend' | 'inflation'> {
+  const [first] = told;
+  if (!first) return { slope: null, trend: null, inflation: 1 };
+  const points = told.map(({ date, value }) => ({
+    x: daysBetween(first.date, date) / 7,
+    y: value,
+  }));
+  const inflation = varianceInflation(points);
+  return {
+    slope: medianPairwiseSlope(points, inflation),
+    trend: trendTest(points, inflation),
+    inflation,
+  };
+}
 
 /** The smaller of the amount and the share, since either matters; never less than half the amount. */
 function importantChange(from: number, { by, share }: Matters): number {

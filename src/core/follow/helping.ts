@@ -1,5 +1,6 @@
-import type { LocalDate } from '../units';
-import { type CourseVerdict, type Matters, judgeCourse } from './course';
+import { type LocalDate, percentText } from '../units';
+import type { PainTold } from '../history';
+import { type CourseVerdict, type Matters, PAIN_MATTERS, judgeCourse } from './course';
 import type { Reading } from './reading';
 import { type SeamVerdict, compareSeams } from './seams';
 
@@ -23,36 +24,134 @@ export function judgeAll(followed: readonly Followed[], seams: readonly LocalDat
   return followed.map(({ id, matters, readings }) => ({
     id,
     verdict: judgeCourse(readings, matters),
-    seams: compareSeams(readings, seams, matters.better),
+    seams: compareSeams(readings, seams, matters),
   }));
 }
 
-const round = (value: number, places = 1) => {
-  const text = value.toFixed(places);
-  return text.replace(/^-(0(\.0+)?)$/, '$1');
-};
+const tenth = (value: number) => Math.round(value * 10) / 10;
+const text = (value: number) =>
+  tenth(value)
+    .toFixed(1)
+    .replace(/^-(0\.0)$/, '$1');
+
+/** The numbers of a verdict as they are shown: rounded first, so that the change is what one sees. */
+function shownOf({ from, to, low, high }: CourseVerdict) {
+  if (from === null || to === null || low === null || high === null) return null;
+  const change = tenth(to) - tenth(from);
+  return { from: text(from), to: text(to), change, low: text(low), high: text(high) };
+}
+
+/** How it went, as part of a sentence; empty where nothing changed. */
+function shapeInWords({ shape, flared, way }: CourseVerdict): string {
+  const course = way === null || shape === 'level' || shape === null ? '' : `, ${shape}`;
+  return flared ? `${course}; a flare in between has passed` : course;
+}
 
 /**
- * A verdict in words with its numbers. It says what changed and how sure that is, never why.
+ * A verdict for a clinician, with its numbers: they add up. It says what changed and how sure that is,
+ * never why.
  *
  * @example sayVerdict(worstPain, verdict)
- * // "Worst pain: improving beyond noise. From 6 to 3 of 10 in 54 days; −0.4 a week (−0.6 to −0.2) …"
+ * // "Worst pain: improving beyond noise. From 6.1 to 3.0 of 10 in 54 days, steadily: 3.1 less (95 %: −4.0 to −2.1) …"
  */
 export function sayVerdict({ name, unit, matters }: Followed, verdict: CourseVerdict): string {
-  const { course, moreDays, readings, from, to, days, slope, important, change, trend } = verdict;
+  const { course, moreDays, readings, days, important, matters: sure } = verdict;
   if (course === 'not enough to say')
     return `${name}: not enough to say. Told on ${readings} days; ${moreDays} more are needed.`;
-  if (from === null || to === null || !slope || important === null || change === null || !trend)
-    return `${name}: ${course}.`;
-  const perWeek = `${round(slope.slope, 2)} a week (${round(slope.low, 2)} to ${round(slope.high, 2)})`;
-  const size = Math.abs(change) >= important ? 'at least' : 'less than';
+  const shown = shownOf(verdict);
+  if (!shown || important === null || sure === null) return `${name}: ${course}.`;
+  const { from, to, change, low, high } = shown;
+  const much =
+    change === 0
+      ? 'no more and no less'
+      : `${text(Math.abs(change))} ${change < 0 ? 'less' : 'more'}`;
   return (
-    `${name}: ${course}. From ${round(from)} to ${round(to)} ${unit} in ${days} days; ${perWeek}; ` +
-    `${round(Math.abs(change))} over the whole time, ${size} the ${round(important)} that matters. ` +
-    `Trend ${round(trend.tau, 2)}, p ${trend.p < 0.001 ? 'below 0.001' : round(trend.p, 3)}. ${matters.source}`
+    `${name}: ${course}. From ${from} to ${to} ${unit} in ${days} days${shapeInWords(verdict)}: ` +
+    `${much} (95 %: ${low} to ${high}); at least the ${text(important)} that matters: ` +
+    `${sureText(sure)} sure. ${matters.source}`
+  );
+}
+
+/** Nothing reckoned is quite sure. */
+function sureText(share: number): string {
+  if (share > 0.99) return 'over 99 %';
+  return share < 0.01 ? 'under 1 %' : percentText(share);
+}
+
+const about = (value: number) => String(Math.round(value));
+
+/**
+ * The same for the patient: no statistics.
+ *
+ * @example "Your worst pain has come down from about 6 to about 3. That is more than day-to-day ups and downs."
+ */
+export function tellVerdict({ name }: Followed, verdict: CourseVerdict): string {
+  const { course, from, to } = verdict;
+  const what = `Your ${lowered(name)}`;
+  if (course === 'not enough to say' || from === null || to === null)
+    return `It is too early to say how ${what.toLowerCase()} is going.`;
+  const way = to < from ? 'come down' : 'gone up';
+  const [was, is] = [about(from), about(to)];
+  const moved =
+    was === is ? `${way} a little, to about ${is}` : `${way} from about ${was} to about ${is}`;
+  switch (course) {
+    case 'improving beyond noise':
+      return `${what} has ${moved}. That is more than day-to-day ups and downs.`;
+    case 'changed, less than matters':
+      return `${what} has ${moved}. That is real, but still a small change.`;
+    case 'worsening beyond noise':
+      return `${what} has ${moved}. That is more than day-to-day ups and downs: we will look at it together.`;
+    case 'was improving, now level':
+      return `${what} was getting better and is about ${is} now, much as at the start. We will look at it together.`;
+    case 'no clear change':
+      return was === is
+        ? `${what} is about the same as at the start, about ${is}. It goes up and down from day to day.`
+        : `It is not clear yet whether ${what.toLowerCase()} is changing: about ${is} now, up and down from day to day.`;
+  }
+}
+
+/** A name within a sentence; names that begin with another capital letter after it stay as they are. */
+const lowered = (name: string) =>
+  /^.[A-Z]/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+
+/** The verdict on worst pains as the patient's own page says it; null while it is too early. */
+export function painForPatient(readings: readonly Reading[]): PainTold | null {
+  const { course, from, to, fitted } = judgeCourse(readings, PAIN_MATTERS);
+  if (course === 'not enough to say' || from === null || to === null) return null;
+  const said = (): PainTold['said'] => {
+    const down = to < from;
+    switch (course) {
+      case 'improving beyond noise':
+      case 'worsening beyond noise':
+        return down ? 'down' : 'up';
+      case 'changed, less than matters':
+        return down ? 'downALittle' : 'upALittle';
+      case 'was improving, now level':
+        return 'back';
+      case 'no clear change':
+        return Math.round(from) === Math.round(to) ? 'same' : 'unclear';
+    }
+  };
+  return { said: said(), from: Math.round(from), to: Math.round(to), fitted };
+}
+
+/** The same for who referred: one sentence with the interval. */
+export function referVerdict({ name, unit, matters }: Followed, verdict: CourseVerdict): string {
+  const { course, days, important } = verdict;
+  const shown = shownOf(verdict);
+  if (course === 'not enough to say' || !shown || important === null)
+    return `${name}: too few days were told to say how it went.`;
+  const { from, to, change, low, high } = shown;
+  const moved =
+    change === 0
+      ? `stayed at ${to} ${unit}`
+      : `${change < 0 ? 'fell' : 'rose'} from ${from} to ${to} ${unit}`;
+  return (
+    `${name} ${moved} in ${days} days, a change of ${text(change)} (95 % interval ${low} to ${high}; ` +
+    `important: ${text(important)}): ${course}. ${matters.source}`
   );
 }
 
 /** How it was reckoned, for whoever asks. */
 export const METHOD =
-  'Slope: median of all pairwise slopes with its 95 % interval (Sen 1968). Trend: Mann 1945, Kendall 1975, ties corrected. Both allow for day-to-day correlation by the variance correction of Hamed & Rao 1998. From and to: the middle of the first and the last seven readings. Before and after a change of programme: non-overlap of all pairs (Parker & Vannest 2009) within three weeks, interval after Newcombe 2006. None of it says why.';
+  'All shapes a course may have (no change, a straight line, levelling off at three speeds, a step at several places, each with or without a flare that passed) are weighed by how well they say what was told, with days that hang together as a first-order process and untold days as gaps (normal–inverse-gamma, Chib 1993; model averaging, Hoeting et al. 1999). Looked at week by week: a verdict is said when two looks agree, and improving is withdrawn only when it got worse since. Before and after a change of programme: a step there that no trend which was there anyway says as well, within three weeks. Beside it, as another way to reckon: slope by the median of all pairwise slopes (Sen 1968), trend by Mann 1945 and Kendall 1975, variance after Hamed & Rao 1998. None of it says why.';

@@ -2,7 +2,6 @@ export * from './course';
 export * from './limb';
 export * from './reading';
 export * from './seams';
-export * from './simulated-clinic';
 export * from './doing';
 export * from './helping';
 export * from './strip';

@@ -1,6 +1,7 @@
 import { parseDose } from '../dose';
 import type { WallMinute, Zone } from '../schedule';
 import { type LocalDate, addDays, localDate } from '../units';
+import { painForPatient } from '../follow';
 import { type DayDone, NO_REPORT, type ProgressFacts, progressOver, withTarget } from '.';
 
 const START = localDate('2026-11-02');
@@ -60,8 +61,14 @@ const NOTHING_TOLD = new Map();
 describe('sessions of the last fourteen days', () => {
   it('counts the due ones up to yesterday, and today’s only once they are done', () => {
     const three = [0, -1, -2].map((ago) => addDays(TODAY, ago));
-    expect(progressOver(facts(), NOTHING_TOLD).sessions).toEqual({ done: 0, due: 13, days: 14 });
-    expect(progressOver(facts({ done: doneOn(three) }), NOTHING_TOLD).sessions).toEqual({
+    expect(progressOver(facts(), NOTHING_TOLD, painForPatient).sessions).toEqual({
+      done: 0,
+      due: 13,
+      days: 14,
+    });
+    expect(
+      progressOver(facts({ done: doneOn(three) }), NOTHING_TOLD, painForPatient).sessions,
+    ).toEqual({
       done: 3,
       due: 14,
       days: 14,
@@ -71,7 +78,8 @@ describe('sessions of the last fourteen days', () => {
   it('counts a session done twice once, and one hardly begun or beyond the plan not at all', () => {
     const day = [addDays(TODAY, -1)];
     const done = (sessions: DayDone['sessions'][number][]) =>
-      progressOver(facts({ done: doneOn(day, sessions) }), NOTHING_TOLD).sessions?.done;
+      progressOver(facts({ done: doneOn(day, sessions) }), NOTHING_TOLD, painForPatient).sessions
+        ?.done;
     expect(done([session('session-1'), session('session-1')])).toBe(1);
     expect(done([session('session-1', 0.05)])).toBe(0);
     expect(done([session('extra-1')])).toBe(0);
@@ -79,9 +87,9 @@ describe('sessions of the last fourteen days', () => {
 
   it('leaves out pauses and the days before the first version', () => {
     const pauses = [{ from: addDays(TODAY, -5), to: addDays(TODAY, -3) }];
-    expect(progressOver(facts({ pauses }), NOTHING_TOLD).sessions?.due).toBe(10);
+    expect(progressOver(facts({ pauses }), NOTHING_TOLD, painForPatient).sessions?.due).toBe(10);
     const versions = [version(1, addDays(TODAY, -2), '10x10s')];
-    expect(progressOver(facts({ versions }), NOTHING_TOLD).sessions).toEqual({
+    expect(progressOver(facts({ versions }), NOTHING_TOLD, painForPatient).sessions).toEqual({
       done: 0,
       due: 2,
       days: 3,
@@ -90,30 +98,33 @@ describe('sessions of the last fourteen days', () => {
 
   it('counts no posture beat as a session', () => {
     const versions = [version(1, START, '10x10s', 'x1 hold 5s every 2h')];
-    expect(progressOver(facts({ versions }), NOTHING_TOLD).sessions?.due).toBe(13);
+    expect(progressOver(facts({ versions }), NOTHING_TOLD, painForPatient).sessions?.due).toBe(13);
   });
 
   it('is nothing without a programme, or before it begins', () => {
-    expect(progressOver(facts({ versions: [] }), NOTHING_TOLD).days).toEqual([]);
+    expect(progressOver(facts({ versions: [] }), NOTHING_TOLD, painForPatient).days).toEqual([]);
     const versions = [version(1, addDays(TODAY, 1), '10x10s')];
-    expect(progressOver(facts({ versions }), NOTHING_TOLD).sessions).toBeNull();
+    expect(progressOver(facts({ versions }), NOTHING_TOLD, painForPatient).sessions).toBeNull();
   });
 
   it('looks twelve weeks back and no further', () => {
     const versions = [version(1, addDays(TODAY, -400), '10x10s')];
-    expect(progressOver(facts({ versions }), NOTHING_TOLD).days).toHaveLength(85);
+    expect(progressOver(facts({ versions }), NOTHING_TOLD, painForPatient).days).toHaveLength(85);
   });
 });
 
 describe('pain, activities and holds', () => {
-  it('sets the middle of the first seven worst pains beside that of the last seven', () => {
-    const told = worst(6, 9, 6, 5, 6, 7, 6, 4, 4, 1, 4, 4, 5, 3);
-    expect(progressOver(facts(), told).pain).toEqual({ from: 6, to: 4 });
+  it('says of the worst pains what the verdict says', () => {
+    const falling = worst(...Array.from({ length: 30 }, (_, at) => Math.round(7 - at / 7)));
+    const today = addDays(START, 29);
+    expect(progressOver(facts({ today }), falling, painForPatient).pain).toMatchObject({
+      said: 'down',
+      from: 7,
+    });
   });
 
-  it('says nothing of pain on fewer than four days told', () => {
-    expect(progressOver(facts(), worst(6, 5, 4)).pain).toBeNull();
-    expect(progressOver(facts(), worst(6, 5, 4, 4)).pain).not.toBeNull();
+  it('says nothing of pain while it is too early', () => {
+    expect(progressOver(facts(), worst(6, 5, 4), painForPatient).pain).toBeNull();
   });
 
   it('puts the scores of an activity in the order of their days', () => {
@@ -123,7 +134,7 @@ describe('pain, activities and holds', () => {
       [START, scored(4)],
       [addDays(START, 7), scored(5)],
     ]);
-    expect(progressOver(facts(), told).activities).toMatchObject([
+    expect(progressOver(facts(), told, painForPatient).activities).toMatchObject([
       { activity: 'Ring', from: 4, to: 6, scores: [{ score: 4 }, { score: 5 }, { score: 6 }] },
     ]);
   });
@@ -134,9 +145,10 @@ describe('pain, activities and holds', () => {
       progressOver(
         facts({ versions: [version(1, START, first), version(2, later, then)] }),
         NOTHING_TOLD,
+        painForPatient,
       ).holds;
     expect(grown('10x5s', '10x10s')).toEqual([{ name: 'Tuck', from: 5, to: 10 }]);
     expect(grown('10x10s', '10x5s')).toEqual([]);
-    expect(progressOver(facts(), NOTHING_TOLD).holds).toEqual([]);
+    expect(progressOver(facts(), NOTHING_TOLD, painForPatient).holds).toEqual([]);
   });
 });

@@ -15,9 +15,6 @@ import {
 const WINDOW = 14;
 export const PROGRESS_DAYS = 84;
 
-/** Fewer worst pains than this make no change to speak of. Common practice, no source. */
-const LEAST_PAINS = 4;
-
 export type ProgressDay = {
   readonly date: LocalDate;
   readonly adherence: DayAdherence;
@@ -37,11 +34,30 @@ export type ActivityScores = {
 /** A prescribed hold that has grown, in seconds. */
 export type GrownHold = { readonly name: string; readonly from: number; readonly to: number };
 
+/** How a pain goes, as it is told to a patient, in whole points from start to now. */
+export type PainTold = {
+  readonly said: 'down' | 'downALittle' | 'up' | 'upALittle' | 'back' | 'same' | 'unclear';
+  readonly from: number;
+  readonly to: number;
+  /** The fitted course with its band, from the first day told to the last. */
+  readonly fitted: readonly {
+    readonly date: LocalDate;
+    readonly value: number;
+    readonly low: number;
+    readonly high: number;
+  }[];
+};
+
+/** The verdict on worst pains, one a day. */
+export type PainOf = (
+  told: readonly { readonly date: LocalDate; readonly value: number }[],
+) => PainTold | null;
+
 export type Progress = {
   readonly days: readonly ProgressDay[];
   readonly sessions: { readonly done: number; readonly due: number; readonly days: number } | null;
-  /** Middle of the worst pains of the first and of the last seven told; null with too few. */
-  readonly pain: { readonly from: number; readonly to: number } | null;
+  /** How the worst pain goes; null while it is too early to say. */
+  readonly pain: PainTold | null;
   readonly activities: readonly ActivityScores[];
   readonly holds: readonly GrownHold[];
 };
@@ -64,12 +80,14 @@ export type ProgressFacts = Omit<HistoryFacts, 'versions'> & {
  * How it is going, from the record: what was done and what was told, in numbers the patient can
  * check. A session still to come today is not missed.
  *
+ * @param painOf the verdict that the clinician reads too
  * @example
- * progressOver(facts, reports).sessions // { done: 11, due: 14, days: 14 }
+ * progressOver(facts, reports, painForPatient).sessions // { done: 11, due: 14, days: 14 }
  */
 export function progressOver(
   facts: ProgressFacts,
   reports: ReadonlyMap<LocalDate, DayReport>,
+  painOf: PainOf,
 ): Progress {
   const { today } = facts;
   const start = firstDay(facts.versions);
@@ -86,14 +104,11 @@ export function progressOver(
       };
     },
   );
-  const told = days.flatMap(({ worst }) => worst ?? []);
+  const told = days.flatMap(({ date, worst }) => (worst === null ? [] : [{ date, value: worst }]));
   return {
     days,
     sessions: sessionsOver(facts, days.slice(-WINDOW)),
-    pain:
-      told.length >= LEAST_PAINS
-        ? { from: middle(told.slice(0, 7)), to: middle(told.slice(-7)) }
-        : null,
+    pain: painOf(told),
     activities: activitiesOf(reports),
     holds: grownHolds(facts.versions),
   };
@@ -153,10 +168,4 @@ function grownHolds(versions: readonly NamedVersion[]): GrownHold[] {
 function heldSeconds({ dose, mode }: NamedLine): number | null {
   if (dose.hold) return dose.hold.most;
   return dose.head.kind === 'bouts' && mode !== 'moved' ? dose.head.span.most : null;
-}
-
-/** The middle one in order; of an even number the upper of the two in the middle. */
-function middle(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
 }

@@ -2,6 +2,7 @@ import { ZONE, recordCase } from '../../../tests/support/record-cases';
 import { FIRST } from '../../../tests/support/programme-cases';
 import { asLine, digest, drawnCases, rounded } from '../../../tests/support/worked';
 import { foldSession, summarise } from '../adherence';
+import { painForPatient } from '../follow';
 import { type Instant, instantAt } from '../schedule';
 import { addDays } from '../units';
 import {
@@ -52,7 +53,7 @@ it('adherence and progress over the record', () => {
         activities,
         holds,
         days: shown,
-      } = progressOver(record.facts, record.reports);
+      } = progressOver(record.facts, record.reports, painForPatient);
       return asLine(
         days
           .map((day) =>

@@ -1,5 +1,5 @@
 import { summarise } from '../adherence';
-import { PAIN_MATTERS, type Reading, daysSpreading, judgeCourse } from '../follow';
+import { PAIN_MATTERS, type Reading, daysSpreading, isLevelCourse } from '../follow';
 import { adherenceHistory, firstDay, isPausedOn, worstPain } from '../history';
 import { type Choice, type FollowRecord, limbSeries, openProposals, outlook } from '../outlook';
 import { flaggedLines } from '../programme';
@@ -184,6 +184,6 @@ export function plateauWeeks(
     const value = worstPain(report);
     return value === null || date < from ? [] : [{ date, value }];
   });
-  const { course, to } = judgeCourse(readings, PAIN_MATTERS);
-  return course === 'no clear change' && (to ?? 0) > NOTHING_LEFT_PAIN ? weeks : null;
+  const level = isLevelCourse(readings, PAIN_MATTERS);
+  return level !== null && level > NOTHING_LEFT_PAIN ? weeks : null;
 }

@@ -1,6 +1,6 @@
 import { type Dose, formatDose } from '../dose';
 import type { Exercise } from '../exercise';
-import type { Chance } from '../follow';
+import type { Chance } from '../statistics';
 import { plannedLine } from '../programme';
 import { type SchoolChoice, isDanger, isGrowth } from '../progression';
 import { type ReadyTotals, linesTotals } from '../ready';

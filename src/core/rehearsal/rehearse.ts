@@ -10,7 +10,7 @@ import {
   repsOfSet,
 } from '../dose';
 import type { Exercise } from '../exercise';
-import type { Chance } from '../follow';
+import type { Chance } from '../statistics';
 import type { BandCurve } from '../load';
 import {
   GOOD_SESSIONS,

@@ -1,4 +1,5 @@
 export * from './autocorrelation';
+export type * from './chance';
 export * from './median';
 export * from './non-overlap';
 export * from './normal';

@@ -1,7 +1,8 @@
+import { breather } from '../breathe';
 import { CLINIC_CAUTION, sayPhrases, waysOf } from '@/catalogue';
 import { summarise } from '@/core/adherence';
 import { formatDose, readDose } from '@/core/dose';
-import { judgeAll, sayVerdict } from '@/core/follow';
+import { type Judged, judgeAll, referVerdict, sayVerdict, tellVerdict } from '@/core/follow';
 import { formatMeasure, kindOf } from '@/core/measures';
 import type { OutcomeLetterDraft } from '@/core/records';
 import {
@@ -48,7 +49,12 @@ export type Review = {
     readonly to: number;
   }[];
   readonly newFindings: readonly string[];
-  readonly verdicts: readonly string[];
+  /** Each followed thing in three voices: for the clinician, the patient and who referred. */
+  readonly verdicts: readonly {
+    readonly clinician: string;
+    readonly patient: string;
+    readonly referrer: string;
+  }[];
   readonly follow: Follow;
   readonly letters: readonly OutcomeLetterRow[];
   readonly mayShare: boolean;
@@ -76,10 +82,13 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
     .filter(({ deletedAt }) => deletedAt === null)
     .sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1));
   const [earlier, later] = [standing[0], standing.at(-1)];
-  const judged = judgeAll(
-    follow.followed,
-    follow.seams.map(({ date }) => date),
-  );
+  const judged: Judged[] = [];
+  const breathe = breather();
+  const seams = follow.seams.map(({ date }) => date);
+  for (const one of follow.followed) {
+    judged.push(...judgeAll([one], seams));
+    await breathe();
+  }
   return {
     today,
     rows: reviewRows(measures, detectable, today),
@@ -94,7 +103,14 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
     verdicts: follow.followed.flatMap((one, index) => {
       const verdict = judged[index]?.verdict;
       const silent = verdict?.course === 'not enough to say' && one.id !== 'pain';
-      return verdict && !silent ? [sayVerdict(one, verdict)] : [];
+      if (!verdict || silent) return [];
+      return [
+        {
+          clinician: sayVerdict(one, verdict),
+          patient: tellVerdict(one, verdict),
+          referrer: referVerdict(one, verdict),
+        },
+      ];
     }),
     follow,
     letters,
@@ -200,7 +216,7 @@ function letterOf(
     sessionsDone,
     sessionsDue,
     share,
-    verdicts: review.verdicts,
+    verdicts: review.verdicts.map((one) => (draft.forReferrer ? one.referrer : one.patient)),
     limbs: follow.limbs.map(({ say }) => say),
     beside: follow.beside.map(({ date, say }) => `${date} ${say}`),
     measures: review.rows.filter(({ last }) => last !== null).map(rowInWords),

@@ -1,3 +1,4 @@
+import { painForPatient } from '@/core/follow';
 import { NO_PROGRESS, PROGRESS_DAYS, type Progress, progressOver } from '@/core/history';
 import { addDays } from '@/core/units';
 import type { PatientHere } from '../access';
@@ -9,5 +10,5 @@ export async function progressOf({ patient, clinicId }: PatientHere): Promise<Pr
   const [facts] = await factsOf(clinicId, [patient], addDays(today, -PROGRESS_DAYS), today);
   if (!facts) return NO_PROGRESS;
   const told = facts.doneRows.map((row) => [row.localDate, row.report] as const);
-  return progressOver(facts, new Map(told));
+  return progressOver(facts, new Map(told), painForPatient);
 }

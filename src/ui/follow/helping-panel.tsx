@@ -3,11 +3,14 @@
 import { useEffect, useState } from 'react';
 import { type Followed, METHOD, judgeAll, sayVerdict } from '@/core/follow';
 import { type LocalDate, percent } from '@/core/units';
+import { FittedCourse } from './fitted-course';
 import type { JudgeAnswer } from '@/workers/judge.worker';
 
 const MARKS = {
   'improving beyond noise': 'text-action',
+  'changed, less than matters': 'text-ink',
   'no clear change': 'text-ink',
+  'was improving, now level': 'text-stop',
   'worsening beyond noise': 'text-stop',
   'not enough to say': 'text-soft',
 } as const;
@@ -55,16 +58,15 @@ export function HelpingPanel({
                 .replace(/^[^:]*: /, '')
                 .replace(/^[^.]*\. /, '')}
             </p>
+            <FittedCourse followed={one} fitted={found.verdict.fitted} />
             {told.length > 0 && (
               <ul className="text-[0.93em]">
                 {told.map(({ date, overlap, say, before, after }) => (
                   <li key={date}>
-                    From version {seams.find((seam) => seam.date === date)?.number} ({date}): {say};
-                    better in{' '}
-                    <span className="figures">
-                      {percent(overlap?.share ?? 0)} % of all pairs ({percent(overlap?.low ?? 0)}–
-                      {percent(overlap?.high ?? 0)} %), {before} days before, {after} after
-                    </span>
+                    From version {seams.find((seam) => seam.date === date)?.number} ({date}): {say}
+                    {say === 'no clear difference' && ' beyond what went on anyway'}; better in{' '}
+                    {percent(overlap?.share ?? 0)} % of all pairs ({percent(overlap?.low ?? 0)}–
+                    {percent(overlap?.high ?? 0)} %), {before} days before, {after} after
                   </li>
                 ))}
               </ul>

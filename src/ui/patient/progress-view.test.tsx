@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { ENGLISH, patientWords } from '@/catalogue';
-import { NO_PROGRESS, type Progress } from '@/core/history';
+import { NO_PROGRESS, type PainTold, type Progress } from '@/core/history';
 import type { LocalDate } from '@/core/units';
 import { ProgressView } from './progress-view';
 import { Words } from './say';
@@ -35,21 +35,26 @@ describe('how it is going', () => {
   it('says first in words what the record holds, without praise and without blame', () => {
     const html = shown({
       sessions: { done: 11, due: 14, days: 14 },
-      pain: { from: 6, to: 4 },
+      pain: { said: 'down', from: 6, to: 4, fitted: [] },
       activities: [{ activity: 'Ring the bell', from: 3, to: 5, scores: [] }],
       holds: [{ name: 'Tuck and lighten', from: 5, to: 10 }],
     });
     expect(html).toContain('You did 11 of 14 sessions in the last 14 days.');
-    expect(html).toContain('Your worst pain has come down from 6 to 4.');
+    expect(html).toContain(
+      'Your worst pain has come down from about 6 to about 4. That is more than day-to-day',
+    );
     expect(html).toContain('Tuck and lighten: held 5 s at first, 10 s now.');
     expect(html).not.toMatch(/great|well done|should|missed|fail/i);
   });
 
-  it('calls less than two points of ten about the same (Farrar 2001), and never hides that it is worse', () => {
-    expect(
-      shown({ sessions: null, pain: { from: 5, to: 4 }, days: [day('2026-11-24', 4)] }),
-    ).toContain('about the same as at the start (4)');
-    expect(shown({ pain: { from: 3, to: 6 } })).toContain('gone up from 3 to 6');
+  it('says what the verdict says, without statistics, and never hides that it is worse', () => {
+    const pained = (said: PainTold['said'], from: number, to: number) =>
+      shown({ sessions: null, pain: { said, from, to, fitted: [] }, days: [day('2026-11-24', 4)] });
+    expect(pained('same', 5, 4)).toContain('about the same as at the start, about 4');
+    expect(pained('up', 3, 6)).toContain('gone up from about 3 to about 6');
+    expect(pained('back', 6, 6)).toContain('was getting better and is about 6 now');
+    expect(pained('downALittle', 5, 4)).toContain('come down a little, to about 4');
+    expect(shown({ days: [day('2026-11-24', 4)] })).toContain('It is too early to say');
   });
 
   it('draws a lantern for every week and a line for the pain, each with its words or table', () => {

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Progress, ProgressDay } from '@/core/history';
+import type { PainTold, Progress, ProgressDay } from '@/core/history';
 import { Lantern } from '../lantern/lantern';
 import { describeDays, ribOfDay } from '../lantern/rib';
 import { useSay } from './say';
@@ -16,7 +16,8 @@ export function ProgressView({ progress }: { progress: Progress }) {
       <ul className="grid gap-2 text-[1.05em]">
         {nothing && <li>{say('progress.none')}</li>}
         {sessions && <li>{say('progress.sessions', { ...sessions })}</li>}
-        {pain && <li>{say(painKey(pain), pain)}</li>}
+        {pain && <li>{say(PAIN_SAID[pain.said], { from: pain.from, to: pain.to })}</li>}
+        {!pain && told.length > 0 && <li>{say('progress.painEarly')}</li>}
         {activities.map((one) => (
           <li key={one.activity} dir="auto">
             {say(one.scores.length > 1 ? 'progress.activity' : 'progress.activityNow', {
@@ -70,6 +71,7 @@ export function ProgressView({ progress }: { progress: Progress }) {
             days={days.map(({ date, worst }) => ({ date, value: worst }))}
             label={say('progress.pain')}
             colour="var(--plum)"
+            fitted={pain?.fitted ?? []}
           />
           <details>
             <summary className="min-h-11 py-2 text-action">{say('progress.table')}</summary>
@@ -100,11 +102,15 @@ export function ProgressView({ progress }: { progress: Progress }) {
   );
 }
 
-/** Two points of ten are a change that matters (Farrar 2001); less is about the same. */
-function painKey({ from, to }: { from: number; to: number }) {
-  if (to <= from - 2) return 'progress.painDown';
-  return to >= from + 2 ? 'progress.painUp' : 'progress.painSame';
-}
+const PAIN_SAID = {
+  down: 'progress.painDown',
+  downALittle: 'progress.painDownALittle',
+  up: 'progress.painUp',
+  upALittle: 'progress.painUpALittle',
+  back: 'progress.painBack',
+  same: 'progress.painSame',
+  unclear: 'progress.painUnclear',
+} as const;
 
 /** Weeks of seven days counted back from today, the oldest first. */
 function weeksOf(days: readonly ProgressDay[]): ProgressDay[][] {
@@ -121,10 +127,13 @@ function DayLine({
   days,
   label,
   colour,
+  fitted = [],
 }: {
   days: readonly { readonly date: string; readonly value: number | null }[];
   label: string;
   colour: string;
+  /** The course behind the ups and downs, with its band; nothing where none is told. */
+  fitted?: PainTold['fitted'];
 }) {
   const wide = Math.max(60, days.length * 4);
   const x = (index: number) => (days.length > 1 ? (index / (days.length - 1)) * wide : 0);
@@ -135,6 +144,15 @@ function DayLine({
   const path = told.map(
     ({ at: [a, b] }, i) => `${i === 0 ? 'M' : 'L'}${a.toFixed(1)} ${b.toFixed(1)}`,
   );
+  const indexOf = new Map(days.map(({ date }, index) => [date, index]));
+  const course = fitted.flatMap(({ date, value, low, high }) => {
+    const index = indexOf.get(date);
+    return index === undefined
+      ? []
+      : [{ at: x(index), value: y(value), low: y(low), high: y(high) }];
+  });
+  const through = (points: readonly (readonly [number, number])[]) =>
+    points.map(([a, b]) => `${a.toFixed(1)} ${b.toFixed(1)}`).join('L');
   return (
     <svg
       viewBox={`-14 -6 ${wide + 20} ${HIGH + 12}`}
@@ -157,7 +175,30 @@ function DayLine({
           </text>
         </g>
       ))}
-      <path d={path.join('')} fill="none" stroke={colour} strokeWidth={1.6} />
+      {course.length > 1 && (
+        <>
+          <path
+            d={`M${through([
+              ...course.map(({ at, low }) => [at, low] as const),
+              ...[...course].reverse().map(({ at, high }) => [at, high] as const),
+            ])}Z`}
+            fill={colour}
+            fillOpacity={0.18}
+          />
+          <path
+            d={`M${through(course.map(({ at, value }) => [at, value] as const))}`}
+            fill="none"
+            stroke={colour}
+            strokeWidth={2.2}
+          />
+        </>
+      )}
+      <path
+        d={path.join('')}
+        fill="none"
+        stroke={colour}
+        strokeWidth={course.length > 1 ? 0.6 : 1.6}
+      />
       {told.map(({ date, at: [cx, cy] }) => (
         <circle key={date} cx={cx} cy={cy} r={1.7} fill={colour} />
       ))}

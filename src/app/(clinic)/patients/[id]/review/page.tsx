@@ -139,8 +139,8 @@ function Course({ review }: { review: Review }) {
         {summary.sessionsDone} of {summary.sessionsDue} sessions
         {summary.share !== null && `, ${percentText(summary.share)} of the dose`}.
       </p>
-      {verdicts.map((say) => (
-        <p key={say}>{say}</p>
+      {verdicts.map(({ clinician }) => (
+        <p key={clinician}>{clinician}</p>
       ))}
       {limbs.map(({ say }) => (
         <p key={say}>{say}</p>

@@ -1,0 +1,4 @@
+export * from './averaged';
+export * from './looks';
+export * from './shapes';
+export * from './seam';
