@@ -59,6 +59,13 @@ it('the clinic’s own views', async () => {
   await look('exercises');
   await go('/exercises/programmes');
   await look('ready programmes');
+  await page.click('[aria-label="Rehearse: First week"]');
+  await says(page, 'After twelve weeks');
+  await look('rehearsal of a programme');
+  await go('/exercises/prescribe?ready=first-week');
+  await page.type('input[type=search]', 'a');
+  await says(page, 'patient');
+  await look('prescribe to');
   await go('/exercises/about/cloth-rotation');
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
   await look('an exercise');

@@ -203,7 +203,9 @@ it('prepares the review and signs a letter whose numbers are the record’s', as
   await says(page, 'Review: Curlew Hythe');
   const letter = await textOf(page);
   expect(letter).toMatch(/You did 21 of 2[12] sessions/);
-  expect(letter).toContain('Worst pain: improving beyond noise');
+  // In the patient's voice: no statistics.
+  expect(letter).toContain('Your worst pain has come down from about');
+  expect(letter).not.toMatch(/Trend|below 0\.|95 %|interval/);
   expect(letter).toContain('Well done on the ladders.');
   // The same as one page of PDF, asked for as the button asks.
   const id = page.url().split('/').at(-1) ?? '';
