@@ -123,6 +123,8 @@ await go(phone, `/open#${facts.patientToken}`);
 await phone.waitForFunction(() => document.body.innerText.includes('Everything you did'));
 await shot(phone, 'today');
 await go(phone, '/today/progress');
+await phone.$$eval('main section', (all) => all.at(-1).scrollIntoView({ block: 'end' }));
+await wait(300);
 await shot(phone, 'progress');
 await go(phone, '/today');
 await phone.waitForFunction(() => document.body.innerText.includes('Everything you did'));

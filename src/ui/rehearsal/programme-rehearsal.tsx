@@ -1,17 +1,15 @@
 'use client';
 
-import { line as pathOf, scaleLinear } from 'd3';
 import { useEffect, useState } from 'react';
 import { REHEARSED, type RehearsedKind, type RehearsedProgramme } from '@/core/rehearsal';
 import { formatRange, formatSeconds } from '@/core/units';
 import type { ProgrammeAnswer, ProgrammeQuestion } from '@/workers/rehearse-programme.worker';
 import { Button } from '../primitives/button';
 import { Dialog } from '../primitives/dialog';
-import { KIND_LINES, KindSign } from './kinds';
+import { KindLines } from './kind-lines';
+import { KindSign } from './kinds';
 
 const WEEKS = 12;
-const WIDTH = 560;
-const HEIGHT = 150;
 
 /**
  * A whole programme run forward over four made-up patients: what its day will come to take, and where
@@ -148,45 +146,18 @@ function Lines({ course }: { course: RehearsedProgramme }) {
 
 function Drawing({ courses, name }: { courses: ProgrammeAnswer; name: string }) {
   const weeks = Array.from({ length: WEEKS + 1 }, (_, week) => week);
-  const most = Math.max(1, ...courses.flatMap((one) => weeks.map((week) => minutes(one, week))));
-  const x = scaleLinear([0, WEEKS], [34, WIDTH - 8]);
-  const y = scaleLinear([0, most], [HEIGHT - 20, 8]).nice(4);
+  const said = courses.map(
+    (one) => `${one.kind}: ${weeks.map((week) => Math.round(minutes(one, week))).join(', ')}`,
+  );
   return (
-    <svg
-      role="img"
-      aria-label={`${name}: minutes of the day by week for ${courses.map((one) => `${one.kind}: ${weeks.map((week) => Math.round(minutes(one, week))).join(', ')}`).join('; ')}.`}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full max-w-3xl"
-      fontSize={11}
-    >
-      {y.ticks(4).map((tick) => (
-        <g key={tick}>
-          <line x1={32} x2={WIDTH} y1={y(tick)} y2={y(tick)} stroke="var(--hair)" />
-          <text x={28} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">
-            {tick}
-          </text>
-        </g>
-      ))}
-      {[0, 4, 8, 12].map((week) => (
-        <text key={week} x={x(week)} y={HEIGHT - 4} textAnchor="middle" fill="var(--soft)">
-          {week === 0 ? 'start' : week}
-        </text>
-      ))}
-      {courses.map((one) => (
-        <path
-          key={one.kind}
-          d={
-            pathOf<number>(
-              (week) => x(week),
-              (week) => y(minutes(one, week)),
-            )(weeks) ?? ''
-          }
-          fill="none"
-          stroke={KIND_LINES[one.kind].colour}
-          strokeWidth={1.8}
-          strokeDasharray={KIND_LINES[one.kind].dash}
-        />
-      ))}
-    </svg>
+    <KindLines
+      label={`${name}: minutes of the day by week for ${said.join('; ')}.`}
+      weeks={[0, WEEKS]}
+      ticks={[0, 4, 8, 12].map((week) => [week, week === 0 ? 'start' : String(week)] as const)}
+      kinds={courses.map((one) => ({
+        kind: one.kind,
+        values: weeks.map((week) => ({ week, value: minutes(one, week) })),
+      }))}
+    />
   );
 }

@@ -1,6 +1,5 @@
 'use client';
 
-import { line as pathOf, scaleLinear } from 'd3';
 import { useEffect, useRef, useState } from 'react';
 import type { Exercise } from '@/core/exercise';
 import { type SchoolChoice, isDanger, isGrowth } from '@/core/progression';
@@ -8,11 +7,10 @@ import { REHEARSED, type RehearsedCourse, type RehearsedKind } from '@/core/rehe
 import { useDeskFacts } from '../plan/desk-facts';
 import type { RehearseAnswer, RehearseQuestion } from '@/workers/rehearse.worker';
 import { Button } from '../primitives/button';
+import { KindLines } from './kind-lines';
 import { KIND_LINES, KindSign } from './kinds';
 
 const WEEKS = 12;
-const WIDTH = 560;
-const HEIGHT = 150;
 
 /**
  * A school run forward over made-up patients: what course it is likely to take, not what this
@@ -121,58 +119,30 @@ const isLoaded = (courses: RehearseAnswer) =>
 function Drawing({ courses, name }: { courses: RehearseAnswer; name: string }) {
   const loaded = isLoaded(courses);
   const value = (week: RehearsedCourse['weeks'][number]) => (loaded ? (week.load ?? 0) : week.work);
-  const most = Math.max(1, ...courses.flatMap(({ weeks }) => weeks.map(value)));
-  const x = scaleLinear([1, WEEKS], [34, WIDTH - 8]);
-  const y = scaleLinear([0, most], [HEIGHT - 20, 8]).nice(4);
   const what = loaded ? 'load' : 'work of a session';
+  const said = courses.map((course) => `${course.kind}: ${course.weeks.map(value).join(', ')}`);
   return (
-    <svg
-      role="img"
-      aria-label={`${name}: ${what} by week for ${courses.map((course) => `${course.kind}: ${course.weeks.map(value).join(', ')}`).join('; ')}.`}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full max-w-3xl"
-      fontSize={11}
-    >
-      {y.ticks(4).map((tick) => (
-        <g key={tick}>
-          <line x1={32} x2={WIDTH} y1={y(tick)} y2={y(tick)} stroke="var(--hair)" />
-          <text x={28} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">
-            {tick}
-          </text>
-        </g>
-      ))}
-      {[1, 4, 8, 12].map((week) => (
-        <text key={week} x={x(week)} y={HEIGHT - 4} textAnchor="middle" fill="var(--soft)">
-          {week}
-        </text>
-      ))}
-      {courses.map(({ kind, weeks }) => (
-        <g key={kind}>
-          <path
-            d={
-              pathOf<(typeof weeks)[number]>(
-                ({ week }) => x(week),
-                (week) => y(value(week)),
-              )(weeks) ?? ''
-            }
-            fill="none"
-            stroke={KIND_LINES[kind].colour}
-            strokeWidth={1.8}
-            strokeDasharray={KIND_LINES[kind].dash}
-          />
-          {weeks
-            .filter((week, index) => week.rung > (weeks[index - 1]?.rung ?? 0))
-            .map((week) => (
-              <path
-                key={week.week}
-                d={`M${x(week.week) - 4} ${y(value(week)) - 3}l4 -6l4 6z`}
-                fill={KIND_LINES[kind].colour}
-              >
-                <title>Next step of the stairs</title>
-              </path>
-            ))}
-        </g>
-      ))}
-    </svg>
+    <KindLines
+      label={`${name}: ${what} by week for ${said.join('; ')}.`}
+      weeks={[1, WEEKS]}
+      ticks={[1, 4, 8, 12].map((week) => [week, String(week)] as const)}
+      kinds={courses.map(({ kind, weeks }) => ({
+        kind,
+        values: weeks.map((week) => ({ week: week.week, value: value(week) })),
+      }))}
+      marks={({ kind }, x, y) =>
+        (courses.find((course) => course.kind === kind)?.weeks ?? [])
+          .filter((week, index, weeks) => week.rung > (weeks[index - 1]?.rung ?? 0))
+          .map((week) => (
+            <path
+              key={week.week}
+              d={`M${x(week.week) - 4} ${y(value(week)) - 3}l4 -6l4 6z`}
+              fill={KIND_LINES[kind].colour}
+            >
+              <title>Next step of the stairs</title>
+            </path>
+          ))
+      }
+    />
   );
 }

@@ -1,0 +1,57 @@
+import 'server-only';
+import { NextResponse } from 'next/server';
+import type { z } from 'zod';
+import { type SignedIn, roleSuffices } from './access';
+import { currentMember } from './current';
+import { noteExport } from './exports';
+import { NOT_ALLOWED, NOT_FOUND, NOT_SIGNED_IN, asProblem, logFailure } from './problem';
+
+type Asked<S extends z.ZodType> = {
+  /** What stands in the address; nothing of a patient. */
+  readonly query: S;
+  /** The sentence for anything else. */
+  readonly otherwise: string;
+  /** As it is told in the audit and in the log. */
+  readonly what: Parameters<typeof noteExport>[1];
+  /** Null where there is no such thing. */
+  readonly run: (
+    member: SignedIn,
+    asked: z.infer<S>,
+  ) => Promise<{ readonly text: string; readonly type: string; readonly name: string } | null>;
+};
+
+/** A file of what is of no patient, by a plain link of a practitioner's page. Taking it out is audited. */
+export function fileAsked<S extends z.ZodType>({ query, otherwise, what, run }: Asked<S>) {
+  return async (request: Request): Promise<NextResponse> => {
+    const headers = { 'Cache-Control': 'private, no-store', 'X-Content-Type-Options': 'nosniff' };
+    const refuse = (say: string, status: number) =>
+      NextResponse.json({ ok: false, say }, { status, headers });
+    try {
+      const member = await currentMember();
+      if (!member) return refuse(NOT_SIGNED_IN, 401);
+      if (!roleSuffices(member.role, 'practitioner')) return refuse(NOT_ALLOWED, 403);
+      const asked = query.safeParse(
+        Object.fromEntries(new URL(request.url).searchParams.entries()),
+      );
+      if (!asked.success) return refuse(otherwise, 400);
+      const file = await run(member, asked.data);
+      if (!file) return refuse(NOT_FOUND, 404);
+      await noteExport(member, what);
+      return new NextResponse(file.text, {
+        headers: {
+          ...headers,
+          'Content-Type': file.type,
+          // The plain name for who reads no other; the whole one for all else.
+          'Content-Disposition': `attachment; filename="${plain(file.name)}"; filename*=UTF-8''${encodeURIComponent(file.name)}`,
+        },
+      });
+    } catch (error) {
+      logFailure(what, error);
+      const { say, status } = asProblem(error);
+      return refuse(say, status);
+    }
+  };
+}
+
+/** @example plain('Zehn × zehn.json') // "Zehn _ zehn.json" */
+const plain = (name: string) => name.replace(/[^\w .()-]/g, '_');
