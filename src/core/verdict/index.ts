@@ -1,4 +1,6 @@
+export * from './answers';
 export * from './averaged';
 export * from './looks';
-export * from './shapes';
+export type * from './model';
 export * from './seam';
+export * from './shapes';

@@ -1,4 +1,6 @@
-import { type At, averaged, belowChange } from './averaged';
+import { belowChange } from './answers';
+import { averaged } from './averaged';
+import type { At } from './model';
 
 /** A course is looked at after every so many days. */
 export const LOOK_EVERY = 7;

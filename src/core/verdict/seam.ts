@@ -1,4 +1,6 @@
-import { type At, type Averaged, averagedOver, belowChange } from './averaged';
+import { belowChange } from './answers';
+import { averagedOver } from './averaged';
+import type { At, Averaged } from './model';
 import type { Flare, Shape } from './shapes';
 
 /** What the course was doing anyway, straight or levelling off over so many days, with its share of belief. */

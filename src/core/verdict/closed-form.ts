@@ -1,0 +1,83 @@
+import type { At } from './model';
+
+/** How far start, change and flare may lie from none, in standard deviations of the scatter. Ours. */
+export const START_WIDTH = 10;
+export const CHANGE_WIDTH = 2;
+export const FLARE_WIDTH = 3;
+
+/** A column with the day-to-day correlation, and what the start explains, taken out of it. */
+export type Column = {
+  readonly own: Float64Array;
+  readonly onStart: number;
+  readonly square: number;
+};
+/** The same, with how it hangs on what was told. */
+export type Against = Column & { readonly onValue: number };
+
+export function dot(a: Float64Array, b: Float64Array): number {
+  let sum = 0;
+  for (let at = 0; at < a.length; at += 1) sum += (a[at] as number) * (b[at] as number);
+  return sum;
+}
+
+/** Takes the day-to-day correlation out of a column; `jacobian` is what that does to the likelihood. */
+export function whitener(told: readonly At[], rho: number) {
+  const left = told.map(({ day }, at) => {
+    const before = told[at - 1];
+    return before && rho > 0 ? rho ** (day - before.day) : 0;
+  });
+  const jacobian = left.reduce((sum, one) => sum - 0.5 * Math.log(1 - one * one), 0);
+  const scale = left.map((one) => 1 / Math.sqrt(1 - one * one));
+  const white = (column: readonly number[]) => {
+    const own = new Float64Array(column.length);
+    for (let at = 0; at < own.length; at += 1)
+      own[at] =
+        ((column[at] as number) -
+          (at > 0 ? (left[at] as number) * (column[at - 1] as number) : 0)) *
+        (scale[at] as number);
+    return own;
+  };
+  return { white, jacobian };
+}
+
+/** The closed form of one model, the start taken out of all: of change and flare, one of them, or none. */
+export function fitted(change: Against | null, flare: Against | null, between: number) {
+  if (!change && !flare) return { log: 0, explained: 0, change: 0, flare: 0, spread: 0 };
+  if (!change || !flare) {
+    const only = (change ?? flare) as Against;
+    const width = change ? CHANGE_WIDTH : FLARE_WIDTH;
+    const middle = only.onValue / only.square;
+    return {
+      log: -0.5 * Math.log(only.square) - Math.log(width),
+      explained: middle * only.onValue,
+      change: change ? middle : 0,
+      flare: change ? 0 : middle,
+      spread: 1 / only.square,
+    };
+  }
+  const volume = change.square * flare.square - between ** 2;
+  const middle = (flare.square * change.onValue - between * flare.onValue) / volume;
+  const beside = (change.square * flare.onValue - between * change.onValue) / volume;
+  return {
+    log: -0.5 * Math.log(volume) - Math.log(CHANGE_WIDTH) - Math.log(FLARE_WIDTH),
+    explained: middle * change.onValue + beside * flare.onValue,
+    change: middle,
+    flare: beside,
+    spread: flare.square / volume,
+  };
+}
+
+/** What the start owes to change and flare: the inverse of their part, by how each hangs on the start. */
+export function startBeside(change: Against | null, flare: Against | null, between: number) {
+  const [a, b] = [change?.onStart ?? 0, flare?.onStart ?? 0];
+  if (change && flare) {
+    const volume = change.square * flare.square - between ** 2;
+    const onChange = (flare.square * a - between * b) / volume;
+    const onFlare = (change.square * b - between * a) / volume;
+    return { change: onChange, square: a * onChange + b * onFlare };
+  }
+  const only = change ?? flare;
+  if (!only) return { change: 0, square: 0 };
+  const on = only.onStart / only.square;
+  return { change: change ? on : 0, square: only.onStart * on };
+}
