@@ -12,6 +12,10 @@ export const TRUTHS = {
 } as const;
 export type Truth = keyof typeof TRUTHS;
 
+/** How a change is made. */
+export const DIARY_SHAPES = ['straight', 'in a step', 'levelling off'] as const;
+export type DiaryShape = (typeof DIARY_SHAPES)[number];
+
 /** The change is made in so many days; whoever is watched longer stays where it led. */
 const CHANGE_DAYS = 42;
 
@@ -22,13 +26,16 @@ const between = (chance: Chance, low: number, high: number) =>
  * Daily worst pain of one simulated patient: a true course (straight, a step, or levelling off, a third
  * each), deviations that last from day to day (first-order autoregressive, 0–0.7) with a standard
  * deviation of 0.5–1.8 points, rounded and cut to 0–10 as a person tells it, 10–60 % of days not told.
+ *
+ * @param only the shape of the change; left out, one by chance
  */
-export function diary(truth: Truth, days: number, chance: Chance): At[] {
+export function diary(truth: Truth, days: number, chance: Chance, only?: DiaryShape): At[] {
   const { change, flare } = TRUTHS[truth];
   const [memory, spread] = [between(chance, 0, 0.7), between(chance, 0.5, 1.8)];
   const tells = between(chance, 0.4, 0.9);
   const start = change > 0 ? between(chance, 2, 5) : between(chance, 4, 7.5);
-  const shape = Math.floor(between(chance, 0, 3));
+  const drawn = DIARY_SHAPES[Math.floor(between(chance, 0, 3))];
+  const shape = only ?? drawn;
   const [stepOn, tau] = [between(chance, 7, 35), between(chance, 4, 18)];
   const flares = {
     on: between(chance, 4, 30),
@@ -37,8 +44,8 @@ export function diary(truth: Truth, days: number, chance: Chance): At[] {
   };
   const done = (day: number) => {
     const part = Math.min(1, day / (CHANGE_DAYS - 1));
-    if (shape === 0) return part;
-    if (shape === 1) return day >= stepOn ? 1 : 0;
+    if (shape === 'straight') return part;
+    if (shape === 'in a step') return day >= stepOn ? 1 : 0;
     return (1 - Math.exp(-day / tau)) / (1 - Math.exp(-(CHANGE_DAYS - 1) / tau));
   };
   let deviation = spread * chance.normal();

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { shareInterval } from '@/core/statistics';
 import { type Said, lookByLook, stepAt } from '@/core/verdict';
-import { TRUTHS, type Truth, diary, otherDiary } from './generator';
+import { DIARY_SHAPES, TRUTHS, type Truth, diary, otherDiary } from './generator';
 
 /** Measures how often the Follow page's verdicts are right: `npm run verdicts`. */
 const PATIENTS = Number(process.argv[2] ?? 1000);
@@ -66,6 +66,24 @@ function tables(generate: typeof diary): string {
   ].join('\n\n');
 }
 
+/** How soon a fall is seen, and in which shape: said to be better by the end of each of these weeks. */
+function byShape(): string {
+  const weeks = [3, 4, 5, 6, 8, 10, 12];
+  const rows = (['falls by 2', 'falls by 3'] as const).flatMap((truth) =>
+    DIARY_SHAPES.map((shape) => {
+      const found = looks((what, days, chance) => diary(what, days, chance, shape), truth);
+      const of = (week: number) =>
+        share(found.filter((one) => atWeek(week, one) === 'better').length);
+      return `| ${truth}, ${shape} | ${weeks.map(of).join(' | ')} |`;
+    }),
+  );
+  return [
+    `| what really happened | ${weeks.map((week) => `week ${week}`).join(' | ')} |`,
+    `|---|${weeks.map(() => '---|').join('')}`,
+    ...rows,
+  ].join('\n');
+}
+
 /** What a change of programme in the middle of six weeks was followed by, where nothing of it was its doing. */
 function seams(): string {
   const rows = [
@@ -104,6 +122,10 @@ Simulated diaries of worst pain whose true course is known, ${PATIENTS} in each 
 A straight line, a step or levelling off, a third each, over six weeks, then level; deviations that last from day to day (first-order autoregressive, 0–0.7), standard deviation 0.5–1.8 points; rounded and cut to 0–10; 10–60 % of days not told.
 
 ${tables(diary)}
+
+### Said to be better by the end of a week, by the shape of the fall, %
+
+${byShape()}
 
 ## Another clinic
 

@@ -51,6 +51,14 @@ export const PAIN_MATTERS: Matters = {
   source: 'Clinically important: 2 points or 30 % (Farrar 2001).',
 };
 
+/** What a patient can do of an activity of their own, 0–10: 2 points (Stratford 1995; memory). */
+export const ACTIVITY_MATTERS: Matters = {
+  better: 'more',
+  by: 2,
+  share: null,
+  source: 'Important: 2 points of an activity the patient chose (Stratford 1995).',
+};
+
 /** Now is the middle of so many readings, where one look must do. */
 export const WINDOW_READINGS = 7;
 /** How a course went between its start and now. */

@@ -8,6 +8,7 @@ import {
   type Reading,
   compareSeams,
   daysSpreading,
+  followedActivities,
   judgeCourse,
   judgeLimb,
   limbReadings,
@@ -189,6 +190,23 @@ describe('in three voices', () => {
     expect(patient).toContain(words);
     expect(patient).not.toMatch(/\d\.\d|%|interval|trend|noise|\d{4}-/i);
   });
+});
+
+it('judges what a patient can do of an activity of their own, in a sentence of its own', () => {
+  const weeks = [3, 3, 4, 4, 5, 6, 7, 7, 8, 8];
+  const reports = new Map(
+    weeks.map((score, week) => [
+      addDays(FIRST, week * 7),
+      { activities: [{ activity: 'Ring the bell', score }] },
+    ]),
+  );
+  const [followed] = followedActivities(reports);
+  if (!followed) throw new Error('an activity was told');
+  const verdict = judgeCourse(followed.readings, followed.matters);
+  expect(verdict).toMatchObject({ course: 'improving beyond noise', way: 'better' });
+  expect(tellVerdict(followed, verdict)).toBe(
+    'How well you can do “Ring the bell” has gone up from about 3 to about 8. That is more than day-to-day ups and downs.',
+  );
 });
 
 describe('before and after a change of programme', () => {

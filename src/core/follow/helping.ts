@@ -1,6 +1,12 @@
 import { type LocalDate, percentText } from '../units';
 import type { PainTold } from '../history';
-import { type CourseVerdict, type Matters, PAIN_MATTERS, judgeCourse } from './course';
+import {
+  ACTIVITY_MATTERS,
+  type CourseVerdict,
+  type Matters,
+  PAIN_MATTERS,
+  judgeCourse,
+} from './course';
 import type { Reading } from './reading';
 import { type SeamVerdict, compareSeams } from './seams';
 
@@ -11,6 +17,8 @@ export type Followed = {
   readonly unit: string;
   readonly matters: Matters;
   readonly readings: readonly Reading[];
+  /** It is something a person does, in their own words: no noun of a sentence. */
+  readonly isActivity?: true;
 };
 
 export type Judged = {
@@ -18,6 +26,27 @@ export type Judged = {
   readonly verdict: CourseVerdict;
   readonly seams: readonly SeamVerdict[];
 };
+
+/** What patients say they can do of activities of their own, each a series: told once a week. */
+export function followedActivities(
+  reports: ReadonlyMap<
+    LocalDate,
+    { readonly activities: readonly { readonly activity: string; readonly score: number }[] }
+  >,
+): Followed[] {
+  const series = new Map<string, Reading[]>();
+  for (const [date, { activities }] of reports)
+    for (const { activity, score } of activities)
+      series.set(activity, [...(series.get(activity) ?? []), { date, value: score }]);
+  return [...series].map(([activity, readings]) => ({
+    id: `activity-${activity}`,
+    name: activity,
+    unit: 'of 10',
+    matters: ACTIVITY_MATTERS,
+    readings,
+    isActivity: true,
+  }));
+}
 
 /** Judges everything that is followed; the only heavy reckoning of the Follow page. */
 export function judgeAll(followed: readonly Followed[], seams: readonly LocalDate[]): Judged[] {
@@ -85,11 +114,11 @@ const about = (value: number) => String(Math.round(value));
  *
  * @example "Your worst pain has come down from about 6 to about 3. That is more than day-to-day ups and downs."
  */
-export function tellVerdict({ name }: Followed, verdict: CourseVerdict): string {
+export function tellVerdict({ name, isActivity }: Followed, verdict: CourseVerdict): string {
   const { course, from, to } = verdict;
-  const what = `Your ${lowered(name)}`;
+  const what = isActivity ? `How well you can do “${name}”` : `Your ${lowered(name)}`;
   if (course === 'not enough to say' || from === null || to === null)
-    return `It is too early to say how ${what.toLowerCase()} is going.`;
+    return `It is too early to say how ${within(what)} is going.`;
   const way = to < from ? 'come down' : 'gone up';
   const [was, is] = [about(from), about(to)];
   const moved =
@@ -106,9 +135,12 @@ export function tellVerdict({ name }: Followed, verdict: CourseVerdict): string 
     case 'no clear change':
       return was === is
         ? `${what} is about the same as at the start, about ${is}. It goes up and down from day to day.`
-        : `It is not clear yet whether ${what.toLowerCase()} is changing: about ${is} now, up and down from day to day.`;
+        : `It is not clear yet whether ${within(what)} is changing: about ${is} now, up and down from day to day.`;
   }
 }
+
+/** What begins a sentence, within one. */
+const within = (what: string) => what.charAt(0).toLowerCase() + what.slice(1);
 
 /** A name within a sentence; names that begin with another capital letter after it stay as they are. */
 const lowered = (name: string) =>
@@ -154,4 +186,4 @@ export function referVerdict({ name, unit, matters }: Followed, verdict: CourseV
 
 /** How it was reckoned, for whoever asks. */
 export const METHOD =
-  'All shapes a course may have (no change, a straight line, levelling off at three speeds, a step at several places, each with or without a flare that passed) are weighed by how well they say what was told, with days that hang together as a first-order process and untold days as gaps (normal–inverse-gamma, Chib 1993; model averaging, Hoeting et al. 1999). Looked at week by week: a verdict is said when two looks agree, and improving is withdrawn only when it got worse since. Before and after a change of programme: a step there that no trend which was there anyway says as well, within three weeks. Beside it, as another way to reckon: slope by the median of all pairwise slopes (Sen 1968), trend by Mann 1945 and Kendall 1975, variance after Hamed & Rao 1998. None of it says why.';
+  'All shapes a course may have (no change, a straight line, levelling off at three speeds, a step at several places, each with or without a flare that passed) are weighed by how well they say what was told, with days that hang together as a first-order process and untold days as gaps (normal–inverse-gamma, Chib 1993; model averaging, Hoeting et al. 1999). Looked at week by week: a verdict is said when two looks agree, and improving is withdrawn only when it got worse since. Before and after a change of programme: a step there that no trend which was there anyway says as well, within three weeks. Beside it, as another way to reckon: slope by the median of all pairwise slopes (Sen 1968), trend by Mann 1945 and Kendall 1975, variance after Hamed & Rao 1998. How far down an arm or a leg it reaches is an order of parts, not a number: there the furthest part reached on two of the last readings is set against the first. None of it says why.';

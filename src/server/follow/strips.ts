@@ -12,6 +12,7 @@ import {
   PAIN_MATTERS,
   type Strip,
   doingOver,
+  followedActivities,
   obstaclesOf,
   readingsOf,
 } from '@/core/follow';
@@ -100,7 +101,7 @@ export async function followOf(member: SignedIn, patient: Patient): Promise<Foll
     summary: summarise(days),
     fortnight: summarise(days.slice(-LANTERN_DAYS)),
     strips,
-    followed: followedIn(strips, measures, detectable),
+    followed: [...followedIn(strips, measures, detectable), ...followedActivities(record.reports)],
     seams: facts.versions.map((version) => ({
       date: version.effectiveFrom,
       number: version.number,
