@@ -9,6 +9,10 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   '(clinic)/patients/[id]/plan': { path: () => `/patients/${world.patientId}/plan`, may: MEMBERS },
   '(clinic)/exercises': { path: () => '/exercises', may: MEMBERS },
   '(clinic)/exercises/new': { path: () => '/exercises/new', may: PRACTITIONERS },
+  '(clinic)/exercises/prescribe': {
+    path: () => '/exercises/prescribe?exercise=tuck-seated',
+    may: PRACTITIONERS,
+  },
   '(clinic)/exercises/[id]': {
     path: () => `/exercises/${world.exerciseId}`,
     may: PRACTITIONERS,

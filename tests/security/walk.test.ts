@@ -139,6 +139,7 @@ describe('every page', () => {
       '(clinic)/exercises/programmes',
       '(clinic)/exercises/about/[id]',
       '(clinic)/exercises/new',
+      '(clinic)/exercises/prescribe',
     ].includes(page);
     const guarded = rule.may.length > 0 && page.startsWith('(clinic)');
     if (guarded && !(pagesOfOne && who === 'other clinic’s lead'))
