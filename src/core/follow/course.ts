@@ -59,6 +59,14 @@ export const ACTIVITY_MATTERS: Matters = {
   source: 'Important: 2 points of an activity the patient chose (Stratford 1995).',
 };
 
+/** Days with a headache in a week: one of them, or half where there are fewer. Ours, no source. */
+export const HEADACHE_MATTERS: Matters = {
+  better: 'less',
+  by: 1,
+  share: 0.5,
+  source: 'Important: a day a week, or half where there are fewer. Ours, no source.',
+};
+
 /** Now is the middle of so many readings, where one look must do. */
 export const WINDOW_READINGS = 7;
 /** How a course went between its start and now. */

@@ -9,6 +9,7 @@ import {
   compareSeams,
   daysSpreading,
   followedActivities,
+  followedHeadaches,
   judgeCourse,
   judgeLimb,
   limbReadings,
@@ -207,6 +208,31 @@ it('judges what a patient can do of an activity of their own, in a sentence of i
   expect(tellVerdict(followed, verdict)).toBe(
     'How well you can do “Ring the bell” has gone up from about 3 to about 8. That is more than day-to-day ups and downs.',
   );
+});
+
+it('counts days with a headache by the week, and says so', () => {
+  const weeks = [6, 6, 5, 6, 4, 3, 2, 1, 1, 0, 1, 0];
+  const reports = new Map(
+    weeks.flatMap((count, week) =>
+      Array.from(
+        { length: 7 },
+        (_, day) => [addDays(FIRST, week * 7 + day), { headache: day < count }] as const,
+      ),
+    ),
+  );
+  const [followed] = followedHeadaches(reports);
+  expect(followed?.readings.map(({ value }) => value)).toEqual(weeks);
+  if (!followed) throw new Error('a headache was told');
+  const verdict = judgeCourse(followed.readings, followed.matters);
+  expect(verdict.course).toBe('improving beyond noise');
+  expect(tellVerdict(followed, verdict)).toMatch(
+    /^Your headache has come down from about \d to about \d days a week\. /,
+  );
+  // A week of which hardly a day was told is left out, and who never had one is not followed.
+  const sparse = new Map([...reports].filter(([date]) => date !== addDays(FIRST, 2)).slice(4));
+  expect(followedHeadaches(sparse)[0]?.readings.length).toBeLessThanOrEqual(weeks.length);
+  expect(followedHeadaches(new Map([[FIRST, { headache: false }]]))).toEqual([]);
+  expect(followedHeadaches(new Map())).toEqual([]);
 });
 
 describe('before and after a change of programme', () => {

@@ -1,52 +1,15 @@
 import { type LocalDate, percentText } from '../units';
 import type { PainTold } from '../history';
-import {
-  ACTIVITY_MATTERS,
-  type CourseVerdict,
-  type Matters,
-  PAIN_MATTERS,
-  judgeCourse,
-} from './course';
+import { type CourseVerdict, PAIN_MATTERS, judgeCourse } from './course';
+import type { Followed } from './followed';
 import type { Reading } from './reading';
 import { type SeamVerdict, compareSeams } from './seams';
-
-/** Something that is followed, to be judged. */
-export type Followed = {
-  readonly id: string;
-  readonly name: string;
-  readonly unit: string;
-  readonly matters: Matters;
-  readonly readings: readonly Reading[];
-  /** It is something a person does, in their own words: no noun of a sentence. */
-  readonly isActivity?: true;
-};
 
 export type Judged = {
   readonly id: string;
   readonly verdict: CourseVerdict;
   readonly seams: readonly SeamVerdict[];
 };
-
-/** What patients say they can do of activities of their own, each a series: told once a week. */
-export function followedActivities(
-  reports: ReadonlyMap<
-    LocalDate,
-    { readonly activities: readonly { readonly activity: string; readonly score: number }[] }
-  >,
-): Followed[] {
-  const series = new Map<string, Reading[]>();
-  for (const [date, { activities }] of reports)
-    for (const { activity, score } of activities)
-      series.set(activity, [...(series.get(activity) ?? []), { date, value: score }]);
-  return [...series].map(([activity, readings]) => ({
-    id: `activity-${activity}`,
-    name: activity,
-    unit: 'of 10',
-    matters: ACTIVITY_MATTERS,
-    readings,
-    isActivity: true,
-  }));
-}
 
 /** Judges everything that is followed; the only heavy reckoning of the Follow page. */
 export function judgeAll(followed: readonly Followed[], seams: readonly LocalDate[]): Judged[] {
@@ -114,13 +77,16 @@ const about = (value: number) => String(Math.round(value));
  *
  * @example "Your worst pain has come down from about 6 to about 3. That is more than day-to-day ups and downs."
  */
-export function tellVerdict({ name, isActivity }: Followed, verdict: CourseVerdict): string {
+export function tellVerdict(
+  { name, isActivity, per = '' }: Followed,
+  verdict: CourseVerdict,
+): string {
   const { course, from, to } = verdict;
   const what = isActivity ? `How well you can do “${name}”` : `Your ${lowered(name)}`;
   if (course === 'not enough to say' || from === null || to === null)
     return `It is too early to say how ${within(what)} is going.`;
   const way = to < from ? 'come down' : 'gone up';
-  const [was, is] = [about(from), about(to)];
+  const [was, is] = [about(from), `${about(to)}${per}`];
   const moved =
     was === is ? `${way} a little, to about ${is}` : `${way} from about ${was} to about ${is}`;
   switch (course) {
@@ -133,7 +99,7 @@ export function tellVerdict({ name, isActivity }: Followed, verdict: CourseVerdi
     case 'was improving, now level':
       return `${what} was getting better and is about ${is} now, much as at the start. We will look at it together.`;
     case 'no clear change':
-      return was === is
+      return about(from) === about(to)
         ? `${what} is about the same as at the start, about ${is}. It goes up and down from day to day.`
         : `It is not clear yet whether ${within(what)} is changing: about ${is} now, up and down from day to day.`;
   }

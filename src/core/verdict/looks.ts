@@ -61,8 +61,9 @@ export function sureOf(told: readonly At[], matters: number): Sure {
 }
 
 /**
- * What is said of a course, week by week: better and worse when two looks agree. Better is withdrawn only for cause: a later worsening, judged on the readings since it
- * was first seen. Worse is withdrawn when a look does not see it any more.
+ * What is said of a course, week by week: better and worse when two looks agree. Better is withdrawn only
+ * for cause: a later worsening, judged on the readings since it was first seen. Worse is withdrawn when a
+ * look does not see it any more.
  *
  * @param told less is better, days from the first reading on, rising
  * @param until days that have passed since the first reading, that day counted
@@ -76,11 +77,12 @@ export function lookByLook(told: readonly At[], matters: number, until: number):
   let since: number | null = null;
   for (let days = LEAST_DAYS; days <= until + EARLY; days += LOOK_EVERY) {
     const seen = told.filter(({ day }) => day < days);
-    const sure = sureOf(seen, matters);
     const now = said.at(-1) ?? 'nothing';
     if (since === null) {
+      const sure = sureOf(seen, matters);
       const next = fromStart(said.length, now, sure, before);
       if (next === 'better') since = days - LOOK_EVERY * 2;
+      before = sure;
       said.push(next);
     } else {
       const from = since;
@@ -88,13 +90,12 @@ export function lookByLook(told: readonly At[], matters: number, until: number):
         seen.filter(({ day }) => day >= from),
         matters,
       );
-      const next = afterBetter(now, later, beforeSince, sure);
+      const next = afterBetter(now, later, beforeSince, () => sureOf(seen, matters));
       // What came back after a relapse is judged from the relapse on.
       if (next !== now) since = days - LOOK_EVERY * 2;
       beforeSince = next === now ? later : NOT_SURE;
       said.push(next);
     }
-    before = sure;
   }
   return said;
 }
@@ -109,7 +110,7 @@ function fromStart(look: number, now: Said, sure: Sure, before: Sure): Said {
 }
 
 /** Once better was said: it stands until it got worse since, and comes back when it got better since. */
-function afterBetter(now: Said, later: Sure, before: Sure, fromTheStart: Sure): Said {
+function afterBetter(now: Said, later: Sure, before: Sure, fromTheStart: () => Sure): Said {
   const isWorse = agree(later.worse, before.worse, SURE_LATER);
   if (now === 'better') return isWorse ? relapsed(fromTheStart) : 'better';
   if (agree(later.better, before.better, SURE_LATER)) return 'better';
@@ -117,8 +118,8 @@ function afterBetter(now: Said, later: Sure, before: Sure, fromTheStart: Sure): 
 }
 
 /** Back where it began, or beyond that. */
-const relapsed = (fromTheStart: Sure): Said =>
-  fromTheStart.worse >= SURE_WORSE ? 'worse' : 'was better';
+const relapsed = (fromTheStart: () => Sure): Said =>
+  fromTheStart().worse >= SURE_WORSE ? 'worse' : 'was better';
 
 /**
  * Whether one look at these readings sees neither a change for the better nor one for the worse.

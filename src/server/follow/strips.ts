@@ -13,6 +13,7 @@ import {
   type Strip,
   doingOver,
   followedActivities,
+  followedHeadaches,
   obstaclesOf,
   readingsOf,
 } from '@/core/follow';
@@ -101,7 +102,11 @@ export async function followOf(member: SignedIn, patient: Patient): Promise<Foll
     summary: summarise(days),
     fortnight: summarise(days.slice(-LANTERN_DAYS)),
     strips,
-    followed: [...followedIn(strips, measures, detectable), ...followedActivities(record.reports)],
+    followed: [
+      ...followedIn(strips, measures, detectable),
+      ...followedHeadaches(record.reports),
+      ...followedActivities(record.reports),
+    ],
     seams: facts.versions.map((version) => ({
       date: version.effectiveFrom,
       number: version.number,
