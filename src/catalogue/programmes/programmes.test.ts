@@ -1,7 +1,7 @@
 import { EXERCISES, SHIPPED } from '..';
 import { formatDose, parseDose, unwrittenParts } from '@/core/dose';
 import { DISAGREEMENTS, SCHOOLS, beyondBounds } from '@/core/progression';
-import { comparedReady, findReady, fittedLines, readyTotals } from '@/core/ready';
+import { comparedReady, findReady, fittedLines, readyTotals, timesInWords } from '@/core/ready';
 import { PRECAUTIONS, type PrecautionId } from '@/core/screen';
 import { formatRange, localDate } from '@/core/units';
 import { READY_PROGRAMMES } from '.';
@@ -45,7 +45,7 @@ describe('the programmes ready to hand (methods: common practice, no source)', (
     const rows = READY_PROGRAMMES.map((one) => {
       const totals = readyTotals(one, SHIPPED.byId, FROM);
       return totals
-        ? `${one.name} | ${formatRange(totals.session)} | ${totals.sessionsADay} a day, ${formatRange(totals.day)} | ${totals.heldADay} s held | ${formatRange(totals.week)} a week`
+        ? `${one.name} | ${formatRange(totals.session)} | ${timesInWords(totals)}, ${formatRange(totals.day)} | ${totals.heldADay} s held | ${formatRange(totals.week)} a week`
         : `${one.name}: nothing is due`;
     });
     expect(rows).toMatchSnapshot();
@@ -61,10 +61,19 @@ describe('the programmes ready to hand (methods: common practice, no source)', (
     expect(held('four-long-holds')).toBe(90 + 90 + 180 + 90);
   });
 
+  it('tell sessions and moments of the day apart', () => {
+    const often = (id: string) => {
+      const totals = readyTotals(byId(id), SHIPPED.byId, FROM);
+      return totals && timesInWords(totals);
+    };
+    expect(often('ten-by-ten')).toBe('one session a day');
+    expect(often('first-week')).toMatch(/^(one session|\d sessions) and \d moments a day$/);
+  });
+
   it('say the true time of the routine that is described as under four minutes', () => {
     // practice.md: twice over, twice a day, about 15 minutes with rests and changes.
     const totals = readyTotals(byId('two-rounds'), SHIPPED.byId, FROM);
-    expect(totals?.sessionsADay).toBe(2);
+    expect(totals && timesInWords(totals)).toBe('2 sessions a day');
     expect(totals?.day.least).toBeGreaterThan(10 * 60);
     expect(totals?.day.most).toBeLessThan(17 * 60);
   });

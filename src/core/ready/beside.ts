@@ -2,7 +2,7 @@ import type { Exercise } from '../exercise';
 import { type LocalDate, formatRange, formatSeconds } from '../units';
 import { readyDose } from './planned';
 import type { ReadyProgramme } from './ready';
-import { readyTotals } from './totals';
+import { readyTotals, timesInWords } from './totals';
 
 /** One measure of two programmes, side by side. */
 export type Compared = { readonly what: string; readonly one: string; readonly other: string };
@@ -20,7 +20,7 @@ function measures(programme: ReadyProgramme, byId: ById, from: LocalDate): Recor
   const distinct = (values: readonly string[]) => [...new Set(values)].join(', ') || 'none';
   return {
     Exercises: String(exercises.length),
-    'Times a day': totals ? String(totals.sessionsADay) : 'none',
+    'How often': totals ? timesInWords(totals) : 'none',
     'Longest session': totals ? formatRange(totals.session) : 'none',
     'The day': totals ? formatRange(totals.day) : 'none',
     'The week': totals ? formatRange(totals.week) : 'none',

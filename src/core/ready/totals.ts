@@ -13,7 +13,9 @@ export type ReadyTotals = {
   readonly session: Range<Seconds>;
   /** Its fullest day, resets among it. */
   readonly day: Range<Seconds>;
+  /** Sessions of its fullest day that one sits down to, and moments through the day beside them. */
   readonly sessionsADay: number;
+  readonly momentsADay: number;
   /** Held, with no movement, on its fullest day: at least. */
   readonly heldADay: Seconds;
   /** The first seven days together. */
@@ -78,14 +80,30 @@ export function linesTotals(
     .flatMap((one) => resolve(sessionTimeline(one.lines, rounds), 'least'))
     .filter(({ kind }) => kind === 'hold')
     .reduce((sum, segment) => sum + segment.seconds, 0);
+  const moments = day.sessions.filter(({ slot }) => slot.kind === 'at').length;
   const session = day.sessions
     .map(({ time }) => time)
     .reduce((longest, time) => (time.most > longest.most ? time : longest));
   return {
     session,
     day: day.total,
-    sessionsADay: day.sessions.length,
+    sessionsADay: day.sessions.length - moments,
+    momentsADay: moments,
     heldADay: seconds(held),
     week: sumRanges(week),
   };
+}
+
+/**
+ * How often a day something is done, in words.
+ *
+ * @example timesInWords({ sessionsADay: 2, momentsADay: 8, … }) // "2 sessions and 8 moments a day"
+ */
+export function timesInWords({ sessionsADay, momentsADay }: ReadyTotals): string {
+  const count = (n: number, one: string, more: string) => (n === 1 ? one : `${n} ${more}`);
+  const parts = [
+    ...(sessionsADay > 0 ? [count(sessionsADay, 'one session', 'sessions')] : []),
+    ...(momentsADay > 0 ? [count(momentsADay, 'one moment', 'moments')] : []),
+  ];
+  return `${parts.join(' and ')} a day`;
 }

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { SHIPPED } from '@/catalogue';
 import type { Exercise, SchoolId } from '@/core/exercise';
 import { NO_SETTINGS, SCHOOLS, type SchoolChoice } from '@/core/progression';
-import type { ReadyLine, ReadyProgramme, ReadyTotals } from '@/core/ready';
+import { type ReadyLine, type ReadyProgramme, type ReadyTotals, timesInWords } from '@/core/ready';
 import type { TemplateDraft } from '@/core/records';
 import { type Frozen, formatRange, formatSeconds } from '@/core/units';
 import { FigureThumb } from '../figure/thumb';
@@ -61,14 +61,16 @@ export function Programme({
   );
 }
 
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** What a programme takes, by the segments that the player would play. */
 function Times({ totals, rounds }: { totals: ReadyTotals | null; rounds: number }) {
   if (!totals) return null;
   return (
     <p className="pt-1 text-soft">
-      {totals.sessionsADay === 1 ? 'Once a day' : `${totals.sessionsADay} times a day`}, longest
-      session {formatRange(totals.session)}; the day {formatRange(totals.day)}, the week{' '}
-      {formatRange(totals.week)}; held {formatSeconds(totals.heldADay)} a day
+      {capital(timesInWords(totals))}, the longest {formatRange(totals.session)}; the day{' '}
+      {formatRange(totals.day)}, the week {formatRange(totals.week)}; held{' '}
+      {formatSeconds(totals.heldADay)} a day
       {rounds > 1 && `; gone through ${rounds} times`}.
     </p>
   );
