@@ -145,19 +145,13 @@ const SMALL = 0.25;
  * correlation (Hamed & Rao 1998), stand beside it as another way to reckon the same. It never says why.
  *
  * @param readings one a day, in any order
- * @param today the day it is asked on; the day of the last reading where it is left out
  * @example judgeCourse(eightWeeksFromSixToTwo, PAIN_MATTERS).course // 'improving beyond noise'
  */
-export function judgeCourse(
-  readings: readonly Reading[],
-  matters: Matters,
-  today?: LocalDate,
-): CourseVerdict {
+export function judgeCourse(readings: readonly Reading[], matters: Matters): CourseVerdict {
   const told = lately(inOrder(readings));
   const first = told[0];
   const last = told.at(-1);
   const days = first && last ? daysBetween(first.date, last.date) + 1 : 0;
-  const until = first ? Math.max(days, today ? daysBetween(first.date, today) + 1 : 0) : 0;
   const moreDays = Math.max(0, LEAST_READINGS - told.length, SAID_FROM_DAYS - days);
   if (!first || !last || moreDays > 0)
     return { ...NOTHING_YET, readings: told.length, days, moreDays };
@@ -166,7 +160,7 @@ export function judgeCourse(
     day: daysBetween(first.date, date),
     value: way * value,
   }));
-  const said = lookByLook(at, matters.by, until).at(-1) ?? 'nothing';
+  const said = lookByLook(at, matters.by, days).at(-1) ?? 'nothing';
   const found = averaged(at, matters.by);
   const [from, to] = [way * found.start, way * found.now];
   const important = importantChange(from, matters);

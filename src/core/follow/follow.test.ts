@@ -15,6 +15,7 @@ import {
   limbReadings,
   reachOf,
   referVerdict,
+  sayTrend,
   sayVerdict,
   tellVerdict,
 } from '.';
@@ -176,6 +177,15 @@ describe('in three voices', () => {
     expect(referrer).toMatch(
       /^Worst pain fell from \S+ to \S+ of 10 in 42 days, a change of -\S+ \(95 % interval/,
     );
+  });
+
+  it('says slope and trend beside it, where there are any', () => {
+    const followed = { ...pain, readings: daily(fall(42)) };
+    const say = sayTrend(followed, judgeCourse(followed.readings, PAIN_MATTERS));
+    expect(say).toMatch(
+      /^Worst pain: -0\.\d\d a week \(-\d\.\d\d to -\d\.\d\d\); trend -\d\.\d\d, p below 0\.001\.$/,
+    );
+    expect(sayTrend(followed, judgeCourse([], PAIN_MATTERS))).toBeNull();
   });
 
   it.each([

@@ -64,6 +64,18 @@ export function sayVerdict({ name, unit, matters }: Followed, verdict: CourseVer
   );
 }
 
+/**
+ * The same by slope and trend alone, for whoever wants another way to reckon; null with too little.
+ *
+ * @example "Worst pain: -0.43 a week (-0.52 to -0.35); trend -0.70, p below 0.001."
+ */
+export function sayTrend({ name }: Followed, { slope, trend }: CourseVerdict): string | null {
+  if (!slope || !trend) return null;
+  const number = (value: number) => value.toFixed(2).replace(/^-(0\.00)$/, '$1');
+  const p = trend.p < 0.001 ? 'below 0.001' : trend.p.toFixed(3);
+  return `${name}: ${number(slope.slope)} a week (${number(slope.low)} to ${number(slope.high)}); trend ${number(trend.tau)}, p ${p}.`;
+}
+
 /** Nothing reckoned is quite sure. */
 function sureText(share: number): string {
   if (share > 0.99) return 'over 99 %';

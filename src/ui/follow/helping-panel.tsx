@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { type Followed, METHOD, judgeAll, sayVerdict } from '@/core/follow';
+import { type Followed, METHOD, judgeAll, sayTrend, sayVerdict } from '@/core/follow';
 import { type LocalDate, percent } from '@/core/units';
 import { FittedCourse } from './fitted-course';
 import type { JudgeAnswer } from '@/workers/judge.worker';
@@ -83,6 +83,13 @@ export function HelpingPanel({
       <details>
         <summary className="text-action">How this is reckoned</summary>
         <p className="text-[0.93em] text-soft">{METHOD}</p>
+        <ul className="text-[0.93em] text-soft">
+          {followed.map((one) => {
+            const found = judged.find(({ id }) => id === one.id);
+            const say = found && sayTrend(one, found.verdict);
+            return say ? <li key={one.id}>{say}</li> : null;
+          })}
+        </ul>
       </details>
     </div>
   );
