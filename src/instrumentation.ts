@@ -9,6 +9,8 @@ export async function register(): Promise<void> {
   startOutbox();
   const { startTriage } = await import('@/server/follow/refresh');
   startTriage();
+  const { startEvidence } = await import('@/server/follow/evidence');
+  startEvidence();
   const { startSeals } = await import('@/server/seals');
   startSeals();
   const { startBackups } = await import('@/server/backups');

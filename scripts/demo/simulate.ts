@@ -61,6 +61,7 @@ export async function live(
     id: luck.id(),
     name: story.name,
     complaint: story.complaint,
+    area: story.area,
     zone: CLINIC.zone,
     wakeMinute: story.wake as WallMinute,
     sleepMinute: story.sleep as WallMinute,

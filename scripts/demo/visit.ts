@@ -156,6 +156,7 @@ async function writeEntries(
         exercise: true,
         photos: photo !== undefined,
         sharing: true,
+        learning: true,
         minor: false,
         guardian: '',
       },

@@ -1,3 +1,4 @@
+import type { EpisodeArea } from '@/core/measures';
 import type { SchoolId } from '@/core/exercise';
 import type { HomeBody } from '@/core/records';
 import type { BodyPart } from '@/core/symptoms';
@@ -53,6 +54,7 @@ export type StoryVersion = {
 export type Story = {
   readonly name: string;
   readonly complaint: string;
+  readonly area: EpisodeArea;
   readonly minutesADay: number;
   readonly wake: number;
   readonly sleep: number;
@@ -83,6 +85,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Ansel Corriwick',
     complaint: 'Bell-founder; neck ache after a day over the moulds',
+    area: 'neck',
     cue: 'Ear over the shoulder, as if a bell rope drew you up',
     minutesADay: 20,
     wake: 6 * 60,
@@ -156,6 +159,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Ylva Sandrune',
     complaint: 'Sailmaker; stiff upper back and side of the neck',
+    area: 'posture',
     minutesADay: 10,
     wake: 7 * 60,
     sleep: 23 * 60,
@@ -193,6 +197,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Tomas Brekkel',
     complaint: 'Ferry hand; low back after lifting the ramp',
+    area: 'back',
     minutesADay: 20,
     wake: 5 * 60,
     sleep: 21 * 60,
@@ -237,6 +242,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Ilse Marrendal',
     complaint: 'Choir leader; tingling down the right arm',
+    area: 'neck',
     minutesADay: 12,
     wake: 8 * 60,
     sleep: 24 * 60 - 30,
@@ -278,6 +284,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Bodo Hallimar',
     complaint: 'Cheese-cellar keeper; headache from the neck',
+    area: 'neck',
     minutesADay: 15,
     wake: 4 * 60 + 30,
     sleep: 20 * 60 + 30,
@@ -337,6 +344,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Nessa Quillery',
     complaint: 'Stone carver; neck and shoulder, mallet side',
+    area: 'neck',
     minutesADay: 10,
     wake: 7 * 60,
     sleep: 22 * 60,
@@ -359,6 +367,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Corin Aldwick',
     complaint: 'Boat builder; stiff neck, hands no longer sure',
+    area: 'neck',
     minutesADay: 15,
     wake: 6 * 60,
     sleep: 22 * 60,
@@ -372,6 +381,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Perrin Salloway',
     complaint: 'Lighthouse painter; arm ache from overhead work',
+    area: 'neck',
     minutesADay: 12,
     wake: 6 * 60 + 30,
     sleep: 22 * 60,
@@ -395,6 +405,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Quill Aldersea',
     complaint: 'Chart engraver; neck pain and headache at the desk',
+    area: 'neck',
     minutesADay: 15,
     wake: 7 * 60,
     sleep: 23 * 60,

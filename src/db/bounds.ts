@@ -14,6 +14,11 @@ export const LIST_BOUNDS = {
   patientsWithExercise: 100,
   /** Patients offered to somebody who types a name. */
   patientsFound: 8,
+  /** Episodes whose evidence is read, or reckoned, in one go. */
+  evidencePage: 250,
+  evidenceReckoned: 4,
+  /** Episodes of one patient. */
+  episodes: 100,
   versions: 200,
   pauses: 5000,
   /** Events of one patient's day. */

@@ -10,7 +10,7 @@ const shared = globalThis as unknown as Record<symbol, string | undefined>;
 const thisProcess = () => (shared[KEY] ??= randomUUID());
 
 /** Work in the background that one process at a time does. */
-export type LeasedWork = 'outbox' | 'triage' | 'seals' | 'backups';
+export type LeasedWork = 'outbox' | 'triage' | 'evidence' | 'seals' | 'backups';
 
 /**
  * Does a piece of work unless another process does it. The lease is in the database, so it holds over

@@ -40,7 +40,7 @@ export async function patientFor(member: SignedIn, id: string): Promise<Patient>
 export async function addPatient(member: SignedIn, draft: PatientDraft): Promise<{ id: string }> {
   const at = now();
   const { clinicId } = member;
-  const { complaint, ...fields } = draft;
+  const { complaint, area = null, ...fields } = draft;
   const zone = parseZone(draft.zone);
   if (!zone) throw new Problem(400, 'This time zone is not known.', ['zone']);
   try {
@@ -61,6 +61,7 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
         id: crypto.randomUUID(),
         patientId: draft.id,
         complaint,
+        area,
         openedOn: dateIn(zone, at),
         closedOn: null,
       }),

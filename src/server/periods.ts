@@ -14,6 +14,12 @@ export const PERIODS_MS = {
   triageBite: 30 * SECOND_MS,
   /** A row that could not be kept current, because the clinic writes all the time, holds so long. */
   triageStale: MINUTE_MS,
+  /** What episodes tell the clinic is reckoned in the background, and for how long in one go. */
+  evidence: 10 * MINUTE_MS,
+  evidenceFirst: 20 * SECOND_MS,
+  evidenceBite: 30 * SECOND_MS,
+  /** The same while somebody waits for the page. */
+  evidenceWaited: 2 * SECOND_MS,
   /** A backup is made so often, where a place for them is set. */
   backup: DAY_MS,
   /** Looked whether one is due, and first after the start. */

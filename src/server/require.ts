@@ -1,5 +1,6 @@
 import 'server-only';
 import { notFound, redirect } from 'next/navigation';
+import type { EpisodeArea } from '@/core/measures';
 import type { Patient } from '@/db';
 import type { PatientHere, SignedIn } from './access';
 import { currentMember, currentPatient } from './current';
@@ -35,6 +36,7 @@ export async function requireFile(id: string): Promise<{
   readonly member: SignedIn;
   readonly patient: Patient;
   readonly complaint: string;
+  readonly area: EpisodeArea | null;
 }> {
   const member = await requireMember();
   const opened = (await openPatient(member, id)) ?? notFound();

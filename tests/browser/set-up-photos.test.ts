@@ -25,7 +25,14 @@ it('are taken on the run sheet, seen on sheet and handout, kept on the phone, an
     kind: 'consent',
     supersedes: null,
     on: today(),
-    body: { exercise: true, photos: true, sharing: true, minor: false, guardian: '' },
+    body: {
+      exercise: true,
+      photos: true,
+      sharing: true,
+      learning: false,
+      minor: false,
+      guardian: '',
+    },
   });
   const folder = join(stage.server.data, 'files');
   mkdirSync(folder, { recursive: true });

@@ -28,7 +28,14 @@ async function consenting(name = 'Linnet Marlow'): Promise<string> {
     kind: 'consent',
     supersedes: null,
     on: today(),
-    body: { exercise: true, photos: false, sharing: true, minor: false, guardian: '' },
+    body: {
+      exercise: true,
+      photos: false,
+      sharing: true,
+      learning: false,
+      minor: false,
+      guardian: '',
+    },
   });
   return id;
 }

@@ -200,6 +200,7 @@ it.each([
       exercise: true,
       photos: false,
       sharing: false,
+      learning: false,
       minor,
       guardian: minor ? 'A parent' : '',
     },

@@ -6,7 +6,6 @@ import type { LineDraft, OutcomeLetterDraft } from '@/core/records';
 import { addDays } from '@/core/units';
 import { auditOf, insertProposalDecision, versionsOf, write } from '@/db';
 import { now } from '@/server/clock';
-import { faredOf } from '@/server/follow/fared';
 import { limitsOf } from '@/server/follow/outlook';
 import { decideProposal, sendAccepted } from '@/server/follow/decide';
 import { pastDecisions } from '@/server/follow/decided';
@@ -144,7 +143,6 @@ it('keeps a declined one from coming back while nothing has changed', async () =
 it('takes an accepted one back until its version is written: it is open again, and the record keeps both', async () => {
   const patientId = await lived([{}, {}, {}]);
   await decide(patientId, 'accepted');
-  const before = await faredOf(stage.practitioner.clinicId);
   const { waiting, version } = await view(patientId);
   const takeBack = () =>
     decideProposal(stage.practitioner, {
@@ -161,9 +159,6 @@ it('takes an accepted one back until its version is written: it is open again, a
   const patient = await patientOf(stage, patientId);
   const past = await pastDecisions(patient, await recordOf(patient));
   expect(past.map(({ row }) => row.decision)).toEqual(['taken back', 'accepted']);
-  // It is no decision of the clinic's any more.
-  const of = (fared: typeof before) => fared.find(({ move }) => move === 'advance hold')?.accepted;
-  expect(of(await faredOf(stage.practitioner.clinicId)) ?? 0).toBe((of(before) ?? 0) - 1);
   await expect(takeBack()).rejects.toMatchObject({ status: 409 });
   await decide(patientId, 'accepted');
   await send(patientId);
@@ -333,16 +328,6 @@ it('makes the same of one patient as of many at once', async () => {
   }
 });
 
-it('counts the clinic’s decisions by kind beside what came after', async () => {
-  await decide(await lived([{}, {}, {}]), 'accepted');
-  const fared = await faredOf(stage.practitioner.clinicId);
-  const hold = fared.find(({ move }) => move === 'advance hold');
-  expect(hold?.accepted).toBeGreaterThanOrEqual(1);
-  // Nobody has told of a fortnight after yet.
-  expect(hold).toMatchObject({ lower: 0, higher: 0 });
-  expect(hold?.unclear).toBe((hold?.accepted ?? 0) + (hold?.edited ?? 0));
-});
-
 describe('the letter', () => {
   const sign = async (patientId: string, change: Partial<OutcomeLetterDraft> = {}) => {
     const id = randomUUID();
@@ -378,7 +363,14 @@ describe('the letter', () => {
       kind: 'consent',
       supersedes: null,
       on: today(),
-      body: { exercise: true, photos: false, sharing: true, minor: false, guardian: '' },
+      body: {
+        exercise: true,
+        photos: false,
+        sharing: true,
+        learning: false,
+        minor: false,
+        guardian: '',
+      },
     });
     expect((await sign(patientId, { forReferrer: true }))?.letter.paragraphs[0]).toMatch(
       / was with us/,

@@ -9,7 +9,6 @@ import { catalogueFor, exportExercises } from '@/server/desk/exercises';
 import { stairsOf } from '@/server/desk/stairs';
 import { templateList } from '@/server/desk/templates';
 import { pastDecisions } from '@/server/follow/decided';
-import { faredOf } from '@/server/follow/fared';
 import { fileHeader } from '@/server/follow/file-header';
 import { proposalsOf, recordOf, shownProposals } from '@/server/follow/proposals';
 import { reviewOf } from '@/server/follow/review';
@@ -135,7 +134,6 @@ it('the clinic’s lists', async () => {
     expect(parts(await morningList(by, { ...asked, ...change }))).toMatchSnapshot(
       JSON.stringify(Object.keys(change)),
     );
-  expect(parts(await faredOf(clinicId))).toMatchSnapshot('how decisions fared');
   expect(parts([await bandsOf(clinicId), await templateList(clinicId)])).toMatchSnapshot(
     'bands and templates',
   );

@@ -54,7 +54,7 @@ async function consent(patientId: string, photos: boolean) {
     kind: 'consent',
     supersedes: before?.id ?? null,
     on: today(),
-    body: { exercise: true, photos, sharing: true, minor: false, guardian: '' },
+    body: { exercise: true, photos, sharing: true, learning: false, minor: false, guardian: '' },
   });
 }
 

@@ -185,7 +185,14 @@ describe('a referral', () => {
 });
 
 describe('the file', () => {
-  const consent = { exercise: true, photos: true, sharing: false, minor: false, guardian: '' };
+  const consent = {
+    exercise: true,
+    photos: true,
+    sharing: false,
+    learning: false,
+    minor: false,
+    guardian: '',
+  };
 
   it('supersedes instead of overwriting, once, and takes out without losing', async () => {
     const id = await makePatient(stage.practitioner);

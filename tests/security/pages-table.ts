@@ -94,6 +94,7 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
     may: MEMBERS,
   },
   '(clinic)/clinic/outbox': { path: () => '/clinic/outbox', may: MEMBERS },
+  '(clinic)/evidence': { path: () => '/evidence', may: PRACTITIONERS },
   '(clinic)/exercises/pictures': { path: () => '/exercises/pictures', may: MEMBERS },
   '(clinic)/exercises/programmes': { path: () => '/exercises/programmes', may: MEMBERS },
   '(clinic)/exercises/about/[id]': { path: () => '/exercises/about/tuck-seated', may: MEMBERS },

@@ -180,6 +180,11 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     ownClinicOnly: true,
     body: () => ({ show: 'looks', who: null, from: null, to: null }),
   },
+  'evidence/file': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ by: 'complaint' }),
+  },
   'members/active': { may: LEAD, body: () => ({ memberId: world.assistantId, active: true }) },
   clinic: {
     may: LEAD,

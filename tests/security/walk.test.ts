@@ -134,6 +134,7 @@ describe('every page', () => {
       '(clinic)/patients/new',
       '(clinic)/clinic',
       '(clinic)/clinic/outbox',
+      '(clinic)/evidence',
       '(clinic)/exercises',
       '(clinic)/exercises/pictures',
       '(clinic)/exercises/programmes',

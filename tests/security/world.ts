@@ -240,7 +240,14 @@ export async function makeVisit(by: Awaited<ReturnType<typeof member>>): Promise
     text: 'x',
   });
   const entry = { patientId: world.patientId, supersedes: null, on: today() };
-  const agreed = { exercise: true, photos: true, sharing: true, minor: false, guardian: '' };
+  const agreed = {
+    exercise: true,
+    photos: true,
+    sharing: true,
+    learning: false,
+    minor: false,
+    guardian: '',
+  };
   await saveEntry(by, { ...entry, id: randomUUID(), kind: 'consent', body: agreed });
   world.entryId = randomUUID();
   await saveEntry(by, {

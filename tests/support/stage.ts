@@ -64,7 +64,14 @@ export async function photographable({ practitioner }: Stage): Promise<string> {
     kind: 'consent',
     supersedes: null,
     on: today(),
-    body: { exercise: true, photos: true, sharing: true, minor: false, guardian: '' },
+    body: {
+      exercise: true,
+      photos: true,
+      sharing: true,
+      learning: false,
+      minor: false,
+      guardian: '',
+    },
   });
   return id;
 }

@@ -1,3 +1,4 @@
+import { roleSuffices } from '@/server/access';
 import { requireAnyMember } from '@/server/require';
 import Link from 'next/link';
 import { Toaster } from 'sonner';
@@ -27,6 +28,11 @@ export default async function ClinicLayout({ children }: { children: React.React
             <Link href="/exercises" className="py-1 text-action hover:underline">
               Exercises
             </Link>
+            {roleSuffices(member.role, 'practitioner') && (
+              <Link href="/evidence" className="py-1 text-action hover:underline" prefetch={false}>
+                Evidence
+              </Link>
+            )}
             {member.role === 'lead' && (
               <Link href="/clinic" className="py-1 text-action hover:underline">
                 Clinic and members

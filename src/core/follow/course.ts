@@ -270,7 +270,7 @@ function trendOf(told: readonly Reading[]): Pick<CourseVerdict, 'slope' | 'trend
 }
 
 /** The smaller of the amount and the share, since either matters; never less than half the amount. */
-function importantChange(from: number, { by, share }: Matters): number {
+export function importantChange(from: number, { by, share }: Matters): number {
   if (share === null || from <= 0) return by;
   return Math.max(by / 2, Math.min(by, share * from));
 }

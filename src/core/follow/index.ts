@@ -1,4 +1,5 @@
 export * from './course';
+export * from './important';
 export * from './limb';
 export * from './reading';
 export * from './seams';

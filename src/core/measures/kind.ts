@@ -43,6 +43,16 @@ export type MeasureStep = keyof typeof MEASURE_STEPS;
 export const PROFILES = ['neck', 'back', 'posture'] as const;
 export type Profile = (typeof PROFILES)[number];
 
+/** What an episode's complaint is mainly of, as somebody chose it. */
+export const EPISODE_AREAS = [...PROFILES, 'another'] as const;
+export type EpisodeArea = (typeof EPISODE_AREAS)[number];
+export const AREA_WORDS: Readonly<Record<EpisodeArea, string>> = {
+  neck: 'the neck, with its head and arm',
+  back: 'the back, with its leg',
+  posture: 'posture',
+  another: 'something else',
+};
+
 export const INSTRUMENTS = [
   'by eye',
   'ruler or tape',

@@ -1,4 +1,4 @@
-import type { Profile, MeasureKind } from './kind';
+import { type EpisodeArea, type MeasureKind, PROFILES, type Profile } from './kind';
 import { TRADE, UNKNOWN, choice, hold, pain, photo, range, strength } from './kind-makers';
 import type { Detectable } from './kind';
 import type { Margin } from './trials';
@@ -321,6 +321,11 @@ export type DetectableChanges = Readonly<
 /** The detectable change that counts here: the clinic's where it has one. */
 export function detectableOf(id: MeasureKindId, clinic: DetectableChanges): Detectable {
   return clinic[id] ?? kindOf(id).detectable;
+}
+
+/** The profile of what somebody chose an episode to be of; null where nobody did, or it is of something else. */
+export function chosenProfile(area: EpisodeArea | null): Profile | null {
+  return PROFILES.find((profile) => profile === area) ?? null;
 }
 
 /** The profile a complaint in the clinic's own words suggests; neck where nothing else is said. */

@@ -2,5 +2,6 @@ export * from './course-of';
 export * from './got-on';
 export * from './limbs';
 export * from './outlook';
+export * from './pain-after';
 export * from './record';
 export * from './strips';

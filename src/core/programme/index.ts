@@ -4,6 +4,7 @@ export * from './cuts';
 export * from './day-time';
 export * from './difference';
 export * from './look-ahead';
+export * from './minutes-asked';
 export * from './planned-line';
 export * from './recheck';
 export * from './sent';

@@ -36,6 +36,8 @@ export const ConsentBody = z
     exercise: z.boolean(),
     photos: z.boolean(),
     sharing: z.boolean(),
+    /** That the clinic counts this course with others; off until somebody says yes. */
+    learning: z.boolean().default(false),
     minor: z.boolean(),
     guardian: text('The guardian’s name', 200),
   })

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { EPISODE_AREAS } from '../measures';
 import type { WallMinute } from '../schedule';
 import { RemindersBody } from './file-entry';
 import { zoneName } from './people';
@@ -25,6 +26,11 @@ export const PatientDraft = z.object({
   id: recordId,
   name: words('The name', 200),
   complaint: words('The complaint', 200),
+  /** What it is mainly of; null where nobody chose. */
+  area: z
+    .enum(EPISODE_AREAS, { error: 'Choose what the complaint is mainly of.' })
+    .nullable()
+    .optional(),
   zone: zoneName,
   wakeMinute: minuteOfDay,
   sleepMinute: minuteOfDay,

@@ -1,5 +1,7 @@
 export * from './autocorrelation';
 export type * from './chance';
+export * from './kaplan-meier';
+export * from './mean-interval';
 export * from './median';
 export * from './non-overlap';
 export * from './normal';

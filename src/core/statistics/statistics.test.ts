@@ -2,6 +2,10 @@ import fc from 'fast-check';
 import {
   type Point,
   autocorrelation,
+  meanInterval,
+  medianTime,
+  survival,
+  survivalAt,
   median,
   medianPairwiseSlope,
   nonOverlap,
@@ -202,5 +206,76 @@ describe('the interval of a share', () => {
         },
       ),
     );
+  });
+});
+
+describe('time until something happens', () => {
+  // Remission in weeks under 6-mercaptopurine (Freireich 1963; memory). Expected: statsmodels 0.13.5,
+  // SurvfuncRight; the interval by its standard error on the log-minus-log scale.
+  const TOLD = [6, 6, 6, 7, 10, 13, 16, 22, 23];
+  const CENSORED = [6, 9, 10, 11, 17, 19, 20, 25, 32, 32, 34, 35];
+  const all = [
+    ...TOLD.map((time) => ({ time, happened: true })),
+    ...CENSORED.map((time) => ({ time, happened: false })),
+  ];
+
+  it('agrees with a reference library', () => {
+    expect(
+      survival(all).map(({ time, atRisk, events, share, low, high }) => [
+        time,
+        atRisk,
+        events,
+        ...[share, low, high].map((value) => Number(value.toFixed(6))),
+      ]),
+    ).toEqual([
+      [6, 21, 3, 0.857143, 0.619718, 0.951552],
+      [7, 17, 1, 0.806723, 0.563147, 0.922809],
+      [10, 15, 1, 0.752941, 0.5032, 0.889362],
+      [13, 12, 1, 0.690196, 0.43161, 0.849066],
+      [16, 11, 1, 0.627451, 0.367511, 0.804912],
+      [22, 7, 1, 0.537815, 0.267779, 0.746791],
+      [23, 6, 1, 0.448179, 0.188052, 0.680143],
+    ]);
+    expect(medianTime(survival(all))).toBe(23);
+    expect(survivalAt(survival(all), 12)?.share).toBeCloseTo(0.752941, 6);
+    expect(survivalAt(survival(all), 5)).toBeNull();
+  });
+
+  it('without anybody lost it is the plain share, and the order does not matter', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 20 }), { minLength: 1, maxLength: 40 }),
+        (times) => {
+          const steps = survival(times.map((time) => ({ time, happened: true })));
+          for (const { time, share, low, high } of steps) {
+            expect(share).toBeCloseTo(times.filter((one) => one > time).length / times.length, 9);
+            expect(low).toBeLessThanOrEqual(share);
+            expect(high).toBeGreaterThanOrEqual(share);
+          }
+          expect(
+            survival([...times].reverse().map((time) => ({ time, happened: true }))),
+          ).toEqual(steps);
+        },
+      ),
+    );
+    expect(survival([{ time: 3, happened: false }])).toEqual([]);
+    expect(medianTime([])).toBeNull();
+  });
+});
+
+describe('the interval of a mean', () => {
+  // scipy.stats.t.interval of these very values.
+  it.each([
+    [[0.4, 0.9, 0.55, 0.7, 0.2], 0.215672, 0.884328],
+    [[0.4, 0.9, 0.55, 0.7, 0.2, 0.95, 0.6, 0.8, 0.75, 0.5, 0.33], 0.446906, 0.767639],
+  ])('agrees with a reference library', (values, low, high) => {
+    const found = meanInterval(values);
+    expect(found?.low).toBeCloseTo(low, 4);
+    expect(found?.high).toBeCloseTo(high, 4);
+  });
+
+  it('is none of one value', () => {
+    expect(meanInterval([1])).toBeNull();
+    expect(meanInterval([])).toBeNull();
   });
 });

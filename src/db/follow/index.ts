@@ -1,3 +1,4 @@
+export * from './evidence';
 export * from './letters';
 export * from './newest';
 export * from './proposals';

@@ -28,18 +28,6 @@ export function proposalDecisionsOf(
   );
 }
 
-/** The clinic's newest decisions about proposals. */
-export function newestProposalDecisions(clinicId: ClinicId, limit: number) {
-  return read((db) =>
-    db
-      .select()
-      .from(proposalDecision)
-      .where(eq(proposalDecision.clinicId, clinicId))
-      .orderBy(desc(proposalDecision.createdAt))
-      .limit(limit),
-  );
-}
-
 export function insertProposalDecision(row: Placed<ProposalDecisionRow>): Statement[] {
   return placed(row, row.localDate, (columns) =>
     builder()

@@ -6,4 +6,5 @@ export * from './desk';
 export * from './teach';
 export * from './reminders';
 export * from './follow';
+export * from './evidence';
 export * from './erasure';

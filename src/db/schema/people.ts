@@ -15,6 +15,7 @@ import {
   StoredDetectable,
   TriageLimitsDraft,
 } from '@/core/records';
+import { EPISODE_AREAS } from '@/core/measures';
 import { SCREENING_LASTS_DAYS } from '@/core/screen';
 import type { ClinicId, EpisodeId, LinkId, MemberId, PatientId, VisitId } from '@/core/units';
 import { date, instant, json, wallMinute, zone } from './columns';
@@ -228,6 +229,8 @@ export const episode = sqliteTable(
     id: text('id').$type<EpisodeId>().notNull(),
     patientId: text('patient_id').$type<PatientId>().notNull(),
     complaint: text('complaint').notNull(),
+    /** What it is mainly of; null where nobody chose. */
+    area: text('area', { enum: EPISODE_AREAS }),
     openedOn: date('opened_on').notNull(),
     closedOn: date('closed_on'),
   },

@@ -26,7 +26,7 @@ import {
 } from '@/core/history';
 import { detectableOf, kindOf, marginAt } from '@/core/measures';
 import { isDueOn, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
-import { type SentVersion, fullestDay, plannedLine } from '@/core/programme';
+import { type SentVersion, minutesAsked } from '@/core/programme';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, entriesOf, membersOf, outcomeLettersOf } from '@/db';
 import type { SignedIn } from '../access';
@@ -128,29 +128,13 @@ export async function followOf(member: SignedIn, patient: Patient): Promise<Foll
     slotNames: slotNames(facts),
     obstacles: obstaclesOf({
       doing,
-      minutes: newest && minutesOf(newest, facts, catalogue.byId, today),
+      minutes: newest && minutesAsked(newest, facts.waking, catalogue.byId, today),
       minutesADay: patient.minutesADay,
     }),
     versions: facts.versions,
     paused: isPausedOn(facts.pauses, today) || facts.pauses.some(({ to }) => to === null),
     record,
   };
-}
-
-function minutesOf(
-  version: SentVersion,
-  { waking }: PatientFacts,
-  byId: Awaited<ReturnType<typeof catalogueFor>>['byId'],
-  from: LocalDate,
-): number | null {
-  const lines = version.lines.flatMap((line) => {
-    const exercise = byId(line.exerciseId);
-    return exercise
-      ? [plannedLine(line.lineage, exercise, line.dose, line.anchor, line.school, line.session)]
-      : [];
-  });
-  const day = fullestDay(lines, { from, review: version.reviewOn, rounds: version.rounds }, waking);
-  return day && Math.ceil(day.total.least / 60);
 }
 
 function slotNames({ versions, waking, today }: PatientFacts): Readonly<Record<string, string>> {

@@ -9,6 +9,7 @@ import type {
 } from '@/core/records';
 import type { LocalDate, AuthorId } from '@/core/units';
 import {
+  dropEvidence,
   type FileEntryRow,
   type Patient,
   type Placed,
@@ -122,6 +123,8 @@ async function supersede(
         supersedes,
         // Kind and body belong together: the schema that read the draft tells them apart.
       } as Placed<FileEntryRow>),
+      // What was learned from a course is forgotten as soon as it is not agreed to.
+      ...(kind === 'consent' ? [dropEvidence(clinicId, patient.id)] : []),
       ...(isDrafted(kind)
         ? [forgetVisitDraft({ clinicId, patientId: patient.id, memberId: member.id, kind })]
         : []),

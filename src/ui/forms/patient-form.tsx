@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { AREA_WORDS } from '@/core/measures';
 import type { KeptFields } from '@/core/records';
 import { KeptLine } from './kept-line';
 import { Refusal } from './refusal';
@@ -38,6 +39,7 @@ export function PatientForm({
       id,
       name: textOf(fields, 'name'),
       complaint: textOf(fields, 'complaint'),
+      area: textOf(fields, 'area') === '' ? null : textOf(fields, 'area'),
       zone: textOf(fields, 'zone'),
       wakeMinute: minuteOf(textOf(fields, 'wake')),
       sleepMinute: minuteOf(textOf(fields, 'sleep')),
@@ -72,6 +74,21 @@ export function PatientForm({
         hint="What this episode of care is about, in a few words."
         error={form.errorAt('complaint')}
       />
+      <label className="grid gap-1">
+        The complaint is mainly of
+        <select
+          name="area"
+          defaultValue={kept?.area ?? ''}
+          className="w-fit rounded border border-hair bg-sheet px-2 py-1"
+        >
+          <option value="">not said</option>
+          {Object.entries(AREA_WORDS).map(([area, name]) => (
+            <option key={area} value={area}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
         <Field
           label="Gets up at"

@@ -17,9 +17,13 @@ const ASKED = [
   ['exercise', 'To exercise at home: risk and stop signs were explained'],
   ['photos', 'To photos of posture, kept here only'],
   ['sharing', 'To share the record with other clinicians of this patient'],
+  [
+    'learning',
+    'To learn from my course: counted with others, without a name, by this clinic alone',
+  ],
 ] as const;
 
-/** Consent to exercise, photos and sharing, each apart; a guardian's for a minor. */
+/** Consent to exercise, photos, sharing and learning, each apart; a guardian's for a minor. */
 export function ConsentForm({
   patientId,
   today,

@@ -6,14 +6,12 @@ import { BackupNotice } from '@/ui/clinic/backup-notice';
 import { currentMember } from '@/server/current';
 import { allowedOf } from '@/server/files';
 import { bandsOf } from '@/server/desk/bands';
-import { faredOf } from '@/server/follow/fared';
 import { triageLimitsOf } from '@/server/follow/marks';
 import { knownZones } from '@/server/zones';
 import { detectableChangesOf } from '@/server/visit/measuring';
 import Link from 'next/link';
 import { buttonClass } from '@/ui/primitives/button';
 import { BandsForm } from '@/ui/forms/bands-form';
-import { FaredTable } from '@/ui/follow/fared-table';
 import { LimitsForm } from '@/ui/triage/limits-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
@@ -28,13 +26,12 @@ export default legible(ClinicPage);
 async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands, limits, fared, allowed] = await Promise.all([
+  const [clinic, members, detectable, bands, limits, allowed] = await Promise.all([
     clinicOf(member),
     colleaguesOf(member),
     detectableChangesOf(member.clinicId),
     bandsOf(member.clinicId),
     triageLimitsOf(member.clinicId),
-    faredOf(member.clinicId),
     allowedOf(member),
   ]);
   return (
@@ -89,7 +86,6 @@ async function ClinicPage() {
         </p>
         <LimitsForm limits={limits} />
       </section>
-      <FaredTable fared={fared} />
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">From which change on a measurement is real</h2>
         <p className="text-soft">

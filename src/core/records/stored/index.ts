@@ -1,4 +1,5 @@
 export * from './day';
+export * from './evidence';
 export * from './letter';
 export * from './measurement';
 export * from './morning';

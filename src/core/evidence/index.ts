@@ -1,0 +1,5 @@
+export * from './facts';
+export * from './file';
+export * from './guard';
+export * from './leaving';
+export * from './tables';
