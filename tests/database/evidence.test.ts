@@ -71,7 +71,7 @@ it('counts who agreed, from five patients on, until they take it back', async ()
     id: randomUUID(),
     patientId: ids[1] as string,
     supersedes: consent?.id ?? '',
-  } as never);
+  });
   expect(await evidenceOf(clinicId(), today(), null, 50)).toHaveLength(3);
 });
 

@@ -86,6 +86,7 @@ describe('groups', () => {
   it('are put together where they are smaller, with the smallest of the others where that is too few', () => {
     expect(names(9, 3, 2)).toEqual(['g0 9', 'others 5']);
     expect(names(9, 7, 2)).toEqual(['g0 9', 'others 9']);
+    expect(names(4, 3)).toEqual(['all together 7']);
     expect(names(4, 0)).toEqual([]);
   });
 

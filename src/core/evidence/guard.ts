@@ -58,6 +58,9 @@ export function toldParts(parts: readonly Cell[]): Told[] {
 /** A group with a name, and who is in it. */
 export type Group<T> = { readonly name: string; readonly members: readonly T[] };
 
+/** What a group is called that nothing is left beside. */
+export const ALL = 'all together';
+
 /**
  * Puts those together that are too few, the smallest first, until each group is of five patients at least.
  *
@@ -83,7 +86,8 @@ export function toldGroups<T>(
     if (!smallest) return [];
     together = [...together, ...smallest.members];
   }
-  return together.length > 0 ? [...apart, { name: others, members: together }] : apart;
+  if (together.length === 0) return apart;
+  return [...apart, { name: apart.length > 0 ? others : ALL, members: together }];
 }
 
 /** How many patients, as far as it may be told of groups that overlap: nobody learns who is not in one. */

@@ -99,7 +99,7 @@ export type Evidence =
     };
 
 /** Weeks at which it is told to whom pain had changed. */
-const CHANGED_WEEKS = [4, 6, 8, 12, 16, 26] as const;
+export const CHANGED_WEEKS = [4, 6, 8, 12, 16, 26] as const;
 const LEAVING_WEEKS: readonly Band[] = [
   { from: 1, to: 1 },
   { from: 2, to: 2 },
@@ -136,18 +136,39 @@ const isIn = ({ from, to }: Band, value: number) => value >= from && (to === nul
  * @param all in any order
  */
 export function evidence(all: readonly EpisodeOf[], by: ComparedBy): Evidence {
+  const pieces = evidencePieces(all, by);
+  for (;;) {
+    const { done, value } = pieces.next();
+    if (done === true) return value;
+  }
+}
+
+/** The same piece by piece, so that whoever reckons it for thousands may let others in between. */
+export function* evidencePieces(
+  all: readonly EpisodeOf[],
+  by: ComparedBy,
+): Generator<undefined, Evidence, undefined> {
   const patients = patientsIn(all);
   if (patients < FEWEST_PATIENTS) return { kind: 'too few' };
+  const groups = groupTables(toldGroups(groupedBy(all, by), OTHERS, patientsIn));
+  yield;
   const left = all.filter(({ facts: { ending } }) => ending === 'left');
+  const leaving =
+    patientsIn(left) < FEWEST_PATIENTS ? { leavingWeeks: [], lastTold: [] } : leavingOf(left);
+  yield;
+  const minutes = minutesTables(all);
+  yield;
+  const exercises = exerciseTables(all);
+  yield;
   return {
     kind: 'counted',
     by,
     patients,
     episodes: all.length,
-    groups: groupTables(toldGroups(groupedBy(all, by), OTHERS, patientsIn)),
-    ...(patientsIn(left) < FEWEST_PATIENTS ? { leavingWeeks: [], lastTold: [] } : leavingOf(left)),
-    minutes: minutesTables(all),
-    exercises: exerciseTables(all),
+    groups,
+    ...leaving,
+    minutes,
+    exercises,
     proposals: proposalTables(all),
   };
 }

@@ -4,7 +4,7 @@ import {
   type EpisodeOf,
   type Evidence,
   episodeFacts,
-  evidence,
+  evidencePieces,
 } from '@/core/evidence';
 import { minutesAsked } from '@/core/programme';
 import { dateIn } from '@/core/schedule';
@@ -148,7 +148,12 @@ export async function clinicEvidence(
     if (!last || rows.length < LIST_BOUNDS.evidencePage) break;
     after = last.episodeId;
   }
-  return { told: evidence(all, by), until, isWhole };
+  const pieces = evidencePieces(all, by);
+  for (;;) {
+    const { done, value } = pieces.next();
+    if (done === true) return { told: value, until, isWhole };
+    await breathe();
+  }
 }
 
 const KEY = Symbol.for('dry-lantern.evidence');

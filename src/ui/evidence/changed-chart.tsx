@@ -2,9 +2,9 @@ import { curveStepAfter, line as pathOf, scaleLinear } from 'd3';
 import type { GroupTable } from '@/core/evidence';
 import { percent } from './words';
 
-const WIDTH = 640;
+const WIDTH = 760;
 const HEIGHT = 210;
-const EDGE = { left: 44, right: 150, top: 10, bottom: 26 };
+const EDGE = { left: 44, right: 220, top: 10, bottom: 26 };
 /** Groups are told apart by dash and name, not by colour alone. */
 const LINES = [
   { colour: 'var(--plum)', dash: undefined },

@@ -1,5 +1,6 @@
 import {
   ANSWERS,
+  CHANGED_WEEKS,
   ENDINGS,
   type Evidence,
   PAIN_AFTER_WORDS,
@@ -10,15 +11,17 @@ import { PAIN_AFTER } from '@/core/outlook';
 import { ChangedChart } from './changed-chart';
 import { IntervalMark } from './interval-mark';
 import { LeavingBars } from './leaving-bars';
-import { Cell, EvidenceSection, EvidenceTable, Row, Untold } from './table';
 import {
-  changedInWords,
-  groupInWords,
-  percent,
-  percentRange,
-  rateInWords,
-  shareInWords,
-} from './words';
+  Cell,
+  EvidenceSection,
+  EvidenceTable,
+  RateCell,
+  Row,
+  ShareCell,
+  Untold,
+  WordCell,
+} from './table';
+import { groupInWords, percent, percentRange } from './words';
 
 type Counted = Extract<Evidence, { kind: 'counted' }>;
 
@@ -61,13 +64,16 @@ function Endings({ told, nameOf }: { told: Counted; nameOf: (name: string) => st
         {told.groups.map(({ name, episodes, endings, dose }) => (
           <Row key={name} name={nameOf(name)}>
             <Cell>{episodes}</Cell>
-            {ENDINGS.map((ending) => {
-              const share = endings[ending];
-              return <Cell key={ending}>{share ? shareInWords(share) : <Untold />}</Cell>;
-            })}
-            <Cell>
-              {dose ? `${percent(dose.mean)} (${percentRange(dose.low, dose.high)})` : <Untold />}
-            </Cell>
+            {ENDINGS.map((ending) => (
+              <ShareCell key={ending} told={endings[ending]} />
+            ))}
+            {dose ? (
+              <Cell interval={percentRange(dose.low, dose.high)}>{percent(dose.mean)}</Cell>
+            ) : (
+              <Cell>
+                <Untold />
+              </Cell>
+            )}
           </Row>
         ))}
       </EvidenceTable>
@@ -77,6 +83,9 @@ function Endings({ told, nameOf }: { told: Counted; nameOf: (name: string) => st
 
 function Changed({ told, nameOf }: { told: Counted; nameOf: (name: string) => string }) {
   const groups = told.groups.filter(({ changed }) => changed.length > 0);
+  const weeks = CHANGED_WEEKS.filter((week) =>
+    groups.some(({ changed }) => changed.some(({ weeks: at }) => at === week)),
+  );
   return (
     <EvidenceSection
       title="How long until pain had changed by as much as matters"
@@ -89,21 +98,35 @@ function Changed({ told, nameOf }: { told: Counted; nameOf: (name: string) => st
           <ChangedChart groups={groups} nameOf={nameOf} />
           <EvidenceTable
             label="Pain changed, by week"
-            columns={['', 'Followed', 'Half had changed after', 'Share that had changed']}
+            columns={[
+              told.by === 'complaint' ? 'Complaint mainly of' : 'Most lines grow by',
+              'Followed',
+              'Half had changed after',
+              ...weeks.map((week) => `By week ${week}`),
+            ]}
           >
             {groups.map(({ name, changed, changedOf, medianWeeks }) => (
               <Row key={name} name={nameOf(name)}>
                 <Cell>{changedOf ?? <Untold />}</Cell>
-                <Cell>
+                <WordCell>
                   {medianWeeks === null
                     ? 'not half yet'
                     : medianWeeks === 1
                       ? '1 week'
                       : `${medianWeeks} weeks`}
-                </Cell>
-                <Cell>
-                  {changed.map((one) => `week ${one.weeks}: ${changedInWords(one)}`).join(' · ')}
-                </Cell>
+                </WordCell>
+                {weeks.map((week) => {
+                  const at = changed.find((one) => one.weeks === week);
+                  return at ? (
+                    <Cell key={week} interval={percentRange(at.low, at.high)}>
+                      {percent(at.share)}
+                    </Cell>
+                  ) : (
+                    <Cell key={week}>
+                      <Untold />
+                    </Cell>
+                  );
+                })}
               </Row>
             ))}
           </EvidenceTable>
@@ -164,13 +187,11 @@ function Minutes({ told: { minutes } }: { told: Counted }) {
           {minutes.map(({ from, to, of, mean, low, high, most }) => (
             <Row key={from} name={bandInWords({ from, to })}>
               <Cell>{of ?? <Untold />}</Cell>
-              <Cell>
-                {percent(mean)} ({percentRange(low, high)})
-              </Cell>
+              <Cell interval={percentRange(low, high)}>{percent(mean)}</Cell>
               <td>
                 <IntervalMark value={mean} low={low} high={high} most={1} />
               </td>
-              <Cell>{most ? shareInWords(most) : <Untold />}</Cell>
+              <ShareCell told={most} />
             </Row>
           ))}
         </EvidenceTable>
@@ -201,9 +222,9 @@ function Exercises({
         >
           {exercises.map(({ id, patients, sessions, flares, stops, leftOut }) => (
             <Row key={id} name={exerciseName(id)}>
-              <Cell>{sizeInWords(patients)}</Cell>
+              <WordCell>{sizeInWords(patients)}</WordCell>
               <Cell>{sessions}</Cell>
-              <Cell>{flares ? rateInWords(flares) : <Untold />}</Cell>
+              <RateCell told={flares} />
               <td>
                 {flares && (
                   <IntervalMark
@@ -214,8 +235,8 @@ function Exercises({
                   />
                 )}
               </td>
-              <Cell>{stops ? rateInWords(stops) : <Untold />}</Cell>
-              <Cell>{leftOut ? rateInWords(leftOut) : <Untold />}</Cell>
+              <RateCell told={stops} />
+              <RateCell told={leftOut} />
             </Row>
           ))}
         </EvidenceTable>
@@ -250,7 +271,7 @@ function Proposals({ told: { proposals } }: { told: Counted }) {
               {PAIN_AFTER.map((one) => (
                 <Cell key={one}>{pain[one] ?? <Untold />}</Cell>
               ))}
-              <Cell>{trouble ? shareInWords(trouble) : <Untold />}</Cell>
+              <ShareCell told={trouble} />
             </Row>
           ))}
         </EvidenceTable>

@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import type { Rate, ToldShare } from '@/core/evidence';
+import { percent, percentRange, rateInWords } from './words';
 
 /** A section of the evidence: what it shows, how to read it, and a table that scrolls by itself. */
 export function EvidenceSection({
@@ -34,7 +36,11 @@ export function EvidenceTable({
         <thead className="text-soft">
           <tr className="border-b border-ink">
             {columns.map((name) => (
-              <th key={name} scope="col" className="py-1 pr-5 align-bottom font-normal">
+              <th
+                key={name}
+                scope="col"
+                className="py-1 pr-5 align-bottom font-normal [overflow-wrap:normal]"
+              >
                 {name}
               </th>
             ))}
@@ -57,8 +63,45 @@ export function Row({ name, children }: { name: ReactNode; children: ReactNode }
   );
 }
 
-export function Cell({ children }: { children: ReactNode }) {
-  return <td className="figures py-1.5 pr-5 whitespace-nowrap">{children}</td>;
+/** Numbers, with their interval under them where they have one. */
+export function Cell({ children, interval }: { children: ReactNode; interval?: string }) {
+  return (
+    <td className="figures py-1.5 pr-5 whitespace-nowrap">
+      {children}
+      {interval !== undefined && <div className="text-[0.87em] text-soft">{interval}</div>}
+    </td>
+  );
+}
+
+export function WordCell({ children }: { children: ReactNode }) {
+  return <td className="py-1.5 pr-5 whitespace-nowrap">{children}</td>;
+}
+
+/** A share with its count, over its interval; a dash where it may not be told. */
+export function ShareCell({ told }: { told: ToldShare }) {
+  if (!told)
+    return (
+      <Cell>
+        <Untold />
+      </Cell>
+    );
+  const { count, share, low, high } = told;
+  return (
+    <Cell interval={percentRange(low, high)}>
+      {count} · {percent(share)}
+    </Cell>
+  );
+}
+
+/** A rate of a thousand, over its interval. */
+export function RateCell({ told }: { told: Rate }) {
+  return told ? (
+    <Cell>{rateInWords(told)}</Cell>
+  ) : (
+    <Cell>
+      <Untold />
+    </Cell>
+  );
 }
 
 /** What may not be told: a dash, and in words for who cannot see why. */

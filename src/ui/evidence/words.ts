@@ -1,4 +1,4 @@
-import type { ChangedBy, ComparedBy, Rate, ToldShare } from '@/core/evidence';
+import type { ComparedBy, Rate } from '@/core/evidence';
 import { SCHOOLS } from '@/core/progression';
 import { AREA_WORDS, EPISODE_AREAS } from '@/core/measures';
 import { SCHOOL_IDS } from '@/core/exercise';
@@ -8,15 +8,8 @@ export const percent = (share: number) => `${Math.round(share * 100)} %`;
 const range = (low: number, high: number) => `${Math.round(low)}–${Math.round(high)}`;
 export const percentRange = (low: number, high: number) => `${range(low * 100, high * 100)} %`;
 
-/** A share with its count and interval: "7 · 39 % (20–61 %)". */
-export const shareInWords = (told: NonNullable<ToldShare>) =>
-  `${told.count} · ${percent(told.share)} (${percentRange(told.low, told.high)})`;
-
 export const rateInWords = ({ per, low, high }: NonNullable<Rate>) =>
   `${per < 10 ? per.toFixed(1) : Math.round(per)} (${range(low, high)})`;
-
-export const changedInWords = ({ share, low, high }: ChangedBy) =>
-  `${percent(share)} (${percentRange(low, high)})`;
 
 /** What a group is called on the page. */
 export function groupInWords(by: ComparedBy, name: string): string {
