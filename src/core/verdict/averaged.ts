@@ -4,7 +4,9 @@ import {
   FLARE_WIDTH,
   START_WIDTH,
   dot,
+  explainedBy,
   fitted,
+  priceOf,
   startBeside,
   whitener,
 } from './closed-form';
@@ -88,16 +90,23 @@ export function averagedOver(
         // Where nobody told anything of those days, a flare there explains nothing.
         if (flare && flare.square <= FLARE_WIDTH ** -2 + 1e-9) continue;
         const between = change && flare ? across(change, flare) : 0;
-        const fit = fitted(change, flare, between);
-        const rest = begin + 0.5 * Math.max(0, y.square - fit.explained);
+        const rest = begin + 0.5 * Math.max(0, y.square - explainedBy(change, flare, between));
         const flarePrior = flare ? (flares[which]?.prior ?? 0) : alone;
+        const log =
+          base +
+          Math.log(shapePrior * flarePrior) +
+          priceOf(change, flare, between) -
+          worth * Math.log(rest);
+        // Most are not believed: their answer need not be reckoned.
+        if (tries.isBeyondBelief(log)) continue;
+        const fit = fitted(change, flare, between);
         const onStart =
           y.onStart -
           (change ? change.onStart * fit.change : 0) -
           (flare ? flare.onStart * fit.flare : 0);
         const beside = startBeside(change, flare, between);
         tries.add({
-          log: base + Math.log(shapePrior * flarePrior) + fit.log - worth * Math.log(rest),
+          log,
           shape: nth,
           flared: flare ? 1 : 0,
           start: mean + onStart / precision,

@@ -40,29 +40,49 @@ export function whitener(told: readonly At[], rho: number) {
   return { white, jacobian };
 }
 
+/** How much of the squares change and flare explain together: what a fit leaves is the less for it. */
+export function explainedBy(
+  change: Against | null,
+  flare: Against | null,
+  between: number,
+): number {
+  if (!change || !flare) {
+    const only = change ?? flare;
+    return only ? only.onValue ** 2 / only.square : 0;
+  }
+  const { square: a, onValue: x } = change;
+  const { square: b, onValue: y } = flare;
+  return (b * x * x - 2 * between * x * y + a * y * y) / (a * b - between ** 2);
+}
+
+/** What the widths of a model's priors cost it: the logarithm of its share of belief but for the fit. */
+export function priceOf(change: Against | null, flare: Against | null, between: number): number {
+  if (!change || !flare) {
+    const only = change ?? flare;
+    return only ? -0.5 * Math.log(only.square) - Math.log(change ? CHANGE_WIDTH : FLARE_WIDTH) : 0;
+  }
+  return (
+    -0.5 * Math.log(change.square * flare.square - between ** 2) -
+    Math.log(CHANGE_WIDTH) -
+    Math.log(FLARE_WIDTH)
+  );
+}
+
 /** The closed form of one model, the start taken out of all: of change and flare, one of them, or none. */
 export function fitted(change: Against | null, flare: Against | null, between: number) {
-  if (!change && !flare) return { log: 0, explained: 0, change: 0, flare: 0, spread: 0 };
   if (!change || !flare) {
-    const only = (change ?? flare) as Against;
-    const width = change ? CHANGE_WIDTH : FLARE_WIDTH;
-    const middle = only.onValue / only.square;
+    const only = change ?? flare;
+    const middle = only ? only.onValue / only.square : 0;
     return {
-      log: -0.5 * Math.log(only.square) - Math.log(width),
-      explained: middle * only.onValue,
       change: change ? middle : 0,
       flare: change ? 0 : middle,
-      spread: 1 / only.square,
+      spread: change ? 1 / change.square : 0,
     };
   }
   const volume = change.square * flare.square - between ** 2;
-  const middle = (flare.square * change.onValue - between * flare.onValue) / volume;
-  const beside = (change.square * flare.onValue - between * change.onValue) / volume;
   return {
-    log: -0.5 * Math.log(volume) - Math.log(CHANGE_WIDTH) - Math.log(FLARE_WIDTH),
-    explained: middle * change.onValue + beside * flare.onValue,
-    change: middle,
-    flare: beside,
+    change: (flare.square * change.onValue - between * flare.onValue) / volume,
+    flare: (change.square * flare.onValue - between * change.onValue) / volume,
     spread: flare.square / volume,
   };
 }

@@ -3,6 +3,7 @@ import type { Shape } from './shapes';
 
 /** Models believed so much less than the best one are left out. */
 const LEAST_WEIGHT = 1e-5;
+const LEAST_LOG = Math.log(LEAST_WEIGHT);
 
 /** One model as it was tried. */
 type Tried = {
@@ -15,16 +16,11 @@ type Tried = {
   readonly startSquare: number;
   readonly together: number;
 };
-const FIELDS = [
-  'log',
-  'shape',
-  'flared',
-  'start',
-  'middle',
-  'scale',
-  'startSquare',
-  'together',
-] as const;
+/** How many numbers one of them is. */
+const FIELDS = 8;
+
+/** How much of no change is there on a day. */
+const NOTHING = () => 0;
 
 /** All models that were tried, by thousands: kept in one row of numbers, since few of them are believed. */
 export class Tries {
@@ -33,13 +29,25 @@ export class Tries {
   private best = -Infinity;
 
   constructor(most: number) {
-    this.numbers = new Float64Array(most * FIELDS.length);
+    this.numbers = new Float64Array(most * FIELDS);
+  }
+
+  /** Whether a better one has been tried that leaves nothing for this. */
+  isBeyondBelief(log: number): boolean {
+    return log - this.best < LEAST_LOG;
   }
 
   add(one: Tried): void {
-    const from = this.count * FIELDS.length;
-    for (let at = 0; at < FIELDS.length; at += 1)
-      this.numbers[from + at] = one[FIELDS[at] as keyof Tried];
+    const { numbers } = this;
+    const from = this.count * FIELDS;
+    numbers[from] = one.log;
+    numbers[from + 1] = one.shape;
+    numbers[from + 2] = one.flared;
+    numbers[from + 3] = one.start;
+    numbers[from + 4] = one.middle;
+    numbers[from + 5] = one.scale;
+    numbers[from + 6] = one.startSquare;
+    numbers[from + 7] = one.together;
     this.count += 1;
     if (one.log > this.best) this.best = one.log;
   }
@@ -47,31 +55,24 @@ export class Tries {
   believed(shapes: readonly Shape[]): readonly Model[] {
     const found: Model[] = [];
     for (let nth = 0; nth < this.count; nth += 1) {
-      const from = nth * FIELDS.length;
-      const weight = Math.exp((this.numbers[from] as number) - this.best);
-      if (weight < LEAST_WEIGHT) continue;
-      const [
-        ,
-        shape = 0,
-        flared = 0,
-        start = 0,
-        middle = 0,
-        scale = 0,
-        startSquare = 0,
-        together = 0,
-      ] = this.numbers.subarray(from, from + FIELDS.length);
-      const { kind, at } = shapes[shape] as Shape;
+      const log = this.number(nth, 0) - this.best;
+      if (log < LEAST_LOG) continue;
+      const { kind, at } = shapes[this.number(nth, 1)] as Shape;
       found.push({
         kind,
-        flared: flared === 1,
-        weight,
-        start,
-        change: at ? { middle, scale } : null,
-        at: at ?? (() => 0),
-        startSquare,
-        together,
+        flared: this.number(nth, 2) === 1,
+        weight: Math.exp(log),
+        start: this.number(nth, 3),
+        change: at ? { middle: this.number(nth, 4), scale: this.number(nth, 5) } : null,
+        at: at ?? NOTHING,
+        startSquare: this.number(nth, 6),
+        together: this.number(nth, 7),
       });
     }
     return found;
+  }
+
+  private number(nth: number, field: number): number {
+    return this.numbers[nth * FIELDS + field] as number;
   }
 }
