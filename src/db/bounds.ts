@@ -17,6 +17,10 @@ export const LIST_BOUNDS = {
   /** Episodes whose evidence is read, or reckoned, in one go. */
   evidencePage: 250,
   evidenceReckoned: 4,
+  /** Patients that may be the same as a new one. */
+  patientsAlike: 50,
+  /** Visits of one episode. */
+  visits: 200,
   /** Episodes of one patient. */
   episodes: 100,
   versions: 200,
@@ -62,6 +66,8 @@ export const LIST_BOUNDS = {
   accounts: 10,
   /** Rows under one seal. */
   sealed: 500,
+  /** Patients whose search text is made in one go at the start. */
+  searchMade: 200,
   /** Rows of the morning list shown at once. */
   triagePage: 50,
 } as const;

@@ -47,6 +47,7 @@ export const TABLES_OF_PATIENT = [
   schema.patientDevice,
   schema.patientLink,
   schema.patientCorrection,
+  schema.patientDetails,
   schema.fileOpening,
 ] as const satisfies readonly OfPatient[];
 

@@ -28,11 +28,13 @@ export class StartRefused extends Error {
 
 export type GuardName =
   | 'access'
+  | 'alert'
   | 'attempts'
   | 'code'
   | 'version'
   | 'day'
   | 'empty'
+  | 'episode'
   | 'erased'
   | 'leads'
   | 'newest'

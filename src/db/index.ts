@@ -27,6 +27,7 @@ export * from './looks';
 export * from './members';
 export * from './own-drafts';
 export * from './patients';
+export * from './people';
 export * from './programmes';
 export * from './reminders';
 export * from './resets';

@@ -9,10 +9,12 @@ import {
   correctionsUnder,
   insertCorrections,
   setIdentity,
+  setSearch,
   write,
 } from '@/db';
 import { type SignedIn, actorOf, stillMay } from './access';
 import { now } from './clock';
+import { detailsFor, findable } from './details';
 import { patientFor } from './people';
 
 /**
@@ -48,7 +50,13 @@ export async function correctPatient(member: SignedIn, draft: CorrectionDraft): 
   const before = await correctionsUnder(clinicId, id);
   if (before.length > 0) {
     // Sent again: what it asks for has to be what was put right under this id.
-    if (corrections.length === 0 && before.every((row) => row.after === wanted[row.field])) return;
+    if (
+      corrections.length === 0 &&
+      before.every(
+        ({ field, after }) => field in wanted && after === wanted[field as keyof typeof wanted],
+      )
+    )
+      return;
     throw new AlreadyThere();
   }
   if (corrections.length === 0) return;
@@ -59,10 +67,13 @@ export async function correctPatient(member: SignedIn, draft: CorrectionDraft): 
     was.contact !== patient.contact
   )
     throw new GuardRefused('newest');
+  const { details } = await detailsFor(patient);
+  const search = await findable({ ...patient, name, contact }, details);
   await write(() => [
     stillMay(member, 'practitioner'),
     insertCorrections(corrections),
     setIdentity(clinicId, patient.id, { name, birthDate, contact }),
+    setSearch(clinicId, patient.id, search),
     audit({
       clinicId,
       at,

@@ -1,5 +1,6 @@
 import { ENGLISH } from '@/catalogue';
 import type { ClinicDraft, MemberDraft, PatientDraft } from '@/core/records';
+import { isAlike, searchText, searchWords } from '@/core/identity';
 import { parseZone, dateIn } from '@/core/schedule';
 import type { MemberId } from '@/core/units';
 import {
@@ -16,6 +17,7 @@ import {
   openAlertById,
   type Patient,
   patientById,
+  patientsLike,
   setMemberActive,
   someLead,
   updateClinic,
@@ -40,9 +42,10 @@ export async function patientFor(member: SignedIn, id: string): Promise<Patient>
 export async function addPatient(member: SignedIn, draft: PatientDraft): Promise<{ id: string }> {
   const at = now();
   const { clinicId } = member;
-  const { complaint, area = null, ...fields } = draft;
+  const { complaint, area = null, another = false, ...fields } = draft;
   const zone = parseZone(draft.zone);
   if (!zone) throw new Problem(400, 'This time zone is not known.', ['zone']);
+  if (!another) await mustBeNew(member, draft);
   try {
     await write(() => [
       stillMay(member, 'practitioner'),
@@ -54,6 +57,13 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
         clinicId,
         practitionerId: member.id,
         createdAt: at,
+        archivedAt: null,
+        search: searchText({
+          name: draft.name,
+          clinicNumber: '',
+          phones: [fields.contact ?? ''],
+          complaints: [complaint],
+        }),
       }),
       forgetOwnDraft(clinicId, member.id, 'new patient'),
       insertEpisode({
@@ -79,6 +89,28 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
   }
   return { id: draft.id };
 }
+
+/** @throws Problem 409 where somebody in the clinic may be the same person */
+async function mustBeNew(member: SignedIn, { id, name, birthDate = null }: PatientDraft) {
+  const there = await patientsLike(member.clinicId, searchWords(name), birthDate);
+  const alike = there.filter((one) => one.id !== id && isAlike(one, { name, birthDate }));
+  if (alike.length === 0) return;
+  const said = await Promise.all(
+    alike.slice(0, MOST_ALIKE_SAID).map(async (one) => {
+      if (!(await mayOpen(member, one))) return 'somebody whose file is closed to you';
+      return `${one.name}${one.birthDate ? `, born ${one.birthDate}` : ''}${one.archivedAt === null ? '' : ' (archived)'}`;
+    }),
+  );
+  const more = alike.length - said.length;
+  throw new Problem(
+    409,
+    `This may be somebody you have already: ${said.join('; ')}${more > 0 ? `; and ${more} more` : ''}. Find them first, or say that this is another person.`,
+    ['another'],
+  );
+}
+
+/** So many are named. */
+const MOST_ALIKE_SAID = 3;
 
 /**
  * Adds a member without a password: they set it themselves by the one-time link that the lead hands over.

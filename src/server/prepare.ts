@@ -7,6 +7,7 @@ import {
   prepareDatabase,
   purgeDatabase,
 } from '@/db';
+import { makeSearchTexts } from './details';
 import { keepErasures, replayErasures } from './erasures';
 import { firstRunCode } from './first-run';
 import { logFailure } from './problem';
@@ -25,6 +26,7 @@ export async function prepareServer(): Promise<void> {
     if ((await replayErasures()) > 0) await purgeDatabase(databaseUrl());
     await keepErasures();
     await keepOldFacts();
+    await makeSearchTexts();
     await optimizeDatabase();
     const code = await firstRunCode();
     if (code !== null) {

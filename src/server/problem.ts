@@ -53,12 +53,22 @@ export function asProblem(error: unknown): Problem {
         return new Problem(409, 'This clinic has been set up already. Sign in instead.');
       case 'code':
         return new Problem(401, 'This code was used already. Take the next one.', ['code']);
+      case 'episode':
+        return new Problem(
+          409,
+          'An episode of care is open. Close it under Review first: two at once cannot be kept apart on one phone yet.',
+        );
       case 'erased':
         return new Problem(409, 'This patient’s record was erased. Begin a new one.');
       case 'newest':
         return new Problem(
           409,
           'This was written anew in the meantime. What you typed stays here: load the page again to see theirs, then save.',
+        );
+      case 'alert':
+        return new Problem(
+          409,
+          'Something the phone told is still open. Look at it and acknowledge it first: whoever is archived is on no list.',
         );
       case 'leads':
         return new Problem(409, ONE_LEAD);

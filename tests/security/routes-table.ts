@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { NO_DETAILS } from '@/core/records';
 import { untaught } from '@/core/teach';
 import { TRIAGE_LIMITS } from '@/core/triage';
 import { now } from '@/server/clock';
@@ -179,6 +180,34 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     may: LEAD,
     ownClinicOnly: true,
     body: () => ({ show: 'looks', who: null, from: null, to: null }),
+  },
+  'patients/seek': {
+    may: MEMBERS,
+    ownClinicOnly: true,
+    body: () => ({ typed: 'a' }),
+  },
+  'patients/details': {
+    may: MEMBERS,
+    body: () => ({ patientId: world.patientId, basedOn: 0, details: NO_DETAILS }),
+  },
+  'patients/archive': {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, archived: false }),
+  },
+  episodes: {
+    may: PRACTITIONERS,
+    body: () => ({ id: randomUUID(), patientId: world.patientId, complaint: 'x', area: null }),
+  },
+  'episodes/complaint': {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      episodeId: randomUUID(),
+      complaint: 'x',
+      area: null,
+      was: { complaint: '', area: null },
+    }),
   },
   'evidence/file': {
     may: PRACTITIONERS,

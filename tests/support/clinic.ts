@@ -111,6 +111,7 @@ export async function makePatient(by: SignedIn, name = 'Test Patient'): Promise<
   const { id } = await addPatient(by, {
     id: crypto.randomUUID(),
     name,
+    another: true,
     complaint: 'Neck',
     zone: ZONE,
     wakeMinute: minute(420),

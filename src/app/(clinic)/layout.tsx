@@ -5,6 +5,7 @@ import { Toaster } from 'sonner';
 import { CLINIC_CAUTION } from '@/catalogue';
 import { Reread } from '@/ui/forms/reread';
 import { SignInAgain } from '@/ui/forms/sign-in-again';
+import { FindPatient } from '@/ui/person/find-patient';
 import { SignOut } from '@/ui/forms/sign-out';
 
 export default async function ClinicLayout({ children }: { children: React.ReactNode }) {
@@ -39,9 +40,12 @@ export default async function ClinicLayout({ children }: { children: React.React
               </Link>
             )}
           </nav>
+          <div className="ml-auto">
+            <FindPatient />
+          </div>
           <Link
             href="/account"
-            className="ml-auto max-w-64 truncate py-1 text-action hover:underline"
+            className="max-w-64 truncate py-1 text-action hover:underline"
             title="Your account"
           >
             {member.name} ({member.role})

@@ -207,7 +207,7 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
       />
       <div className="min-w-0">
         <QuietLink
-          href={`/patients/${patientId}/follow`}
+          href={`/patients/${patientId}`}
           className="font-semibold text-action hover:underline"
           dir="auto"
         >

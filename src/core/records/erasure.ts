@@ -30,7 +30,7 @@ export const ErasureLine = z.object({
 export type ErasureLine = z.infer<typeof ErasureLine>;
 
 /** What of who a patient is can be put right. */
-export const CORRECTED = ['name', 'birth date', 'contact'] as const;
+export const CORRECTED = ['name', 'birth date', 'contact', 'complaint', 'mainly of'] as const;
 
 export const CorrectionDraft = z.object({
   id: recordId,

@@ -145,6 +145,34 @@ export const ScreenedOnPaperBody = z.object({
 });
 export type ScreenedOnPaperBody = z.infer<typeof ScreenedOnPaperBody>;
 
+/** How somebody was spoken with away from the room. */
+export const CONTACT_WAYS = ['call', 'message', 'video'] as const;
+/** That the clinic called or wrote, and what came of it. */
+export const ContactBody = z.object({
+  way: z.enum(CONTACT_WAYS, { error: 'A call, a message or a video call.' }),
+  reached: z.boolean(),
+  agreed: text('What was agreed', 600),
+});
+export type ContactBody = z.infer<typeof ContactBody>;
+
+export const VISIT_WAYS = ['in the room', 'phone', 'video', 'message'] as const;
+export type VisitWay = (typeof VISIT_WAYS)[number];
+/** How the visit of a day took place; the newest one of the day counts. */
+export const VisitWayBody = z.object({
+  way: z.enum(VISIT_WAYS, { error: 'In the room, by phone, by video or by message.' }),
+});
+export type VisitWayBody = z.infer<typeof VisitWayBody>;
+
+/** When the patient comes next, or is called; the newest one counts. It is no appointment book. */
+export const NextVisitBody = z.object({
+  date: dateText,
+  /** Null where no time was said. */
+  minute: minute().nullable(),
+  way: z.enum(VISIT_WAYS, { error: 'In the room, by phone, by video or by message.' }),
+  note: text('The note', 200),
+});
+export type NextVisitBody = z.infer<typeof NextVisitBody>;
+
 /** What an entry of each kind holds. */
 export const FILE_BODIES = {
   history: HistoryBody,
@@ -156,6 +184,9 @@ export const FILE_BODIES = {
   reminders: RemindersBody,
   'photo-request': PhotoRequestBody,
   'screened-on-paper': ScreenedOnPaperBody,
+  contact: ContactBody,
+  'visit-way': VisitWayBody,
+  'next-visit': NextVisitBody,
 } as const;
 export type FileBodies = { readonly [Kind in FileEntryKind]: z.output<(typeof FILE_BODIES)[Kind]> };
 
@@ -178,6 +209,9 @@ export const FileEntryDraft = z.discriminatedUnion('kind', [
   z.object({ ...common, kind: z.literal('reminders'), body: RemindersBody }),
   z.object({ ...common, kind: z.literal('photo-request'), body: PhotoRequestBody }),
   z.object({ ...common, kind: z.literal('screened-on-paper'), body: ScreenedOnPaperBody }),
+  z.object({ ...common, kind: z.literal('contact'), body: ContactBody }),
+  z.object({ ...common, kind: z.literal('visit-way'), body: VisitWayBody }),
+  z.object({ ...common, kind: z.literal('next-visit'), body: NextVisitBody }),
 ]);
 export type FileEntryDraft = z.infer<typeof FileEntryDraft>;
 export type FileEntryKind = keyof typeof FILE_BODIES;

@@ -1,5 +1,6 @@
 export * from './access';
 export * from './band';
+export * from './episode';
 export * from './erasure';
 export * from './file-entry';
 export * from './finding';
@@ -8,6 +9,7 @@ export * from './measurement';
 export * from './own-exercise';
 export * from './own-figure';
 export * from './patient';
+export * from './patient-details';
 export * from './people';
 export * from './photo';
 export * from './prescribe';

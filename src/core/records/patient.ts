@@ -37,6 +37,8 @@ export const PatientDraft = z.object({
   minutesADay: minutes,
   /** Asked for on the phone before the history is shown, where the clinic keeps it. */
   birthDate: dateText.nullable().optional(),
+  /** That somebody of this name or birth date is another person. */
+  another: z.boolean().optional(),
   /** How the clinic reaches the patient. */
   contact: words('The number or address', 200, 0).optional(),
 });

@@ -36,6 +36,14 @@ export function paragraphs(name: string, longest: number) {
     .pipe(z.string().max(longest, `${name} can be at most ${longest} characters long.`));
 }
 
+/** A telephone number as people write it: digits, and what stands between them. */
+export function phoneNumber(shortest: 0 | 1) {
+  return words('The number', 40, shortest).refine(
+    (text) => text === '' || (/^[+\d\s()/.-]+$/.test(text) && /\d.*\d.*\d/.test(text)),
+    { message: 'A telephone number has digits, with blanks, +, brackets or dashes between.' },
+  );
+}
+
 /** An id made by this application or a device. */
 export const recordId = z.uuid({ error: 'This is not a record’s id.' });
 

@@ -27,7 +27,7 @@ export function survival(all: readonly FollowedFor[]): SurvivalStep[] {
   const sorted = [...all].sort((a, b) => a.time - b.time);
   const steps: SurvivalStep[] = [];
   let [share, greenwood] = [1, 0];
-  for (let at = 0; at < sorted.length; ) {
+  for (let at = 0; at < sorted.length;) {
     const time = sorted[at]?.time ?? 0;
     const atRisk = sorted.length - at;
     let events = 0;

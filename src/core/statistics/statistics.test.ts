@@ -252,9 +252,9 @@ describe('time until something happens', () => {
             expect(low).toBeLessThanOrEqual(share);
             expect(high).toBeGreaterThanOrEqual(share);
           }
-          expect(
-            survival([...times].reverse().map((time) => ({ time, happened: true }))),
-          ).toEqual(steps);
+          expect(survival([...times].reverse().map((time) => ({ time, happened: true })))).toEqual(
+            steps,
+          );
         },
       ),
     );

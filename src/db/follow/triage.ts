@@ -34,6 +34,7 @@ async function idsWithoutTriage(clinicId: ClinicId, at: Instant, most: number): 
 function hasNoRow(clinicId: ClinicId) {
   return and(
     eq(patient.clinicId, clinicId),
+    isNull(patient.archivedAt),
     sql`NOT EXISTS (SELECT 1 FROM ${triageRow} WHERE ${triageRow.clinicId} = ${patient.clinicId}
       AND ${triageRow.patientId} = ${patient.id})`,
   );

@@ -10,6 +10,7 @@ import {
 import {
   BandsDraft,
   DEVICE_AGES,
+  PatientDetails,
   ROLES,
   SEES,
   StoredDetectable,
@@ -210,6 +211,10 @@ export const patient = sqliteTable(
     /** How the clinic reaches the patient; empty where it has written nothing. */
     contact: text('contact').notNull().default(''),
     createdAt: instant('created_at').notNull(),
+    /** What the patient is found by (`searchText`); empty until it was made. */
+    search: text('search').notNull().default(''),
+    /** Since when nobody looks after the patient; null for all others. */
+    archivedAt: instant('archived_at'),
   },
   (t) => [
     primaryKey({ columns: [t.clinicId, t.id] }),
@@ -218,6 +223,29 @@ export const patient = sqliteTable(
       foreignColumns: [member.clinicId, member.id],
     }),
     index('patient_name').on(t.clinicId, t.name),
+    // Read through for every search: it holds all that a search asks.
+    index('patient_search').on(t.clinicId, t.search, t.name, t.practitionerId),
+    index('patient_birth').on(t.clinicId, t.birthDate),
+  ],
+);
+
+/** Who a patient is beside their name, and how they are reached. One row a patient, brought up to date. */
+export const patientDetails = sqliteTable(
+  'patient_details',
+  {
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    body: json('body', 'how a patient is reached', PatientDetails).notNull(),
+    updatedAt: instant('updated_at').notNull(),
+    authorId: text('author_id').$type<MemberId>().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.clinicId, t.patientId] }),
+    foreignKey({
+      columns: [t.clinicId, t.patientId],
+      foreignColumns: [patient.clinicId, patient.id],
+    }),
+    foreignKey({ columns: [t.clinicId, t.authorId], foreignColumns: [member.clinicId, member.id] }),
   ],
 );
 

@@ -6,3 +6,4 @@ export type { Placed } from './place';
 export * from './screenings';
 export * from './standing';
 export * from './teach';
+export * from './visits';

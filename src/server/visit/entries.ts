@@ -42,6 +42,8 @@ export async function saveEntry(member: SignedIn, draft: FileEntryDraft): Promis
   const patient = await patientFor(member, draft.patientId);
   if (draft.on > todayOf(patient))
     throw new Problem(400, 'An entry cannot be of a day to come.', ['on']);
+  if (draft.kind === 'next-visit' && draft.body.date < todayOf(patient))
+    throw new Problem(400, 'The next visit is of a day to come.', ['body', 'date']);
   if (draft.kind === 'consent') await checkGuardian(patient, draft.body);
   if (draft.kind === 'screened-on-paper') {
     if (draft.on !== todayOf(patient))

@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
-import { AREA_WORDS } from '@/core/measures';
 import type { KeptFields } from '@/core/records';
+import { AreaChoice } from '../summary/area-choice';
 import { KeptLine } from './kept-line';
 import { Refusal } from './refusal';
 import { useKeptForm } from './use-kept-form';
@@ -40,6 +40,7 @@ export function PatientForm({
       name: textOf(fields, 'name'),
       complaint: textOf(fields, 'complaint'),
       area: textOf(fields, 'area') === '' ? null : textOf(fields, 'area'),
+      another: fields.get('another') === 'on',
       zone: textOf(fields, 'zone'),
       wakeMinute: minuteOf(textOf(fields, 'wake')),
       sleepMinute: minuteOf(textOf(fields, 'sleep')),
@@ -52,10 +53,18 @@ export function PatientForm({
       router.push(`/patients/${patient.id}/screen`);
     },
   );
+  // Stays until it is sent: whoever was named as alike is looked at first.
+  const alike = form.errorAt('another') !== '';
   return (
     <form onSubmit={form.onSubmit} onInput={draft.onInput} className="mt-4 grid gap-4" noValidate>
       <input type="hidden" name="id" value={id} />
       <Refusal say={form.say} />
+      {alike && (
+        <label className="flex items-start gap-2">
+          <input type="checkbox" name="another" className="mt-1 size-4 shrink-0" />
+          This is another person
+        </label>
+      )}
       <Field
         label="Name"
         name="name"
@@ -74,21 +83,7 @@ export function PatientForm({
         hint="What this episode of care is about, in a few words."
         error={form.errorAt('complaint')}
       />
-      <label className="grid gap-1">
-        The complaint is mainly of
-        <select
-          name="area"
-          defaultValue={kept?.area ?? ''}
-          className="w-fit rounded border border-hair bg-sheet px-2 py-1"
-        >
-          <option value="">not said</option>
-          {Object.entries(AREA_WORDS).map(([area, name]) => (
-            <option key={area} value={area}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <AreaChoice start={kept?.area ?? ''} error={form.errorAt('area')} />
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
         <Field
           label="Gets up at"

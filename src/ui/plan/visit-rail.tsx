@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { PatientId } from '@/core/units';
+import type { VisitStep } from '@/core/visits';
 
 /** The steps of a visit in their order. */
 const STEPS = [
@@ -20,11 +21,27 @@ const STEP_OF = [
   [/\/review(\/.*)?$/, '/follow'],
 ] as const;
 
-export function VisitRail({ patientId }: { patientId: PatientId }) {
+export function VisitRail({
+  patientId,
+  done,
+}: {
+  patientId: PatientId;
+  /** Of which something was done at today's visit. */
+  done: readonly VisitStep[];
+}) {
   const here = usePathname();
   return (
     <nav aria-label="Visit" className="no-print border-y border-hair">
       <ol className="flex flex-wrap">
+        <li className="flex items-center">
+          <Link
+            href={`/patients/${patientId}?view=summary`}
+            aria-current={here === `/patients/${patientId}` ? 'page' : undefined}
+            className={`py-2 pr-4 whitespace-nowrap ${here === `/patients/${patientId}` ? 'font-semibold text-ink' : 'text-action hover:underline'}`}
+          >
+            Summary
+          </Link>
+        </li>
         {STEPS.map(({ path, name }, index) => {
           const address = `/patients/${patientId}/${path}`;
           const shown = STEP_OF.reduce((path, [page, step]) => path.replace(page, step), here);
@@ -39,9 +56,10 @@ export function VisitRail({ patientId }: { patientId: PatientId }) {
               >
                 <span
                   aria-hidden
-                  className={`h-4 w-1.5 rounded-sm ${current ? 'bg-lit' : 'border border-dark-rib'}`}
+                  className={`h-4 w-1.5 rounded-sm ${done.includes(path) ? 'bg-lit' : 'border border-dark-rib'}`}
                 />
                 {name}
+                {done.includes(path) && <span className="sr-only">, done in this visit</span>}
               </Link>
             </li>
           );

@@ -2,13 +2,16 @@ import { requireMember } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import { notFound } from 'next/navigation';
 import { roleSuffices } from '@/server/access';
+import { detailsFor } from '@/server/details';
 import { fileHeader } from '@/server/follow/file-header';
 import { openPatient } from '@/server/open-patient';
+import { stepsToday } from '@/server/visit/summary';
 import { screeningState } from '@/server/visit/screening';
 import { AlertLine } from '@/ui/forms/alert-line';
 import { PauseSwitch } from '@/ui/forms/pause-switch';
 import { Lantern } from '@/ui/lantern/lantern';
 import { describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { ReachLine } from '@/ui/person/reach-line';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { PatientLinkButton } from '@/ui/plan/patient-link';
 import { HeaderNotes } from '@/ui/screen/header-notes';
@@ -22,10 +25,13 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const { patient, complaint } = opened;
-  const [{ days, alerts, paused, ownPause, link }, screening] = await Promise.all([
-    fileHeader(member, patient),
-    screeningState(patient),
-  ]);
+  const [{ days, alerts, paused, ownPause, link }, screening, { details }, done] =
+    await Promise.all([
+      fileHeader(member, patient),
+      screeningState(patient),
+      detailsFor(patient),
+      stepsToday(patient),
+    ]);
   const practises = roleSuffices(member.role, 'practitioner');
   return (
     <>
@@ -42,9 +48,10 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           <p className="text-soft" dir="auto">
             {complaint}
           </p>
-          {patient.contact !== '' && (
-            <p className="text-soft">
-              Reached at <bdi>{patient.contact}</bdi>
+          <ReachLine details={details} contact={patient.contact} />
+          {patient.archivedAt !== null && (
+            <p className="border-l-2 border-plum pl-2">
+              In the archive: on no list, and without a link.
             </p>
           )}
           {ownPause && (
@@ -81,7 +88,7 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           openReferrals: screening.openReferrals,
         }}
       />
-      <VisitRail patientId={patient.id} />
+      <VisitRail patientId={patient.id} done={done} />
       <div className="pt-4">{children}</div>
       <p className="no-print pt-10 text-[0.93em]">
         <QuietLink href={`/patients/${patient.id}/record`} className="text-action hover:underline">

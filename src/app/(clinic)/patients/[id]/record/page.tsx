@@ -2,12 +2,15 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { roleSuffices } from '@/server/access';
 import { clinicOf } from '@/server/clinic';
+import { detailsFor } from '@/server/details';
 import { handingOver } from '@/server/files';
 import { correctionsFor } from '@/server/identity';
 import { devicesFor } from '@/server/links';
 import { requireFile } from '@/server/require';
 import { HandOver } from '@/ui/account/hand-over-form';
 import { CorrectForm } from '@/ui/record/correct-form';
+import { ArchiveButton } from '@/ui/person/archive-button';
+import { DetailsForm } from '@/ui/person/details-form';
 import { DeviceList } from '@/ui/record/device-list';
 import { buttonClass } from '@/ui/primitives/button';
 import { legible } from '@/app/legible';
@@ -18,11 +21,12 @@ export default legible(RecordPage);
 
 async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
   const { member, patient } = await requireFile((await params).id);
-  const [clinic, devices, corrections, givers] = await Promise.all([
+  const [clinic, devices, corrections, givers, details] = await Promise.all([
     clinicOf(member),
     devicesFor(patient),
     correctionsFor(patient),
     member.role === 'lead' ? handingOver(patient) : null,
+    detailsFor(patient),
   ]);
   const when = new Intl.DateTimeFormat('en-GB', {
     dateStyle: 'medium',
@@ -43,6 +47,8 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
             <dd dir="auto">{patient.contact || 'not written'}</dd>
           </dl>
         )}
+        <h2 className="pt-6 text-xl">How to reach the patient</h2>
+        <DetailsForm patientId={patient.id} {...details} key={details.basedOn} />
         {corrections.length > 0 && (
           <>
             <h3 className="pt-3 font-semibold">What was put right</h3>
@@ -85,6 +91,12 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
             <h2 className="text-xl">Whose patient</h2>
             <p dir="auto">{givers.from.name}</p>
             <HandOver {...givers} patientId={patient.id} what="this patient" />
+          </section>
+        )}
+        {roleSuffices(member.role, 'practitioner') && (
+          <section className="grid gap-2">
+            <h2 className="text-xl">Archive</h2>
+            <ArchiveButton patientId={patient.id} archived={patient.archivedAt !== null} />
           </section>
         )}
         <section className="grid justify-items-start gap-3">

@@ -1,0 +1,46 @@
+/**
+ * A text without case and accents, its words apart by one blank: what is looked for is read the same way.
+ *
+ * @example plain('Ólafur  O’Neil-Ås') // 'olafur o neil as'
+ */
+export function plain(text: string): string {
+  return text
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+}
+
+const digits = (text: string) => text.replace(/\D/g, '');
+
+export type Findable = {
+  readonly name: string;
+  /** The clinic's own number; empty where it has none. */
+  readonly clinicNumber: string;
+  readonly phones: readonly string[];
+  readonly complaints: readonly string[];
+};
+
+/** Everything a patient is found by, in one text. A telephone number stands in it without its blanks. */
+export function searchText({ name, clinicNumber, phones, complaints }: Findable): string {
+  return [name, clinicNumber, ...complaints]
+    .map(plain)
+    .concat(phones.map(digits))
+    .filter((part) => part !== '')
+    .join(' ');
+}
+
+/**
+ * What has to stand in a patient's text for what was typed: every word, or the digits of a number however
+ * it is grouped.
+ *
+ * @example searchWords('+000 555 0142') // ['0005550142']
+ */
+export function searchWords(typed: string): string[] {
+  const number = digits(typed);
+  if (number.length >= 3 && !/\p{L}/u.test(typed)) return [number];
+  return plain(typed)
+    .split(' ')
+    .filter((word) => word !== '');
+}

@@ -1,0 +1,4 @@
+export * from './day-said';
+export * from './deeds';
+export * from './doing-in-words';
+export * from './open-items';

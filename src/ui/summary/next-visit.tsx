@@ -1,0 +1,111 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import { type NextVisitBody, VISIT_WAYS } from '@/core/records';
+import type { LocalDate, PatientId } from '@/core/units';
+import { clockSaid, daySaid } from '@/core/visits';
+import { Refusal } from '../forms/refusal';
+import { textOf, useForm } from '../forms/use-form';
+import { useSend } from '../forms/use-send';
+import { Button } from '../primitives/button';
+import { Choice, Field } from '../primitives/field';
+
+/** When the patient comes next. It is a note of what was agreed, not an appointment book. */
+export function NextVisit({
+  patientId,
+  today,
+  next,
+}: {
+  patientId: PatientId;
+  today: LocalDate;
+  next: { readonly id: string; readonly body: NextVisitBody } | null;
+}) {
+  const router = useRouter();
+  const { busy, send } = useSend();
+  const [id, setId] = useState(() => uuid());
+  const form = useForm(
+    '/api/v1/entries',
+    (fields) => {
+      const [hours, minutes] = textOf(fields, 'time').split(':').map(Number);
+      return {
+        id,
+        patientId,
+        kind: 'next-visit',
+        supersedes: next?.id ?? null,
+        on: today,
+        body: {
+          date: textOf(fields, 'date'),
+          minute: textOf(fields, 'time') === '' ? null : (hours ?? 0) * 60 + (minutes ?? 0),
+          way: textOf(fields, 'way'),
+          note: textOf(fields, 'note'),
+        },
+      };
+    },
+    () => {
+      setId(uuid());
+      toast('The next visit stands on the phone, the handout and the calendar.');
+      router.refresh();
+    },
+  );
+  return (
+    <div className="grid gap-2">
+      {next && (
+        <p className="flex flex-wrap items-baseline gap-x-3">
+          <span>
+            <span className="font-medium">{daySaid(next.body.date, today)}</span>
+            {next.body.minute !== null && ` at ${clockSaid(next.body.minute)}`}, {next.body.way}
+            {next.body.note !== '' && (
+              <>
+                : <bdi>{next.body.note}</bdi>
+              </>
+            )}
+          </span>
+          <Button
+            disabled={busy}
+            onClick={() =>
+              void send('/api/v1/entries/withdraw', { id: uuid(), patientId, supersedes: next.id })
+            }
+          >
+            Take it out
+          </Button>
+        </p>
+      )}
+      <details>
+        <summary className="text-action">{next ? 'Another day instead' : 'Write it down'}</summary>
+        <form key={id} onSubmit={form.onSubmit} className="grid gap-2 pt-2" noValidate>
+          <div className="grid grid-cols-2 gap-2">
+            <Field
+              label="Day"
+              name="date"
+              type="date"
+              min={today}
+              error={form.errorAt('body', 'date')}
+            />
+            <Field label="Time" name="time" type="time" error={form.errorAt('body', 'minute')} />
+          </div>
+          <Choice label="How" name="way" error={form.errorAt('body', 'way')}>
+            {VISIT_WAYS.map((way) => (
+              <option key={way} value={way}>
+                {way}
+              </option>
+            ))}
+          </Choice>
+          <Field
+            label="What for"
+            name="note"
+            dir="auto"
+            autoComplete="off"
+            error={form.errorAt('body', 'note')}
+          />
+          <Refusal say={form.say} />
+          <Button type="submit" disabled={form.busy} className="justify-self-start">
+            Write it down
+          </Button>
+        </form>
+      </details>
+    </div>
+  );
+}
