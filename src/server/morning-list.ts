@@ -1,10 +1,12 @@
 import { LEVELS, type Level, type MorningRow } from '@/core/triage';
-import type { MemberId, PatientId } from '@/core/units';
+import type { NextVisitBody } from '@/core/records';
+import type { LocalDate, MemberId, PatientId } from '@/core/units';
 import {
   LIST_BOUNDS,
   type TriageQuery,
   countTriageRows,
   membersOf,
+  nextVisitsOf,
   triageCounts,
   triageRowsOf,
 } from '@/db';
@@ -18,6 +20,10 @@ export type PatientRow = MorningRow & {
   readonly patientId: PatientId;
   readonly name: string;
   readonly practitioner: string;
+  /** The patient's own day. */
+  readonly today: LocalDate;
+  /** When the patient comes next; null where nothing is agreed. */
+  readonly nextVisit: NextVisitBody | null;
 };
 
 export type MorningGroup = {
@@ -86,15 +92,25 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
       const rows = await triageRowsOf({ ...base, level: levelOf(one), page: shown });
       // Looking for somebody, or at one group, shows all of a page.
       const few = group === null && search === '' && one === 'steady';
+      const wantedRows = rows.slice(0, few ? STEADY_SHOWN : rows.length);
+      const visits = await nextVisitsOf(
+        clinicId,
+        wantedRows.map(({ patientId }) => patientId),
+      );
       return {
         level: one === 'aside' ? null : one,
         total: totals[index] ?? 0,
-        rows: rows.slice(0, few ? STEADY_SHOWN : rows.length).map((row) => ({
-          ...row.body,
-          patientId: row.patientId,
-          name: row.name,
-          practitioner: names.get(row.practitionerId) ?? '',
-        })),
+        rows: wantedRows.map((row) => {
+          const next = visits.get(row.patientId) ?? null;
+          return {
+            ...row.body,
+            patientId: row.patientId,
+            name: row.name,
+            practitioner: names.get(row.practitionerId) ?? '',
+            today: row.forDate,
+            nextVisit: next && next.date >= row.forDate ? next : null,
+          };
+        }),
       };
     }),
   );

@@ -34,6 +34,7 @@ import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
 import { layoutOf, momentsOf } from './patient/day-moments';
 import { packPicture } from './patient/figure-file';
+import { nextVisitInWords } from './visit/next-visit';
 import { setUpPhotos } from './visit/set-up-photos';
 import { setUpWords } from './patient/set-up-words';
 import { slotText } from './patient/slot-text';
@@ -54,7 +55,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
   const { patient, clinicId } = here;
   const today = todayOf(patient);
   const language = languageFor(patient);
-  const [[facts], clinic, pauses, asksHealth, cues, asked, layout] = await Promise.all([
+  const [[facts], clinic, pauses, asksHealth, cues, asked, layout, nextVisit] = await Promise.all([
     factsOf(clinicId, [patient], addDays(today, -WEEK_DAYS), today),
     patientClinic(here),
     pausesOf(clinicId, [patient.id]),
@@ -62,6 +63,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     ownCues(patient),
     askedOf(patient),
     layoutOf(patient),
+    nextVisitInWords(patient, language),
   ]);
   if (!facts) throw new Problem(404, NOT_FOUND);
   const timesOn = (date: LocalDate) =>
@@ -79,6 +81,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     name: patient.name,
     clinic,
     asksHealth,
+    nextVisit,
     zone: patient.zone,
     at: now(),
     lines: lines.map((line) =>

@@ -1,4 +1,5 @@
 import { type SentVersion, versionDifference } from '@/core/programme';
+import { detailsFor } from './details';
 import { irritability } from '@/core/symptoms';
 import { type Patient, membersOf } from '@/db';
 import type { SignedIn } from './access';
@@ -92,6 +93,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     others,
     members,
     limits,
+    { details },
   ] = await Promise.all([
     findingList(patient),
     latestMeasures(patient),
@@ -107,6 +109,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     othersWriting(member, patient.id),
     membersOf(clinicId),
     triageLimitsOf(clinicId),
+    detailsFor(patient),
   ]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
   return {
@@ -120,6 +123,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
       measures,
       detectable,
       irritability: history?.irritability ? irritability(history.irritability) : null,
+      sex: details.sex,
     },
     home: home?.body ?? null,
     homeId: home?.id ?? null,

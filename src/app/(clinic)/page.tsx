@@ -3,6 +3,7 @@ import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { LEVELS, type Level } from '@/core/triage';
+import { clockSaid, daySaid } from '@/core/visits';
 import { roleSuffices } from '@/server/access';
 import { backupWarning } from '@/server/backups';
 import { writtenAhead } from '@/server/clock-look';
@@ -231,18 +232,26 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
         {also.length > 0 && <p className="text-[0.9em] text-soft">{also.join(' ')}</p>}
         {aside && (
           <p className="text-[0.9em] text-soft">
-            {aside.kind === 'done' ? 'Done for today.' : `Waits until ${aside.until}: `}
+            {aside.kind === 'done'
+              ? 'Done for today.'
+              : `Waits until ${daySaid(aside.until, row.today)}: `}
             <span dir="auto">{aside.reason}</span>
           </p>
         )}
       </div>
       <p className="col-start-2 text-[0.9em] md:col-start-auto">
         <span className="block text-soft">
-          {lastSession === null ? 'No session' : `Heard ${lastSession}`}
+          {lastSession === null ? 'No session' : `Heard ${daySaid(lastSession, row.today)}`}
         </span>
         <span className="figures text-plum">
           {lastPain === null ? '' : `Pain ${lastPain.pain} of 10`}
         </span>
+        {row.nextVisit && (
+          <span className="block text-soft">
+            Next {daySaid(row.nextVisit.date, row.today)}
+            {row.nextVisit.minute !== null && ` ${clockSaid(row.nextVisit.minute)}`}
+          </span>
+        )}
       </p>
       <div className="col-start-2 flex flex-wrap items-center gap-3 md:col-start-auto md:justify-end">
         <QuietLink

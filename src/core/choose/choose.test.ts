@@ -42,6 +42,7 @@ const facts = (measures: readonly LatestMeasure[] = []): FindingFacts => ({
   measures,
   irritability: null,
   detectable: {},
+  sex: null,
 });
 const home: Circumstances = { props: null, cannot: [], precautions: [] };
 const finding = (rule: string, about: Partial<FindingAbout> = {}, say = rule) => ({

@@ -61,6 +61,7 @@ function facts(holds: Readonly<Record<string, number>>, flares: boolean): Findin
       ? irritability({ provokedBy: 'almost nothing', worst: 8, settlesWithin: 'days' })
       : null,
     detectable: {},
+    sex: null,
   };
 }
 const said = (rows: ReturnType<typeof suggest>) =>

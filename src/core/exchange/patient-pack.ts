@@ -125,6 +125,8 @@ export type PatientPack = {
   };
   /** The health questions wait to be answered. */
   readonly asksHealth: boolean;
+  /** When the patient is seen next, in words; empty where nothing is agreed, left out of packs of before. */
+  readonly nextVisit?: string;
   readonly zone: string;
   /** The clinic's clock when this was made: what a phone whose own clock is wrong goes by. */
   readonly at: number;

@@ -1,3 +1,4 @@
+import type { Sex } from '../records';
 import type { DetectableChanges, MeasureKindId, MeasurementBody, Retest } from '../measures';
 import type { Irritability } from '../symptoms';
 import type { BodySide, FindingAbout } from './about';
@@ -21,6 +22,8 @@ export type FindingFacts = {
   readonly measures: readonly LatestMeasure[];
   readonly irritability: Irritability | null;
   readonly detectable: DetectableChanges;
+  /** As far as reference values need it; null where it was not asked: then both are shown. */
+  readonly sex: Sex | null;
 };
 
 /** What the table says of the measures; the clinician confirms, edits or dismisses it. */

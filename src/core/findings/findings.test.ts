@@ -13,7 +13,7 @@ import {
   sameFacts,
 } from '.';
 
-const NOTHING: FindingFacts = { measures: [], irritability: null, detectable: {} };
+const NOTHING: FindingFacts = { measures: [], irritability: null, detectable: {}, sex: null };
 
 function measure(
   kind: MeasureKindId,
@@ -57,6 +57,11 @@ it.each<[string, LatestMeasure[], string]>([
     'hold below the men’s only',
     [measure('deep-flexor-hold', 31)],
     'Deep neck flexors: 31 s, below the reference for men (39 s), not for women (29 s).',
+  ],
+  [
+    'hold below neither’s with neck pain, men and women unknown',
+    [measure('deep-flexor-hold', 24)],
+    'Deep neck flexors: 24 s, below the reference (29–39 s).',
   ],
   [
     'side difference beyond error',
@@ -325,5 +330,25 @@ describe('a finding from before its facts were kept', () => {
     ['no-such-rule: x', null],
   ])('%s cannot be told: the clinician is asked', (key, proposed) => {
     expect(old(key, proposed)).toBeNull();
+  });
+});
+
+describe('references by sex', () => {
+  const of = (sex: 'female' | 'male' | null, seconds: number) =>
+    proposeFindings({ ...NOTHING, sex, measures: [measure('deep-flexor-hold', seconds)] }).map(
+      (finding) => finding.say,
+    );
+  it.each([
+    ['female', 29, null],
+    ['female', 28, 'Deep neck flexors: 28 s, below the reference for women (29 s).'],
+    ['male', 39, null],
+    ['male', 31, 'Deep neck flexors: 31 s, below the reference for men (39 s).'],
+    [
+      'male',
+      14,
+      'Deep neck flexors: 14 s, below the reference for men (39 s), and below people with neck pain (24 s).',
+    ],
+  ] as const)('%s, %d s: %p', (sex, seconds, said) => {
+    expect(of(sex, seconds)).toEqual(said === null ? [] : [said]);
   });
 });

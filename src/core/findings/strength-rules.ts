@@ -21,18 +21,21 @@ export const STRENGTH_RULES: readonly FindingRule[] = [
     read: (facts) => {
       const value = latestValue(facts, 'deep-flexor-hold');
       const { men, women, withNeckPain } = DEEP_FLEXOR_REFERENCE;
-      if (value === null || value >= men) return [];
+      const reference = facts.sex === 'female' ? women : men;
+      if (value === null || value >= reference) return [];
       const shown = formatMeasure('deep-flexor-hold', value);
+      const whose = { female: `women (${women} s)`, male: `men (${men} s)` } as const;
+      const below =
+        facts.sex !== null
+          ? `below the reference for ${whose[facts.sex]}`
+          : value < women
+            ? `below the reference (${women}–${men} s)`
+            : `below the reference for ${whose.male}, not for ${whose.female}`;
       return [
         {
           measure: 'deep-flexor-hold',
           numbers: { value: roundMeasure('deep-flexor-hold', value) },
-          say:
-            value < withNeckPain
-              ? `Deep neck flexors: ${shown}, below the reference (${women}–${men} s), and below people with neck pain (${withNeckPain} s).`
-              : value < women
-                ? `Deep neck flexors: ${shown}, below the reference (${women}–${men} s).`
-                : `Deep neck flexors: ${shown}, below the reference for men (${men} s), not for women (${women} s).`,
+          say: `Deep neck flexors: ${shown}, ${below}${value < withNeckPain ? `, and below people with neck pain (${withNeckPain} s)` : ''}.`,
         },
       ];
     },

@@ -132,6 +132,7 @@ const facts: fc.Arbitrary<FindingFacts> = fc
             settlesWithin: 'days',
           }),
     detectable: {},
+    sex: null,
   }));
 
 it('what any measures lead to', () => {
@@ -173,7 +174,12 @@ it('each number of a kind, across its range', () => {
             chinJut: false,
             retest: null,
           }));
-          const found = proposeFindings({ measures, irritability: null, detectable: {} });
+          const found = proposeFindings({
+            measures,
+            irritability: null,
+            detectable: {},
+            sex: null,
+          });
           return `${value}:${found.map(({ key }) => key).join('+')}`;
         });
       return [
@@ -239,7 +245,7 @@ it('old findings read by their keys, and the same facts again', () => {
     measureOf('neck-turn', 'left', 9),
     measureOf('wall-gap', null, 3),
   ];
-  const given = { measures, irritability: null, detectable: {} };
+  const given = { measures, irritability: null, detectable: {}, sex: null };
   expect(
     [
       latest(given, 'neck-turn'),

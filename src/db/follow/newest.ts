@@ -1,6 +1,6 @@
 import { LIST_BOUNDS } from '../bounds';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
-import type { HomeBody } from '@/core/records';
+import type { HomeBody, NextVisitBody } from '@/core/records';
 import type { ClinicId } from '@/core/units';
 import { read } from '../door';
 import { readBody } from '../visit/entries';
@@ -52,6 +52,37 @@ export async function homesOf(
   const newest = new Map(rows.map((row) => [row.patientId, row]));
   return new Map(
     [...newest].map(([patientId, { id, body }]) => [patientId, readBody('home', body ?? '', id)]),
+  );
+}
+
+/** When each of these patients comes next, as it was written last and not taken out again. */
+export async function nextVisitsOf(
+  clinicId: ClinicId,
+  patientIds: readonly string[],
+): Promise<ReadonlyMap<string, NextVisitBody>> {
+  const rows = await read((db) =>
+    db
+      .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
+      .from(fileEntry)
+      .where(
+        and(
+          eq(fileEntry.clinicId, clinicId),
+          inArray(fileEntry.patientId, [...patientIds]),
+          eq(fileEntry.kind, 'next-visit'),
+          sql`${fileEntry.body} IS NOT NULL`,
+          sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
+            WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`,
+        ),
+      )
+      .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
+      .limit(LIST_BOUNDS.newestOfEach),
+  );
+  const newest = new Map(rows.map((row) => [row.patientId, row]));
+  return new Map(
+    [...newest].map(([patientId, { id, body }]) => [
+      patientId,
+      readBody('next-visit', body ?? '', id),
+    ]),
   );
 }
 

@@ -1,3 +1,4 @@
+import { ageOn } from '@/core/identity';
 import { isDeepStrictEqual } from 'node:util';
 import type {
   ConsentBody,
@@ -59,11 +60,12 @@ export async function saveEntry(member: SignedIn, draft: FileEntryDraft): Promis
 
 async function checkGuardian(patient: Patient, consent: ConsentBody): Promise<void> {
   const screening = await newestConfirmed(patient.clinicId, patient.id);
-  const age = screening && screening.answers.age;
+  const born = patient.birthDate;
+  const age = born === null ? (screening?.answers.age ?? null) : ageOn(born, todayOf(patient));
   if (age !== null && age < ADULT_FROM && !consent.minor)
     throw new Problem(
       400,
-      `The screening says ${age} years: a guardian consents for a minor. Local law decides.`,
+      `The ${born === null ? 'screening' : 'birth date'} says ${age} years: a guardian consents for a minor. Local law decides.`,
       ['body', 'minor'],
     );
 }

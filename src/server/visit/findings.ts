@@ -6,6 +6,7 @@ import {
   sameFacts,
 } from '@/core/findings';
 import type { FindingDraft } from '@/core/records';
+import { detailsFor } from '../details';
 import { irritability } from '@/core/symptoms';
 import { type FindingRow, type Patient, findingsOf, insertFinding } from '@/db';
 import type { SignedIn } from '../access';
@@ -44,12 +45,14 @@ function holdsFor(before: FindingRow, proposal: ProposedFinding): boolean {
 const isRead = (row: FindingRow): row is ReadFinding => row.about !== null;
 
 async function proposalsFor(patient: Patient): Promise<ProposedFinding[]> {
-  const [measures, detectable, history] = await Promise.all([
+  const [measures, detectable, history, { details }] = await Promise.all([
     latestMeasures(patient),
     detectableChangesOf(patient.clinicId),
     newestHistory(patient),
+    detailsFor(patient),
   ]);
   return proposeFindings({
+    sex: details.sex,
     measures,
     detectable,
     irritability: history?.irritability ? irritability(history.irritability) : null,

@@ -10,6 +10,7 @@ import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
 import { drawnSideOf, needsOf } from '../patient-pack';
 import { setUpPhotos, setUpPictures } from './set-up-photos';
+import { nextVisitInWords } from './next-visit';
 import { setUpWords } from '../patient/set-up-words';
 import { figuresOfLines } from '../desk/own-figures';
 import { todayOf, wakingOf } from '../programme-facts';
@@ -61,10 +62,11 @@ export async function handoutOf(
   address: string,
   photosAs: 'addresses' | 'pictures' = 'addresses',
 ): Promise<Handout | null> {
-  const [version, clinic, cues] = await Promise.all([
+  const [version, clinic, cues, nextVisit] = await Promise.all([
     newestVersion(patient),
     clinicById(patient.clinicId),
     ownCues(patient),
+    nextVisitInWords(patient, ENGLISH),
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   if (!version || version.lines.length === 0) return null;
@@ -81,9 +83,11 @@ export async function handoutOf(
     version: version.number,
     effectiveFrom: version.effectiveFrom,
     madeOn: today,
-    review: version.reviewOn
-      ? `Come back on ${dateInWords(version.reviewOn, 'en')}.`
-      : 'No day to come back is set: ask your clinic.',
+    review: nextVisit
+      ? nextVisit
+      : version.reviewOn
+        ? `Come back on ${dateInWords(version.reviewOn, 'en')}.`
+        : 'No day to come back is set: ask your clinic.',
     rounds: version.rounds,
     time: formatRange(sessionSeconds(sessionTimeline(version.lines, version.rounds))),
     exercises: version.lines.map((line) => {

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { KeptFields, KeptHistory, KeptScreening } from '@/core/records';
 import { type ScreeningAnswers } from '@/core/screen';
 import { type Patient, type VisitDraftKind, membersOf, pausesOf, programmeOf } from '@/db';
+import { ageOn } from '@/core/identity';
 import type { SignedIn } from '../access';
 import { todayOf } from '../programme-facts';
 import { fileOf } from './entries';
@@ -44,6 +45,8 @@ export async function screenStep(member: SignedIn, patient: Patient, complaint: 
     authorName: members.find(({ id }) => id === current?.confirmedBy)?.name ?? '',
     letter: current ? await letterFor(member, patient, complaint, current) : '',
     waiting: state.waiting && state.waiting.answers,
+    /** Known from the birth date, it need not be asked. */
+    age: patient.birthDate === null ? null : ageOn(patient.birthDate, todayOf(patient)),
     /** A pressure measured elsewhere need not be typed twice. */
     pressure: (pressure?.form === 'pressure'
       ? { systolic: pressure.systolic, diastolic: pressure.diastolic }

@@ -97,7 +97,7 @@ function Safety({
 }) {
   const { state, answers, waiting, authorName } = step;
   const practises = roleSuffices(member.role, 'practitioner');
-  const start = waiting ?? { ...NOTHING_ANSWERED, pressure: step.pressure };
+  const start = waiting ?? { ...NOTHING_ANSWERED, age: step.age, pressure: step.pressure };
   return (
     <>
       {state.waiting && (
