@@ -20,6 +20,7 @@ export const TABLES_OF_PATIENT = [
   schema.triageMark,
   schema.alert,
   schema.message,
+  schema.mailStop,
   schema.calendarLink,
   schema.deskDraft,
   schema.visitDraft,

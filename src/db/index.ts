@@ -24,6 +24,7 @@ export { readEveryRow } from './every-row';
 export * from './leases';
 export * from './links';
 export * from './looks';
+export * from './mail';
 export * from './members';
 export * from './own-drafts';
 export * from './patients';

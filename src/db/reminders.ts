@@ -23,6 +23,7 @@ export async function remindedPatients(after: string, limit: number) {
         and(
           eq(fileEntry.kind, 'reminders'),
           isNotNull(fileEntry.body),
+          isNull(patient.archivedAt),
           sql`${patient.id} > ${after}`,
           sql`NOT EXISTS (SELECT 1 FROM file_entry AS later WHERE later.clinic_id = file_entry.clinic_id
             AND later.supersedes = file_entry.id)`,
@@ -66,8 +67,9 @@ export function closeMessage(
   row: Pick<MessageRow, 'clinicId' | 'id'>,
   state: MessageRow['state'],
   sentAt: Instant | null,
+  because: MessageRow['because'] = null,
 ): Statement {
-  return builder().update(message).set({ state, sentAt }).where(isMessage(row));
+  return builder().update(message).set({ state, sentAt, because }).where(isMessage(row));
 }
 
 const isMessage = ({ clinicId, id }: Pick<MessageRow, 'clinicId' | 'id'>) =>

@@ -22,7 +22,8 @@ export type Purpose =
   | 'own password'
   | 'second factor'
   | 'birth date'
-  | 'first run';
+  | 'first run'
+  | 'mail test';
 
 const MINUTE_MS = 60_000;
 
@@ -51,6 +52,7 @@ export const ATTEMPTS: Readonly<
   'second factor': growing(5),
   'birth date': growing(5),
   'first run': growing(5),
+  'mail test': { kind: 'bound', most: 10, minutes: 60 },
 };
 
 function growing(free: number) {

@@ -6,6 +6,8 @@ const DAY_MS = 86_400 * SECOND_MS;
 export const PERIODS_MS = {
   /** The outbox is looked after. */
   outbox: 30 * SECOND_MS,
+  /** The longest that messages are sent in one go. */
+  outboxBite: MINUTE_MS,
   /** A reminder whose moment passed longer ago is not sent any more. */
   reminderTooLate: 45 * MINUTE_MS,
   /** The rows of the morning list are reckoned in the background. */

@@ -148,9 +148,9 @@ it('reminders as they become due', async () => {
     const then = instantAt(ZONE, TODAY, minute(at));
     setClock(() => then);
     await planReminders(then);
-    await sendDue(async (message) => {
-      sent.push(message);
-      return sent.length % 3 === 0 ? 'failed' : 'sent';
+    await sendDue(async ({ id, channel, address, text: words }) => {
+      sent.push({ id, channel, address, text: words });
+      return { outcome: sent.length % 3 === 0 ? 'failed' : 'sent' };
     }, then);
   }
   expect(sent.map((message) => cut(text(message)))).toMatchSnapshot();

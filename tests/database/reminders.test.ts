@@ -81,12 +81,17 @@ describe('reminders through the simulated outbox', () => {
       const tries: string[] = [];
       for (let i = 0; i < 400; i += 1)
         tries.push(
-          await send({
-            id: `message ${i % 200}`,
-            address: 'a',
-            text: `text ${i}`,
-            channel: 'text',
-          }),
+          (
+            await send({
+              clinicId: stage.practitioner.clinicId,
+              patientId: randomUUID(),
+              purpose: 'session',
+              id: `message ${i % 200}`,
+              address: 'a',
+              text: `text ${i}`,
+              channel: 'text',
+            })
+          ).outcome,
         );
       return tries;
     };
@@ -108,7 +113,7 @@ describe('reminders through the simulated outbox', () => {
     let tries = 0;
     const never = async () => {
       tries += 1;
-      return 'failed' as const;
+      return { outcome: 'failed' as const };
     };
     for (let minute = 0; minute < 40; minute += 1)
       await sendDue(never, (morning + (240 + minute) * 60_000) as Instant);

@@ -104,6 +104,7 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   },
   '(clinic)/account': { path: () => '/account', may: [...MEMBERS, 'other clinic’s lead'] },
   '(door)/reset': { path: () => '/reset', may: [] },
+  '(door)/stop-mail': { path: () => '/stop-mail?t=none', may: [] },
   '(door)/sign-in': { path: () => '/sign-in', may: [] },
   '(door)/first-run': { path: () => '/first-run', may: [] },
   '(patient)/open': { path: () => '/open', may: [] },

@@ -181,6 +181,22 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
     ownClinicOnly: true,
     body: () => ({ show: 'looks', who: null, from: null, to: null }),
   },
+  'clinic/mail': {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({
+      on: false,
+      host: '127.0.0.1',
+      port: 9,
+      security: 'starttls',
+      user: '',
+      password: '',
+      from: 'clinic@mail.example',
+      mostADay: 100,
+    }),
+  },
+  'clinic/mail/test': { may: LEAD, ownClinicOnly: true, body: () => ({}) },
+  'mail/stop': { may: EVERYBODY, open: true, body: () => ({ token: 'none' }) },
   'patients/seek': {
     may: MEMBERS,
     ownClinicOnly: true,

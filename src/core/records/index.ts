@@ -23,4 +23,5 @@ export { dateText, recordId } from './words';
 export * from './follow';
 export * from './stored';
 export * from './looks';
+export * from './mail';
 export * from './kept-drafts';

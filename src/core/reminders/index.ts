@@ -1,2 +1,3 @@
 export * from './plan';
 export * from './ignored-days';
+export * from './not-sent';

@@ -43,6 +43,7 @@ export async function escalate(clinicId: ClinicId): Promise<void> {
           attempts: 0,
           dueAt: at,
           sentAt: null,
+          because: null,
           createdAt: at,
         }),
       ),

@@ -1,7 +1,13 @@
 import { BATCHES, PERIODS_MS } from '../periods';
 import { type Instant, later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
-import { ignoredDays, type ReminderSettings, remindersOf, retryAfter } from '@/core/reminders';
+import {
+  type NotSent,
+  ignoredDays,
+  type ReminderSettings,
+  remindersOf,
+  retryAfter,
+} from '@/core/reminders';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate, addDays, type ClinicId } from '@/core/units';
 import {
@@ -21,16 +27,22 @@ import { leased } from '../leases';
 import { now } from '../clock';
 import { logFailure } from '../problem';
 import { languageFor } from '../languages';
+import { housesSender } from '../mail/sender';
 import { factsOf, todayOf, zoneOf } from '../programme-facts';
 import { layoutOf, momentsOf } from './day-moments';
 
-/** What a real sender would have to do. The id is told, so that it may refuse a repetition. */
-export type Sender = (message: {
-  readonly id: string;
-  readonly channel: MessageRow['channel'];
-  readonly address: string;
-  readonly text: string;
-}) => Promise<'sent' | 'failed'>;
+/** What became of a message: gone, to be tried again, or never to be sent, and why. */
+export type Outcome =
+  | { readonly outcome: 'sent' | 'failed' }
+  | { readonly outcome: 'refused'; readonly because: NotSent };
+
+/** What a sender has to do. The id is told, so that it may refuse a repetition. */
+export type Sender = (
+  message: Pick<
+    MessageRow,
+    'clinicId' | 'patientId' | 'id' | 'channel' | 'purpose' | 'address' | 'text'
+  >,
+) => Promise<Outcome>;
 
 /** A number from a text, the same each time: the stand-in's luck. */
 function numberOf(text: string): number {
@@ -51,9 +63,9 @@ export function simulatedSender(): Sender & { readonly delivered: ReadonlyMap<st
   const send: Sender = async ({ id, text }) => {
     const attempt = (tries.get(id) ?? 0) + 1;
     tries.set(id, attempt);
-    if (numberOf(`${id} ${attempt}`) < FAILS_SHARE) return 'failed';
+    if (numberOf(`${id} ${attempt}`) < FAILS_SHARE) return { outcome: 'failed' };
     delivered.set(id, text);
-    return 'sent';
+    return { outcome: 'sent' };
   };
   return Object.assign(send, { delivered });
 }
@@ -108,6 +120,7 @@ async function planFor(patient: Patient, settings: ReminderSettings, at: Instant
         attempts: 0,
         dueAt: moment,
         sentAt: null,
+        because: null,
         createdAt: at,
       }),
     ),
@@ -118,15 +131,20 @@ const dayNumber = (date: LocalDate) => Math.floor(Date.parse(`${date}T00:00:00Z`
 
 /** Sends what is due: each message is claimed before it is tried, so that no two send it. */
 export async function sendDue(send: Sender, at = now()): Promise<void> {
+  const until = performance.now() + PERIODS_MS.outboxBite;
   for (const row of await dueMessages(at, BATCHES.outbox)) {
+    // A server that answers slowly keeps nobody's next message waiting for ever: the rest comes next time.
+    if (performance.now() > until) return;
     const wait = retryAfter(row.attempts + 1);
     await write(() => [claimMessage(row, later(at, (wait ?? 0) * 60_000))]);
     const claimed = await messageById(row.clinicId, row.id);
     if (claimed?.state !== 'waiting' || claimed.attempts !== row.attempts + 1) continue;
-    const { id, channel, address, text } = row;
-    const outcome = await send({ id, channel, address, text }).catch(() => 'failed' as const);
-    if (outcome === 'sent') await write(() => [closeMessage(row, 'sent', at)]);
-    else if (wait === null) await write(() => [closeMessage(row, 'given up', null)]);
+    const became = await send(row).catch((): Outcome => ({ outcome: 'failed' }));
+    if (became.outcome === 'sent') await write(() => [closeMessage(row, 'sent', at)]);
+    else if (became.outcome === 'refused')
+      await write(() => [closeMessage(row, 'given up', null, became.because)]);
+    else if (wait === null)
+      await write(() => [closeMessage(row, 'given up', null, 'not delivered')]);
   }
 }
 
@@ -137,7 +155,7 @@ export function startOutbox(): void {
   const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
   if (shared[KEY]) return;
   shared[KEY] = true;
-  const send = simulatedSender();
+  const send = housesSender(simulatedSender());
   let busy = false;
   const timer = setInterval(() => {
     if (busy) return;
@@ -164,5 +182,6 @@ export async function outboxOf(clinicId: ClinicId) {
     attempts: message.attempts,
     dueAt: message.dueAt,
     sentAt: message.sentAt,
+    because: message.because,
   }));
 }

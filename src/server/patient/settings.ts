@@ -3,7 +3,7 @@ import { sayToPatient } from '@/catalogue';
 import { ASKED_PROPS } from '@/core/exercise';
 import type { HomeBody, OwnPause, PatientSettings, RemindersBody } from '@/core/records';
 import { addDays } from '@/core/units';
-import { insertEntry, insertOwnPause, patientById, pausesOf, setPatientDay } from '@/db';
+import { insertEntry, insertOwnPause, patientById, pausesOf, setPatientDay, startMail } from '@/db';
 import type { PatientHere } from '../access';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
@@ -80,6 +80,10 @@ export async function saveSettings(here: PatientHere, draft: PatientSettings): P
         body: draft.reminders,
         supersedes: reminders?.id ?? null,
       }),
+      // Whoever stopped them by the link in a mail and asks for them again wants them.
+      ...(draft.reminders.sessions || draft.reminders.posture
+        ? [startMail(clinicId, patientId)]
+        : []),
     ],
     // The answer of the first time was lost: what was set is what stands.
     isThere: async () => {

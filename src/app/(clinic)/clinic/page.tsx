@@ -6,6 +6,7 @@ import { BackupNotice } from '@/ui/clinic/backup-notice';
 import { currentMember } from '@/server/current';
 import { allowedOf } from '@/server/files';
 import { bandsOf } from '@/server/desk/bands';
+import { mailOf } from '@/server/mail/settings';
 import { triageLimitsOf } from '@/server/follow/marks';
 import { knownZones } from '@/server/zones';
 import { detectableChangesOf } from '@/server/visit/measuring';
@@ -13,6 +14,7 @@ import Link from 'next/link';
 import { buttonClass } from '@/ui/primitives/button';
 import { BandsForm } from '@/ui/forms/bands-form';
 import { LimitsForm } from '@/ui/triage/limits-form';
+import { MailForm } from '@/ui/clinic/mail-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
 import { MemberForm } from '@/ui/account/member-form';
@@ -26,13 +28,14 @@ export default legible(ClinicPage);
 async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands, limits, allowed] = await Promise.all([
+  const [clinic, members, detectable, bands, limits, allowed, mail] = await Promise.all([
     clinicOf(member),
     colleaguesOf(member),
     detectableChangesOf(member.clinicId),
     bandsOf(member.clinicId),
     triageLimitsOf(member.clinicId),
     allowedOf(member),
+    mailOf(member),
   ]);
   return (
     <>
@@ -77,6 +80,14 @@ async function ClinicPage() {
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">Backups</h2>
         <BackupNotice state={backupState()} zone={clinic.zone} />
+      </section>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">E-mail</h2>
+        <p className="max-w-[75ch] text-soft">
+          Without a server of your own, reminders stay in the outbox. A mail says when, never what
+          hurts, and carries a link by which the patient stops them.
+        </p>
+        <MailForm start={mail} key={JSON.stringify(mail)} />
       </section>
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">When the morning list asks</h2>

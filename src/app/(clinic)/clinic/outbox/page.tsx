@@ -1,5 +1,6 @@
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
+import { sendsMail } from '@/server/mail/settings';
 import { outboxOf } from '@/server/patient/outbox';
 import { legible } from '@/app/legible';
 
@@ -17,14 +18,18 @@ export default legible(OutboxPage);
 
 async function OutboxPage() {
   const member = await requireMember();
-  const messages = await outboxOf(member.clinicId);
+  const [messages, mails] = await Promise.all([
+    outboxOf(member.clinicId),
+    sendsMail(member.clinicId),
+  ]);
   const time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'short', timeStyle: 'short' });
   return (
     <>
       <h1 className="border-b border-hair pb-3 text-2xl">Outbox</h1>
       <p className="max-w-[75ch] py-3 text-soft">
-        A stand-in for a text and mail service: it delivers to nobody, fails one time in five and is
-        tried again, each message once. A real sender takes its place behind the same interface.
+        {mails
+          ? 'E-mails leave by the clinic’s own mail server. Texts go to a stand-in that delivers to nobody.'
+          : 'A stand-in for a text and mail service: it delivers to nobody, fails one time in five and is tried again, each message once. The lead sets up a real mail server under Clinic.'}
       </p>
       {messages.length === 0 ? (
         <p>
@@ -54,7 +59,10 @@ async function OutboxPage() {
                   <td className="py-1 pr-4" dir="auto">
                     {one.text}
                   </td>
-                  <td className="py-1 pr-4">{STATES[one.state]}</td>
+                  <td className="py-1 pr-4">
+                    {STATES[one.state]}
+                    {one.because && `: ${one.because}`}
+                  </td>
                   <td className="figures py-1 pr-4">{one.attempts}</td>
                   <td className="figures py-1">{one.sentAt ? time.format(one.sentAt) : '–'}</td>
                 </tr>

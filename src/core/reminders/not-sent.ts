@@ -1,0 +1,8 @@
+/** Why a message never left: for the clinic, beside it in the outbox. */
+export const NOT_SENT = [
+  'not delivered',
+  'refused for good',
+  'stopped by the patient',
+  'bound of the day',
+] as const;
+export type NotSent = (typeof NOT_SENT)[number];
