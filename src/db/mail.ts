@@ -11,7 +11,8 @@ export function mailServerOf(clinicId: ClinicId): Promise<MailServer | null> {
 }
 
 export function putMailServer(row: MailServer): Statement {
-  const { clinicId: _, stopKey: __, ...set } = row;
+  const { on, host, port, security, user, password, from, mostADay, updatedAt } = row;
+  const set = { on, host, port, security, user, password, from, mostADay, updatedAt };
   return builder().insert(mailServer).values(row).onConflictDoUpdate({
     target: mailServer.clinicId,
     set,

@@ -77,7 +77,7 @@ async function remind(patientId: string, change: Partial<MessageRow> = {}) {
     insertMessage({
       clinicId,
       id,
-      patientId: patientId as MessageRow['patientId'],
+      patientId,
       channel: 'e-mail',
       purpose: 'session',
       address: 'patient@home.example',

@@ -195,7 +195,7 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
       mostADay: 100,
     }),
   },
-  'clinic/mail/test': { may: LEAD, ownClinicOnly: true, body: () => ({}) },
+  'clinic/mail/test': { may: LEAD, ownClinicOnly: true, body: () => ({ test: true }) },
   'mail/stop': { may: EVERYBODY, open: true, body: () => ({ token: 'none' }) },
   'patients/seek': {
     may: MEMBERS,

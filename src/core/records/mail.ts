@@ -38,7 +38,7 @@ export const MailDraft = z.object({
 export type MailDraft = z.infer<typeof MailDraft>;
 
 /** A test goes to the lead who asks for it, and nowhere else. */
-export const MailTest = z.object({});
+export const MailTest = z.object({ test: z.literal(true) });
 
 /** What the link in a mail carries. */
 export const MailStop = z.object({ token: z.string().min(1).max(200) });

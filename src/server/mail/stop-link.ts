@@ -18,7 +18,7 @@ export function namedIn(
 ): { clinicId: ClinicId; patientId: PatientId; signed: string } | null {
   const [clinicId, patientId, signed, ...rest] = token.split('.');
   if (!clinicId || !patientId || !signed || rest.length > 0) return null;
-  return { clinicId: clinicId as ClinicId, patientId: patientId as PatientId, signed };
+  return { clinicId, patientId, signed };
 }
 
 /** Whether the clinic's key signed it. */

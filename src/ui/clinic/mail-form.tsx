@@ -126,7 +126,7 @@ export function MailForm({
             onClick={() =>
               void send<{ say: string }>(
                 '/api/v1/clinic/mail/test',
-                {},
+                { test: true },
                 { done: ({ say }) => setSaid(say) },
               )
             }
