@@ -47,7 +47,7 @@ async function signIn(page) {
 
 const fileOf = (page, name) =>
   page.$$eval(
-    'a[href$="/follow"]',
+    'main a[href^="/patients/"]',
     (links, wanted) => links.find((link) => link.textContent.includes(wanted)).getAttribute('href'),
     name,
   );
@@ -57,7 +57,7 @@ await signIn(desk);
 await shot(desk, 'morning');
 const file = async (name) => {
   await go(desk, '/');
-  return (await fileOf(desk, name)).replace(/follow$/, '');
+  return `${await fileOf(desk, name)}/`;
 };
 const ansel = await file('Ansel');
 await go(desk, `${ansel}follow`);

@@ -1,7 +1,7 @@
 import { type SentVersion, versionDifference } from '@/core/programme';
 import { detailsFor } from './details';
 import { irritability } from '@/core/symptoms';
-import { type Patient, membersOf } from '@/db';
+import { type Patient, membersOf, newestLinkOf, teachBacksOf } from '@/db';
 import type { SignedIn } from './access';
 import { roleSuffices } from './access';
 import { bandsOf } from './desk/bands';
@@ -148,5 +148,17 @@ export async function deskOf(member: SignedIn, patient: Patient) {
         lines: deskLines(version),
         difference: before ? versionDifference(compared(before), compared(version)) : [],
       })),
+  };
+}
+
+/** What is still to do with a version that was just saved: whether its link was opened, and it was taught. */
+export async function afterSave(patient: Patient, number: number) {
+  const [link, teachings] = await Promise.all([
+    newestLinkOf(patient.clinicId, patient.id),
+    teachBacksOf(patient.clinicId, patient.id, 1),
+  ]);
+  return {
+    linkOpened: link?.openedAt != null && link.revokedAt === null,
+    taught: teachings.some(({ version }) => version === number),
   };
 }

@@ -31,7 +31,7 @@ export async function prepareServer(): Promise<void> {
     const code = await firstRunCode();
     if (code !== null) {
       console.log(
-        `\n  This server has no clinic yet. Open /first-run and type this code: ${code}\n`,
+        `\n  This server has no clinic yet. Open /first-run and type this code: ${code}\n  or open it with the code: ${process.env.PUBLIC_URL ?? ''}/first-run#${code}\n`,
       );
     }
   } catch (error) {

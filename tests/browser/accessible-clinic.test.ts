@@ -63,7 +63,7 @@ it('the clinic’s own views', async () => {
   await says(page, 'After twelve weeks');
   await look('rehearsal of a programme');
   await go('/exercises/prescribe?ready=first-week');
-  await page.type('input[type=search]', 'a');
+  await page.type('main input[type=search]', 'a');
   await says(page, 'patient');
   await look('prescribe to');
   await go('/exercises/about/cloth-rotation');

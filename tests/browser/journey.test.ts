@@ -169,6 +169,14 @@ it('lets a new clinic in with the code from the terminal, once', async () => {
     expect(await page.$eval('input[name=clinic]', (input) => input.value)).toBe('New Quay');
     await page.$eval('input[name=code]', (input) => (input.value = ''));
     await page.type('input[name=code]', code);
+    // The address in the terminal carries the code, which no server is told.
+    const carried = await freshPage(browser, DESK);
+    await goTo(carried, `${empty.origin}/first-run#${code}`);
+    await carried.waitForFunction(
+      (wanted) => document.querySelector<HTMLInputElement>('input[name=code]')?.value === wanted,
+      {},
+      code,
+    );
     await Promise.all([page.waitForNavigation(), press(page, 'Set up the clinic')]);
     await says(page, 'Sign in to your clinic');
     await page.type('input[name=email]', 'LEAD@quay.example');

@@ -153,7 +153,7 @@ it('brings back a form that was begun: new patient, own exercise, goal, consent 
   await page.type('input[name=complaint]', 'Neck');
   await kept(page);
   await goTo(page, `${stage.server.origin}/exercises/new`);
-  await page.type('input[maxlength], input:not([type])', 'Pull the oar');
+  await page.type('main input[maxlength], main input:not([type])', 'Pull the oar');
   await kept(page);
   await goTo(page, `${stage.server.origin}/patients/new`);
   expect(await valueOf(page, 'input[name=name]')).toBe('Corry Sandoway');

@@ -73,7 +73,7 @@ it('finds, narrows and opens exercises, and says what closes them to a patient',
   const patientId = await screenedPatient(stage.practitioner, 'יעל בן-דוד');
   await saveScreening(stage.practitioner, screening(patientId, ['jaw']));
   const page = await stage.open('/exercises');
-  await page.type('input[type=search]', 'clams');
+  await page.type('main input[type=search]', 'clams');
   await says(page, '1 exercise');
   await page.click('a[href="/exercises/about/clamshell"]');
   await says(page, 'Who must not, without a reason');
@@ -84,7 +84,7 @@ it('finds, narrows and opens exercises, and says what closes them to a patient',
   await says(page, 'Closed: flagged: the chin-held ball');
   await page.click('::-p-xpath(//label[contains(., "Only what is open")]/input)');
   await says(page, '2 exercises');
-  await page.type('input[type=search]', 'zzzz');
+  await page.type('main input[type=search]', 'zzzz');
   await says(page, 'No exercise is like that.');
   await goTo(page, `${stage.server.origin}/exercises/programmes`);
   await says(page, 'Ready programmes (24)');
@@ -104,7 +104,7 @@ it('prescribes to a patient who is found by name, once, whatever is reloaded', a
   await says(page, 'Fewer than 5 of your clinic’s patients were given it');
   await press(page, 'Prescribe to');
   await says(page, 'Nothing is put down yet');
-  await page.type('input[type=search]', 'corncrake');
+  await page.type('main input[type=search]', 'corncrake');
   await says(page, '1 patient');
   // What speaks against it stands beside the name, and no name stands in the address.
   await says(page, 'Closed: flagged: resistance under the jaw');

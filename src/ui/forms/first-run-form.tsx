@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
@@ -10,6 +10,15 @@ import { ZoneChoice } from './zones';
 
 export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: string }) {
   const [leadId] = useState(() => uuid());
+  const [code, setCode] = useState('');
+  const [guessed, setGuessed] = useState(zone);
+  // The terminal's address carries the code behind the #, which no server is told.
+  useEffect(() => {
+    const carried = decodeURIComponent(window.location.hash.slice(1));
+    if (carried !== '') setCode(carried);
+    const own = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    if (zones.includes(own)) setGuessed(own);
+  }, [zones]);
   const form = useForm(
     '/api/v1/first-run',
     (fields) => ({
@@ -35,6 +44,8 @@ export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: 
       <Field
         label="Code from the terminal"
         name="code"
+        value={code}
+        onChange={({ target }) => setCode(target.value)}
         autoComplete="off"
         className="figures"
         error={form.errorAt('code')}
@@ -58,7 +69,12 @@ export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: 
         hint="Your own words with the local number, for instance: call 112."
         error={form.errorAt('clinic', 'emergencyText')}
       />
-      <ZoneChoice zones={zones} start={zone} error={form.errorAt('clinic', 'zone')} />
+      <ZoneChoice
+        key={guessed}
+        zones={zones}
+        start={guessed}
+        error={form.errorAt('clinic', 'zone')}
+      />
       <h2 className="mt-2 text-lg">The clinic’s lead</h2>
       <Field label="Name" name="name" autoComplete="name" error={form.errorAt('lead', 'name')} />
       <Field

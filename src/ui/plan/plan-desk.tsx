@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
@@ -98,6 +99,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const desk = history.now;
   const [newUid, setNewUid] = useState('');
   const { busy, send } = useSend();
+  const router = useRouter();
   const [refusal, setRefusal] = useState<Refused | null>(null);
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [keysOpen, setKeysOpen] = useState(false);
@@ -207,7 +209,11 @@ export function PlanDesk(props: PlanDeskProps) {
     setRefusal(null);
     const version = draftOf(desk, patientId, newest);
     await send<{ number: number; effectiveFrom: string }>('/api/v1/programmes', version, {
-      done: draft.forget,
+      done: ({ number }) => {
+        draft.forget();
+        // What comes next stands on the page that is read anew.
+        router.replace(`/patients/${patientId}/plan?saved=${number}`);
+      },
       said: ({ number, effectiveFrom }) =>
         `Version ${number} saved; it begins on ${effectiveFrom}.`,
       refused: setRefusal,

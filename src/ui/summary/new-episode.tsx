@@ -22,7 +22,11 @@ export function NewEpisode({ patientId }: { patientId: PatientId }) {
       complaint: textOf(fields, 'complaint'),
       area: textOf(fields, 'area') || null,
     }),
-    () => router.push(`/patients/${patientId}/screen`),
+    () => {
+      router.push(`/patients/${patientId}/screen`);
+      // The head of the file stays from page to page: it is of another complaint now.
+      router.refresh();
+    },
   );
   return (
     <form onSubmit={form.onSubmit} className="grid gap-2 border-t border-hair pt-3" noValidate>

@@ -1,14 +1,16 @@
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { z } from 'zod';
 import { roleSuffices } from '@/server/access';
 import { shownProposals } from '@/server/follow/proposals';
 import { PutQuery, putAsked } from '@/server/desk/put';
 import { openPatient } from '@/server/open-patient';
-import { deskOf } from '@/server/plan';
+import { afterSave, deskOf } from '@/server/plan';
 import { zoneOf } from '@/server/programme-facts';
 import { screeningState } from '@/server/visit/screening';
 import { ProposalsPanel } from '@/ui/follow/proposals-panel';
+import { NextAfterSave } from '@/ui/plan/next-after-save';
 import { PlanDesk } from '@/ui/plan/plan-desk';
 import { PlanReading } from '@/ui/plan/plan-reading';
 import { legible } from '@/app/legible';
@@ -17,21 +19,30 @@ export const metadata: Metadata = { title: 'Plan' };
 
 export default legible(PlanPage);
 
+/** The version that was just saved from this desk. */
+const Saved = z.coerce.number().int().min(1).nullable().catch(null);
+
 async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan'>) {
   const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const { patient } = opened;
-  const [{ desk, ...rest }, screening, proposals] = await Promise.all([
+  const asked = await searchParams;
+  const saved = Saved.parse(asked.saved);
+  const [{ desk, ...rest }, screening, proposals, next] = await Promise.all([
     deskOf(member, patient),
     screeningState(patient),
     shownProposals(patient),
+    saved === null ? null : afterSave(patient, saved),
   ]);
   const proposed = proposals ? proposals.open.length + proposals.waiting.length : 0;
   if (!roleSuffices(member.role, 'practitioner'))
     return <PlanReading lines={desk.lines} own={rest.own} />;
   return (
     <>
+      {next && rest.newest === saved && (
+        <NextAfterSave patientId={patient.id} number={saved} {...next} />
+      )}
       {proposals && proposed > 0 && (
         <details className="py-2">
           <summary className="text-action">What the logs propose ({proposed})</summary>
@@ -42,7 +53,7 @@ async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan
         {...rest}
         // A saved version starts the desk anew.
         key={rest.newest}
-        put={putAsked(PutQuery.parse(await searchParams))}
+        put={putAsked(PutQuery.parse(asked))}
         patientId={patient.id}
         start={desk}
         zone={zoneOf(patient)}

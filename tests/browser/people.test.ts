@@ -1,0 +1,193 @@
+import { randomUUID } from 'node:crypto';
+import { saveDetails } from '@/server/details';
+import { stopToken } from '@/server/mail/stop-link';
+import { saveMail } from '@/server/mail/settings';
+import { NO_DETAILS } from '@/core/records';
+import { mailServerOf } from '@/db';
+import { signLetter } from '@/server/follow/review';
+import { saveEntry } from '@/server/visit/entries';
+import { saveScreening } from '@/server/visit/screening';
+import { screening } from '../support/stage';
+import { addDays, dateInWords } from '@/core/units';
+import { violations } from '../support/axe';
+import {
+  DESK,
+  PHONE,
+  beMember,
+  freshPage,
+  goTo,
+  press,
+  says,
+  textOf,
+  typeInto,
+} from '../support/browser';
+import { device, makePatient, prescribe, today } from '../support/clinic';
+import { browserStage } from '../support/browser-stage';
+
+/** People, their episodes and visits in a real browser. */
+const stage = browserStage();
+
+it('finds a patient from anywhere by telephone number, and nothing of it stands in the address', async () => {
+  const id = await makePatient(stage.practitioner, 'Sandrine Quay');
+  await saveDetails(stage.practitioner, {
+    patientId: id,
+    basedOn: 0,
+    details: { ...NO_DETAILS, phones: [{ number: '+000 777 3141', what: 'boathouse' }] },
+  });
+  const page = await stage.open('/exercises');
+  await page.type('[role=combobox]', '777 3141');
+  await page.waitForSelector('[role=option]');
+  expect(
+    await page.$$eval('[role=option]', (all) => all.map(({ textContent }) => textContent)),
+  ).toEqual([expect.stringContaining('Sandrine Quay')]);
+  expect(page.url()).not.toContain('777');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction((wanted) => window.location.pathname.includes(wanted), {}, id);
+  await says(page, 'boathouse');
+  const call = await page.$eval('a[href^="tel:"]', (link) => link.getAttribute('href'));
+  expect(call).toBe('tel:+0007773141');
+  expect(page.problems).toEqual([]);
+});
+
+it('opens a file with its summary: a call is kept, and the next visit reaches phone and list', async () => {
+  const { practitioner } = stage;
+  const id = await makePatient(practitioner, 'Marram Holt');
+  await prescribe(practitioner, id, [
+    { exerciseId: 'tuck-lighten', dose: 'x2 hold 3s gap 3s daily', school: null },
+  ] as never);
+  const here = await device(practitioner, id);
+  const page = await stage.open(`/patients/${id}`);
+  await says(page, 'How it stands');
+  await says(page, 'Nothing was told of pain yet.');
+  await typeInto(page, 'What was agreed', 'Half the holds until Friday');
+  await press(page, 'Write it down');
+  await says(page, 'Half the holds until Friday');
+  const next = addDays(today(), 9);
+  await page.$$eval('summary', (all) =>
+    all.find(({ textContent }) => textContent === 'Write it down')?.click(),
+  );
+  await page.$eval(
+    'input[name=date]',
+    (input, value) => {
+      input.value = value;
+    },
+    next,
+  );
+  await page.$eval('input[name=time]', (input) => (input.value = '10:30'));
+  await page.$eval('input[name=date]', (input) => input.form?.requestSubmit());
+  await says(page, 'at 10:30, in the room');
+  await page.waitForSelector('nav[aria-label=Visit]');
+  expect(await violations(page, 'as it stands')).toEqual([]);
+  await goTo(page, `${stage.server.origin}/?name=Marram`);
+  await says(page, '10:30');
+  const phone = await freshPage(stage.browser, PHONE);
+  await goTo(phone, `${stage.server.origin}/open#${here.link}`);
+  await says(phone, `Your next visit: ${dateInWords(next, 'en')}, 10:30.`);
+  expect([...page.problems, ...phone.problems]).toEqual([]);
+});
+
+it('begins another episode once the first is closed, and keeps the first to read', async () => {
+  const { practitioner } = stage;
+  const id = await makePatient(practitioner, 'Tern Rockley');
+  await saveEntry(practitioner, {
+    id: randomUUID(),
+    patientId: id,
+    kind: 'goal',
+    supersedes: null,
+    on: today(),
+    body: { activity: 'Haul the nets', by: null, reachedOn: null },
+  });
+  await signLetter(practitioner, {
+    id: randomUUID(),
+    patientId: id,
+    kind: 'discharge',
+    words: '',
+    forReferrer: false,
+  });
+  const page = await stage.open(`/patients/${id}?view=summary`);
+  await says(page, 'Back with another complaint');
+  await typeInto(page, 'Complaint', 'Low back after hauling');
+  await page.select('select[name=area]', 'back');
+  await press(page, 'Begin the episode');
+  await page.waitForFunction(() => window.location.pathname.endsWith('/screen'));
+  await says(page, 'Low back after hauling');
+  await goTo(page, `${stage.server.origin}/patients/${id}?view=summary`);
+  await says(page, 'No goal is written.');
+  await Promise.all([page.waitForNavigation(), press(page, 'Neck')]);
+  await says(page, 'It can be read, not changed.');
+  expect(await textOf(page)).toContain('Haul the nets');
+  expect(page.problems).toEqual([]);
+});
+
+it('asks before somebody is added who may be there already', async () => {
+  await makePatient(stage.practitioner, 'Gannet Twoname');
+  const page = await stage.open('/patients/new');
+  await page.type('main input[name=name]', 'Twoname Gannet');
+  await page.type('main input[name=complaint]', 'Neck');
+  await press(page, 'Add and write the programme');
+  await says(page, 'This may be somebody you have already: Gannet Twoname.');
+  expect(await page.$eval('main input[name=name]', ({ value }) => value)).toBe('Twoname Gannet');
+  await page.click('input[name=another]');
+  await press(page, 'Add and write the programme');
+  await page.waitForFunction(() => window.location.pathname.endsWith('/screen'));
+  expect(page.problems).toEqual([]);
+});
+
+it('says what is next after a version was saved, and gives it the keyboard', async () => {
+  const id = await makePatient(stage.practitioner, 'Plover Nextley');
+  await saveScreening(stage.practitioner, screening(id, []));
+  const page = await stage.open(`/patients/${id}/plan?exercise=tuck-lying`);
+  await page.waitForSelector('input[aria-label^="Dose of Tuck lying down"]');
+  await press(page, 'Save as version 1');
+  await says(page, 'Version 1 is saved.');
+  await page.waitForFunction(() => document.activeElement?.textContent === 'Version 1 is saved.');
+  await Promise.all([page.waitForNavigation(), press(page, 'Teach it')]);
+  expect(page.url()).toContain('/teach');
+  expect(page.problems).toEqual([]);
+});
+
+it('stops reminders by the link in a mail, and shows the lead’s mail server without its password', async () => {
+  const id = await makePatient(stage.practitioner, 'Heron Mailwright');
+  process.env.PUBLIC_URL = stage.server.origin;
+  try {
+    await saveMail(stage.lead, {
+      on: true,
+      host: '127.0.0.1',
+      port: 9,
+      security: 'none',
+      user: 'clinic',
+      password: 'not to be shown',
+      from: 'clinic@harbour.example',
+      mostADay: 10,
+    });
+  } finally {
+    delete process.env.PUBLIC_URL;
+  }
+  const { clinicId } = stage.practitioner;
+  const key = (await mailServerOf(clinicId))?.stopKey ?? '';
+  const page = await freshPage(stage.browser, PHONE);
+  const token = stopToken(key, clinicId, id);
+  await goTo(page, `${stage.server.origin}/stop-mail?t=${token}`);
+  expect(await textOf(page)).not.toContain('Heron');
+  await press(page, 'Stop the reminders');
+  await says(page, 'sends you no more reminders');
+  expect(await violations(page, 'as it stands')).toEqual([]);
+  const lead = await freshPage(stage.browser, DESK);
+  await beMember(lead, stage.server.origin, stage.lead.token);
+  await goTo(lead, `${stage.server.origin}/clinic`);
+  expect(await lead.content()).not.toContain('not to be shown');
+  await press(lead, 'Send a test to me');
+  await says(lead, 'The server did not take it');
+  expect([...page.problems, ...lead.problems]).toEqual([]);
+});
+
+it('shows evidence by tables, the same in its file, to a practitioner and not to an assistant', async () => {
+  const page = await stage.open('/evidence');
+  await says(page, 'Fewer than five patients have agreed');
+  expect(await violations(page, 'as it stands')).toEqual([]);
+  const assistant = await freshPage(stage.browser, DESK);
+  await beMember(assistant, stage.server.origin, stage.assistant.token);
+  await goTo(assistant, `${stage.server.origin}/evidence`);
+  expect(new URL(assistant.url()).pathname).toBe('/');
+  expect(page.problems).toEqual([]);
+});
