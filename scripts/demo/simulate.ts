@@ -5,6 +5,8 @@ import { type LocalDate } from '@/core/units';
 import { memberBySession, openAlertsOf, patientByDevice } from '@/db';
 import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from '@/server/access';
 import { now, setClock } from '@/server/clock';
+import { NO_DETAILS } from '@/core/records';
+import { saveDetails } from '@/server/details';
 import { catalogueFor } from '@/server/desk/exercises';
 import { issueLink, openLink } from '@/server/links';
 import { acknowledge, addPatient, patientFor } from '@/server/people';
@@ -122,6 +124,27 @@ export async function live(
     await liveDay(here, story, story.day(day), day, dates[day] as LocalDate, luck, at);
     await tellOfDay(here, story, story.day(day), day, dates[day] as LocalDate, words, at);
   }
+  at(until - 1, 9 * 60 + 50);
+  member = await practitioner();
+  await saveDetails(member, {
+    patientId,
+    basedOn: 0,
+    details: { ...NO_DETAILS, phones: [{ number: `+000 555 ${seed}`, what: '' }] },
+  });
+  if (story.next)
+    await saveEntry(member, {
+      id: luck.id(),
+      patientId,
+      kind: 'next-visit',
+      supersedes: null,
+      on: dates[until - 1] as LocalDate,
+      body: {
+        date: addDays(dates[until - 1] as LocalDate, story.next.inDays),
+        minute: story.next.minute,
+        way: 'in the room',
+        note: '',
+      },
+    });
   setClock(null);
   return { patientId, token };
 }

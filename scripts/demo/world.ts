@@ -69,6 +69,8 @@ export type Story = {
   readonly words: readonly string[];
   /** What the clinician says to the first proposal there is from a day on: takes it, or why not. */
   readonly decides?: readonly { readonly fromDay: number; readonly decline?: string }[];
+  /** When they come next, so many days from the last day, at a minute of the day. */
+  readonly next?: { readonly inDays: number; readonly minute: number };
   /** The reminder of the patient's own that the first teaching led to. */
   readonly cue?: string;
   /** What there is at home, and what fills the day; left out where nobody has asked. */
@@ -85,6 +87,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Ansel Corriwick',
     complaint: 'Bell-founder; neck ache after a day over the moulds',
+    next: { inDays: 9, minute: 630 },
     area: 'neck',
     cue: 'Ear over the shoulder, as if a bell rope drew you up',
     minutesADay: 20,
@@ -242,6 +245,7 @@ export const STORIES: readonly Story[] = [
   {
     name: 'Ilse Marrendal',
     complaint: 'Choir leader; tingling down the right arm',
+    next: { inDays: 2, minute: 1020 },
     area: 'neck',
     minutesADay: 12,
     wake: 8 * 60,

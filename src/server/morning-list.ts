@@ -1,12 +1,15 @@
 import { LEVELS, type Level, type MorningRow } from '@/core/triage';
-import type { NextVisitBody } from '@/core/records';
-import type { LocalDate, MemberId, PatientId } from '@/core/units';
+import { reachable } from '@/core/identity';
+import { NO_DETAILS, type NextVisitBody } from '@/core/records';
+import type { ClinicId, LocalDate, MemberId, PatientId } from '@/core/units';
 import {
   LIST_BOUNDS,
   type TriageQuery,
   countTriageRows,
+  detailsOfMany,
   membersOf,
   nextVisitsOf,
+  patientsById,
   triageCounts,
   triageRowsOf,
 } from '@/db';
@@ -20,6 +23,8 @@ export type PatientRow = MorningRow & {
   readonly patientId: PatientId;
   readonly name: string;
   readonly practitioner: string;
+  /** The number that is dialled first; null where none is known. */
+  readonly phone: string | null;
   /** The patient's own day. */
   readonly today: LocalDate;
   /** When the patient comes next; null where nothing is agreed. */
@@ -93,10 +98,11 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
       // Looking for somebody, or at one group, shows all of a page.
       const few = group === null && search === '' && one === 'steady';
       const wantedRows = rows.slice(0, few ? STEADY_SHOWN : rows.length);
-      const visits = await nextVisitsOf(
-        clinicId,
-        wantedRows.map(({ patientId }) => patientId),
-      );
+      const ids = wantedRows.map(({ patientId }) => patientId);
+      const [visits, phones] = await Promise.all([
+        nextVisitsOf(clinicId, ids),
+        phonesOf(clinicId, ids),
+      ]);
       return {
         level: one === 'aside' ? null : one,
         total: totals[index] ?? 0,
@@ -107,6 +113,7 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
             patientId: row.patientId,
             name: row.name,
             practitioner: names.get(row.practitionerId) ?? '',
+            phone: phones.get(row.patientId) ?? null,
             today: row.forDate,
             nextVisit: next && next.date >= row.forDate ? next : null,
           };
@@ -137,4 +144,18 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
 
 function levelOf(group: Level | 'aside'): TriageQuery['level'] {
   return group === 'aside' ? null : LEVELS.indexOf(group);
+}
+
+/** The first number of each of these patients that can be dialled. */
+async function phonesOf(clinicId: ClinicId, ids: readonly PatientId[]) {
+  const [patients, details] = await Promise.all([
+    patientsById(clinicId, ids),
+    detailsOfMany(clinicId, ids),
+  ]);
+  return new Map(
+    patients.flatMap(({ id, contact }) => {
+      const [first] = reachable(details.get(id) ?? NO_DETAILS, contact);
+      return first ? [[id, first.number] as const] : [];
+    }),
+  );
 }

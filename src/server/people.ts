@@ -2,7 +2,7 @@ import { ENGLISH } from '@/catalogue';
 import type { ClinicDraft, MemberDraft, PatientDraft } from '@/core/records';
 import { isAlike, searchText, searchWords } from '@/core/identity';
 import { parseZone, dateIn } from '@/core/schedule';
-import type { MemberId } from '@/core/units';
+import type { LocalDate, MemberId } from '@/core/units';
 import {
   AlreadyThere,
   acknowledgeAlert,
@@ -92,9 +92,23 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
 
 /** @throws Problem 409 where somebody in the clinic may be the same person */
 async function mustBeNew(member: SignedIn, { id, name, birthDate = null }: PatientDraft) {
+  const said = await alikeInWords(member, { id, name, birthDate });
+  if (said === null) return;
+  throw new Problem(
+    409,
+    `This may be somebody you have already: ${said}. Find them first, or say that this is another person.`,
+    ['another'],
+  );
+}
+
+/** Who in the clinic may be the same person, in words; null where nobody may. */
+export async function alikeInWords(
+  member: SignedIn,
+  { id, name, birthDate }: { id: string; name: string; birthDate: LocalDate | null },
+): Promise<string | null> {
   const there = await patientsLike(member.clinicId, searchWords(name), birthDate);
   const alike = there.filter((one) => one.id !== id && isAlike(one, { name, birthDate }));
-  if (alike.length === 0) return;
+  if (alike.length === 0) return null;
   const said = await Promise.all(
     alike.slice(0, MOST_ALIKE_SAID).map(async (one) => {
       if (!(await mayOpen(member, one))) return 'somebody whose file is closed to you';
@@ -102,11 +116,7 @@ async function mustBeNew(member: SignedIn, { id, name, birthDate = null }: Patie
     }),
   );
   const more = alike.length - said.length;
-  throw new Problem(
-    409,
-    `This may be somebody you have already: ${said.join('; ')}${more > 0 ? `; and ${more} more` : ''}. Find them first, or say that this is another person.`,
-    ['another'],
-  );
+  return `${said.join('; ')}${more > 0 ? `; and ${more} more` : ''}`;
 }
 
 /** So many are named. */

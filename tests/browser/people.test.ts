@@ -1,4 +1,8 @@
+import type { ElementHandle } from 'puppeteer-core';
 import { randomUUID } from 'node:crypto';
+import { rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { saveDetails } from '@/server/details';
 import { stopToken } from '@/server/mail/stop-link';
 import { saveMail } from '@/server/mail/settings';
@@ -12,6 +16,7 @@ import { addDays, dateInWords } from '@/core/units';
 import { violations } from '../support/axe';
 import {
   DESK,
+  awake,
   PHONE,
   beMember,
   freshPage,
@@ -191,3 +196,50 @@ it('shows evidence by tables, the same in its file, to a practitioner and not to
   expect(new URL(assistant.url()).pathname).toBe('/');
   expect(page.problems).toEqual([]);
 });
+
+/** A small table here; `npm run long` takes one as large as is taken. */
+const TABLE_ROWS = Number(process.env.TABLE_ROWS ?? 240);
+
+it('takes patients in from a table: columns named, rows looked at, then written', async () => {
+  await makePatient(stage.practitioner, 'Knot Tablewell');
+  const rows = Array.from(
+    { length: TABLE_ROWS - 4 },
+    (_, at) =>
+      `Person${at},Shoal${(at * 7919) % 5003},${1950 + (at % 50)}-03-0${1 + (at % 9)},+000 ${5000 + at}`,
+  );
+  const table = [
+    'First name,Surname,Date of birth,Mobile',
+    ...rows,
+    'Knot,Tablewell,,',
+    'Nobody,Borndate,31/31/1980,',
+    ',,1980-01-01,',
+    'Person0,Shoal0,,',
+  ].join('\n');
+  const file = join(tmpdir(), `table-${randomUUID()}.csv`);
+  writeFileSync(file, table);
+  try {
+    const page = await stage.open('/patients/import');
+    await page.waitForSelector('main input[type=file]');
+    await awake(page);
+    const input = await page.$('main input[type=file]');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(file);
+    await says(page, 'Which column is what');
+    await typeInto(page, 'Complaint where the table has none', 'Neck');
+    await press(page, `Look at ${TABLE_ROWS} rows`);
+    await says(
+      page,
+      `${TABLE_ROWS - 4} ready to be written, 2 that may be there already, 2 that cannot be taken.`,
+    );
+    const said = await textOf(page);
+    expect(said).toContain('“31/31/1980” is no date that can be read (day first).');
+    expect(said).toContain('line 2 of this table');
+    expect(await violations(page, 'import')).toEqual([]);
+    await press(page, `Write ${TABLE_ROWS - 4} patients`);
+    await says(page, `${TABLE_ROWS - 4} written`);
+    await page.type('[role=combobox]', `person${TABLE_ROWS - 10}`);
+    await page.waitForSelector('[role=option]');
+    expect(page.problems).toEqual([]);
+  } finally {
+    rmSync(file, { force: true });
+  }
+}, 300_000);

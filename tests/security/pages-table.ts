@@ -4,6 +4,7 @@ import { type Identity, LEAD, MEMBERS, PRACTITIONERS, world } from './world';
 export const PAGES: Readonly<Record<string, { path: () => string; may: readonly Identity[] }>> = {
   '(clinic)': { path: () => '/', may: MEMBERS },
   '(clinic)/clinic': { path: () => '/clinic', may: LEAD },
+  '(clinic)/patients/import': { path: () => '/patients/import', may: PRACTITIONERS },
   '(clinic)/patients/new': { path: () => '/patients/new', may: PRACTITIONERS },
   '(clinic)/patients/[id]': { path: () => `/patients/${world.patientId}`, may: MEMBERS },
   '(clinic)/patients/[id]/plan': { path: () => `/patients/${world.patientId}/plan`, may: MEMBERS },

@@ -16,6 +16,19 @@ import {
   world,
 } from './world';
 
+/** A row of a table of patients. */
+const importedRow = () => ({
+  id: randomUUID(),
+  name: randomUUID(),
+  complaint: 'x',
+  birthDate: null,
+  phone: '',
+  email: '',
+  clinicNumber: '',
+  minutesADay: null,
+  another: false,
+});
+
 export type RouteRule = {
   /** Who may; everybody else must be refused. */
   readonly may: readonly Identity[];
@@ -197,6 +210,16 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   },
   'clinic/mail/test': { may: LEAD, ownClinicOnly: true, body: () => ({ test: true }) },
   'mail/stop': { may: EVERYBODY, open: true, body: () => ({ token: 'none' }) },
+  'patients/import': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ zone: 'UTC', rows: [importedRow()] }),
+  },
+  'patients/import/check': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ rows: [importedRow()] }),
+  },
   'patients/seek': {
     may: MEMBERS,
     ownClinicOnly: true,

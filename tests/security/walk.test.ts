@@ -131,6 +131,7 @@ describe('every page', () => {
     expect(text).not.toContain(world.patientId === '' ? '-' : 'lead of harbour');
     const pagesOfOne = [
       '(clinic)',
+      '(clinic)/patients/import',
       '(clinic)/patients/new',
       '(clinic)/clinic',
       '(clinic)/clinic/outbox',

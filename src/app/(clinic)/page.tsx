@@ -2,6 +2,7 @@ import { requireMember } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import { z } from 'zod';
+import { dialled } from '@/core/identity';
 import { LEVELS, type Level } from '@/core/triage';
 import { clockSaid, daySaid } from '@/core/visits';
 import { roleSuffices } from '@/server/access';
@@ -72,7 +73,7 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
         <form action="/" className="flex items-end gap-2" role="search">
           {whose && <input type="hidden" name="whose" value={whose} />}
           <label htmlFor="name" className="grid gap-1">
-            <span className="text-[0.93em] text-soft">Find by name</span>
+            <span className="text-[0.93em] text-soft">Narrow by name</span>
             <input
               id="name"
               name="name"
@@ -86,6 +87,11 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
             Find
           </button>
         </form>
+        {mayAct && (
+          <QuietLink href="/patients/import" className={buttonClass()}>
+            From a table
+          </QuietLink>
+        )}
         {mayAct && (
           <QuietLink href="/patients/new" className={buttonClass('main')}>
             New patient
@@ -150,7 +156,7 @@ function Whose({ list, query }: { list: MorningList; query: Query }) {
           className={query.whose === id ? 'font-semibold' : 'text-action hover:underline'}
         >
           <span dir="auto">{name}</span>{' '}
-          <span className="figures text-soft">
+          <span className="text-soft">
             {call} to call, {decide} to decide, {steady} steady
           </span>
         </QuietLink>
@@ -243,9 +249,7 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
         <span className="block text-soft">
           {lastSession === null ? 'No session' : `Heard ${daySaid(lastSession, row.today)}`}
         </span>
-        <span className="figures text-plum">
-          {lastPain === null ? '' : `Pain ${lastPain.pain} of 10`}
-        </span>
+        <span className="text-plum">{lastPain === null ? '' : `Pain ${lastPain.pain} of 10`}</span>
         {row.nextVisit && (
           <span className="block text-soft">
             Next {daySaid(row.nextVisit.date, row.today)}
@@ -261,6 +265,15 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
         >
           {row.rule === null ? 'Open' : row.next}
         </QuietLink>
+        {row.level === 'call today' && row.phone !== null && (
+          <a
+            href={dialled(row.phone)}
+            className="py-1 whitespace-nowrap text-action hover:underline"
+            aria-label={`Dial ${row.phone}: ${name}`}
+          >
+            {row.phone}
+          </a>
+        )}
         {mayAct && (row.rule !== null || aside) && (
           <PutAside
             patientId={patientId}

@@ -3,3 +3,4 @@ export * from './exercise-table';
 export * from './pack-days';
 export * from './resets';
 export * from './programme-file';
+export * from './patient-table';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { localDate } from '../units';
-import { ageOn, isAlike, plain, searchText, searchWords } from '.';
+import { ageOn, dialled, isAlike, plain, reachable, searchText, searchWords } from '.';
 
 /** How a patient is found, and who may be whom. */
 const finds = (typed: string, text: string) => {
@@ -69,4 +69,28 @@ it.each([
 });
 it('nobody is born in the future', () => {
   expect(ageOn(localDate('2027-01-01'), localDate('2026-01-01'))).toBeNull();
+});
+
+describe('numbers that dial', () => {
+  const details = (...numbers: string[]) => ({
+    phones: numbers.map((number) => ({ number, what: 'home' })),
+    guardian: { name: 'Aunt', phone: '+000 555 9', what: '' },
+  });
+  it('are the patient’s, then what was written before there were fields, then the guardian’s; each once', () => {
+    expect(reachable(details('+000 1234'), '000-1234').map(({ number }) => number)).toEqual([
+      '+000 1234',
+      '+000 555 9',
+    ]);
+    expect(reachable(details(), '000-1234').map(({ number }) => number)).toEqual([
+      '000-1234',
+      '+000 555 9',
+    ]);
+    // An address is no number.
+    expect(reachable(details(), '3 Quay Street').map(({ number }) => number)).toEqual([
+      '+000 555 9',
+    ]);
+  });
+  it('carry nothing but digits and a plus', () => {
+    expect(dialled('+000 (555) 01-42')).toBe('tel:+0005550142');
+  });
 });

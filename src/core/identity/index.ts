@@ -1,2 +1,3 @@
 export * from './alike';
+export * from './reachable';
 export * from './search-text';

@@ -10,6 +10,7 @@ export * from './own-exercise';
 export * from './own-figure';
 export * from './patient';
 export * from './patient-details';
+export * from './patient-import';
 export * from './people';
 export * from './photo';
 export * from './prescribe';

@@ -1,5 +1,5 @@
+import { dialled, reachable } from '@/core/identity';
 import type { PatientDetails } from '@/core/records';
-import { reachable } from './reachable';
 
 const BY = { phone: 'a call', text: 'a text', 'e-mail': 'an e-mail' } as const;
 
@@ -11,11 +11,7 @@ export function ReachLine({ details, contact }: { details: PatientDetails; conta
   return (
     <p className="flex flex-wrap gap-x-4 text-soft">
       {numbers.map(({ number, what }) => (
-        <a
-          key={number}
-          href={`tel:${number.replace(/[^+\d]/g, '')}`}
-          className="text-action underline"
-        >
+        <a key={number} href={dialled(number)} className="text-action underline">
           Call {what !== '' && <bdi>{what} </bdi>}
           <span className="whitespace-nowrap">{number}</span>
         </a>

@@ -1,4 +1,4 @@
-import type { PatientDetails } from '@/core/records';
+import type { PatientDetails } from '../records';
 
 const IS_NUMBER = /^[+\d\s()/.-]*\d.*\d.*\d[\d\s()/.-]*$/;
 
@@ -16,4 +16,9 @@ export function reachable(
   return all.filter(
     (one, at) => all.findIndex((other) => same(other.number) === same(one.number)) === at,
   );
+}
+
+/** The address that dials a number. @example dialled('+000 (555) 01-42') // 'tel:+0005550142' */
+export function dialled(number: string): string {
+  return `tel:${number.replace(/[^+\d]/g, '')}`;
 }
