@@ -1,6 +1,6 @@
 import { LIST_BOUNDS } from '../bounds';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
-import type { HomeBody, NextVisitBody } from '@/core/records';
+import type { FileBodies, FileEntryKind } from '@/core/records';
 import type { ClinicId } from '@/core/units';
 import { read } from '../door';
 import { readBody } from '../visit/entries';
@@ -29,11 +29,12 @@ export async function newestConfirmedOf(clinicId: ClinicId, patientIds: readonly
   return new Map(rows.map((row) => [row.patientId, row]));
 }
 
-/** The home that counts of each of these patients. */
-export async function homesOf(
+/** The newest entry of a kind of each of these patients that was not taken out again. */
+async function newestEntriesOf<Kind extends FileEntryKind>(
   clinicId: ClinicId,
   patientIds: readonly string[],
-): Promise<Map<string, HomeBody>> {
+  kind: Kind,
+): Promise<Map<string, FileBodies[Kind]>> {
   const rows = await read((db) =>
     db
       .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
@@ -42,34 +43,9 @@ export async function homesOf(
         and(
           eq(fileEntry.clinicId, clinicId),
           inArray(fileEntry.patientId, [...patientIds]),
-          eq(fileEntry.kind, 'home'),
+          eq(fileEntry.kind, kind),
           sql`${fileEntry.body} IS NOT NULL`,
-        ),
-      )
-      .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
-      .limit(LIST_BOUNDS.newestOfEach),
-  );
-  const newest = new Map(rows.map((row) => [row.patientId, row]));
-  return new Map(
-    [...newest].map(([patientId, { id, body }]) => [patientId, readBody('home', body ?? '', id)]),
-  );
-}
-
-/** When each of these patients comes next, as it was written last and not taken out again. */
-export async function nextVisitsOf(
-  clinicId: ClinicId,
-  patientIds: readonly string[],
-): Promise<ReadonlyMap<string, NextVisitBody>> {
-  const rows = await read((db) =>
-    db
-      .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
-      .from(fileEntry)
-      .where(
-        and(
-          eq(fileEntry.clinicId, clinicId),
-          inArray(fileEntry.patientId, [...patientIds]),
-          eq(fileEntry.kind, 'next-visit'),
-          sql`${fileEntry.body} IS NOT NULL`,
+          // Named by hand: an inner select's columns lose their table otherwise.
           sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
             WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`,
         ),
@@ -79,11 +55,18 @@ export async function nextVisitsOf(
   );
   const newest = new Map(rows.map((row) => [row.patientId, row]));
   return new Map(
-    [...newest].map(([patientId, { id, body }]) => [
-      patientId,
-      readBody('next-visit', body ?? '', id),
-    ]),
+    [...newest].map(([patientId, { id, body }]) => [patientId, readBody(kind, body ?? '', id)]),
   );
+}
+
+/** What each of these patients has at home, as it was recorded last. */
+export function homesOf(clinicId: ClinicId, patientIds: readonly string[]) {
+  return newestEntriesOf(clinicId, patientIds, 'home');
+}
+
+/** When each of these patients comes next. */
+export function nextVisitsOf(clinicId: ClinicId, patientIds: readonly string[]) {
+  return newestEntriesOf(clinicId, patientIds, 'next-visit');
 }
 
 /** The newest teaching of each of these patients. */
