@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
 import type { Instant } from '@/core/schedule';
 import type { ClinicId, EpisodeId, LocalDate, MemberId, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
@@ -149,24 +149,6 @@ export function dropTriageRow(clinicId: ClinicId, id: PatientId): Statement {
 export function noOpenAlert(clinicId: ClinicId, id: PatientId) {
   return sql`SELECT count(*) = 0 FROM alert AS a WHERE a.clinic_id = ${clinicId}
     AND a.patient_id = ${id} AND a.acknowledged_at IS NULL`;
-}
-
-/** The archived patients, by name, a page at a time. */
-export function archivedPatients(clinicId: ClinicId, after: string, limit: number) {
-  return read((db) =>
-    db
-      .select()
-      .from(patient)
-      .where(
-        and(
-          eq(patient.clinicId, clinicId),
-          isNotNull(patient.archivedAt),
-          after === '' ? undefined : gt(patient.name, after),
-        ),
-      )
-      .orderBy(asc(patient.name))
-      .limit(limit),
-  );
 }
 
 /** All episodes of a patient, the newest first. */

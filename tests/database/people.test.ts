@@ -17,9 +17,12 @@ import { addPatient } from '@/server/people';
 import { takeIn } from '@/server/take-in';
 import { saveEntry, withdrawEntry } from '@/server/visit/entries';
 import { stepsToday, summaryOf } from '@/server/visit/summary';
+import { followOf } from '@/server/follow/strips';
+import { setClock } from '@/server/clock';
 import { signLetter } from '@/server/follow/review';
 import { device, makePatient, minute, prescribe, today } from '../support/clinic';
 import { eventOf } from '../support/record';
+import { DAY_MS, beginLife, liveOn } from '../support/life';
 import { databaseStage, patientOf } from '../support/stage';
 
 /** People: how they are reached and found, their episodes, and the first view of a file. */
@@ -369,4 +372,41 @@ describe('patients from a table', () => {
       importRows(stage.assistant, { zone: 'Europe/Lisbon', rows: [row('Batch Four')] } as never),
     ).rejects.toMatchObject({ guard: 'access' });
   });
+});
+
+it('what was told in an earlier episode is followed no more in the next', async () => {
+  const life = await beginLife(stage.practitioner, [{}], { name: 'Two Courses', daysAgo: 20 });
+  await liveOn(life, [{ pain: 8 }, { pain: 7 }, { pain: 8 }]);
+  const real = Date.now();
+  const on = (daysAgo: number) => setClock(() => real - daysAgo * DAY_MS);
+  try {
+    on(10);
+    await signLetter(stage.practitioner, {
+      id: randomUUID(),
+      patientId: life.patientId,
+      kind: 'discharge',
+      words: '',
+      forReferrer: false,
+    });
+    on(5);
+    await openAnother(stage.practitioner, {
+      id: randomUUID(),
+      patientId: life.patientId,
+      complaint: 'Low back',
+      area: 'back',
+    });
+  } finally {
+    setClock(null);
+  }
+  const patient = await patientOf(stage, life.patientId);
+  const follow = await followOf(stage.practitioner, patient);
+  expect(follow.from).toBe(today(-5));
+  expect(follow.days[0]?.date).toBe(today(-5));
+  expect(follow.followed.flatMap(({ readings }) => readings)).toEqual([]);
+  expect(follow.seams).toEqual([]);
+  // The earlier one is still there to read.
+  const [, first] = await episodesOf(patient.clinicId, patient.id);
+  const then = await summaryOf(stage.practitioner, patient, first?.id ?? '');
+  expect(then.helping).toContain('Worst pain');
+  expect(then.daysIn).not.toBeNull();
 });

@@ -19,14 +19,14 @@ import {
 /** A row of a table of patients. */
 const importedRow = () => ({
   id: randomUUID(),
-  name: randomUUID(),
+  name: 'Tabled Person',
   complaint: 'x',
   birthDate: null,
   phone: '',
   email: '',
   clinicNumber: '',
   minutesADay: null,
-  another: false,
+  another: true,
 });
 
 export type RouteRule = {

@@ -32,8 +32,9 @@ import { todayOf } from '../programme-facts';
 import { earliestStart, saveProgramme } from '../save-programme';
 import { fileOf, newestConsent } from '../visit/entries';
 import { findingList } from '../visit/findings';
-import { detectableChangesOf, measuresOf } from '../visit/measuring';
+import { detectableChangesOf, measuresSince } from '../visit/measuring';
 import { writeAs } from '../visit/write-as';
+import { followedSince } from './episode-start';
 import { type Follow, followOf } from './strips';
 
 export type Review = {
@@ -66,10 +67,12 @@ export type Review = {
 export async function reviewOf(member: SignedIn, patient: Patient): Promise<Review> {
   const { clinicId, id } = patient;
   const today = todayOf(patient);
+  // First beside last is of this episode.
+  const began = await followedSince(patient);
   const [follow, measures, detectable, file, findings, photos, letters, consent, episodes] =
     await Promise.all([
       followOf(member, patient),
-      measuresOf(patient),
+      measuresSince(patient, began),
       detectableChangesOf(clinicId),
       fileOf(patient),
       findingList(patient),
@@ -79,7 +82,7 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
       newestEpisodesOf(clinicId, [id]),
     ]);
   const standing = photos
-    .filter(({ deletedAt }) => deletedAt === null)
+    .filter(({ deletedAt, takenOn }) => deletedAt === null && (began === null || takenOn >= began))
     .sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1));
   const [earlier, later] = [standing[0], standing.at(-1)];
   const judged: Judged[] = [];

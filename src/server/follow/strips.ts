@@ -33,7 +33,8 @@ import type { SignedIn } from '../access';
 import { catalogueFor } from '../desk/exercises';
 import { slotText } from '../patient/slot-text';
 import { type PatientFacts, todayOf } from '../programme-facts';
-import { type Measure, detectableChangesOf, measuresOf } from '../visit/measuring';
+import { type Measure, detectableChangesOf, measuresSince } from '../visit/measuring';
+import { followedSince } from './episode-start';
 import { type PatientRecord, followRecords } from './outlook';
 
 /** The most days the strips show; older ones stay in the record. */
@@ -76,11 +77,13 @@ export type Follow = {
 export async function followOf(member: SignedIn, patient: Patient): Promise<Follow> {
   const { clinicId } = member;
   const today = todayOf(patient);
-  const earliest = addDays(today, 1 - MOST_DAYS);
+  const since = await followedSince(patient);
+  const bound = addDays(today, 1 - MOST_DAYS);
+  const earliest = since !== null && since > bound ? since : bound;
   const [[record], members, measures, detectable, care, letters, catalogue] = await Promise.all([
     followRecords(clinicId, [patient], earliest, today),
     membersOf(clinicId),
-    measuresOf(patient),
+    measuresSince(patient, since),
     detectableChangesOf(clinicId),
     entriesOf(clinicId, patient.id, ['care']),
     outcomeLettersOf(clinicId, patient.id),
@@ -107,12 +110,14 @@ export async function followOf(member: SignedIn, patient: Patient): Promise<Foll
       ...followedHeadaches(record.reports),
       ...followedActivities(record.reports),
     ],
-    seams: facts.versions.map((version) => ({
-      date: version.effectiveFrom,
-      number: version.number,
-      reason: version.reason,
-      author: names.get(version.authorId) ?? '',
-    })),
+    seams: facts.versions
+      .filter(({ effectiveFrom }) => effectiveFrom >= from)
+      .map((version) => ({
+        date: version.effectiveFrom,
+        number: version.number,
+        reason: version.reason,
+        author: names.get(version.authorId) ?? '',
+      })),
     reviews: [
       ...letters.map(({ localDate }) => localDate),
       ...(newest?.reviewOn ? [newest.reviewOn] : []),

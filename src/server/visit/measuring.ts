@@ -82,6 +82,11 @@ export async function measuresOf(patient: Patient): Promise<Measure[]> {
   return rows.filter((row) => (KIND_IDS as readonly string[]).includes(row.kind)).map(readMeasure);
 }
 
+/** Those since a day, as the first of an episode; all where it is null. */
+export async function measuresSince(patient: Patient, from: LocalDate | null): Promise<Measure[]> {
+  return (await measuresOf(patient)).filter(({ on }) => from === null || on >= from);
+}
+
 const seriesKey = (kind: MeasureKindId, side: BodySide | null) => `${kind} ${side ?? ''}`;
 
 /** The newest of each kind and side. */
