@@ -1,3 +1,4 @@
+import { keptVisitDraft } from '@/server/visit/visit-drafts';
 import type { Page } from 'puppeteer-core';
 import { screeningsOf } from '@/db';
 import { latestMeasures } from '@/server/visit/measuring';
@@ -123,6 +124,11 @@ it('measures by keyboard, warns when trials disagree, and names the field that i
     await page.$eval(trial('Neck turn left', 2), (input) => (input as HTMLInputElement).value),
   ).toBe('72');
   expect(await latestMeasures(await patientOf(stage, id))).toEqual([]);
+  // The page is left once what was typed is kept, however slow the machine.
+  const kept = async () =>
+    keptVisitDraft(stage.practitioner, (await patientOf(stage, id)).id, 'measures');
+  while (!(JSON.stringify(await kept()) ?? '').includes('740'))
+    await new Promise((resolve) => setTimeout(resolve, 100));
   await reloaded(page);
   // What was typed is kept by the page and put back once it is awake.
   await page.waitForFunction(
