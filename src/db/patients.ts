@@ -1,7 +1,7 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
-import type { ClinicId, MemberId, PatientId } from '@/core/units';
+import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm';
+import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
 import { alert, episode, patient } from './schema';
 
@@ -102,33 +102,6 @@ export function patientsAfter(clinicId: ClinicId, after: string, limit: number) 
       .where(and(eq(patient.clinicId, clinicId), gt(patient.id, after as PatientId)))
       .orderBy(asc(patient.id))
       .limit(limit),
-  );
-}
-
-/**
- * Patients whose name holds what was typed, by name; only the first few.
- *
- * @param practitioners whose patients; null for everybody's
- */
-export function patientsCalled(
-  clinicId: ClinicId,
-  typed: string,
-  practitioners: readonly MemberId[] | null,
-): Promise<Patient[]> {
-  const pattern = `%${typed.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-  return read((db) =>
-    db
-      .select()
-      .from(patient)
-      .where(
-        and(
-          eq(patient.clinicId, clinicId),
-          practitioners === null ? undefined : inArray(patient.practitionerId, [...practitioners]),
-          sql`${patient.name} LIKE ${pattern} ESCAPE '\\'`,
-        ),
-      )
-      .orderBy(asc(patient.name), asc(patient.id))
-      .limit(LIST_BOUNDS.patientsFound),
   );
 }
 

@@ -79,12 +79,15 @@ export function holdsWords(words: readonly string[]) {
  * The first patients that hold every word, those who are looked after first, by name.
  *
  * @param practitioners whose patients; null for everybody's
+ * @returns nobody where there are no words
  */
 export function patientsHolding(
   clinicId: ClinicId,
   words: readonly string[],
   practitioners: readonly MemberId[] | null,
+  which: 'all' | 'looked after',
 ): Promise<Patient[]> {
+  if (words.length === 0) return Promise.resolve([]);
   return read((db) =>
     db
       .select()
@@ -93,6 +96,7 @@ export function patientsHolding(
         and(
           eq(patient.clinicId, clinicId),
           practitioners === null ? undefined : inArray(patient.practitionerId, [...practitioners]),
+          which === 'all' ? undefined : isNull(patient.archivedAt),
           holdsWords(words),
         ),
       )

@@ -118,9 +118,8 @@ export async function findPatients(
   typed: string,
 ): Promise<readonly PatientFound[]> {
   const { clinicId } = member;
-  const words = searchWords(typed);
-  if (words.length === 0) return [];
-  const patients = await patientsHolding(clinicId, words, await practitionersSeen(member));
+  const seen = await practitionersSeen(member);
+  const patients = await patientsHolding(clinicId, searchWords(typed), seen, 'all');
   const ids = patients.map(({ id }) => id);
   const [episodes, details] = await Promise.all([
     newestEpisodesOf(clinicId, ids),

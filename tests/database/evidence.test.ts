@@ -61,6 +61,9 @@ it('counts who agreed, from five patients on, until they take it back', async ()
   expect(told).toMatchObject({ kind: 'counted', patients: 5, episodes: 5 });
   const rows = evidenceRows(told, String);
   expect(rows.find(({ what }) => what === 'share never begun')).toMatchObject({ of: '5' });
+  // Written anew today for another reason, it counts as it did.
+  await agree(ids[2] as string, true, 0);
+  expect(await episodes()).toBe(5);
   // What was reckoned goes with the consent, at once.
   await agree(ids[0] as string, false, 0);
   const left = await evidenceOf(clinicId(), today(), null, 50);

@@ -107,17 +107,19 @@ export async function member(
   return { ...signedInOf(found, tokenHash), token };
 }
 
+/** A patient as the form sends them. */
+export const newPatient = (name: string) => ({
+  id: crypto.randomUUID(),
+  name,
+  complaint: 'Neck',
+  zone: ZONE,
+  wakeMinute: minute(420),
+  sleepMinute: minute(1320),
+  minutesADay: 10,
+});
+
 export async function makePatient(by: SignedIn, name = 'Test Patient'): Promise<string> {
-  const { id } = await addPatient(by, {
-    id: crypto.randomUUID(),
-    name,
-    another: true,
-    complaint: 'Neck',
-    zone: ZONE,
-    wakeMinute: minute(420),
-    sleepMinute: minute(1320),
-    minutesADay: 10,
-  });
+  const { id } = await addPatient(by, { ...newPatient(name), another: true });
   return id;
 }
 

@@ -1,10 +1,11 @@
+import { clockText } from '@/core/units';
 import { requireMember } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { dialled } from '@/core/identity';
 import { LEVELS, type Level } from '@/core/triage';
-import { clockSaid, daySaid } from '@/core/visits';
+import { daySaid } from '@/core/visits';
 import { roleSuffices } from '@/server/access';
 import { backupWarning } from '@/server/backups';
 import { writtenAhead } from '@/server/clock-look';
@@ -253,7 +254,7 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
         {row.nextVisit && (
           <span className="block text-soft">
             Next {daySaid(row.nextVisit.date, row.today)}
-            {row.nextVisit.minute !== null && ` ${clockSaid(row.nextVisit.minute)}`}
+            {row.nextVisit.minute !== null && ` ${clockText(row.nextVisit.minute)}`}
           </span>
         )}
       </p>

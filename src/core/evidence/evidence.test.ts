@@ -8,7 +8,8 @@ import type { LocalDate } from '../units';
 import { type EpisodeRecord, episodeFacts } from './facts';
 import { evidenceRows } from './file';
 import { leavingOf } from './leaving';
-import { type EpisodeOf, type Evidence, evidence } from './tables';
+import { type Evidence, evidence } from './evidence';
+import type { EpisodeOf } from './told';
 import type { EpisodeFacts } from './facts';
 
 const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
@@ -299,6 +300,20 @@ describe('together', () => {
     const { groups } = counted([...some(10), ...some(2, { pain: null, share: null })]);
     expect(groups[0]).toMatchObject({ changedOf: null, dose: { of: null } });
     expect(groups[0]?.dose?.mean).toBeCloseTo(0.8);
+  });
+
+  it('nor where another view tells of how many all together', () => {
+    const known = { school: 'climb' } as const;
+    const all = [
+      ...some(10, known),
+      ...some(2, { ...known, share: null }),
+      ...some(10),
+      ...some(8, { share: null }),
+    ];
+    const of = (by: 'complaint' | 'school') => counted(all, by).groups.map(({ dose }) => dose?.of);
+    expect(of('complaint')).toEqual([20]);
+    // By subtracting the one that is told from twenty, the two of the other would be had.
+    expect(of('school')).toEqual([null, null]);
   });
 
   it('puts bands of minutes together that are too small', () => {

@@ -1,5 +1,5 @@
 import { summarise } from '../adherence';
-import { isUnsettled, lightOf } from '../course';
+import { isUnsettled } from '../course';
 import type { SchoolId } from '../exercise';
 import { PAIN_MATTERS, importantAfter } from '../follow';
 import { type DayReport, adherenceHistory, firstDay, worstPain } from '../history';
@@ -9,7 +9,7 @@ import type { Move } from '../progression';
 import type { SentVersion } from '../programme';
 import { median } from '../statistics';
 import { type LocalDate, addDays } from '../units';
-import { type Leaving, leavingOf } from './leaving';
+import { type Leaving, isRed, leavingOf } from './leaving';
 
 /** Which school most lines of the first programme follow. */
 export type LedBy = SchoolId | 'no school' | 'several';
@@ -161,7 +161,7 @@ function exercisesOf(
     if (date < from || date > until) continue;
     const nextMorning = reports.get(addDays(date, 1))?.soreness ?? null;
     for (const { version, lines, pain, state } of sessions) {
-      const flared = (pain !== null && lightOf(pain) === 'red') || isUnsettled({ nextMorning });
+      const flared = isRed(pain) || isUnsettled({ nextMorning });
       // An exercise that stands twice in a session is in it once.
       const had = new Map<string, boolean>();
       for (const { lineage, share, skipped } of lines) {
@@ -221,9 +221,8 @@ function troubleAfter(
     .filter((date) => date <= last && date <= until)
     .some((date) => {
       const report = reports.get(date);
-      const pain = report ? worstPain(report) : null;
       return (
-        (pain !== null && lightOf(pain) === 'red') ||
+        isRed(report ? worstPain(report) : null) ||
         isUnsettled({ nextMorning: report?.soreness ?? null }) ||
         done.get(date)?.sessions.some(({ state }) => state === 'stopped for a symptom') === true
       );

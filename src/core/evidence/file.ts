@@ -2,7 +2,8 @@ import { ANSWERS } from './facts';
 import { sizeInWords } from './guard';
 import { ENDINGS } from './leaving';
 import { PAIN_AFTER, type PainAfter } from '../outlook';
-import type { Band, Evidence } from './tables';
+import type { Evidence } from './evidence';
+import type { Band } from './told';
 
 /** A row of the table that other programs read. Empty where something is not told. */
 export type EvidenceRow = {

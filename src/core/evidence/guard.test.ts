@@ -1,5 +1,6 @@
+import { FEWEST_PATIENTS } from '../outlook';
 import fc from 'fast-check';
-import { type Cell, FEWEST_PATIENTS, toldGroups, toldParts, toldTable, sizeInWords } from './guard';
+import { type Cell, toldGroups, toldParts, toldTable, sizeInWords } from './guard';
 
 /** What may be told of counts: nothing of one to four patients, nor by subtracting. */
 const cells = (...counts: number[]): Cell[] => counts.map((count) => ({ count, patients: count }));

@@ -1,5 +1,4 @@
-/** Of fewer patients nothing is told: a reader could tell who they are. */
-export const FEWEST_PATIENTS = 5;
+import { FEWEST_PATIENTS } from '../outlook';
 
 /** What is counted, and of how many patients it is. */
 export type Cell = { readonly count: number; readonly patients: number };

@@ -1,5 +1,10 @@
+export * from './evidence';
+export * from './exercise-tables';
 export * from './facts';
 export * from './file';
+export * from './group-tables';
 export * from './guard';
 export * from './leaving';
-export * from './tables';
+export * from './minutes-tables';
+export * from './proposal-tables';
+export type { Band, EpisodeOf, ToldShare } from './told';

@@ -1,7 +1,6 @@
-import type { DayAdherence } from '../adherence';
 import { type DayReport, type DayDone, worstPain } from '../history';
 import { lightOf, isUnsettled } from '../course';
-import { SKIP_REASONS } from '../adherence';
+import { type DayAdherence, SKIP_REASONS } from '../adherence';
 import { type LocalDate, addDays, daysBetween } from '../units';
 
 /** So many days in a row with something due and nothing done, and a patient has left. Ours, no source. */
@@ -60,6 +59,9 @@ export function leavingOf(
   return { ending: 'left', week, lastTold: lastTold(last, done, reports) };
 }
 
+/** Told, and over what the traffic light accepts. */
+export const isRed = (pain: number | null) => pain !== null && lightOf(pain) === 'red';
+
 const isDone = (day: DayDone | undefined) => day?.sessions.some(({ share }) => share > 0) === true;
 
 function lastTold(
@@ -77,7 +79,7 @@ function lastTold(
       return report ? worstPain(report) : null;
     }),
   ];
-  if (pains.some((pain) => pain !== null && lightOf(pain) === 'red')) return 'pain over 5';
+  if (pains.some(isRed)) return 'pain over 5';
   const mornings = dates.map((date) => reports.get(addDays(date, 1))?.soreness ?? null);
   if (mornings.some((nextMorning) => isUnsettled({ nextMorning }))) return 'trouble next morning';
   const skips = sessions.flatMap(({ lines }) => lines.map(({ skipped }) => skipped));

@@ -1,5 +1,4 @@
-import { plain } from '../identity';
-import { type LocalDate, parseLocalDate } from '../units';
+import { type LocalDate, parseLocalDate, plainText, plainWords } from '../units';
 
 /** What of a patient a table can bring. */
 export const TABLE_FIELDS = [
@@ -39,7 +38,7 @@ const NAMES: Readonly<Record<TableField, readonly string[]>> = {
  * @example guessMapping(['Surname', 'First name', 'DOB']) // { name: 0, 'first name': 1, 'birth date': 2 }
  */
 export function guessMapping(headers: readonly string[]): Mapping {
-  const names = headers.map(plain);
+  const names = headers.map(plainText);
   const taken = new Set<number>();
   const mapping: Partial<Record<TableField, number>> = {};
   // The more telling fields choose first, so that "first name" is not taken for a name.
@@ -143,7 +142,7 @@ export function repeatsIn(rows: readonly (ImportedPatient | null)[]): (number | 
   const known = new Map<string, number[]>();
   return rows.map((row, at) => {
     if (!row) return null;
-    const key = plain(row.name).split(' ').sort().join(' ');
+    const key = plainWords(row.name).sort().join(' ');
     const before = known.get(key) ?? [];
     known.set(key, [...before, at]);
     const same = before.find((other) => {

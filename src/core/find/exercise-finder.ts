@@ -1,5 +1,6 @@
 import MiniSearch from 'minisearch';
 import { type Exercise, searchWords } from '../exercise';
+import { plainText } from '../units';
 
 /** Words that say nothing of an exercise. */
 const EMPTY_WORDS = new Set(['a', 'an', 'and', 'at', 'for', 'in', 'of', 'on', 'the', 'to', 'with']);
@@ -12,7 +13,7 @@ const FITS = 4;
 
 /** One word as it is compared: lower case, without accents, one where many are meant. */
 function plainWord(word: string): string {
-  const plain = word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+  const plain = plainText(word);
   if (/(ch|sh|s|x)es$/.test(plain)) return plain.slice(0, -2);
   return /[^s]s$/.test(plain) && plain.length > 2 ? plain.slice(0, -1) : plain;
 }

@@ -1,10 +1,9 @@
 import type { DayAdherence } from '../adherence';
 import type { DayDone } from '../history';
-import { addDays, localDate } from '../units';
+import { addDays, localDate, clockText } from '../units';
 import {
   type DoingDay,
   type Strip,
-  clockText,
   doingOver,
   judgeAll,
   obstaclesOf,

@@ -1,5 +1,5 @@
 import { type DayAdherence, SORENESS_SAID, type SkipReason, type Soreness } from '../adherence';
-import type { LocalDate } from '../units';
+import { type LocalDate, clockText } from '../units';
 import { partAt } from './limb';
 
 type Common = { readonly id: string; readonly name: string };
@@ -48,12 +48,6 @@ export type Strip = Common &
 export type StripKind = Strip['kind'];
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
-
-/** The clock time of a minute: 490 is "08:10". */
-export function clockText(minute: number): string {
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${two(Math.floor(minute / 60) % 24)}:${two(minute % 60)}`;
-}
 
 function doseText(day: DayAdherence): string {
   switch (day.kind) {

@@ -6,13 +6,12 @@ import { recordCase } from '../../../tests/support/record-cases';
 import { TRUTHS, type Truth, diary } from '../../../scripts/verdicts/generator';
 import { asLine, drawnCases, rounded } from '../../../tests/support/worked';
 import { ARM_CHAIN, LEG_CHAIN, REGIONS, SIDES } from '../symptoms';
-import { addDays, dateRange } from '../units';
+import { addDays, dateRange, clockText } from '../units';
 import {
   LIMBS,
   PAIN_MATTERS,
   type Reading,
   type Strip,
-  clockText,
   compareSeams,
   daysSpreading,
   doingOver,

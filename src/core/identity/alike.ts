@@ -1,5 +1,4 @@
-import type { LocalDate } from '../units';
-import { plain } from './search-text';
+import { type LocalDate, plainWords } from '../units';
 
 export type Identity = { readonly name: string; readonly birthDate: LocalDate | null };
 
@@ -17,7 +16,7 @@ export function isAlike(a: Identity, b: Identity): boolean {
   return bothKnown && one.some((word) => word.length > 1 && other.includes(word));
 }
 
-const wordsOf = (name: string) => plain(name).split(' ').sort();
+const wordsOf = (name: string) => plainWords(name).sort();
 
 /**
  * Whole years of age on a day. Somebody born on 29 February is a year older on 1 March.

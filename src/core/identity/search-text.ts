@@ -1,16 +1,4 @@
-/**
- * A text without case and accents, its words apart by one blank: what is looked for is read the same way.
- *
- * @example plain('Ólafur  O’Neil-Ås') // 'olafur o neil as'
- */
-export function plain(text: string): string {
-  return text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-}
+import { plainText, plainWords } from '../units';
 
 const digits = (text: string) => text.replace(/\D/g, '');
 
@@ -25,7 +13,7 @@ export type Findable = {
 /** Everything a patient is found by, in one text. A telephone number stands in it without its blanks. */
 export function searchText({ name, clinicNumber, phones, complaints }: Findable): string {
   return [name, clinicNumber, ...complaints]
-    .map(plain)
+    .map(plainText)
     .concat(phones.map(digits))
     .filter((part) => part !== '')
     .join(' ');
@@ -40,7 +28,5 @@ export function searchText({ name, clinicNumber, phones, complaints }: Findable)
 export function searchWords(typed: string): string[] {
   const number = digits(typed);
   if (number.length >= 3 && !/\p{L}/u.test(typed)) return [number];
-  return plain(typed)
-    .split(' ')
-    .filter((word) => word !== '');
+  return plainWords(typed);
 }

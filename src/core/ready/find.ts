@@ -1,17 +1,10 @@
+import { plainWords } from '../units';
 import type { ReadyProgramme } from './ready';
-
-const words = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter((word) => word !== '');
 
 /** Whether the name of a programme begins with what was typed. */
 function isNamed({ name }: ReadyProgramme, typed: string): boolean {
-  const wanted = words(typed).join(' ');
-  return wanted !== '' && words(name).join(' ').startsWith(wanted);
+  const wanted = plainWords(typed).join(' ');
+  return wanted !== '' && plainWords(name).join(' ').startsWith(wanted);
 }
 
 /**
@@ -24,12 +17,12 @@ export function findReady(
   programmes: readonly ReadyProgramme[],
   typed: string,
 ): readonly ReadyProgramme[] {
-  const wanted = words(typed);
+  const wanted = plainWords(typed);
   if (wanted.length === 0) return [];
   const named = (one: ReadyProgramme) => isNamed(one, typed);
   return programmes
     .filter(({ name, keywords }) => {
-      const there = words([name, ...keywords].join(' '));
+      const there = plainWords([name, ...keywords].join(' '));
       return wanted.every((word) => there.some((one) => one.startsWith(word)));
     })
     .sort((a, b) => Number(named(b)) - Number(named(a)));

@@ -1,11 +1,5 @@
+import { clockText } from '../units';
 import type { SessionSlot } from './sessions';
-import type { WallMinute } from './zone';
-
-/** A minute of the wall clock as people read it: "07:30". A minute past midnight is the next day's. */
-export function clockText(minute: WallMinute | number): string {
-  const inDay = ((minute % 1440) + 1440) % 1440;
-  return `${String(Math.floor(inDay / 60)).padStart(2, '0')}:${String(inDay % 60).padStart(2, '0')}`;
-}
 
 /** What a session is called. Two are morning and evening, three have midday between them. */
 export function sessionLabel(slot: SessionSlot): string {

@@ -3,14 +3,13 @@ import { plannedLines, FIRST, waking } from '../../../tests/support/programme-ca
 import { dose } from '../../../tests/support/dose-lines';
 import { asLine, drawnCases } from '../../../tests/support/worked';
 import { formatDose } from '../dose';
-import { addDays, localDate, seconds } from '../units';
+import { addDays, localDate, seconds, clockText } from '../units';
 import {
   type RibbonSession,
   type SessionSlot,
   type WallMinute,
   type Zone,
   calendarDays,
-  clockText,
   dateExists,
   dateIn,
   everyWallMinutes,

@@ -1,3 +1,4 @@
+export * from './clock';
 export * from './date-in-words';
 export * from './local-date';
 export * from './measure-units';
@@ -6,4 +7,5 @@ export * from './result';
 export * from './seconds';
 export * from './frozen';
 export * from './percent';
+export * from './plain-text';
 export type * from './ids';

@@ -1,3 +1,5 @@
+import { plainWords } from './plain-text';
+import { clockMinute, clockText } from './clock';
 import { addDays, dateRange, daysBetween, localDate, parseLocalDate, weekday } from './local-date';
 import { exactly, sumRanges } from './range';
 import { formatClock, formatSeconds, seconds } from './seconds';
@@ -53,4 +55,38 @@ describe('lengths of time', () => {
   it('adds ranges end by end', () => {
     expect(sumRanges([exactly(3), { least: 1, most: 5 }])).toEqual({ least: 4, most: 8 });
   });
+});
+
+describe('the wall clock', () => {
+  it.each([
+    ['00:00', 0],
+    ['07:30', 450],
+    ['7:05', 425],
+    ['23:59', 1439],
+    [' 10:30 ', 630],
+    ['', Number.NaN],
+    ['half past', Number.NaN],
+    ['10', Number.NaN],
+  ])('%p is the minute %p', (text, minute) => {
+    expect(clockMinute(text)).toBe(minute);
+  });
+  it('is written with two digits each, the next day’s from midnight on, and nothing for no number', () => {
+    expect([0, 425, 1439, 1440, -5, Number.NaN].map(clockText)).toEqual([
+      '00:00',
+      '07:05',
+      '23:59',
+      '00:00',
+      '23:55',
+      '',
+    ]);
+  });
+});
+
+it.each([
+  ['Ólafur  O’Neil-Ås', ['olafur', 'o', 'neil', 'as']],
+  ['ياسر  الحسن', ['ياسر', 'الحسن']],
+  ['!?', []],
+  ['', []],
+])('%p is looked for by the words %j', (text, words) => {
+  expect(plainWords(text)).toEqual(words);
 });

@@ -20,8 +20,3 @@ export function daySaid(date: LocalDate, today: LocalDate): string {
 const SHORT = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' } as const;
 const THIS_YEAR = new Intl.DateTimeFormat('en-GB', SHORT);
 const ANOTHER_YEAR = new Intl.DateTimeFormat('en-GB', { ...SHORT, year: 'numeric' });
-
-/** Minutes of the wall clock as people write them. @example clockSaid(7 * 60 + 5) // '07:05' */
-export function clockSaid(minute: number): string {
-  return `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-}

@@ -1,5 +1,5 @@
 import { localDate } from '../units';
-import { type OpenFacts, clockSaid, daySaid, doingInWords, openItems } from '.';
+import { type OpenFacts, daySaid, doingInWords, openItems } from '.';
 
 /** What the first view of a file says. */
 const today = localDate('2026-11-29');
@@ -12,9 +12,6 @@ it.each([
   ['2025-12-31', 'Wed 31 Dec 2025'],
 ])('%s is said: %s', (date, said) => {
   expect(daySaid(localDate(date), today)).toBe(said);
-});
-it('a clock has two digits each', () => {
-  expect([0, 425, 1439].map(clockSaid)).toEqual(['00:00', '07:05', '23:59']);
 });
 
 describe('doing', () => {

@@ -10,18 +10,21 @@ export type EvidenceRow = typeof episodeEvidence.$inferSelect;
 const SETTLED_DAYS = 31;
 
 /**
- * Whether the newest consent that counts, of that day or before, lets the clinic learn from the course; one that
- * takes it back counts at once.
+ * Whether the clinic may learn from the course: the consent that counts now says so, and so did the one of
+ * that day. Taking it back counts at once, giving it from then on; one that was written anew for another
+ * reason changes nothing.
  *
  * @param patient the column or value that names whose
  */
 function learningConsented(clinicId: ClinicId, patient: ReturnType<typeof sql>, until: LocalDate) {
-  return sql`coalesce((SELECT json_extract(e.body, '$.learning') AND e.local_date <= ${until}
-    FROM file_entry AS e
-    WHERE e.clinic_id = ${clinicId} AND e.patient_id = ${patient} AND e.kind = 'consent'
+  const consents = sql`file_entry AS e WHERE e.clinic_id = ${clinicId}
+    AND e.patient_id = ${patient} AND e.kind = 'consent'`;
+  const newest = sql`ORDER BY e.local_date DESC, e.created_at DESC, e.rowid DESC LIMIT 1`;
+  return sql`coalesce((SELECT json_extract(e.body, '$.learning') FROM ${consents}
       AND e.body IS NOT NULL AND NOT EXISTS (SELECT 1 FROM file_entry AS later
-        WHERE later.clinic_id = e.clinic_id AND later.supersedes = e.id)
-    ORDER BY e.local_date DESC, e.created_at DESC, e.rowid DESC LIMIT 1), 0)`;
+        WHERE later.clinic_id = e.clinic_id AND later.supersedes = e.id) ${newest}), 0)
+    AND coalesce((SELECT json_extract(e.body, '$.learning') FROM ${consents}
+      AND e.local_date <= ${until} ${newest}), 0)`;
 }
 
 /**

@@ -1,5 +1,6 @@
+import { clockText } from '@/core/units';
 import { type Language, sayToPatient } from '@/catalogue';
-import { type SessionSlot, clockText } from '@/core/schedule';
+import { type SessionSlot } from '@/core/schedule';
 
 /** What a session is called, in the patient's language. */
 export function slotText(slot: SessionSlot, language: Language): string {

@@ -128,7 +128,9 @@ async function supersede(
         // Kind and body belong together: the schema that read the draft tells them apart.
       } as Placed<FileEntryRow>),
       // What was learned from a course is forgotten as soon as it is not agreed to.
-      ...(kind === 'consent' ? [dropEvidence(clinicId, patient.id)] : []),
+      ...(kind === 'consent' && !(body as ConsentBody | null)?.learning
+        ? [dropEvidence(clinicId, patient.id)]
+        : []),
       ...(isDrafted(kind)
         ? [forgetVisitDraft({ clinicId, patientId: patient.id, memberId: member.id, kind })]
         : []),

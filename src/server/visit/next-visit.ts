@@ -1,7 +1,6 @@
 import { type Language, sayToPatient } from '@/catalogue';
 import type { NextVisitBody } from '@/core/records';
-import { dateInWords } from '@/core/units';
-import { clockSaid } from '@/core/visits';
+import { dateInWords, clockText } from '@/core/units';
 import { type Patient, nextVisitsOf } from '@/db';
 import { todayOf } from '../programme-facts';
 
@@ -18,5 +17,5 @@ export async function nextVisitInWords(patient: Patient, language: Language): Pr
   const date = dateInWords(next.date, language.tag);
   return next.minute === null
     ? sayToPatient(language, `nextVisit.${next.way}`, { date })
-    : sayToPatient(language, `nextVisit.at.${next.way}`, { date, time: clockSaid(next.minute) });
+    : sayToPatient(language, `nextVisit.at.${next.way}`, { date, time: clockText(next.minute) });
 }

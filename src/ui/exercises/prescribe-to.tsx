@@ -1,15 +1,13 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { PutAsked, ToPrescribe } from '@/core/records';
-import { post } from '../forms/post';
+import { useFound } from '../forms/use-found';
 import { QuietLink } from '../primitives/quiet-link';
 import { INPUT_CLASS } from '../primitives/field';
 
 /** So many are told of at most. */
 const MOST_FOUND = 8;
-/** Typing is asked about when it has rested so long, in milliseconds. */
-const REST_MS = 200;
 
 /** Finds a patient by name, with what speaks against the exercise for each, and leads to their desk. */
 export function PrescribeTo({
@@ -21,30 +19,10 @@ export function PrescribeTo({
   id: string;
 }) {
   const [typed, setTyped] = useState('');
-  const [found, setFound] = useState<readonly ToPrescribe[] | null>(null);
-  const [refusal, setRefusal] = useState('');
-  const newest = useRef(0);
-  useEffect(() => {
-    const name = typed.trim();
-    newest.current += 1;
-    const mine = newest.current;
-    if (name === '') {
-      setFound(null);
-      return;
-    }
-    async function ask() {
-      const exerciseId = what === 'exercise' ? id : null;
-      const answer = await post<readonly ToPrescribe[]>('/api/v1/patients/find', {
-        name,
-        exerciseId,
-      });
-      if (mine !== newest.current) return;
-      setRefusal(answer.ok ? '' : answer.say);
-      setFound(answer.ok ? answer.value : null);
-    }
-    const timer = setTimeout(() => void ask(), REST_MS);
-    return () => clearTimeout(timer);
-  }, [typed, what, id]);
+  const { found, refusal } = useFound<ToPrescribe>('/api/v1/patients/find', typed, (name) => ({
+    name,
+    exerciseId: what === 'exercise' ? id : null,
+  }));
   return (
     <search className="grid max-w-[44rem] gap-3 pt-3">
       <label className="grid gap-1">

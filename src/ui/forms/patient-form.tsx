@@ -1,23 +1,18 @@
 'use client';
 
+import { clockMinute } from '@/core/units';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import type { KeptFields } from '@/core/records';
-import { AreaChoice } from '../summary/area-choice';
+import { AreaChoice } from './area-choice';
 import { KeptLine } from './kept-line';
 import { Refusal } from './refusal';
 import { useKeptForm } from './use-kept-form';
 import { textOf, useForm } from './use-form';
 import { ZoneChoice } from './zones';
-
-/** Minutes of the day from "07:30"; NaN, which the server refuses with a sentence, otherwise. */
-function minuteOf(time: string): number {
-  const [hours, minutes] = time.split(':').map(Number);
-  return (hours ?? Number.NaN) * 60 + (minutes ?? Number.NaN);
-}
 
 export function PatientForm({
   zones,
@@ -42,8 +37,8 @@ export function PatientForm({
       area: textOf(fields, 'area') === '' ? null : textOf(fields, 'area'),
       another: fields.get('another') === 'on',
       zone: textOf(fields, 'zone'),
-      wakeMinute: minuteOf(textOf(fields, 'wake')),
-      sleepMinute: minuteOf(textOf(fields, 'sleep')),
+      wakeMinute: clockMinute(textOf(fields, 'wake')),
+      sleepMinute: clockMinute(textOf(fields, 'sleep')),
       contact: textOf(fields, 'contact'),
       birthDate: textOf(fields, 'birth') === '' ? null : textOf(fields, 'birth'),
       minutesADay: textOf(fields, 'minutes') === '' ? null : Number(textOf(fields, 'minutes')),

@@ -1,5 +1,6 @@
 'use client';
 
+import { dialled } from '@/core/identity';
 import { type PackDay, type PackSession, type ShownPack } from '@/core/exchange';
 import { BeginButton } from './begin-button';
 import { BigLantern } from './big-lantern';
@@ -93,10 +94,7 @@ function Paused({ pack, paused }: { pack: ShownPack; paused: Exclude<PackDay['pa
       <p>{say(about[paused])}</p>
       <p dir="auto">
         {pack.clinic.name}:{' '}
-        <a
-          href={`tel:${pack.clinic.phone.replace(/[^+\d]/g, '')}`}
-          className="inline-block py-2 text-action underline"
-        >
+        <a href={dialled(pack.clinic.phone)} className="inline-block py-2 text-action underline">
           {pack.clinic.phone}
         </a>
       </p>

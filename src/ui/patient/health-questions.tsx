@@ -1,5 +1,6 @@
 'use client';
 
+import { dialled } from '@/core/identity';
 import type { PatientWord } from '@/catalogue';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -174,10 +175,7 @@ function Thanks({ urgency, clinic }: { urgency: 'emergency' | 'same day' | null;
         </div>
       )}
       <p>
-        <a
-          href={`tel:${clinic.phone.replace(/[^+\d]/g, '')}`}
-          className="inline-block py-2 text-action underline"
-        >
+        <a href={dialled(clinic.phone)} className="inline-block py-2 text-action underline">
           {clinic.name}: {clinic.phone}
         </a>
       </p>

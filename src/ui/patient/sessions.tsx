@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { type PackDay, type PackSession, type Resets, splitResets } from '@/core/exchange';
-import { type Range, type Seconds, wholeMinutes } from '@/core/units';
+import { type Range, type Seconds, wholeMinutes, clockText } from '@/core/units';
 import { OpenLink } from './opening';
 import { type Say, useSay } from './say';
 import type { KeptSession } from './device/store';
@@ -45,7 +45,7 @@ export function Sessions({
               <h2 className="text-lg">
                 {session.label}
                 {session.at !== null && (
-                  <span className="font-normal text-soft"> · {clockOf(session.at)}</span>
+                  <span className="font-normal text-soft"> · {clockText(session.at)}</span>
                 )}
               </h2>
               <span className="text-soft">
@@ -114,7 +114,7 @@ function ResetsRow({
           onOpen={() => onBegin(now, 'least')}
         >
           {say('today.resetNow')}
-          {now.at !== null && <span className="pl-1 font-normal">· {clockOf(now.at)}</span>}
+          {now.at !== null && <span className="pl-1 font-normal">· {clockText(now.at)}</span>}
           <span className="sr-only">: {name}</span>
         </OpenLink>
       )}
@@ -142,10 +142,4 @@ function timeOf(time: Range<Seconds>, say: Say): string {
   return least === most
     ? say('today.about', { minutes: least })
     : say('today.between', { least, most });
-}
-
-/** A minute of the wall clock, as people read it. */
-function clockOf(minute: number): string {
-  const part = (value: number) => String(value).padStart(2, '0');
-  return `${part(Math.floor(minute / 60) % 24)}:${part(minute % 60)}`;
 }

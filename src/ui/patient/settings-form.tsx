@@ -1,5 +1,6 @@
 'use client';
 
+import { clockText, clockMinute } from '@/core/units';
 import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { PatientWord } from '@/catalogue';
@@ -36,13 +37,6 @@ type Settings = {
 };
 
 const INPUT = 'min-h-12 w-full min-w-0 rounded border border-hair bg-sheet px-3';
-const clock = (minute: number) =>
-  `${String(Math.floor(minute / 60) % 24).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-const minuteOf = (text: string) => {
-  const [hours = '0', minutes = '0'] = text.split(':');
-  return Number(hours) * 60 + Number(minutes);
-};
-
 /** The patient's own settings: the day, the home, reminders, the calendar, and this phone. */
 export function SettingsForm({ start }: { start: Settings }) {
   const say = useSay();
@@ -118,8 +112,8 @@ export function SettingsForm({ start }: { start: Settings }) {
             <input
               type="time"
               required
-              value={clock(settings[`${end}Minute`])}
-              onChange={(event) => set({ [`${end}Minute`]: minuteOf(event.target.value) })}
+              value={clockText(settings[`${end}Minute`])}
+              onChange={(event) => set({ [`${end}Minute`]: clockMinute(event.target.value) })}
               className={INPUT}
             />
           </Labelled>
@@ -182,9 +176,11 @@ export function SettingsForm({ start }: { start: Settings }) {
                 <input
                   type="time"
                   required
-                  value={clock(reminders.quiet[end])}
+                  value={clockText(reminders.quiet[end])}
                   onChange={(event) =>
-                    remind({ quiet: { ...reminders.quiet, [end]: minuteOf(event.target.value) } })
+                    remind({
+                      quiet: { ...reminders.quiet, [end]: clockMinute(event.target.value) },
+                    })
                   }
                   className={INPUT}
                 />

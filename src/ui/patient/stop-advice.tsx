@@ -1,5 +1,6 @@
 'use client';
 
+import { dialled } from '@/core/identity';
 import type { ShownPack } from '@/core/exchange';
 
 type Signs = Pick<ShownPack, 'clinic' | 'stopSigns' | 'normalSigns' | 'caution'>;
@@ -29,10 +30,7 @@ export function StopWords({ pack }: { pack: Signs }) {
       <p>{pack.normalSigns}</p>
       <p>
         {pack.clinic.name}:{' '}
-        <a
-          className="inline-block py-2 text-action underline"
-          href={`tel:${pack.clinic.phone.replace(/[^+\d]/g, '')}`}
-        >
+        <a className="inline-block py-2 text-action underline" href={dialled(pack.clinic.phone)}>
           {pack.clinic.phone}
         </a>
       </p>

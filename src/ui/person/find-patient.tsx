@@ -1,13 +1,10 @@
 'use client';
 
-import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
+import { type KeyboardEvent, useId, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import type { PatientFound } from '@/core/records';
-import { post } from '../forms/post';
+import { useFound } from '../forms/use-found';
 import { INPUT_CLASS } from '../primitives/field';
-
-/** Typing is asked about when it has rested so long, in milliseconds. */
-const REST_MS = 200;
 
 /**
  * Finds a patient from anywhere: by name, the clinic's number, a telephone number or the complaint. What is
@@ -17,48 +14,31 @@ export function FindPatient() {
   const router = useRouter();
   const list = useId();
   const [typed, setTyped] = useState('');
-  const [found, setFound] = useState<readonly PatientFound[] | null>(null);
-  const [say, setSay] = useState('');
   const [at, setAt] = useState(0);
-  const newest = useRef(0);
-  useEffect(() => {
-    const asked = typed.trim();
-    newest.current += 1;
-    const mine = newest.current;
-    if (asked === '') {
-      setFound(null);
-      setSay('');
-      return;
-    }
-    async function ask() {
-      const answer = await post<readonly PatientFound[]>('/api/v1/patients/seek', { typed: asked });
-      if (mine !== newest.current) return;
-      setFound(answer.ok ? answer.value : null);
-      setAt(0);
-      setSay(
-        answer.ok ? (answer.value.length === 0 ? 'Nobody is found by that.' : '') : answer.say,
-      );
-    }
-    const timer = setTimeout(() => void ask(), REST_MS);
-    return () => clearTimeout(timer);
-  }, [typed]);
+  /** Left, it shows nobody's name. */
+  const [isIn, setIsIn] = useState(false);
+  const { found, refusal } = useFound<PatientFound>('/api/v1/patients/seek', typed, (words) => ({
+    typed: words,
+  }));
+  // Another answer begins at its first.
+  const marked = Math.min(at, Math.max(0, (found?.length ?? 0) - 1));
+  const say = refusal || (found?.length === 0 ? 'Nobody is found by that.' : '');
 
   function open(one: PatientFound | undefined) {
     if (!one) return;
     setTyped('');
-    setFound(null);
     router.push(`/patients/${one.id}`);
   }
   function onKeyDown(event: KeyboardEvent) {
     const count = found?.length ?? 0;
     if (event.key === 'Escape') setTyped('');
-    else if (event.key === 'Enter') open(found?.[at]);
-    else if (event.key === 'ArrowDown' && count > 0) setAt((at + 1) % count);
-    else if (event.key === 'ArrowUp' && count > 0) setAt((at + count - 1) % count);
+    else if (event.key === 'Enter') open(found?.[marked]);
+    else if (event.key === 'ArrowDown' && count > 0) setAt((marked + 1) % count);
+    else if (event.key === 'ArrowUp' && count > 0) setAt((marked + count - 1) % count);
     else return;
     event.preventDefault();
   }
-  const isOpen = (found?.length ?? 0) > 0;
+  const isOpen = isIn && (found?.length ?? 0) > 0;
   return (
     <search className="relative">
       <input
@@ -68,14 +48,18 @@ export function FindPatient() {
         aria-expanded={isOpen}
         aria-controls={list}
         aria-autocomplete="list"
-        aria-activedescendant={isOpen ? `${list}-${at}` : undefined}
+        aria-activedescendant={isOpen ? `${list}-${marked}` : undefined}
         placeholder="Find a patient"
         autoComplete="off"
         maxLength={120}
         value={typed}
-        onChange={({ target }) => setTyped(target.value)}
+        onChange={({ target }) => {
+          setTyped(target.value);
+          setAt(0);
+        }}
         onKeyDown={onKeyDown}
-        onBlur={() => setFound(null)}
+        onFocus={() => setIsIn(true)}
+        onBlur={() => setIsIn(false)}
         className={`${INPUT_CLASS} w-52!`}
       />
       <p
@@ -96,13 +80,13 @@ export function FindPatient() {
               key={one.id}
               id={`${list}-${index}`}
               role="option"
-              aria-selected={index === at}
+              aria-selected={index === marked}
               // The pointer must not take the focus away before the choice is heard.
               onPointerDown={(event) => {
                 event.preventDefault();
                 open(one);
               }}
-              className={`cursor-pointer px-3 py-2 ${index === at ? 'bg-wash' : ''}`}
+              className={`cursor-pointer px-3 py-2 ${index === marked ? 'bg-wash' : ''}`}
             >
               <span className="font-medium" dir="auto">
                 {one.name}

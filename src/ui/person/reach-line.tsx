@@ -1,10 +1,20 @@
+import type { PatientId } from '@/core/units';
+import Link from 'next/link';
 import { dialled, reachable } from '@/core/identity';
 import type { PatientDetails } from '@/core/records';
 
 const BY = { phone: 'a call', text: 'a text', 'e-mail': 'an e-mail' } as const;
 
 /** How a patient is reached: numbers that dial, an address that opens the mail program, and when. */
-export function ReachLine({ details, contact }: { details: PatientDetails; contact: string }) {
+export function ReachLine({
+  patientId,
+  details,
+  contact,
+}: {
+  patientId: PatientId;
+  details: PatientDetails;
+  contact: string;
+}) {
   const { email, reachedBy, hours, guardian } = details;
   const numbers = reachable(details, contact);
   if (numbers.length === 0 && email === '' && contact === '') return null;
@@ -16,6 +26,15 @@ export function ReachLine({ details, contact }: { details: PatientDetails; conta
           <span className="whitespace-nowrap">{number}</span>
         </a>
       ))}
+      {numbers.length > 0 && (
+        <Link
+          href={`/patients/${patientId}?view=summary#call`}
+          className="text-action underline"
+          prefetch={false}
+        >
+          Note what was agreed
+        </Link>
+      )}
       {contact !== '' && !numbers.some(({ number }) => number === contact) && (
         <span>
           Reached at <bdi>{contact}</bdi>

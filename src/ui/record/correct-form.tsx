@@ -56,12 +56,12 @@ export function CorrectForm({
         error={form.errorAt('birthDate')}
       />
       <Field
-        label="How to reach the patient"
+        label="Another way to reach them"
         name="contact"
         dir="auto"
         autoComplete="off"
         defaultValue={start.contact}
-        hint="A telephone number or an address, for the clinic alone."
+        hint="In words, where the fields below do not fit; for the clinic alone."
         error={form.errorAt('contact')}
       />
       <Button type="submit" disabled={form.busy} className="justify-self-start">

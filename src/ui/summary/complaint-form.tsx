@@ -9,7 +9,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
-import { AreaChoice } from './area-choice';
+import { AreaChoice } from '../forms/area-choice';
 import type { ShownEpisode } from './types';
 
 /** Puts right what the open episode is about; what stood there before is kept with the record. */

@@ -8,7 +8,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
-import { AreaChoice } from './area-choice';
+import { AreaChoice } from '../forms/area-choice';
 
 /** The patient is back with another complaint: another episode begins, with a screening of its own. */
 export function NewEpisode({ patientId }: { patientId: PatientId }) {

@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { type NextVisitBody, VISIT_WAYS } from '@/core/records';
-import type { LocalDate, PatientId } from '@/core/units';
-import { clockSaid, daySaid } from '@/core/visits';
+import { type LocalDate, type PatientId, clockText, clockMinute } from '@/core/units';
+import { daySaid } from '@/core/visits';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { useSend } from '../forms/use-send';
@@ -28,22 +28,19 @@ export function NextVisit({
   const [id, setId] = useState(() => uuid());
   const form = useForm(
     '/api/v1/entries',
-    (fields) => {
-      const [hours, minutes] = textOf(fields, 'time').split(':').map(Number);
-      return {
-        id,
-        patientId,
-        kind: 'next-visit',
-        supersedes: next?.id ?? null,
-        on: today,
-        body: {
-          date: textOf(fields, 'date'),
-          minute: textOf(fields, 'time') === '' ? null : (hours ?? 0) * 60 + (minutes ?? 0),
-          way: textOf(fields, 'way'),
-          note: textOf(fields, 'note'),
-        },
-      };
-    },
+    (fields) => ({
+      id,
+      patientId,
+      kind: 'next-visit',
+      supersedes: next?.id ?? null,
+      on: today,
+      body: {
+        date: textOf(fields, 'date'),
+        minute: textOf(fields, 'time') === '' ? null : clockMinute(textOf(fields, 'time')),
+        way: textOf(fields, 'way'),
+        note: textOf(fields, 'note'),
+      },
+    }),
     () => {
       setId(uuid());
       toast('The next visit stands on the phone, the handout and the calendar.');
@@ -56,7 +53,7 @@ export function NextVisit({
         <p className="flex flex-wrap items-baseline gap-x-3">
           <span>
             <span className="font-medium">{daySaid(next.body.date, today)}</span>
-            {next.body.minute !== null && ` at ${clockSaid(next.body.minute)}`}, {next.body.way}
+            {next.body.minute !== null && ` at ${clockText(next.body.minute)}`}, {next.body.way}
             {next.body.note !== '' && (
               <>
                 : <bdi>{next.body.note}</bdi>

@@ -68,7 +68,7 @@ export function SummarySheet({
               <h2 className="text-xl">Next visit</h2>
               <NextVisit patientId={patientId} today={today} next={next} />
             </section>
-            <section className={SECTION}>
+            <section id="call" className={`${SECTION} scroll-mt-4`}>
               <h2 className="text-xl">A call or a message</h2>
               <ContactForm patientId={patientId} today={today} />
             </section>

@@ -1,11 +1,11 @@
 'use client';
 
+import { clockText } from '@/core/units';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import {
   type BusyBlock,
   type Placement,
   type Ribbon,
-  clockText,
   sessionLabel,
   snapMinute,
 } from '@/core/schedule';

@@ -4,8 +4,7 @@ import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { ASKED_PROPS, POSITIONS } from '@/core/exercise';
 import type { HomeBody } from '@/core/records';
-import { clockText } from '@/core/schedule';
-import type { PatientId } from '@/core/units';
+import { type PatientId, clockText, clockMinute } from '@/core/units';
 import { useSend } from '../../forms/use-send';
 import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
@@ -20,11 +19,6 @@ type Block = {
 };
 
 const NO_HOME: HomeBody = { props: [], weights: [], unit: 'kg', cannot: [], busy: [] };
-
-function minuteOf(text: string): number {
-  const [hours = NaN, minutes = NaN] = text.split(':').map(Number);
-  return hours * 60 + minutes;
-}
 
 /** What there is at home, what the patient cannot take up, and what fills the day. */
 export function HomeDialog({
@@ -70,8 +64,8 @@ export function HomeDialog({
         unit,
         weights: owned.map((text) => Number(text.replace(',', '.'))),
         busy: busy.map(({ from, to, label }) => ({
-          from: minuteOf(from),
-          to: minuteOf(to),
+          from: clockMinute(from),
+          to: clockMinute(to),
           label,
         })),
       },

@@ -1,3 +1,5 @@
+import { todayOf } from '@/server/programme-facts';
+import { ageOn } from '@/core/identity';
 import { requireMember } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import { notFound } from 'next/navigation';
@@ -32,6 +34,7 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
       detailsFor(patient),
       stepsToday(patient),
     ]);
+  const age = patient.birthDate === null ? null : ageOn(patient.birthDate, todayOf(patient));
   const practises = roleSuffices(member.role, 'practitioner');
   return (
     <>
@@ -47,8 +50,9 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           </h1>
           <p className="text-soft" dir="auto">
             {complaint}
+            {age !== null && <span>, {age} years</span>}
           </p>
-          <ReachLine details={details} contact={patient.contact} />
+          <ReachLine patientId={patient.id} details={details} contact={patient.contact} />
           {patient.archivedAt !== null && (
             <p className="border-l-2 border-plum pl-2">
               In the archive: on no list, and without a link.

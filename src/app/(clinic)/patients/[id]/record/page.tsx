@@ -43,7 +43,7 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
           <dl className="grid grid-cols-[auto_1fr] gap-x-4">
             <dt className="text-soft">Birth date</dt>
             <dd>{patient.birthDate ?? 'not written'}</dd>
-            <dt className="text-soft">How to reach the patient</dt>
+            <dt className="text-soft">Another way to reach them</dt>
             <dd dir="auto">{patient.contact || 'not written'}</dd>
           </dl>
         )}

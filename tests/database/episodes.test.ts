@@ -1,0 +1,184 @@
+import { randomUUID } from 'node:crypto';
+import { addDays } from '@/core/units';
+import { correctionsOf, episodesOf } from '@/db';
+import { setClock } from '@/server/clock';
+import { findPatients } from '@/server/details';
+import { correctComplaint, openAnother } from '@/server/episodes';
+import { signLetter } from '@/server/follow/review';
+import { followOf } from '@/server/follow/strips';
+import { addPatient } from '@/server/people';
+import { saveEntry, withdrawEntry } from '@/server/visit/entries';
+import { stepsToday, summaryOf } from '@/server/visit/summary';
+import { makePatient, newPatient, today } from '../support/clinic';
+import { DAY_MS, beginLife, liveOn } from '../support/life';
+import { databaseStage, patientOf } from '../support/stage';
+
+/** Episodes one after another, and the first view of a file. */
+const stage = databaseStage('episodes');
+const add = async (name: string, change: object = {}) =>
+  (await addPatient(stage.practitioner, { ...newPatient(name), ...change })).id;
+const found = async (typed: string) =>
+  (await findPatients(stage.practitioner, typed)).map(({ name }) => name);
+
+describe('episodes', () => {
+  it('follow each other: one is open at a time, the earlier ones stay to read', async () => {
+    const id = await add('Returning Patient', { complaint: 'Neck', area: 'neck' });
+    const another = () =>
+      openAnother(stage.practitioner, {
+        id: randomUUID(),
+        patientId: id,
+        complaint: 'Low back',
+        area: 'back',
+      } as never);
+    await expect(another()).rejects.toMatchObject({ guard: 'episode' });
+    await saveEntry(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      kind: 'goal',
+      supersedes: null,
+      on: today(),
+      body: { activity: 'Row to the skerry', by: null, reachedOn: null },
+    } as never);
+    await signLetter(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      kind: 'discharge',
+      words: '',
+      forReferrer: false,
+    } as never);
+    await another();
+    const patient = await patientOf(stage, id);
+    const [second, first] = await episodesOf(patient.clinicId, patient.id);
+    expect([second?.complaint, first?.complaint]).toEqual(['Low back', 'Neck']);
+    const now = await summaryOf(stage.practitioner, patient, null);
+    expect(now).toMatchObject({ isOpen: true, goals: [], episode: { complaint: 'Low back' } });
+    const then = await summaryOf(stage.practitioner, patient, first?.id ?? '');
+    expect(then).toMatchObject({
+      isOpen: false,
+      goals: [{ activity: 'Row to the skerry' }],
+      episode: { complaint: 'Neck', closedOn: today() },
+    });
+    expect(then.timeline[0]?.deeds).toEqual(expect.arrayContaining(['asked', 'wrote a letter']));
+    // What was is not put right any more.
+    await expect(
+      correctComplaint(stage.practitioner, {
+        id: randomUUID(),
+        patientId: id,
+        episodeId: first?.id,
+        complaint: 'x',
+        area: null,
+        was: { complaint: 'Neck', area: 'neck' },
+      } as never),
+    ).rejects.toMatchObject({ status: 409 });
+    expect(await found('neck returning')).toEqual(['Returning Patient']);
+  });
+
+  it('keeps what a complaint was called before, and refuses over a newer one', async () => {
+    const id = await add('Corrected Complaint');
+    const patient = await patientOf(stage, id);
+    const [episode] = await episodesOf(patient.clinicId, patient.id);
+    const put = (complaint: string, was: string) =>
+      correctComplaint(stage.practitioner, {
+        id: randomUUID(),
+        patientId: id,
+        episodeId: episode?.id,
+        complaint,
+        area: null,
+        was: { complaint: was, area: null },
+      } as never);
+    await put('Elbow', 'Neck');
+    await expect(put('Knee', 'Neck')).rejects.toMatchObject({ guard: 'newest' });
+    const rows = await correctionsOf(patient.clinicId, patient.id);
+    expect(rows.map(({ correction }) => [correction.field, correction.before])).toEqual([
+      ['complaint', 'Neck'],
+    ]);
+  });
+});
+
+describe('the first view', () => {
+  it('lights the steps done today, and gathers calls and the next visit', async () => {
+    const id = await makePatient(stage.practitioner, 'Summary Patient');
+    const patient = await patientOf(stage, id);
+    const entry = (kind: string, body: object) =>
+      saveEntry(stage.assistant, {
+        id: randomUUID(),
+        patientId: id,
+        kind,
+        supersedes: null,
+        on: today(),
+        body,
+      } as never);
+    const before = await stepsToday(patient);
+    await entry('goal', { activity: 'Carry the moulds', by: null, reachedOn: null });
+    expect(await stepsToday(patient)).toEqual([...new Set([...before, 'screen'])]);
+    await entry('contact', { way: 'call', reached: true, agreed: 'Rest until Monday' });
+    await entry('visit-way', { way: 'phone' });
+    await entry('next-visit', {
+      date: addDays(today(), 7),
+      minute: 630,
+      way: 'in the room',
+      note: '',
+    });
+    await expect(
+      entry('next-visit', { date: addDays(today(), -1), minute: null, way: 'phone', note: '' }),
+    ).rejects.toMatchObject({ status: 400, at: ['body', 'date'] });
+    const found = await summaryOf(stage.practitioner, patient, null);
+    expect(found).toMatchObject({
+      daysIn: null,
+      helping: null,
+      goals: [{ activity: 'Carry the moulds' }],
+      next: { body: { minute: 630 } },
+      timeline: [
+        {
+          on: today(),
+          way: 'phone',
+          contacts: [{ body: { agreed: 'Rest until Monday' } }],
+        },
+      ],
+    });
+    expect(found.open.map(({ say }) => say)).toContain('No programme is written');
+    await withdrawEntry(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      supersedes: found.next?.id ?? '',
+    });
+    expect((await summaryOf(stage.practitioner, patient, null)).next).toBeNull();
+  });
+});
+
+it('what was told in an earlier episode is followed no more in the next', async () => {
+  const life = await beginLife(stage.practitioner, [{}], { name: 'Two Courses', daysAgo: 20 });
+  await liveOn(life, [{ pain: 8 }, { pain: 7 }, { pain: 8 }]);
+  const real = Date.now();
+  const on = (daysAgo: number) => setClock(() => real - daysAgo * DAY_MS);
+  try {
+    on(10);
+    await signLetter(stage.practitioner, {
+      id: randomUUID(),
+      patientId: life.patientId,
+      kind: 'discharge',
+      words: '',
+      forReferrer: false,
+    });
+    on(5);
+    await openAnother(stage.practitioner, {
+      id: randomUUID(),
+      patientId: life.patientId,
+      complaint: 'Low back',
+      area: 'back',
+    });
+  } finally {
+    setClock(null);
+  }
+  const patient = await patientOf(stage, life.patientId);
+  const follow = await followOf(stage.practitioner, patient);
+  expect(follow.from).toBe(today(-5));
+  expect(follow.days[0]?.date).toBe(today(-5));
+  expect(follow.followed.flatMap(({ readings }) => readings)).toEqual([]);
+  expect(follow.seams).toEqual([]);
+  // The earlier one is still there to read.
+  const [, first] = await episodesOf(patient.clinicId, patient.id);
+  const then = await summaryOf(stage.practitioner, patient, first?.id ?? '');
+  expect(then.helping).toContain('Worst pain');
+  expect(then.daysIn).not.toBeNull();
+});
