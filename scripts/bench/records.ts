@@ -1,3 +1,4 @@
+import { STORIES } from '../demo/stories';
 import { type Client, createClient } from '@libsql/client';
 import { writeFileSync } from 'node:fs';
 import { type Instant, dateIn } from '@/core/schedule';
@@ -13,7 +14,7 @@ import {
 import { setClock } from '@/server/clock';
 import { hashPassword } from '@/server/passwords';
 import { live, memberFor } from '../demo/simulate';
-import { CLINIC, DAYS, DEMO_PASSWORD, STORIES } from '../demo/world';
+import { CLINIC, DAYS, DEMO_PASSWORD } from '../demo/world';
 
 const PATIENTS = 5000;
 /** Days of records that lists and proposals read. */

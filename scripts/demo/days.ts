@@ -1,3 +1,4 @@
+import type { Story, StoryDay } from './story';
 import { group } from 'd3';
 import { howMany } from '@/core/progression';
 import { DAY_KEY } from '@/core/history';
@@ -14,7 +15,7 @@ import { now } from '@/server/clock';
 import { wakingOf } from '@/server/programme-facts';
 import { takeIn } from '@/server/take-in';
 import { VISITS } from './visits';
-import { DAYS, type Story, type StoryDay } from './world';
+import { DAYS } from './world';
 import { type Chance, chance } from './chance';
 
 export async function sentVersions(clinicId: string, patientId: string): Promise<SentVersion[]> {

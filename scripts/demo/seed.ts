@@ -1,3 +1,4 @@
+import { STORIES } from './stories';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { type Instant, dateIn } from '@/core/schedule';
@@ -7,7 +8,7 @@ import { setClock } from '@/server/clock';
 import { hashPassword } from '@/server/passwords';
 import { live, memberFor } from './simulate';
 import { addOwnExercise } from './own-exercise';
-import { CLINIC, DAYS, DEMO_PASSWORD, MEMBERS, STORIES } from './world';
+import { CLINIC, DAYS, DEMO_PASSWORD, MEMBERS } from './world';
 
 /** Fills an empty database with the demo world and notes its sign-ins beside it. */
 async function seed(facts: string): Promise<void> {

@@ -1,3 +1,4 @@
+import type { Story } from './story';
 import { NO_SETTINGS, doseOf } from '@/core/progression';
 import { lineFlags } from '@/core/exercise';
 import { type WallMinute, instantAt } from '@/core/schedule';
@@ -27,7 +28,7 @@ import { screeningState } from '@/server/visit/screening';
 import { setUpFacts } from '@/server/visit/set-up';
 import { carryOut, screenAgain } from './visit';
 import { VISITS } from './visits';
-import { CLINIC, DAYS, DEMO_PASSWORD, type Story } from './world';
+import { CLINIC, DAYS, DEMO_PASSWORD } from './world';
 import { type Chance, chance } from './chance';
 import { liveDay, sentVersions, tellOfDay } from './days';
 

@@ -1,3 +1,4 @@
+import { STORIES } from '../../scripts/demo/stories';
 import { wakingOf, zoneOf } from '@/server/programme-facts';
 import { foldEvents } from '@/core/history';
 import { sentVersion } from '@/core/programme';
@@ -8,7 +9,7 @@ import { morningList } from '@/server/morning-list';
 import { eventsOfDay, patientById } from '@/db';
 import { chance } from '../../scripts/demo/chance';
 import { live } from '../../scripts/demo/simulate';
-import { DAYS, STORIES } from '../../scripts/demo/world';
+import { DAYS } from '../../scripts/demo/world';
 import { makeClinic, member, today, useDatabase } from '../support/clinic';
 import { temporaryFolder } from '../support/server';
 

@@ -1,3 +1,4 @@
+import { STORIES } from '../../scripts/demo/stories';
 import { rmSync } from 'node:fs';
 import { instantAt } from '@/core/schedule';
 import { addDays, dateRange, localDate } from '@/core/units';
@@ -30,7 +31,7 @@ import { screenStep } from '@/server/visit/screen-step';
 import { teachStep } from '@/server/visit/teaching';
 import { findingList } from '@/server/visit/findings';
 import { live } from '../../scripts/demo/simulate';
-import { DAYS, STORIES } from '../../scripts/demo/world';
+import { DAYS } from '../../scripts/demo/world';
 import { ZONE, device, makeClinic, member, minute, useDatabase } from '../support/clinic';
 import { temporaryFolder } from '../support/server';
 import { namer } from '../support/tables';
