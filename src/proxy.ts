@@ -42,4 +42,7 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|favicon.ico).*)'] };
+// A whole record that is taken in does not pass here: all of its bytes would be held twice.
+export const config = {
+  matcher: ['/((?!_next/static|_next/image|favicon.ico|api/v1/whole-records/in).*)'],
+};

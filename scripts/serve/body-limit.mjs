@@ -2,11 +2,16 @@
 const MOST_RECORD = 1024 * 1024;
 /** A photo, as `PHOTO_LIMIT` promises it. */
 const MOST_PHOTO = 16 * 1024 * 1024;
+/** A patient's whole record with its photos, as `RECORD_FILE_LIMIT` promises it. */
+const MOST_WHOLE_RECORD = 64 * 1024 * 1024;
 /** What an address, its headers and the fields around a photo take beside it. */
 const ROOM = 64 * 1024;
 
-const mostAt = (path) =>
-  (/^\/api\/v1\/(?:patient\/)?photos(?:[/?]|$)/.test(path) ? MOST_PHOTO : MOST_RECORD) + ROOM;
+function mostAt(path) {
+  if (/^\/api\/v1\/(?:patient\/)?photos(?:[/?]|$)/.test(path)) return MOST_PHOTO + ROOM;
+  if (/^\/api\/v1\/whole-records(?:[/?]|$)/.test(path)) return MOST_WHOLE_RECORD + ROOM;
+  return MOST_RECORD + ROOM;
+}
 
 /**
  * Why a request's body is refused before its first byte is read, so that nobody fills the memory with

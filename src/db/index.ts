@@ -30,6 +30,7 @@ export * from './own-drafts';
 export * from './patients';
 export * from './people';
 export * from './programmes';
+export * from './record';
 export * from './reminders';
 export * from './resets';
 export * from './sees';

@@ -17,6 +17,7 @@ const PUBLIC = {
   active: member.active,
   sees: member.sees,
   issuesLinks: member.issuesLinks,
+  fromClinic: member.fromClinic,
   createdAt: member.createdAt,
 };
 
@@ -33,14 +34,14 @@ export function membersToSignIn(email: string) {
   );
 }
 
-/** The members of a clinic by name. */
+/** The members of a clinic by name, then those who wrote in a record elsewhere. */
 export function membersOf(clinicId: ClinicId): Promise<Member[]> {
   return read((db) =>
     db
       .select(PUBLIC)
       .from(member)
       .where(eq(member.clinicId, clinicId))
-      .orderBy(asc(member.name))
+      .orderBy(sql`${member.fromClinic} IS NOT NULL`, asc(member.name))
       .limit(LIST_BOUNDS.members),
   );
 }
@@ -53,7 +54,7 @@ export function setMemberActive(clinicId: ClinicId, id: string, active: boolean)
   return builder()
     .update(member)
     .set({ active })
-    .where(and(eq(member.clinicId, clinicId), eq(member.id, id)));
+    .where(and(eq(member.clinicId, clinicId), eq(member.id, id), isNull(member.fromClinic)));
 }
 
 export function insertMemberSession(row: typeof memberSession.$inferInsert): Statement {
@@ -246,13 +247,13 @@ export async function isKnownPlace(place: string, since: Instant, now: Instant):
   return row !== null;
 }
 
-/** A member of the clinic with the password hash; null when there is none. */
+/** A member of the clinic's own with the password hash; null when there is none. */
 export function memberById(clinicId: ClinicId, id: string) {
   return readOne((db) =>
     db
       .select()
       .from(member)
-      .where(and(eq(member.clinicId, clinicId), eq(member.id, id))),
+      .where(and(eq(member.clinicId, clinicId), eq(member.id, id), isNull(member.fromClinic))),
   );
 }
 

@@ -38,6 +38,7 @@ const LOOKED: Readonly<Record<Look, string>> = {
   file: 'looked into the file of',
   handout: 'made a handout of',
   letter: 'took out a letter about',
+  'whole record': 'took out the whole record of',
 };
 
 /** What stands in the place of a name that is not there any more. */

@@ -10,6 +10,6 @@ export async function clinicOf(member: SignedIn): Promise<Clinic> {
 }
 
 /** The members of the lead's clinic. */
-export function colleaguesOf(lead: SignedIn): Promise<Member[]> {
-  return membersOf(lead.clinicId);
+export async function colleaguesOf(lead: SignedIn): Promise<Member[]> {
+  return (await membersOf(lead.clinicId)).filter(({ fromClinic }) => fromClinic === null);
 }

@@ -141,7 +141,7 @@ const LONG_ANSWER = 1500;
 async function answerOf(response: Response, name: (text: string) => string): Promise<string> {
   const type = response.headers.get('content-type') ?? '';
   const cookies = response.headers.getSetCookie().map((cookie) => cookie.replace(/=[^;]*/, '=…'));
-  const text = /pdf|image/.test(type) ? `<${type}>` : name(await response.text());
+  const text = /pdf|image|zip/.test(type) ? `<${type}>` : name(await response.text());
   const said = text.length > LONG_ANSWER ? `<${text.length} characters, ${digest(text)}>` : text;
   const caching = response.headers.get('cache-control');
   return [response.status, caching, ...cookies, said].join(' | ');

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { untaught } from '@/core/teach';
 import { TRIAGE_LIMITS } from '@/core/triage';
 import { today } from '../support/clinic';
+import { smallRecord } from '../support/small-record';
 import { EVERYBODY, LEAD, MARKS, MEMBERS, PRACTITIONERS, aMeasure, world } from './world';
 
 import type { RouteRule } from './route-rule';
@@ -41,6 +42,14 @@ export const FILE_ROUTES: Readonly<Record<string, RouteRule>> = {
   'letters/file': {
     may: MEMBERS,
     body: () => ({ patientId: world.patientId, id: world.letterId, paper: 'a4' }),
+  },
+  'whole-records': { may: PRACTITIONERS, body: () => ({ patientId: world.patientId }) },
+  'whole-records/in': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => null,
+    query: () => '?take=in',
+    file: () => smallRecord(),
   },
   'triage/marks': {
     may: PRACTITIONERS,

@@ -1,3 +1,3 @@
 /** What is seen of a file, or taken out of it. */
-export const LOOKS = ['file', 'handout', 'letter'] as const;
+export const LOOKS = ['file', 'handout', 'letter', 'whole record'] as const;
 export type Look = (typeof LOOKS)[number];

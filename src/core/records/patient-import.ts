@@ -40,3 +40,6 @@ export type RowFound = {
   /** Who it may be already. */
   readonly alike: string | null;
 };
+
+/** The largest file of a whole record that is taken in, bytes: years of sessions with a hundred photos. */
+export const RECORD_FILE_LIMIT = 64 * 1024 * 1024;

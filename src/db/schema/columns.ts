@@ -11,7 +11,19 @@ import { isMarked, markUnreadable } from '../unreadable';
  * @param what the record in a clinician's words, such as "a measurement"
  */
 export function json<Schema extends z.ZodType>(name: string, what: string, schema: Schema) {
-  return jsonColumn<Schema>(name, (stored) => readAs(schema, stored, what));
+  return jsonColumn(name, schema, (stored) => readAs(schema, stored, what));
+}
+
+/** What a column of JSON is asked in the place of a stored text: it answers with its schema. */
+const WHICH_SCHEMA = Symbol('which schema');
+
+/** The schema of a column of JSON; null for every other column. */
+export function schemaOfColumn(column: {
+  readonly columnType: string;
+  readonly mapFromDriverValue: (value: unknown) => unknown;
+}): z.ZodType | null {
+  if (column.columnType !== 'SQLiteCustomColumn') return null;
+  return column.mapFromDriverValue(WHICH_SCHEMA) as z.ZodType;
 }
 
 /** So many texts of a shared column are remembered, the oldest of them forgotten. */
@@ -24,7 +36,7 @@ const MOST_SHARED = 2000;
  */
 export function sharedJson<Schema extends z.ZodType>(name: string, what: string, schema: Schema) {
   const known = new Map<string, Frozen<z.output<Schema>>>();
-  return jsonColumn<Schema>(name, (stored) => {
+  return jsonColumn(name, schema, (stored) => {
     const found = known.get(stored);
     if (found !== undefined) return found;
     const value = readAs(schema, stored, what);
@@ -39,12 +51,16 @@ export function sharedJson<Schema extends z.ZodType>(name: string, what: string,
 
 function jsonColumn<Schema extends z.ZodType>(
   name: string,
+  schema: Schema,
   fromDriver: (stored: string) => Frozen<z.output<Schema>>,
 ) {
   return customType<{ data: Frozen<z.output<Schema>>; driverData: string }>({
     dataType: () => 'text',
     toDriver: (value) => JSON.stringify(value),
-    fromDriver,
+    fromDriver: (stored: unknown) =>
+      stored === WHICH_SCHEMA
+        ? (schema as unknown as Frozen<z.output<Schema>>)
+        : fromDriver(stored as string),
   })(name);
 }
 

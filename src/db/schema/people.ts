@@ -76,6 +76,11 @@ export const member = sqliteTable(
     sees: text('sees', { enum: SEES }).notNull().default('all'),
     /** Whether an assistant may issue and end patients' links. */
     issuesLinks: integer('issues_links', { mode: 'boolean' }).notNull().default(true),
+    /**
+     * The clinic at which they wrote in a record that was taken in; null for the clinic's own members.
+     * They are a name beside their words and never sign in.
+     */
+    fromClinic: text('from_clinic'),
     createdAt: instant('created_at').notNull(),
   },
   (t) => [

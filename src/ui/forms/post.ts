@@ -35,15 +35,25 @@ const OWN_ANSWER: readonly string[] = ['/api/v1/sign-in', '/api/v1/sign-out'];
  * Posts a record as JSON. Never throws: no connection is an answer too. Where the session is over, the
  * page asks to sign in again, and what was to be sent is sent then.
  */
-export async function post<T = unknown>(path: string, body: unknown): Promise<Answer<T>> {
-  const answer = await postOnce<T>(path, body);
-  const over = !answer.ok && answer.status === 401 && !OWN_ANSWER.includes(path);
-  return over && signInAgain && (await signInAgain()) ? postOnce<T>(path, body) : answer;
+export function post<T = unknown>(path: string, body: unknown): Promise<Answer<T>> {
+  return twiceAtMost(path, jsonOf(body));
 }
 
-async function postOnce<T>(path: string, body: unknown): Promise<Answer<T>> {
+/** As `post`, for a file sent as it is. */
+export function postBytes<T = unknown>(path: string, file: Blob): Promise<Answer<T>> {
+  const headers = { 'Content-Type': 'application/octet-stream' };
+  return twiceAtMost(path, { method: 'POST', headers, body: file, credentials: 'same-origin' });
+}
+
+async function twiceAtMost<T>(path: string, request: RequestInit): Promise<Answer<T>> {
+  const answer = await postOnce<T>(path, request);
+  const over = !answer.ok && answer.status === 401 && !OWN_ANSWER.includes(path);
+  return over && signInAgain && (await signInAgain()) ? postOnce<T>(path, request) : answer;
+}
+
+async function postOnce<T>(path: string, request: RequestInit): Promise<Answer<T>> {
   try {
-    const response = await fetch(path, jsonOf(body));
+    const response = await fetch(path, request);
     const answer = (await response.json()) as Answer<T>;
     return answer.ok ? answer : { ...answer, status: response.status };
   } catch {

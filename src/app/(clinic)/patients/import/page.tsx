@@ -5,9 +5,10 @@ import { clinicOf } from '@/server/clinic';
 import { requireMember } from '@/server/require';
 import { knownZones } from '@/server/zones';
 import { PatientTable } from '@/ui/import/patient-table';
+import { WholeRecordIn } from '@/ui/import/whole-record';
 import { legible } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'Patients from a table' };
+export const metadata: Metadata = { title: 'Patients from elsewhere' };
 
 export default legible(ImportPage);
 
@@ -17,8 +18,11 @@ async function ImportPage() {
   const { zone } = await clinicOf(member);
   return (
     <>
-      <h1 className="border-b border-hair pb-3 text-2xl">Patients from a table</h1>
+      <h1 className="border-b border-hair pb-3 text-2xl">Patients from elsewhere</h1>
+      <h2 className="pt-6 text-xl">A table of patients</h2>
       <PatientTable zones={knownZones(zone)} zone={zone} />
+      <h2 className="pt-10 pb-2 text-xl">One patient’s whole record</h2>
+      <WholeRecordIn />
     </>
   );
 }

@@ -12,6 +12,7 @@ import { CorrectForm } from '@/ui/record/correct-form';
 import { ArchiveButton } from '@/ui/person/archive-button';
 import { DetailsForm } from '@/ui/person/details-form';
 import { DeviceList } from '@/ui/record/device-list';
+import { WholeRecordOut } from '@/ui/record/whole-record-out';
 import { buttonClass } from '@/ui/primitives/button';
 import { legible } from '@/app/legible';
 
@@ -97,6 +98,12 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
           <section className="grid gap-2">
             <h2 className="text-xl">Archive</h2>
             <ArchiveButton patientId={patient.id} archived={patient.archivedAt !== null} />
+          </section>
+        )}
+        {roleSuffices(member.role, 'practitioner') && (
+          <section className="grid gap-2">
+            <h2 className="text-xl">Take along</h2>
+            <WholeRecordOut patientId={patient.id} />
           </section>
         )}
         <section className="grid justify-items-start gap-3">

@@ -1,0 +1,1 @@
+ALTER TABLE `member` ADD `from_clinic` text;

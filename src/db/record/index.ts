@@ -1,0 +1,4 @@
+export * from './file';
+export * from './read';
+export * from './tables';
+export * from './write';
