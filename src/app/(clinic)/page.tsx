@@ -90,7 +90,7 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
         </form>
         {mayAct && (
           <QuietLink href="/patients/import" className={buttonClass()}>
-            From a table
+            From elsewhere
           </QuietLink>
         )}
         {mayAct && (

@@ -28,7 +28,8 @@ function table(heads: readonly string[], rows: readonly (readonly Cell[])[]): st
   if (rows.length === 0) return '<p>Nothing is written.</p>';
   const cells = (tag: 'th' | 'td', row: readonly Cell[]) =>
     `<tr>${row.map((cell) => `<${tag} dir="auto">${escapeHtml(String(cell ?? ''))}</${tag}>`).join('')}</tr>`;
-  return `<table><thead>${cells('th', heads)}</thead><tbody>${rows.map((row) => cells('td', row)).join('')}</tbody></table>`;
+  const head = heads.length === 0 ? '' : `<thead>${cells('th', heads)}</thead>`;
+  return `<table>${head}<tbody>${rows.map((row) => cells('td', row)).join('')}</tbody></table>`;
 }
 
 const words = (text: string) => `<p class="words" dir="auto">${escapeHtml(text)}</p>`;
@@ -126,7 +127,7 @@ function who({ patient, details }: WholeRecord): string {
   return section(
     'Who this is',
     table(
-      ['', ''],
+      [],
       rows.filter(([, text]) => text !== ''),
     ),
   );

@@ -38,8 +38,7 @@ export function FactorPanel({
   return (
     <div className="grid gap-3">
       <p>
-        Set up on <span className="figures">{since}</span>. {left}{' '}
-        {left === 1 ? 'backup code is' : 'backup codes are'} left
+        Set up on {since}. {left} {left === 1 ? 'backup code is' : 'backup codes are'} left
         {required && '; your clinic wants a second factor from everybody'}.
       </p>
       <WithPassword

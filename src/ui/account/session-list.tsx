@@ -20,8 +20,7 @@ export function SessionList({
       {sessions.map(({ id, since, lastSeen, isThis }) => (
         <li key={id} className="flex flex-wrap items-center gap-3 py-2">
           <span className="mr-auto">
-            Since <span className="figures">{since}</span>, last used{' '}
-            <span className="figures">{lastSeen}</span>
+            Since {since}, last used {lastSeen}
             {isThis && ' · this browser'}
           </span>
           {!isThis && (

@@ -10,7 +10,7 @@ export function LetterSheet({ letter }: { letter: OutcomeLetter }) {
         <p dir="auto">
           {clinic.name}, {clinic.phone}
         </p>
-        <p className="figures">{date}</p>
+        <p>{date}</p>
       </header>
       <h2 className="text-xl" dir="auto">
         {letterTitle(letter)}

@@ -58,7 +58,7 @@ export function Earlier({ kind, known }: { kind: MeasureKindId; known: KnownMeas
         {all.flatMap((series) =>
           series.earlier.map((one) => (
             <li key={one.id}>
-              <span className="figures">{one.on}</span> {series.side}{' '}
+              {one.on} {series.side}{' '}
               <strong className="font-semibold">
                 {one.value === null || kindOf(kind).unit === ''
                   ? bodyInWords(one)

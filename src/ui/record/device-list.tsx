@@ -25,14 +25,8 @@ export function DeviceList({
       {devices.map(({ id, since, lastUsed }) => (
         <li key={id} className="flex flex-wrap items-center gap-3 py-2">
           <span className="mr-auto">
-            Opened <span className="figures">{since}</span>,{' '}
-            {lastUsed === null ? (
-              'not used since this is kept'
-            ) : (
-              <>
-                last used <span className="figures">{lastUsed}</span>
-              </>
-            )}
+            Opened {since},{' '}
+            {lastUsed === null ? 'not used since this is kept' : <>last used {lastUsed}</>}
           </span>
           {allowed && (
             <Button

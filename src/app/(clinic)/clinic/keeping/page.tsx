@@ -53,9 +53,7 @@ async function KeepingPage() {
                     <span className="mr-auto" dir="auto">
                       {name}
                     </span>
-                    <span className="text-soft">
-                      last entry <span className="figures">{day.format(last)}</span>
-                    </span>
+                    <span className="text-soft">last entry {day.format(last)}</span>
                     <Link
                       href={`/patients/${id}/erase`}
                       className="text-action underline"
@@ -85,7 +83,7 @@ async function KeepingPage() {
                       >
                         <bdi>{patient}</bdi>
                       </Link>
-                      , <span className="figures">{moment.format(at)}</span>
+                      , {moment.format(at)}
                     </span>
                     <span className="text-soft" dir="auto">
                       {reason}
@@ -103,8 +101,7 @@ async function KeepingPage() {
               <ul className={LIST}>
                 {erased.map(({ id, at, by, reason }) => (
                   <li key={id} className="py-2">
-                    <span className="figures">{moment.format(at)}</span>, by <bdi>{by}</bdi>:{' '}
-                    {reason}
+                    {moment.format(at)}, by <bdi>{by}</bdi>: {reason}
                   </li>
                 ))}
               </ul>

@@ -41,7 +41,7 @@ async function ErasePage({ params }: PageProps<'/patients/[id]/erase'>) {
           <li>name, birth date, contact, complaint</li>
           {held.map(({ what, count }) => (
             <li key={what}>
-              <span className="figures">{count}</span> {what}
+              {count} {what}
             </li>
           ))}
         </ul>

@@ -56,7 +56,7 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
             <ul className="divide-y divide-hair border-y border-hair">
               {corrections.map(({ key, at, by, field, before, after }) => (
                 <li key={key} className="py-2">
-                  <span className="figures">{when.format(at)}</span>, <bdi>{by}</bdi>: {field} from{' '}
+                  {when.format(at)}, <bdi>{by}</bdi>: {field} from{' '}
                   <q>
                     <bdi>{before || 'nothing'}</bdi>
                   </q>{' '}

@@ -57,7 +57,7 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
                   alt={`Side photo of ${photo.takenOn}`}
                   className="h-44 w-full object-contain"
                 />
-                <span className="figures">{photo.takenOn}</span>
+                {photo.takenOn}
                 <span className="text-soft">
                   {angle !== null ? `craniovertebral angle ${angle.toFixed(1)}°` : 'not marked yet'}
                 </span>
