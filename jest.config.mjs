@@ -14,12 +14,14 @@ const shared = {
   testEnvironment: 'node',
   transform,
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|temporal-polyfill|temporal-utils|intl-messageformat|@formatjs/[a-z-]+|uuid|@lingui/[a-z-]+|@messageformat/[a-z-]+)/)',
+    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|temporal-polyfill|temporal-utils|intl-messageformat|@formatjs/[a-z-]+|uuid|@lingui/[a-z-]+|fhir-kit-client|@messageformat/[a-z-]+)/)',
   ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     // Its mark is for the bundler; outside of it the module only throws.
     '^server-only$': '<rootDir>/node_modules/server-only/empty.js',
+    // It declares itself for `import` only.
+    '^fhir-kit-client$': '<rootDir>/node_modules/fhir-kit-client/dist/client.js',
   },
   extensionsToTreatAsEsm: [],
   setupFiles: ['<rootDir>/tests/support/shifted-clock.ts'],

@@ -8,7 +8,9 @@ import { auditEvent } from './schema';
 export type Actor =
   | { readonly kind: 'member'; readonly id: string; readonly session?: string }
   | { readonly kind: 'patient'; readonly id: string }
-  | { readonly kind: 'system'; readonly id: string };
+  | { readonly kind: 'system'; readonly id: string }
+  /** A program of the clinic's own that reads by a key. */
+  | { readonly kind: 'key'; readonly id: string };
 
 /** What is written of an action: ids and verbs, never words or numbers of a patient. */
 export type AuditEntry = {

@@ -4,6 +4,9 @@
  */
 export const LIST_BOUNDS = {
   clinics: 1000,
+  apiKeys: 50,
+  /** Events of the sessions of one page. */
+  eventsOfSessions: 20_000,
   members: 200,
   /** A member's open sessions. */
   sessions: 50,

@@ -1,3 +1,4 @@
+export * from './api-keys';
 export * from './audit';
 export { LIST_BOUNDS, SESSION_LIFE } from './bounds';
 export * from './clinics';

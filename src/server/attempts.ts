@@ -23,7 +23,8 @@ export type Purpose =
   | 'second factor'
   | 'birth date'
   | 'first run'
-  | 'mail test';
+  | 'mail test'
+  | 'read by a key';
 
 const MINUTE_MS = 60_000;
 
@@ -53,6 +54,7 @@ export const ATTEMPTS: Readonly<
   'birth date': growing(5),
   'first run': growing(5),
   'mail test': { kind: 'bound', most: 10, minutes: 60 },
+  'read by a key': { kind: 'bound', most: 60, minutes: 15 },
 };
 
 function growing(free: number) {

@@ -7,6 +7,7 @@ import {
   lookPage,
   looksAt,
   patientNames,
+  apiKeysOf,
   membersOf,
   type Patient,
 } from '@/db';
@@ -48,7 +49,11 @@ async function lines(lead: SignedIn, query: AuditQuery, limit: number): Promise<
   const { clinicId } = lead;
   const { show, ...rest } = query;
   const asked: AuditAsked = { clinicId, ...rest, limit };
-  const names = new Map((await membersOf(clinicId)).map(({ id, name }) => [id as string, name]));
+  const [members, keys] = await Promise.all([membersOf(clinicId), apiKeysOf(clinicId)]);
+  const names = new Map<string, string>([
+    ...members.map(({ id, name }) => [id, name] as const),
+    ...keys.map(({ id, name }) => [id, `the key “${name}”`] as const),
+  ]);
   if (show === 'looks')
     return (await lookPage(asked)).map(({ look, name }) => ({
       id: look.id,

@@ -21,7 +21,8 @@ async function screenOf(page: Page, path: string): Promise<string[]> {
   await goTo(page, `${stage.server.origin}${path}`);
   const lines = (await textOf(page)).split('\n').map((line) => line.trim());
   return lines.filter(
-    (line) => line !== '' && !/link|harbour|quayside|lead of|practitioner of|opened on a phone/i.test(line),
+    (line) =>
+      line !== '' && !/link|harbour|quayside|lead of|practitioner of|opened on a phone/i.test(line),
   );
 }
 

@@ -155,9 +155,11 @@ const SEEN = /^[-+] (member_session|patient_device|file_look) /;
 
 /**
  * A clinic's own things, which the newest words replace; deeds whose id is of what they act on; and a
- * new member, whose one-time link is told once: sent again it makes another.
+ * new member or key, whose secret is told once: sent again it makes another, or is refused.
  */
 const REPLACED: readonly string[] = [
+  'api-keys',
+  'api-keys/end',
   'members',
   'exercises',
   'exercises/retire',

@@ -26,6 +26,12 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
     body: () => ({ email: 'lead@harbour.example', password: 'wrong' }),
   },
   'sign-out': { may: [], body: () => ({}) },
+  'api-keys': {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({ id: randomUUID(), name: 'reports' }),
+  },
+  'api-keys/end': { may: LEAD, ownClinicOnly: true, body: () => ({ id: randomUUID() }) },
   'first-run': {
     may: EVERYBODY,
     open: true,

@@ -4,3 +4,4 @@ export * from './observations';
 export * from './people';
 export * from './plan';
 export * from './sessions';
+export * from './capability';

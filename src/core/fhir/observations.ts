@@ -49,10 +49,11 @@ export function measuredObservations(
   const gone = new Set(record.measurements.map(({ supersedes }) => supersedes));
   return record.measurements
     .filter(({ details }) => details !== null)
-    .map((row) => measured(record, row, gone.has(row.id)));
+    .map((row) => measuredObservation(record, row, gone.has(row.id)));
 }
 
-function measured(
+/** One measurement; `isGone` says that it was corrected or taken out later. */
+export function measuredObservation(
   record: Pick<WholeRecord, 'patient' | 'members'>,
   row: RecordMeasurement,
   isGone: boolean,
@@ -117,24 +118,30 @@ function componentsOf(kind: string, details: RecordMeasurement['details']): Obse
 
 /** What the patient told of pain, of how far down it reaches, of the morning and of activities. */
 export function toldObservations(record: Pick<WholeRecord, 'patient' | 'events'>): Observation[] {
-  return record.events.flatMap((event) => {
-    const said = toldIn(event);
-    if (said === null) return [];
-    const { code, display, date = event.localDate, ...value } = said;
-    return [
-      {
-        resourceType: 'Observation' as const,
-        id: event.id,
-        status: 'final' as const,
-        code: concept(display, { system: SYSTEMS.told, code, display }),
-        subject: refer('Patient', record.patient.id),
-        effectiveDateTime: date,
-        issued: instantText(event.deviceAt + event.skewMs),
-        performer: [refer('Patient', record.patient.id)],
-        ...value,
-      },
-    ];
-  });
+  return record.events
+    .map((event) => toldObservation(record, event))
+    .filter((observation) => observation !== null);
+}
+
+/** What one event told; null where it told nothing of this kind. */
+export function toldObservation(
+  { patient }: Pick<WholeRecord, 'patient'>,
+  event: RecordEvent,
+): Observation | null {
+  const said = toldIn(event);
+  if (said === null) return null;
+  const { code, display, date = event.localDate, ...value } = said;
+  return {
+    resourceType: 'Observation',
+    id: event.id,
+    status: 'final',
+    code: concept(display, { system: SYSTEMS.told, code, display }),
+    subject: refer('Patient', patient.id),
+    effectiveDateTime: date,
+    issued: instantText(event.deviceAt + event.skewMs),
+    performer: [refer('Patient', patient.id)],
+    ...value,
+  };
 }
 
 type Told = Pick<

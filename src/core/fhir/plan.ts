@@ -118,6 +118,21 @@ export function serviceRequests(
   });
 }
 
+/** A version with its lines within it, for whoever reads it by itself. */
+export function carePlanWithLines(record: OfPlans, version: RecordVersion, say: SayDose): CarePlan {
+  const { activity = [], ...plan } = carePlan(record, version);
+  return {
+    ...plan,
+    ...unlessNone('contained', serviceRequests(record, version, say)),
+    ...unlessNone(
+      'activity',
+      activity.map(({ reference }) => ({
+        reference: { reference: `#${reference?.reference?.split('/')[1] ?? ''}` },
+      })),
+    ),
+  };
+}
+
 /** Where the wording of an exercise at that version is found. */
 const activityUrl = (line: RecordLine): string =>
   `${SYSTEMS.exercise}:${line.exerciseId}|${planId(line)}`;

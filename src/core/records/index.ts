@@ -1,4 +1,5 @@
 export * from './access';
+export * from './api-key';
 export * from './band';
 export * from './episode';
 export * from './erasure';

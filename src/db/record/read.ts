@@ -57,11 +57,15 @@ async function rowsOf(table: RecordTable, clinicId: ClinicId, patientId: Patient
   }
 }
 
-/** Everything the clinic keeps of a patient, as it is stored; no rows at all where there is nobody. */
-export async function recordRows(clinicId: ClinicId, patientId: PatientId): Promise<RecordRows> {
+/** What the clinic keeps of a patient, as it is stored: all of it, or some tables. No rows where there is nobody. */
+export async function recordRows<Table extends RecordTable = RecordTable>(
+  clinicId: ClinicId,
+  patientId: PatientId,
+  names: readonly Table[] = RECORD_TABLE_NAMES as Table[],
+): Promise<Pick<RecordRows, Table>> {
   const tables: Partial<Record<RecordTable, unknown[]>> = {};
-  for (const table of RECORD_TABLE_NAMES) tables[table] = await rowsOf(table, clinicId, patientId);
-  return tables as RecordRows;
+  for (const table of names) tables[table] = await rowsOf(table, clinicId, patientId);
+  return tables as unknown as Pick<RecordRows, Table>;
 }
 
 /** A row as the file holds it: see `rowSchema`. */

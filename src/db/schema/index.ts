@@ -1,5 +1,6 @@
 export * from './log';
 export * from './people';
+export * from './api';
 export * from './programme';
 export * from './visit';
 export * from './desk';

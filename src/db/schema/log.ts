@@ -142,7 +142,7 @@ export const auditEvent = sqliteTable(
       .notNull()
       .references(() => clinic.id),
     at: instant('at').notNull(),
-    actorKind: text('actor_kind', { enum: ['member', 'patient', 'system'] }).notNull(),
+    actorKind: text('actor_kind', { enum: ['member', 'patient', 'system', 'key'] }).notNull(),
     actorId: text('actor_id').notNull(),
     verb: text('verb').notNull(),
     subjectKind: text('subject_kind').notNull(),

@@ -1,12 +1,10 @@
 import { type Zippable, strToU8, zipSync } from 'fflate';
 import Papa from 'papaparse';
-import { ENGLISH, sayPhrases, waysOf } from '@/catalogue';
-import { parseDose, readDose } from '@/core/dose';
 import { bundleOf } from '@/core/fhir';
 import type { Instant } from '@/core/schedule';
 import { dateIn } from '@/core/schedule';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type RecordLine, recordPage, recordTables } from '@/core/whole-record';
+import { recordPage, recordTables } from '@/core/whole-record';
 import {
   RECORD_FORMAT,
   RECORD_TABLE_NAMES,
@@ -23,6 +21,7 @@ import {
   recordRows,
   rowInFile,
 } from '@/db';
+import { doseInWords } from '../dose-in-words';
 import { wholeRecord } from './whole';
 
 /** What is to be taken out, as it crosses over to the thread. */
@@ -48,14 +47,6 @@ Whoever holds these files holds a patient's record: keep them as your local rule
 
 /** A clinic's words in a cell are never taken for a formula. */
 const CSV = { escapeFormulae: true, newline: '\r\n' } as const;
-
-/** The dose of a line in plain words; as it was written where it cannot be read any more. */
-export function doseInWords(line: RecordLine): string {
-  const dose = parseDose(line.dose);
-  return dose.ok
-    ? sayPhrases(readDose(dose.value, line.exercise.mode, waysOf(line)), 'patient', ENGLISH)
-    : line.dose;
-}
 
 /**
  * Every file of a record, in one zip; null where there is no such patient. It takes some seconds for

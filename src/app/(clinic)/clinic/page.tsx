@@ -14,6 +14,8 @@ import Link from 'next/link';
 import { buttonClass } from '@/ui/primitives/button';
 import { BandsForm } from '@/ui/forms/bands-form';
 import { LimitsForm } from '@/ui/triage/limits-form';
+import { ApiKeys } from '@/ui/clinic/api-keys';
+import { apiKeysFor } from '@/server/read-api/keys';
 import { MailForm } from '@/ui/clinic/mail-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
@@ -28,7 +30,7 @@ export default legible(ClinicPage);
 async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands, limits, allowed, mail] = await Promise.all([
+  const [clinic, members, detectable, bands, limits, allowed, mail, keys] = await Promise.all([
     clinicOf(member),
     colleaguesOf(member),
     detectableChangesOf(member.clinicId),
@@ -36,7 +38,10 @@ async function ClinicPage() {
     triageLimitsOf(member.clinicId),
     allowedOf(member),
     mailOf(member),
+    apiKeysFor(member),
   ]);
+  const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: clinic.zone });
+  const said = (at: number | null) => (at === null ? null : day.format(at));
   return (
     <>
       <div className="flex flex-wrap items-center border-b border-hair pb-3">
@@ -88,6 +93,23 @@ async function ClinicPage() {
           hurts, and carries a link by which the patient stops them.
         </p>
         <MailForm start={mail} key={JSON.stringify(mail)} />
+      </section>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">Keys for reading</h2>
+        <p className="max-w-[75ch] text-soft">
+          For a program of your own that makes reports: it reads every record of the clinic as HL7
+          FHIR R4 at <span className="figures">/api/fhir</span>, changes nothing, and everything it
+          read is in the audit.
+        </p>
+        <ApiKeys
+          keys={keys.map(({ id, name, createdAt, usedAt, endedAt }) => ({
+            id,
+            name,
+            since: day.format(createdAt),
+            used: said(usedAt),
+            ended: said(endedAt),
+          }))}
+        />
       </section>
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">When the morning list asks</h2>
