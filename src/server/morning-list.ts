@@ -1,10 +1,11 @@
 import { LEVELS, type Level, type MorningRow } from '@/core/triage';
 import { reachable } from '@/core/identity';
-import { NO_DETAILS, type NextVisitBody } from '@/core/records';
+import { type ContactBody, NO_DETAILS, type NextVisitBody } from '@/core/records';
 import type { ClinicId, LocalDate, MemberId, PatientId } from '@/core/units';
 import {
   LIST_BOUNDS,
   type TriageQuery,
+  contactsSince,
   countTriageRows,
   detailsOfMany,
   membersOf,
@@ -29,6 +30,8 @@ export type PatientRow = MorningRow & {
   readonly today: LocalDate;
   /** When the patient comes next; null where nothing is agreed. */
   readonly nextVisit: NextVisitBody | null;
+  /** The newest call or message of the patient's own day, and by whom; null where there was none. */
+  readonly contact: (ContactBody & { readonly by: string }) | null;
 };
 
 export type MorningGroup = {
@@ -99,15 +102,18 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
       const few = group === null && search === '' && one === 'steady';
       const wantedRows = rows.slice(0, few ? STEADY_SHOWN : rows.length);
       const ids = wantedRows.map(({ patientId }) => patientId);
-      const [visits, phones] = await Promise.all([
+      const days = wantedRows.map(({ forDate }) => forDate).sort();
+      const [visits, phones, contacts] = await Promise.all([
         nextVisitsOf(clinicId, ids),
         phonesOf(clinicId, ids),
+        days[0] ? contactsSince(clinicId, ids, days[0]) : null,
       ]);
       return {
         level: one === 'aside' ? null : one,
         total: totals[index] ?? 0,
         rows: wantedRows.map((row) => {
           const next = visits.get(row.patientId) ?? null;
+          const contact = contacts?.get(row.patientId);
           return {
             ...row.body,
             patientId: row.patientId,
@@ -116,6 +122,10 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
             phone: phones.get(row.patientId) ?? null,
             today: row.forDate,
             nextVisit: next && next.date >= row.forDate ? next : null,
+            contact:
+              contact && contact.on >= row.forDate
+                ? { ...contact, by: names.get(contact.authorId as MemberId) ?? '' }
+                : null,
           };
         }),
       };

@@ -147,6 +147,37 @@ it('asks to sign in again beside the page, and then sends what was typed', async
   expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Since the storm');
 });
 
+it('locks the desk: nothing is seen or sent until its member signs in, and what was typed stays', async () => {
+  const id = await makePatient(stage.practitioner, 'Lockyer Sands');
+  const page = await freshPage(stage.browser, DESK);
+  const mine = await member(stage.emails.assistant);
+  await beMember(page, stage.server.origin, mine.token);
+  await goTo(page, `${stage.server.origin}/patients/${id}/screen`);
+  await page.type('textarea', 'Behind the lock');
+  await says(page, 'Kept, not signed.');
+  await press(page, 'Lock');
+  await says(page, 'Sign in to go on.');
+  expect(await textOf(page)).not.toContain('Lockyer Sands');
+  // No key opens it, and another page wants a sign-in.
+  await page.keyboard.press('Escape');
+  expect(await textOf(page)).toContain('Locked');
+  await eventually(async () => {
+    const other = await fetch(`${stage.server.origin}/patients/${id}`, {
+      headers: { cookie: `member=${mine.token}` },
+      redirect: 'manual',
+    });
+    expect(other.status).toBeGreaterThanOrEqual(300);
+  });
+  await page.type('[role=dialog] input[name=email]', stage.emails.assistant);
+  await page.type('[role=dialog] input[name=password]', PASSWORD);
+  await press(page, 'Sign in');
+  await says(page, 'Lockyer Sands');
+  expect(await page.$eval('textarea', (field) => field.value)).toBe('Behind the lock');
+  await press(page, 'Save the history');
+  await says(page, 'Save as the newest history');
+  expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Behind the lock');
+});
+
 it('brings back a form that was begun: new patient, own exercise, goal, consent and measures', async () => {
   const page = await stage.open('/patients/new');
   await page.type('input[name=name]', 'Corry Sandoway');

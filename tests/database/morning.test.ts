@@ -6,6 +6,9 @@ import { daysDone, versionsOf } from '@/db';
 import { morningContext, morningFactsOf } from '@/server/follow/triage';
 import { markTriage } from '@/server/follow/marks';
 import { acknowledge } from '@/server/people';
+import { morningList } from '@/server/morning-list';
+import type { LocalDate } from '@/core/units';
+import { saveEntry } from '@/server/visit/entries';
 import { setPaused } from '@/server/save-programme';
 import { takeIn } from '@/server/take-in';
 import { saveScreening } from '@/server/visit/screening';
@@ -132,4 +135,33 @@ it('after a version, a session with a stop, a screening, a pause and a mark', as
       }),
     async () => [{ type: 'put aside', mark }],
   );
+});
+
+it('says of a row who called today and what came of it, and nothing of a call of before', async () => {
+  const { practitioner } = stage;
+  const id = await makePatient(practitioner, 'Ruan Halyard');
+  const contact = (on: LocalDate, reached: boolean, agreed: string) =>
+    saveEntry(practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      kind: 'contact',
+      supersedes: null,
+      on,
+      body: { way: 'call', reached, agreed },
+    });
+  const rowNow = async () => {
+    const asked = { search: 'Ruan', practitionerId: null, group: null, page: 1 } as const;
+    const { groups } = await morningList(practitioner, asked);
+    return groups.flatMap(({ rows }) => rows).find(({ patientId }) => patientId === id);
+  };
+  await contact(today(-1), true, 'of yesterday');
+  expect((await rowNow())?.contact).toBeNull();
+  await contact(today(), false, '');
+  expect((await rowNow())?.contact).toMatchObject({ reached: false });
+  await contact(today(), true, 'Half the holds');
+  expect((await rowNow())?.contact).toMatchObject({
+    by: practitioner.name,
+    agreed: 'Half the holds',
+    reached: true,
+  });
 });

@@ -6,6 +6,7 @@ import { CLINIC_CAUTION } from '@/catalogue';
 import { Reread } from '@/ui/forms/reread';
 import { SignInAgain } from '@/ui/forms/sign-in-again';
 import { FindPatient } from '@/ui/person/find-patient';
+import { LockButton } from '@/ui/forms/lock-button';
 import { SignOut } from '@/ui/forms/sign-out';
 
 export default async function ClinicLayout({ children }: { children: React.ReactNode }) {
@@ -50,6 +51,7 @@ export default async function ClinicLayout({ children }: { children: React.React
           >
             {member.name} ({member.role})
           </Link>
+          <LockButton />
           <SignOut />
         </div>
       </header>

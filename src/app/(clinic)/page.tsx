@@ -5,11 +5,13 @@ import type { Metadata } from 'next';
 import { z } from 'zod';
 import { dialled } from '@/core/identity';
 import { LEVELS, type Level } from '@/core/triage';
-import { daySaid } from '@/core/visits';
+import { contactSaid, daySaid, isCallDone } from '@/core/visits';
 import { roleSuffices } from '@/server/access';
 import { backupWarning } from '@/server/backups';
 import { writtenAhead } from '@/server/clock-look';
 import { clinicOf } from '@/server/clinic';
+import { firstStepsOf } from '@/server/first-steps';
+import { FirstSteps } from '@/ui/clinic/first-steps';
 import { BackupNotice } from '@/ui/clinic/backup-notice';
 import {
   type MorningGroup,
@@ -54,6 +56,7 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
   const mayAct = roleSuffices(member.role, 'practitioner');
   const leads = member.role === 'lead';
   const backups = leads ? backupWarning() : null;
+  const left = await firstStepsOf(member);
   const ahead = leads ? await writtenAhead(member) : null;
   return (
     <>
@@ -64,7 +67,8 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
           the server sets it right; what was written meanwhile keeps its dates (see Audit).
         </p>
       )}
-      {backups && (
+      <FirstSteps left={left} />
+      {backups && !left.includes('backup') && (
         <div className="pb-3" role="status">
           <BackupNotice state={backups} zone={(await clinicOf(member)).zone} />
         </div>
@@ -195,12 +199,38 @@ function Group({ group, query, mayAct }: { group: MorningGroup; query: Query; ma
         <p className="py-2 text-soft">Nobody.</p>
       ) : (
         <ul className="divide-y divide-hair border-y border-hair">
-          {rows.map((row) => (
-            <PatientRow key={row.patientId} row={row} mayAct={mayAct} />
-          ))}
+          {rows.map((row) =>
+            level === 'call today' && row.contact && isCallDone(row) ? (
+              <DoneRow key={row.patientId} row={row} contact={row.contact} />
+            ) : (
+              <PatientRow key={row.patientId} row={row} mayAct={mayAct} />
+            ),
+          )}
         </ul>
       )}
     </section>
+  );
+}
+
+/** A call that was made: one line with who and what, the reason still told, the file a step away. */
+function DoneRow({ row, contact }: { row: Row; contact: NonNullable<Row['contact']> }) {
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-4 py-1.5">
+      <span aria-hidden className="text-soft">
+        ✓
+      </span>
+      <QuietLink
+        href={`/patients/${row.patientId}`}
+        className="font-semibold text-action hover:underline"
+        dir="auto"
+      >
+        {row.name}
+      </QuietLink>
+      <span className="min-w-0 grow">
+        {contactSaid(contact)} <span dir="auto">{contact.agreed}</span>{' '}
+        <span className="text-soft">{row.reason}</span>
+      </span>
+    </li>
   );
 }
 
@@ -236,6 +266,11 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
           />
         ))}
         <p>{row.reason}</p>
+        {row.contact && (
+          <p className="text-[0.9em]">
+            {contactSaid(row.contact)} <span dir="auto">{row.contact.agreed}</span>
+          </p>
+        )}
         {also.length > 0 && <p className="text-[0.9em] text-soft">{also.join(' ')}</p>}
         {aside && (
           <p className="text-[0.9em] text-soft">

@@ -1,1 +1,2 @@
 export * from './backup-state';
+export * from './first-steps';

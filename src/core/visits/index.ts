@@ -1,3 +1,4 @@
+export * from './contact-said';
 export * from './day-said';
 export * from './deeds';
 export * from './doing-in-words';

@@ -1,7 +1,7 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, sql } from 'drizzle-orm';
 import type { FileBodies, FileEntryKind } from '@/core/records';
-import type { ClinicId } from '@/core/units';
+import type { ClinicId, LocalDate } from '@/core/units';
 import { read } from '../door';
 import { readBody } from '../visit/entries';
 import { episode, patientLink, screening, fileEntry, teachBack } from '../schema';
@@ -67,6 +67,45 @@ export function homesOf(clinicId: ClinicId, patientIds: readonly string[]) {
 /** When each of these patients comes next. */
 export function nextVisitsOf(clinicId: ClinicId, patientIds: readonly string[]) {
   return newestEntriesOf(clinicId, patientIds, 'next-visit');
+}
+
+/** The newest call or message with each of these patients since a day, and who wrote it down. */
+export async function contactsSince(
+  clinicId: ClinicId,
+  patientIds: readonly string[],
+  since: LocalDate,
+) {
+  const rows = await read((db) =>
+    db
+      .select({
+        patientId: fileEntry.patientId,
+        id: fileEntry.id,
+        on: fileEntry.localDate,
+        authorId: fileEntry.authorId,
+        body: fileEntry.body,
+      })
+      .from(fileEntry)
+      .where(
+        and(
+          eq(fileEntry.clinicId, clinicId),
+          inArray(fileEntry.patientId, [...patientIds]),
+          eq(fileEntry.kind, 'contact'),
+          gte(fileEntry.localDate, since),
+          sql`${fileEntry.body} IS NOT NULL`,
+          // Named by hand: an inner select's columns lose their table otherwise.
+          sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
+            WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`,
+        ),
+      )
+      .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
+      .limit(LIST_BOUNDS.newestOfEach),
+  );
+  return new Map(
+    rows.map(({ patientId, id, on, authorId, body }) => [
+      patientId,
+      { on, authorId, ...readBody('contact', body ?? '', id) },
+    ]),
+  );
 }
 
 /** The newest teaching of each of these patients. */

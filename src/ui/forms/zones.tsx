@@ -1,6 +1,10 @@
-import { Choice } from '../primitives/field';
+import { useId } from 'react';
+import { Field } from '../primitives/field';
 
-/** A choice of time zones; the list comes from the server, whose calendar decides. */
+/**
+ * A choice of time zones, found by typing a part of the name; the list comes from the server, whose
+ * calendar decides and which refuses what is none of them.
+ */
 export function ZoneChoice({
   zones,
   start,
@@ -10,13 +14,24 @@ export function ZoneChoice({
   start: string;
   error?: string;
 }) {
+  const list = useId();
   return (
-    <Choice label="Time zone" name="zone" defaultValue={start} error={error ?? ''}>
-      {zones.map((zone) => (
-        <option key={zone} value={zone}>
-          {zone.replaceAll('_', ' ')}
-        </option>
-      ))}
-    </Choice>
+    <>
+      <Field
+        label="Time zone"
+        name="zone"
+        list={list}
+        defaultValue={start}
+        autoComplete="off"
+        spellCheck={false}
+        hint="Type a city of your time zone."
+        error={error ?? ''}
+      />
+      <datalist id={list}>
+        {zones.map((zone) => (
+          <option key={zone} value={zone} label={zone.replaceAll('_', ' ')} />
+        ))}
+      </datalist>
+    </>
   );
 }

@@ -151,9 +151,7 @@ export function PatientTable({ zones, zone }: { zones: readonly string[]; zone: 
                 setRows([]);
               }}
             />
-            <div
-              onChange={({ target }) => setWhere((target as unknown as HTMLSelectElement).value)}
-            >
+            <div onChange={({ target }) => setWhere((target as unknown as HTMLInputElement).value)}>
               <ZoneChoice zones={zones} start={zone} />
             </div>
           </div>
