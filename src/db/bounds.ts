@@ -5,6 +5,7 @@
 export const LIST_BOUNDS = {
   clinics: 1000,
   apiKeys: 50,
+  covers: 200,
   /** Events of the sessions of one page. */
   eventsOfSessions: 20_000,
   members: 200,

@@ -3,6 +3,7 @@ export * from './audit';
 export { LIST_BOUNDS, SESSION_LIFE } from './bounds';
 export * from './clinics';
 export * from './corrections';
+export * from './covers';
 export * from './desk';
 export * from './devices';
 export * from './factors';

@@ -28,6 +28,7 @@ import { type LocalDate, addDays, dateInWords } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
 import { now } from './clock';
+import { coverInWords } from './cover';
 import { figuresOfLines } from './desk/own-figures';
 import { languageFor } from './languages';
 import { NOT_FOUND, Problem } from './problem';
@@ -55,16 +56,18 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
   const { patient, clinicId } = here;
   const today = todayOf(patient);
   const language = languageFor(patient);
-  const [[facts], clinic, pauses, asksHealth, cues, asked, layout, nextVisit] = await Promise.all([
-    factsOf(clinicId, [patient], addDays(today, -WEEK_DAYS), today),
-    patientClinic(here),
-    pausesOf(clinicId, [patient.id]),
-    asksForOwnScreening(patient),
-    ownCues(patient),
-    askedOf(patient),
-    layoutOf(patient),
-    nextVisitInWords(patient, language),
-  ]);
+  const [[facts], clinic, pauses, asksHealth, cues, asked, layout, nextVisit, cover] =
+    await Promise.all([
+      factsOf(clinicId, [patient], addDays(today, -WEEK_DAYS), today),
+      patientClinic(here),
+      pausesOf(clinicId, [patient.id]),
+      asksForOwnScreening(patient),
+      ownCues(patient),
+      askedOf(patient),
+      layoutOf(patient),
+      nextVisitInWords(patient, language),
+      coverInWords(patient, language),
+    ]);
   if (!facts) throw new Problem(404, NOT_FOUND);
   const timesOn = (date: LocalDate) =>
     new Map(momentsOf(facts, date, layout).map(({ key, at }) => [key, at]));
@@ -82,6 +85,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     clinic,
     asksHealth,
     nextVisit,
+    cover,
     zone: patient.zone,
     at: now(),
     lines: lines.map((line) =>

@@ -26,6 +26,18 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
     body: () => ({ email: 'lead@harbour.example', password: 'wrong' }),
   },
   'sign-out': { may: [], body: () => ({}) },
+  covers: {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({
+      id: randomUUID(),
+      memberId: world.practitionerId,
+      coveredBy: world.leadId,
+      from: today(),
+      to: today(5),
+    }),
+  },
+  'covers/end': { may: PRACTITIONERS, ownClinicOnly: true, body: () => ({ id: randomUUID() }) },
   'api-keys': {
     may: LEAD,
     ownClinicOnly: true,

@@ -10,6 +10,7 @@ import { roleSuffices } from '@/server/access';
 import { backupWarning } from '@/server/backups';
 import { writtenAhead } from '@/server/clock-look';
 import { clinicOf } from '@/server/clinic';
+import { coversFor } from '@/server/cover';
 import { firstStepsOf } from '@/server/first-steps';
 import { FirstSteps } from '@/ui/clinic/first-steps';
 import { BackupNotice } from '@/ui/clinic/backup-notice';
@@ -56,7 +57,7 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
   const mayAct = roleSuffices(member.role, 'practitioner');
   const leads = member.role === 'lead';
   const backups = leads ? backupWarning() : null;
-  const left = await firstStepsOf(member);
+  const [left, covers] = await Promise.all([firstStepsOf(member), coversFor(member)]);
   const ahead = leads ? await writtenAhead(member) : null;
   return (
     <>
@@ -104,6 +105,7 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
         )}
       </div>
       <Whose list={list} query={query} />
+      <Covers {...covers} memberId={member.id} query={query} />
       {list.waiting > 0 && (
         <p role="status" className="border-l-2 border-lit py-1 pl-3">
           {list.waiting} patients are still being reckoned; theirs are of before or missing.{' '}
@@ -139,6 +141,30 @@ function address(query: Query, change: Partial<Query>): string {
     ...(page > 1 ? { page: String(page) } : {}),
   }).toString();
   return parts === '' ? '/' : `/?${parts}`;
+}
+
+/** Who is away today, and who answers for them. */
+function Covers({
+  today,
+  covers,
+  memberId,
+  query,
+}: Awaited<ReturnType<typeof coversFor>> & { memberId: string; query: Query }) {
+  const now = covers.filter(({ fromDate }) => fromDate <= today);
+  if (now.length === 0) return null;
+  return (
+    <ul className="pb-2">
+      {now.map(({ id, memberId: away, coveredBy, toDate, ...names }) => (
+        <li key={id} className="border-l-2 border-lit pl-3">
+          <bdi>{names.away}</bdi> is away until {daySaid(toDate, today)};{' '}
+          {coveredBy === memberId ? 'you answer.' : <>{names.by} answers.</>}{' '}
+          <QuietLink href={address(query, { whose: away })} className="text-action underline">
+            Their list
+          </QuietLink>
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 /** Who has how much to do, and the way to one practitioner's list. */

@@ -37,7 +37,8 @@ function wordsWhose(language: Language, wanted: (key: string) => boolean): Compi
 }
 
 /** Texts the clinic's server says, or one page alone: they need not travel to every phone. */
-const NOT_EVERYWHERE = /^(dose(?!\.direction)|question|remind|nextVisit|rest|session|problem)\./;
+const NOT_EVERYWHERE =
+  /^(dose(?!\.direction)|question|remind|nextVisit|rest|session|problem)\.|^cover$/;
 
 /** The texts of the patient's screens, compiled here so that the phone needs no parser. */
 export function patientWords(language: Language): CompiledWords {

@@ -127,6 +127,8 @@ export type PatientPack = {
   readonly asksHealth: boolean;
   /** When the patient is seen next, in words; empty where nothing is agreed, left out of packs of before. */
   readonly nextVisit?: string;
+  /** Who answers while the patient's practitioner is away; empty where nobody is, left out of packs of before. */
+  readonly cover?: string;
   readonly zone: string;
   /** The clinic's clock when this was made: what a phone whose own clock is wrong goes by. */
   readonly at: number;

@@ -1,6 +1,7 @@
 export * from './log';
 export * from './people';
 export * from './api';
+export * from './cover';
 export * from './programme';
 export * from './visit';
 export * from './desk';

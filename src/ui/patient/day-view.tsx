@@ -72,6 +72,9 @@ export function DayView({
         <p className="text-lg">{day.restText}</p>
       )}
       <Sessions show="others" {...sessions} />
+      {isToday && (pack.cover ?? '') !== '' && (
+        <p className="border-l-2 border-plum pl-3">{pack.cover}</p>
+      )}
       {isToday && (pack.nextVisit ?? '') !== '' && (
         <p className="border-l-2 border-plum pl-3">{pack.nextVisit}</p>
       )}

@@ -3,7 +3,7 @@
 import { dialled } from '@/core/identity';
 import type { ShownPack } from '@/core/exchange';
 
-type Signs = Pick<ShownPack, 'clinic' | 'stopSigns' | 'normalSigns' | 'caution'>;
+type Signs = Pick<ShownPack, 'clinic' | 'cover' | 'stopSigns' | 'normalSigns' | 'caution'>;
 import { useSay } from './say';
 
 /** What to stop for and whom to call. Always on the page, and first of all before a first session. */
@@ -34,6 +34,7 @@ export function StopWords({ pack }: { pack: Signs }) {
           {pack.clinic.phone}
         </a>
       </p>
+      {(pack.cover ?? '') !== '' && <p>{pack.cover}</p>}
       <p>
         <strong className="font-semibold">{say('stop.emergency')}</strong>{' '}
         {pack.clinic.emergencyText}

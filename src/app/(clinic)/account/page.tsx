@@ -6,6 +6,9 @@ import { factorState } from '@/server/second-factor';
 import { FactorPanel } from '@/ui/account/factor-panel';
 import { PasswordForm } from '@/ui/account/password-form';
 import { SessionList } from '@/ui/account/session-list';
+import { coversFor, whoCovers } from '@/server/cover';
+import { roleSuffices } from '@/server/access';
+import { CoverForm } from '@/ui/account/cover-form';
 import { KeySwitch } from '@/ui/forms/key-switch-box';
 import { legible } from '@/app/legible';
 
@@ -15,10 +18,13 @@ export default legible(AccountPage);
 
 async function AccountPage() {
   const member = await requireMember();
-  const [sessions, clinic, factor] = await Promise.all([
+  const mayBeAway = roleSuffices(member.role, 'practitioner');
+  const [sessions, clinic, factor, covers, others] = await Promise.all([
     ownSessions(member),
     clinicOf(member),
     factorState(member),
+    mayBeAway ? coversFor(member) : null,
+    whoCovers(member),
   ]);
   const when = new Intl.DateTimeFormat('en-GB', {
     dateStyle: 'medium',
@@ -49,6 +55,22 @@ async function AccountPage() {
               }))}
             />
           </section>
+          {covers && (
+            <section className="grid gap-3">
+              <h2 className="text-lg">While you are away</h2>
+              <p className="text-soft">
+                Whoever answers sees it on the morning list, and your patients see it on the phone.
+                Stops still go to the lead when nobody takes them.
+              </p>
+              <CoverForm
+                memberId={member.id}
+                covers={covers.covers.filter(({ memberId }) => memberId === member.id)}
+                others={others}
+                today={covers.today}
+                key={covers.covers.length}
+              />
+            </section>
+          )}
           <section>
             <h2 className="text-lg">Keys</h2>
             <KeySwitch />
