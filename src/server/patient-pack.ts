@@ -9,7 +9,7 @@ import {
   waysOf,
 } from '@/catalogue';
 import { type Figure, describeFigure } from '@/core/figure';
-import { directionNames, doseSigns, readDose } from '@/core/dose';
+import { directionNames, doseSigns, readDose, readToday } from '@/core/dose';
 import {
   PACK_FORMAT,
   type PackDay,
@@ -164,6 +164,7 @@ function packLine(
     normal: normal ?? '',
     stop: stop ?? '',
     words: sayPhrases(readDose(line.dose, mode, ways), 'patient', language),
+    how: sayPhrases(readToday(line.dose, mode, ways), 'patient', language),
     dose: line.dose,
     sides: ways.sides,
     directions: directionNames(line.dose, ways.directions),

@@ -61,7 +61,11 @@ export default async function ClinicLayout({ children }: { children: React.React
       </footer>
       <Reread />
       <SignInAgain memberId={member.id} />
-      <Toaster position="bottom-left" visibleToasts={3} />
+      <Toaster
+        position="bottom-left"
+        visibleToasts={3}
+        toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1em' } }}
+      />
     </div>
   );
 }

@@ -159,7 +159,7 @@ function Covers({
           <bdi>{names.away}</bdi> is away until {daySaid(toDate, today)};{' '}
           {coveredBy === memberId ? 'you answer.' : <>{names.by} answers.</>}{' '}
           <QuietLink href={address(query, { whose: away })} className="text-action underline">
-            Their list
+            Their patients
           </QuietLink>
         </li>
       ))}

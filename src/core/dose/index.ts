@@ -19,7 +19,7 @@ export * from './without';
 export { type TypedDose, readTyped } from './typed';
 export { LONGEST_LINE, parseDose } from './parse';
 export { PART_WORDS } from './parts';
-export { BOUT_MODES, type BoutMode, type Phrase, readDose } from './reading';
+export { BOUT_MODES, type BoutMode, type Phrase, readDose, readToday } from './reading';
 export {
   barriersOf,
   blocksOf,

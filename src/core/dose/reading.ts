@@ -53,6 +53,26 @@ function span(range: Range<Seconds>): Phrase {
  * @param ways what its sides and directions are, to be said in full
  */
 export function readDose(dose: Dose, mode: BoutMode, ways: Ways = NO_WAYS): Phrase[] {
+  const when: (Phrase | null)[] = [
+    dose.times ? readTimes(dose.times) : null,
+    readDays(dose),
+    dose.fromDay ? phrase('fromDay', { day: dose.fromDay }) : null,
+    dose.until ? readUntil(dose.until) : null,
+  ];
+  return [...readHow(dose, mode, ways), ...when.filter((item) => item !== null)];
+}
+
+/**
+ * The same for a day whose sessions stand there by themselves: without when it is done, but with how often
+ * it may be done beyond what is due.
+ */
+export function readToday(dose: Dose, mode: BoutMode, ways: Ways = NO_WAYS): Phrase[] {
+  const { times } = dose;
+  const mayBeMore = times?.kind === 'per day' && times.times.most > times.times.least;
+  return [...readHow(dose, mode, ways), ...(mayBeMore ? [readTimes(times)] : [])];
+}
+
+function readHow(dose: Dose, mode: BoutMode, ways: Ways): Phrase[] {
   const phrases: (Phrase | null)[] = [
     readHead(dose.head, mode),
     dose.hold ? phrase('hold', { span: span(dose.hold) }) : null,
@@ -74,10 +94,6 @@ export function readDose(dose: Dose, mode: BoutMode, ways: Ways = NO_WAYS): Phra
       ? phrase(dose.tuck.kind === 'mm' ? 'tuck.mm' : 'tuck', { count: count(dose.tuck.range) })
       : null,
     dose.warmUpSets ? phrase('warmUp', { n: dose.warmUpSets }) : null,
-    dose.times ? readTimes(dose.times) : null,
-    readDays(dose),
-    dose.fromDay ? phrase('fromDay', { day: dose.fromDay }) : null,
-    dose.until ? readUntil(dose.until) : null,
   ];
   return phrases.filter((item) => item !== null);
 }

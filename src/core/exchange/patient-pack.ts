@@ -32,6 +32,8 @@ export type PackLine = {
   readonly stop?: string;
   /** The dose in plain words. */
   readonly words: string;
+  /** The same without when it is done, which the day says by its sessions; left out of packs of before. */
+  readonly how?: string;
   readonly dose: Dose;
   /** What is done on each side, in full; left out of packs of before, null without sides. */
   readonly sides?: Sides | null;
@@ -149,7 +151,7 @@ export type PatientPack = {
 /** What the first screen shows of a line. */
 export type ShownLine = Pick<
   PackLine,
-  'lineage' | 'name' | 'words' | 'share' | 'picture' | 'drawnSide' | 'signs'
+  'lineage' | 'name' | 'words' | 'how' | 'share' | 'picture' | 'drawnSide' | 'signs'
 >;
 
 /** The first screen's part of the pack: the page carries it, and fetches the rest when it has woken up. */
@@ -167,7 +169,8 @@ export function shownPack({ texts: _, lines, days, ...pack }: PatientPack): Show
     // Places in the list stay what they were.
     lines: lines
       .slice(0, Math.max(-1, ...used) + 1)
-      .map(({ lineage, name, words, share, picture, drawnSide, signs }) => ({
+      .map(({ lineage, name, words, how, share, picture, drawnSide, signs }) => ({
+        ...(how === undefined ? {} : { how }),
         ...(drawnSide === undefined ? {} : { drawnSide }),
         ...(signs === undefined ? {} : { signs }),
         lineage,

@@ -60,7 +60,7 @@ export function DayView({
           ribs={due.map((line) => ({
             id: line.lineage,
             name: line.name,
-            words: line.words,
+            words: line.how ?? line.words,
             picture: line.picture,
             drawnSide: line.drawnSide ?? '',
             signs: line.signs ?? [],
