@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
 import { isStop } from '@/core/adherence';
 import { foldEvents, keptUnder, sessionBegan, sessionsDone } from '@/core/history';
-import type { DeviceEvent, EventsPosted } from '@/core/records';
+import type { DeviceEvent, EventsPosted, StoredEventBody, ToldHow } from '@/core/records';
 import { type Instant, dateIn } from '@/core/schedule';
-import { type LocalDate, addDays } from '@/core/units';
+import { type LocalDate, type MemberId, addDays } from '@/core/units';
 import {
+  type Actor,
   type DayDoneRow,
   GuardRefused,
   LIST_BOUNDS,
@@ -48,11 +49,42 @@ const TRIES = 5;
  * Takes in what a patient's device posts: each event once, however often and in whatever order it
  * arrives, also against a version that has since changed. The day's fold is stored with it.
  */
-export async function takeIn(patient: PatientHere, posted: EventsPosted): Promise<TakenIn> {
-  countSent(patient.id, JSON.stringify(posted.events).length, now());
+export async function takeIn(here: PatientHere, posted: EventsPosted): Promise<TakenIn> {
+  countSent(here.id, JSON.stringify(posted.events).length, now());
+  return takeInFrom(
+    {
+      patient: here.patient,
+      access: () => stillHolds(here),
+      actor: actorOf(here),
+      verb: 'sent session events',
+      written: null,
+    },
+    posted,
+  );
+}
+
+/** Whoever tells: a patient's device, or a member who writes down what a patient told. */
+export type Teller = {
+  readonly patient: Patient;
+  /** The guard that stands first in the write. */
+  readonly access: () => Statement;
+  readonly actor: Actor;
+  readonly verb: string;
+  /** By whom, how and of which day it was written down; null where a device tells. */
+  readonly written: { readonly by: MemberId; readonly how: ToldHow; readonly on: LocalDate } | null;
+};
+
+/** An event as it comes in: a device's, or one that only the clinic writes. */
+export type ComingEvent = Omit<DeviceEvent, 'body'> & { readonly body: StoredEventBody };
+
+/** Takes in what is told under the same rules, whoever tells it. */
+export async function takeInFrom(
+  teller: Teller,
+  posted: { readonly sentAt: number; readonly events: readonly ComingEvent[] },
+): Promise<TakenIn> {
   for (let attempt = 1; ; attempt += 1) {
     try {
-      return await takeInOnce(patient, posted);
+      return await takeInOnce(teller, posted);
     } catch (error) {
       if (!(error instanceof GuardRefused && error.guard === 'day') || attempt === TRIES)
         throw error;
@@ -60,8 +92,10 @@ export async function takeIn(patient: PatientHere, posted: EventsPosted): Promis
   }
 }
 
-async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<TakenIn> {
-  const { clinicId, id: patientId } = here;
+type Coming = { readonly sentAt: number; readonly events: readonly ComingEvent[] };
+
+async function takeInOnce(here: Teller, posted: Coming): Promise<TakenIn> {
+  const { clinicId, id: patientId } = here.patient;
   const receivedAt = now();
   const conflicts: string[] = [];
   let tooMany = false;
@@ -96,7 +130,7 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
     tooMany = days === null;
     if (days === null) return [];
     return [
-      stillHolds(here),
+      here.access(),
       ...aside,
       ...(fresh.length > 0 ? [insertEvents(fresh)] : []),
       ...days,
@@ -104,8 +138,8 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
       audit({
         clinicId,
         at: receivedAt,
-        actor: actorOf(here),
-        verb: 'sent session events',
+        actor: here.actor,
+        verb: here.verb,
         subject: { kind: 'patient', id: patientId },
       }),
     ];
@@ -123,32 +157,33 @@ async function takeInOnce(here: PatientHere, posted: EventsPosted): Promise<Take
 }
 
 /** The hash of what an event says, whatever the order of its keys. */
-export function hashOf(event: DeviceEvent): string {
+export function hashOf(event: ComingEvent): string {
   return createHash('sha256').update(canonical(event)).digest('base64url');
 }
 
 /** The local date of each session. Once taken in, a session keeps its date. */
 async function datesOf(
-  here: PatientHere,
-  posted: EventsPosted,
+  { patient, written }: Teller,
+  posted: Coming,
   receivedAt: Instant,
 ): Promise<Map<string, LocalDate>> {
   const sessionIds = [...new Set(posted.events.map((event) => event.sessionId))];
-  const dates = await datesOfSessions(here.clinicId, here.id, sessionIds);
+  if (written) return new Map(sessionIds.map((id) => [id, written.on]));
+  const dates = await datesOfSessions(patient.clinicId, patient.id, sessionIds);
   for (const sessionId of sessionIds) {
     if (dates.has(sessionId)) continue;
     const newest = posted.events
       .filter((event) => event.sessionId === sessionId)
       .reduce((a, b) => (b.offsetMs > a.offsetMs ? b : a));
     const began = sessionBegan(newest, posted.sentAt, receivedAt);
-    dates.set(sessionId, dateIn(zoneOf(here.patient), began));
+    dates.set(sessionId, dateIn(zoneOf(patient), began));
   }
   return dates;
 }
 
 function rowOf(
-  here: PatientHere,
-  event: DeviceEvent,
+  { patient, written }: Teller,
+  event: ComingEvent,
   payloadHash: string,
   sentAt: number,
   receivedAt: Instant,
@@ -156,8 +191,8 @@ function rowOf(
 ): SessionEventRow {
   const { id, sessionId, sessionKey, programmeId, version, deviceAt, offsetMs, body } = event;
   return {
-    clinicId: here.clinicId,
-    patientId: here.id,
+    clinicId: patient.clinicId,
+    patientId: patient.id,
     id,
     sessionId,
     sessionKey,
@@ -170,16 +205,18 @@ function rowOf(
     skewMs: receivedAt - sentAt,
     offsetMs,
     receivedAt,
+    writtenBy: written?.by ?? null,
+    writtenHow: written?.how ?? null,
   };
 }
 
 function setAside(
-  here: PatientHere,
-  event: DeviceEvent,
+  { patient }: Teller,
+  event: ComingEvent,
   payloadHash: string,
   at: Instant,
 ): Statement[] {
-  const { clinicId, id: patientId } = here;
+  const { clinicId, id: patientId } = patient;
   return [
     insertConflict({
       clinicId,
@@ -202,11 +239,11 @@ function setAside(
 
 /** A stop for a symptom pauses the programme and tells the clinic. Nothing else changes by itself. */
 async function stopRule(
-  here: PatientHere,
+  { patient }: Teller,
   fresh: readonly SessionEventRow[],
   at: Instant,
 ): Promise<Statement[]> {
-  const { clinicId, id: patientId } = here;
+  const { clinicId, id: patientId } = patient;
   const stop = fresh.find(({ body }) => isStop(body));
   if (!stop) return [];
   const open = (await pausesOf(clinicId, [patientId])).some((pause) => pause.toDate === null);
@@ -264,10 +301,10 @@ export function foldedDay(
  * would hold more than can be read.
  */
 async function folds(
-  here: PatientHere,
+  { patient }: Teller,
   fresh: readonly SessionEventRow[],
 ): Promise<Statement[] | null> {
-  const { clinicId, id: patientId } = here;
+  const { clinicId, id: patientId } = patient;
   const versions = ((await versionsOf(clinicId, [patientId])).get(patientId) ?? []).map(
     sentVersion,
   );
@@ -278,7 +315,7 @@ async function folds(
     if (rows.length > LIST_BOUNDS.eventsOfADay) return null;
     statements.push(
       guard('day', eventsOnDayAre(clinicId, patientId, date, rows.length)),
-      putDayDone(foldedDay(here.patient, date, rows, versions)),
+      putDayDone(foldedDay(patient, date, rows, versions)),
     );
   }
   return statements;

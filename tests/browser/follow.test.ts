@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { insertAlert, versionsOf, write } from '@/db';
 import { setClock } from '@/server/clock';
 import { takeIn } from '@/server/take-in';
+import { violations } from '../support/axe';
 import { goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, instant, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
@@ -243,5 +244,30 @@ it('discharges with a keep-going programme', async () => {
   await says(page, 'Discharged.');
   const rows = (await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? [];
   expect(rows.map(sentVersion).at(-1)?.lines[0]?.text).toBe('x2 hold 3s gap 3s every other day');
+  expect(page.problems).toEqual([]);
+});
+
+it('writes down a day of a patient without a phone, and says so where it is counted', async () => {
+  const { practitioner } = stage;
+  setClock(() => Date.now() - 3 * DAY);
+  const id = await makePatient(practitioner, 'Nessa Without-Phone');
+  await prescribe(practitioner, id, [{ exerciseId: 'tuck-lying', dose: '3x10 2/day daily' }]);
+  setClock(null);
+  const page = await stage.open(`/patients/${id}`);
+  await press(page, 'Write down a day, told by call or on paper');
+  await says(page, 'As the patient told it');
+  await press(page, 'Day before');
+  await says(page, 'Yesterday');
+  await page.type('form[aria-label="What was told"] input[type=number]', '2');
+  await page.type('input[name=pain]', '4');
+  await press(page, 'Write it down');
+  await says(page, '2 sessions of this day are in the record already, written down as told');
+  expect(await violations(page, 'a day as it was told')).toEqual([]);
+  // A second time there is no session left for it: the field is closed, and nothing changes.
+  expect(
+    await page.$eval('form[aria-label="What was told"] input', (field) => field.disabled),
+  ).toBe(true);
+  await goTo(page, `${stage.server.origin}/patients/${id}/follow`);
+  await says(page, '1 of the days was written down by the clinic as told: no device counted them.');
   expect(page.problems).toEqual([]);
 });

@@ -43,6 +43,22 @@ export const FILE_ROUTES: Readonly<Record<string, RouteRule>> = {
     may: MEMBERS,
     body: () => ({ patientId: world.patientId, id: world.letterId, paper: 'a4' }),
   },
+  told: {
+    may: MEMBERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      date: today(),
+      at: 1_795_000_000_000,
+      how: 'call',
+      lines: [],
+      pain: null,
+      worst: 3,
+      morning: null,
+      wrong: null,
+      note: 'x',
+    }),
+  },
   'whole-records': { may: PRACTITIONERS, body: () => ({ patientId: world.patientId }) },
   'whole-records/in': {
     may: PRACTITIONERS,

@@ -1,11 +1,11 @@
-import type { RepDone, SessionEventBody } from '@/core/adherence';
+import type { RepDone, SessionEventBody, StoredEventBody } from '@/core/adherence';
 import { eventsOfDay } from '@/db';
 import { randomUUID } from 'node:crypto';
 import type { DeviceEvent } from '@/core/records';
 import { today } from './clinic';
 
 /** What the clinic's record holds of a patient's day: bodies in the order they happened. */
-export async function toldToday(clinicId: string, patientId: string): Promise<SessionEventBody[]> {
+export async function toldToday(clinicId: string, patientId: string): Promise<StoredEventBody[]> {
   const rows = await eventsOfDay(clinicId, patientId, today());
   return rows
     .sort((a, b) => a.deviceAt - b.deviceAt || a.offsetMs - b.offsetMs)
@@ -13,7 +13,7 @@ export async function toldToday(clinicId: string, patientId: string): Promise<Se
 }
 
 /** Every repetition told, of all lines. */
-export function repsTold(bodies: readonly SessionEventBody[]): RepDone[] {
+export function repsTold(bodies: readonly StoredEventBody[]): RepDone[] {
   return bodies.flatMap((body) => (body.type === 'line' ? [...body.reps] : []));
 }
 

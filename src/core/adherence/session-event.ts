@@ -1,5 +1,5 @@
 import type { LocalDate } from '../units';
-import type { SessionEventBody } from '../records';
+import type { SessionEventBody, StoredEventBody } from '../records';
 import { isStopAdvice } from '../symptoms';
 import { type SetCount, countedReps } from './set-count';
 
@@ -15,7 +15,7 @@ export const SKIP_REASONS = [
 export type SkipReason = (typeof SKIP_REASONS)[number];
 
 /** What the device tells of a session, or of a day rather than a session; the record's own type. */
-export type { SessionEventBody };
+export type { SessionEventBody, StoredEventBody };
 
 type Told<Type extends SessionEventBody['type']> = Extract<SessionEventBody, { type: Type }>;
 
@@ -29,7 +29,7 @@ export type RepDone = Told<'line'>['reps'][number];
  * True for what pauses the programme until the clinic lets it go on: a session stopped for a symptom,
  * or a report whose advice is to stop and call. The phone and the clinic read the same rule.
  */
-export function isStop(event: SessionEventBody): boolean {
+export function isStop(event: StoredEventBody): boolean {
   return (
     (event.type === 'stopped' && event.because === 'symptom') ||
     (event.type === 'report' && isStopAdvice(event.advice))
@@ -70,15 +70,23 @@ export type LineDone = {
   /** Sets that the patient counted, the newest count of each. */
   readonly counts: readonly SetCount[];
   readonly skipped: SkipReason | null;
+  /** Share of the dose that the clinic wrote down as told, 0–1; null where nothing was. */
+  readonly told: number | null;
 };
 
 type LineSoFar = {
+  readonly told: number | null;
   readonly reps: Map<string, RepDone>;
   readonly counts: Map<string, SetCount>;
   readonly skipped: SkipReason | null;
 };
 
-const NOTHING_SO_FAR = (): LineSoFar => ({ reps: new Map(), counts: new Map(), skipped: null });
+const NOTHING_SO_FAR = (): LineSoFar => ({
+  told: null,
+  reps: new Map(),
+  counts: new Map(),
+  skipped: null,
+});
 
 /**
  * Folds the events of one session, in the order they happened, into what was done. A repetition told
@@ -88,7 +96,7 @@ const NOTHING_SO_FAR = (): LineSoFar => ({ reps: new Map(), counts: new Map(), s
 export function foldSession(
   sessionId: string,
   date: LocalDate,
-  events: readonly SessionEventBody[],
+  events: readonly StoredEventBody[],
 ): SessionSummary {
   const lines = new Map<string, LineSoFar>();
   let state: SessionSummary['state'] = 'open';
@@ -106,6 +114,12 @@ export function foldSession(
         lines.set(event.lineage, { ...line, skipped: event.skipped ?? line.skipped });
         break;
       }
+      case 'told':
+        lines.set(event.lineage, {
+          ...(lines.get(event.lineage) ?? NOTHING_SO_FAR()),
+          told: event.share,
+        });
+        break;
       case 'count': {
         const { lineage, round, side, direction, station, set, reps: told, load } = event;
         const count = { round, side, direction, station, set, reps: told, load };
@@ -137,11 +151,12 @@ export function foldSession(
   return {
     sessionId,
     date,
-    lines: [...lines].map(([lineage, { reps, counts, skipped }]) => ({
+    lines: [...lines].map(([lineage, { reps, counts, skipped, told }]) => ({
       lineage,
       reps: countedReps([...reps.values()], [...counts.values()]),
       counts: [...counts.values()],
       skipped,
+      told,
     })),
     state,
     pain,

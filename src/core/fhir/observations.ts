@@ -207,6 +207,7 @@ function toldIn({ body }: RecordEvent): Told | null {
           };
     case 'started':
     case 'line':
+    case 'told':
     case 'count':
     case 'stopped':
     case 'ended':

@@ -47,7 +47,7 @@ function procedure(
 /** What was done of each exercise, as the device counted it. */
 function notes(events: readonly RecordEvent[], lines: WholeRecord['lines']): Annotation[] {
   return events.flatMap(({ body, programmeId, version }) => {
-    if (body.type !== 'line') return [];
+    if (body.type !== 'line' && body.type !== 'told') return [];
     const name =
       lines.find(
         (line) =>
@@ -55,6 +55,10 @@ function notes(events: readonly RecordEvent[], lines: WholeRecord['lines']): Ann
           line.programmeId === programmeId &&
           line.number === version,
       )?.exercise.name ?? 'an exercise';
+    if (body.type === 'told')
+      return [
+        { text: `${name}: ${Math.round(body.share * 100)} % of it, as told without a device` },
+      ];
     const held = Math.round(body.reps.reduce((sum, rep) => sum + rep.held, 0));
     const did = `${body.reps.length} repetitions, ${held} s held`;
     return [{ text: `${name}: ${body.skipped === null ? did : `left out (${body.skipped})`}` }];

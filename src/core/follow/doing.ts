@@ -20,6 +20,8 @@ export type DoingDay = {
   readonly lines: readonly { readonly lineage: string; readonly times: number }[];
   /** Some of what was told of the day was told more than 48 h later. */
   readonly recalled: boolean;
+  /** Some of it the clinic wrote down as told; left out where it did not. */
+  readonly writtenDown?: boolean;
 };
 
 export type LineDoing = {
@@ -43,6 +45,8 @@ export type Doing = {
   /** Share of the whole dose done beyond what was due, 0 and more. */
   readonly overDoing: number;
   readonly recalledDays: number;
+  /** Days that the clinic wrote down, as the patient told them. */
+  readonly writtenDownDays: number;
   /** Sessions begun and left before half of them was done. */
   readonly brokenOff: number;
 };
@@ -101,6 +105,7 @@ export function doingOver(days: readonly DoingDay[]): Doing {
     skips: Object.fromEntries(skips),
     overDoing: overDoing(days),
     recalledDays: days.filter(({ recalled }) => recalled).length,
+    writtenDownDays: days.filter(({ writtenDown }) => writtenDown === true).length,
     brokenOff,
   };
 }

@@ -1,4 +1,4 @@
-import { type SessionEventBody, foldSession } from '../adherence';
+import { type StoredEventBody, foldSession } from '../adherence';
 import {
   type Instant,
   type WakingHours,
@@ -22,13 +22,15 @@ export type KeptEvent = {
   readonly sessionKey: string;
   /** The version it was played from. */
   readonly version: number;
-  readonly body: SessionEventBody;
+  readonly body: StoredEventBody;
   /** The device's own clock when it happened, milliseconds since 1970. */
   readonly deviceAt: number;
   /** Server's clock less device's clock when it was sent, milliseconds. */
   readonly skewMs: number;
   /** Milliseconds since the session began, by a clock nobody can set. */
   readonly offsetMs: number;
+  /** Who at the clinic wrote it down as told; null or left out where a device told it. */
+  readonly writtenBy?: string | null;
 };
 
 /** Further back than this a device's clock is not believed at all, milliseconds. */
@@ -64,7 +66,7 @@ export const OLDEST_ENTRY_DAYS = 14;
  * The day an event is kept under: the day it is about, where that is neither to come nor older than
  * a fortnight; else the day it happened on.
  */
-export function keptUnder(body: SessionEventBody, happenedOn: LocalDate): LocalDate {
+export function keptUnder(body: StoredEventBody, happenedOn: LocalDate): LocalDate {
   const about = dayOfEvent(body, happenedOn);
   return about > happenedOn || about < addDays(happenedOn, -OLDEST_ENTRY_DAYS) ? happenedOn : about;
 }
@@ -140,7 +142,9 @@ function sessionsIn(
 function toldOn(date: LocalDate, events: readonly KeptEvent[], zone: Zone) {
   const midnight = instantAt(zone, addDays(date, 1), 0 as WallMinute);
   const late = later(midnight, RECALLED_AFTER_HOURS * 3_600_000);
-  return [...events]
-    .sort(inOrder)
-    .map((event) => ({ body: event.body, recalled: happenedAt(event) > late }));
+  return [...events].sort(inOrder).map((event) => ({
+    body: event.body,
+    recalled: happenedAt(event) > late,
+    writtenDown: (event.writtenBy ?? null) !== null,
+  }));
 }

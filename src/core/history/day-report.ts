@@ -1,4 +1,4 @@
-import type { DayEventBody, SessionEventBody, Soreness } from '../adherence';
+import type { DayEventBody, StoredEventBody, Soreness } from '../adherence';
 import { type Advice, type Complaint, type RegionId, furthestReach } from '../symptoms';
 import type { LocalDate } from '../units';
 
@@ -23,6 +23,8 @@ export type DayReport = {
   }[];
   /** Some of it was entered more than 48 h after its day. */
   readonly recalled: boolean;
+  /** Some of it the clinic wrote down as told, on paper or by call. */
+  readonly writtenDown: boolean;
 };
 
 export const NO_REPORT: DayReport = {
@@ -38,13 +40,16 @@ export const NO_REPORT: DayReport = {
   activities: [],
   reports: [],
   recalled: false,
+  writtenDown: false,
 };
 
 /** One event about a day, with when it was told. */
 export type ToldEvent = {
-  readonly body: SessionEventBody;
+  readonly body: StoredEventBody;
   /** Entered more than 48 h after the day it is about. */
   readonly recalled: boolean;
+  /** Written down by the clinic, as told. */
+  readonly writtenDown?: boolean;
 };
 
 /** Entries later than this after their day are marked as recalled, in hours. Common practice, no source. */
@@ -56,19 +61,20 @@ export const RECALLED_AFTER_HOURS = 48;
  */
 export function foldReport(events: readonly ToldEvent[]): DayReport {
   return events.reduce<DayReport>(
-    (report, { body, recalled }) => ({
+    (report, { body, recalled, writtenDown }) => ({
       ...withEvent(report, body),
+      writtenDown: report.writtenDown || writtenDown === true,
       recalled: report.recalled || (recalled && tellsOfTheDay(body)),
     }),
     NO_REPORT,
   );
 }
 
-function tellsOfTheDay(body: SessionEventBody): boolean {
+function tellsOfTheDay(body: StoredEventBody): boolean {
   return body.type === 'daily' || body.type === 'morning' || body.type === 'weekly';
 }
 
-function withEvent(report: DayReport, body: SessionEventBody): DayReport {
+function withEvent(report: DayReport, body: StoredEventBody): DayReport {
   switch (body.type) {
     case 'check-in':
       return {
@@ -92,6 +98,7 @@ function withEvent(report: DayReport, body: SessionEventBody): DayReport {
       return { ...report, activities: body.activities };
     case 'started':
     case 'line':
+    case 'told':
     case 'count':
     case 'stopped':
     case 'ended':
@@ -120,6 +127,6 @@ export function worstPain({ worst, pains }: DayReport): number | null {
 }
 
 /** The day an event is about: its own word, else the day it happened on. */
-export function dayOfEvent(body: SessionEventBody, happenedOn: LocalDate): LocalDate {
+export function dayOfEvent(body: StoredEventBody, happenedOn: LocalDate): LocalDate {
   return 'date' in body ? body.date : happenedOn;
 }

@@ -103,13 +103,15 @@ export function foldDay(
     let weight = 0;
     let credited = 0;
     for (const line of version.lines) {
-      const reps = summary.lines.find((done) => done.lineage === line.lineage)?.reps ?? [];
-      const share = shareDone(line.target, reps);
+      const done = summary.lines.find(({ lineage }) => lineage === line.lineage);
+      const reps = done?.reps ?? [];
+      const told = done?.told ?? null;
+      const share = told ?? shareDone(line.target, reps);
       if (planned.has(line.lineage)) {
         weight += line.target.weight;
         credited += line.target.weight * Math.min(1, share);
       }
-      if (reps.length === 0) continue;
+      if (reps.length === 0 && told === null) continue;
       const known = lines.get(line.lineage) ?? { shares: [], beyondMost: 0 };
       known.shares.push(share);
       known.beyondMost += shareBeyondMost(line.target, reps);

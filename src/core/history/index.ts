@@ -4,3 +4,4 @@ export * from './day-report';
 export * from './progress';
 export * from './line-log';
 export * from './last-counted';
+export * from './told-day';

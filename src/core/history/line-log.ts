@@ -32,14 +32,14 @@ export function lineLogs(
 ): LineLog[] {
   return asked.flatMap(({ lineage, target }) => {
     const done = lines.find((line) => line.lineage === lineage);
-    if (!done || (done.reps.length === 0 && done.skipped === null && done.counts.length === 0))
-      return [];
-    const { reps, counts, skipped } = done;
+    if (!done) return [];
+    const { reps, counts, skipped, told } = done;
+    if (reps.length === 0 && skipped === null && counts.length === 0 && told === null) return [];
     const holds = reps.map(({ held }) => held).filter((held) => held > 0);
     return [
       {
         lineage,
-        share: shareDone(target, reps),
+        share: told ?? shareDone(target, reps),
         reps: reps.length,
         heldSeconds: Math.round(holds.reduce((sum, held) => sum + held, 0)),
         hold: middle(holds),

@@ -28,3 +28,4 @@ export * from './stored';
 export * from './looks';
 export * from './mail';
 export * from './kept-drafts';
+export * from './told';

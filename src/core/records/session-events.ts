@@ -32,7 +32,8 @@ const RepDone = z.object({
   moved: z.number().min(0).max(86_400),
 });
 
-export const SessionEventRecord = z.discriminatedUnion('type', [
+/** What a patient's own device may tell. */
+const DEVICE_BODIES = [
   z.object({ type: z.literal('started') }),
   z.object({
     type: z.literal('line'),
@@ -95,10 +96,22 @@ export const SessionEventRecord = z.discriminatedUnion('type', [
     date: dateText,
     activities: z.array(z.object({ activity: words('The activity', 300), score: scale })).max(10),
   }),
-]);
+] as const;
+
+export const SessionEventRecord = z.discriminatedUnion('type', DEVICE_BODIES);
 
 /** What the device tells of a session or of a day, in the order it happened. */
 export type SessionEventBody = Frozen<z.output<typeof SessionEventRecord>>;
+
+/**
+ * The same as it is kept. Beside what a device tells stands what the clinic wrote down for a patient
+ * without one: so much of a line's dose, with nothing counted. No device can send that.
+ */
+export const StoredEventRecord = z.discriminatedUnion('type', [
+  ...DEVICE_BODIES,
+  z.object({ type: z.literal('told'), lineage: recordId, share: z.number().min(0).max(1) }),
+]);
+export type StoredEventBody = Frozen<z.output<typeof StoredEventRecord>>;
 
 /** One event as the patient's device sends it. */
 export const DeviceEvent = z.object({

@@ -202,7 +202,7 @@ function sessions(record: WholeRecord): string {
       ['Day', 'Exercises done', 'Pain after, 0–10', 'Ending', 'Said'],
       sessionsOf(record.events).map((events) => {
         const done = events.filter(
-          ({ body }) => body.type === 'line' && body.skipped === null,
+          ({ body }) => body.type === 'told' || (body.type === 'line' && body.skipped === null),
         ).length;
         const said = events.flatMap(({ body }) => (body.type === 'check-in' ? [body] : []));
         return [

@@ -137,26 +137,27 @@ function sessions(record: WholeRecord): RecordTableFile {
       'repetitions',
       'seconds held',
       'left out',
+      'told by',
       'ending',
     ],
     rows: sessionsOf(record.events).flatMap((events) => {
       const ending = endingOf(events);
-      return events.flatMap(({ body, localDate, sessionKey, programmeId, version }) =>
-        body.type === 'line'
-          ? [
-              [
-                localDate,
-                sessionKey,
-                version,
-                names.get(`${programmeId} ${version} ${body.lineage}`) ?? '',
+      return events.flatMap((event) => {
+        const { body, localDate, sessionKey, programmeId, version } = event;
+        if (body.type !== 'line' && body.type !== 'told') return [];
+        const name = names.get(`${programmeId} ${version} ${body.lineage}`) ?? '';
+        // Of what was told without a device nothing was counted: it stands as its share.
+        const done =
+          body.type === 'told'
+            ? [null, null, null, `as told: ${Math.round(body.share * 100)} %`]
+            : [
                 body.reps.length,
                 Math.round(body.reps.reduce((sum, { held }) => sum + held, 0)),
                 body.skipped,
-                ending,
-              ],
-            ]
-          : [],
-      );
+                'the phone',
+              ];
+        return [[localDate, sessionKey, version, name, ...done, ending]];
+      });
     }),
   };
 }
@@ -190,6 +191,7 @@ function told(record: WholeRecord): RecordTableFile {
         }
         case 'started':
         case 'line':
+        case 'told':
         case 'count':
         case 'stopped':
         case 'ended':

@@ -149,6 +149,18 @@ it('tells a session that ended from one that was stopped, and from one of which 
   ]).toEqual(['ended', 'stopped: symptom', 'not ended']);
 });
 
+it('says of a line that was told without a device its share, with nothing counted', () => {
+  const told = { type: 'told', lineage: 'tuck', share: 1 } as const;
+  const tables = recordTables(record({ events: [event(told)] }));
+  expect(tables.find(({ name }) => name === 'sessions')?.rows).toEqual([
+    [DAY, 'session-1', 1, '', null, null, null, 'as told: 100 %', 'not ended'],
+  ]);
+  const [session] = resourcesOf(record({ events: [event(told)] }), say).filter(
+    ({ resourceType }) => resourceType === 'Procedure',
+  );
+  expect(JSON.stringify(session)).toContain('100 % of it, as told without a device');
+});
+
 it('counts what is told of a day as no session', () => {
   const daily: SessionEventBody = {
     type: 'daily',

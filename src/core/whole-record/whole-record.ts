@@ -4,7 +4,7 @@ import type {
   FileEntryKind,
   MeasurementDetails,
   PatientDetails,
-  SessionEventBody,
+  StoredEventBody,
   TaughtRecord,
   NoteRecord,
 } from '../records';
@@ -79,7 +79,7 @@ export type RecordEvent = {
   readonly programmeId: string;
   readonly version: number;
   readonly localDate: LocalDate;
-  readonly body: SessionEventBody;
+  readonly body: StoredEventBody;
   /** The device's clock, milliseconds; with the skew it is the clinic's. */
   readonly deviceAt: number;
   readonly skewMs: number;

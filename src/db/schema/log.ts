@@ -8,9 +8,9 @@ import {
   text,
 } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
-import { LOOKS, SessionEventRecord, StoredDone, StoredReport } from '@/core/records';
+import { LOOKS, StoredEventRecord, TOLD_HOW, StoredDone, StoredReport } from '@/core/records';
 import { ALERT_KINDS } from '@/core/triage';
-import type { ClinicId, PatientId, ProgrammeId } from '@/core/units';
+import type { ClinicId, MemberId, PatientId, ProgrammeId } from '@/core/units';
 import { date, inEpisode, instant, json } from './columns';
 import { clinic, patient } from './people';
 
@@ -31,7 +31,7 @@ export const sessionEvent = sqliteTable(
     version: integer('version').notNull(),
     /** The day in the patient's zone, fixed when the session's first event was taken in. */
     localDate: date('local_date').notNull(),
-    body: json('body', 'an event of a session', SessionEventRecord).notNull(),
+    body: json('body', 'an event of a session', StoredEventRecord).notNull(),
     payloadHash: text('payload_hash').notNull(),
     /** The device's own clock when it happened. */
     deviceAt: integer('device_at').notNull(),
@@ -40,6 +40,9 @@ export const sessionEvent = sqliteTable(
     /** Milliseconds since the session began, by a clock nobody can set. */
     offsetMs: integer('offset_ms').notNull(),
     receivedAt: instant('received_at').notNull(),
+    /** Who at the clinic wrote it down as the patient told it; null where a device told it. */
+    writtenBy: text('written_by').$type<MemberId>(),
+    writtenHow: text('written_how', { enum: TOLD_HOW }),
     ...inEpisode(),
   },
   (t) => [

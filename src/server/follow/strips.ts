@@ -172,6 +172,7 @@ function doingDays({ facts, reports }: PatientRecord, days: readonly DayAdherenc
           times: timesPerDay(line.dose.times, facts.waking).least,
         })),
       recalled: reports.get(date)?.recalled ?? false,
+      writtenDown: reports.get(date)?.writtenDown ?? false,
     };
   });
 }

@@ -19,6 +19,7 @@ export function DoingPanel({
   planAddress: string;
 }) {
   const { summary, daysDone, daysDue, lines, times, overDoing, recalledDays, brokenOff } = doing;
+  const { writtenDownDays } = doing;
   return (
     <div className="grid gap-3">
       <p>
@@ -31,6 +32,8 @@ export function DoingPanel({
         {brokenOff > 0 &&
           ` ${brokenOff === 1 ? '1 session was' : `${brokenOff} sessions were`} broken off.`}
         {overDoing > 0 && ` Beyond the dose on ${percentText(overDoing)} of the days.`}
+        {writtenDownDays > 0 &&
+          ` ${writtenDownDays} of the days ${writtenDownDays === 1 ? 'was' : 'were'} written down by the clinic as told: no device counted them.`}
         {recalledDays > 0 && ` ${recalledDays} days were told of more than 48 hours later.`}
       </p>
       {obstacles.length > 0 && (

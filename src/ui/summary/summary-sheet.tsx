@@ -71,6 +71,13 @@ export function SummarySheet({
             <section id="call" className={`${SECTION} scroll-mt-4`}>
               <h2 className="text-xl">A call or a message</h2>
               <ContactForm patientId={patientId} today={today} />
+              <Link
+                href={`/patients/${patientId}/told`}
+                className="justify-self-start text-action underline"
+                prefetch={false}
+              >
+                Write down a day, told by call or on paper
+              </Link>
             </section>
           </>
         )}

@@ -62,6 +62,7 @@ const told = {
     }),
   ),
   recalled: z.boolean(),
+  writtenDown: z.boolean(),
 };
 
 /** What was told of a day. Days folded before a part was kept lack it: then nothing was told of it. */

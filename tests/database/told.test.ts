@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto';
+import type { ToldDraft } from '@/core/records';
+import { addDays } from '@/core/units';
+import { daysDone, eventsOfDay, openAlertsOf, pausesOf, versionsOf } from '@/db';
+import { eventOf } from '../support/record';
+import { saveTold, toldForm } from '@/server/told';
+import { takeIn } from '@/server/take-in';
+import { now, setClock } from '@/server/clock';
+import {
+  device,
+  makeClinic,
+  makePatient,
+  member,
+  ownDomain,
+  prescribe,
+  today,
+} from '../support/clinic';
+import { databaseStage, patientOf } from '../support/stage';
+
+/** A day of a patient without a phone, written down as they told it. */
+const stage = databaseStage('told');
+const DAYS_AGO = 6;
+
+async function withProgramme(dose = '3x10 2/day daily') {
+  setClock(() => Date.now() - DAYS_AGO * 86_400_000);
+  const patientId = await makePatient(stage.practitioner, 'Wren Tarbuck');
+  await prescribe(stage.practitioner, patientId, [{ exerciseId: 'tuck-lying', dose }]);
+  setClock(null);
+  const { clinicId } = stage.practitioner;
+  const [version] = (await versionsOf(clinicId, [patientId])).get(patientId) ?? [];
+  const [line] = version?.lines ?? [];
+  if (!version || !line) throw new Error('no line');
+  return { patientId, lineage: line.lineage, programmeId: version.version.programmeId };
+}
+type Told = Awaited<ReturnType<typeof withProgramme>>;
+
+const draft = ({ patientId, lineage }: Told, change: Partial<ToldDraft> = {}): ToldDraft => ({
+  id: randomUUID(),
+  patientId,
+  date: today(-2),
+  at: Date.now(),
+  how: 'paper sheet',
+  lines: [{ lineage, times: 2 }],
+  pain: 3,
+  worst: 5,
+  morning: 'settled',
+  wrong: null,
+  note: 'Wet weather',
+  ...change,
+});
+const dayOf = async ({ patientId }: Told, date = today(-2)) =>
+  (await daysDone(stage.practitioner.clinicId, [patientId], date, date))[0];
+
+it('counts under the rules of what a phone tells, says who wrote it down, and twice changes nothing', async () => {
+  const told = await withProgramme();
+  const day = draft(told);
+  await saveTold(stage.assistant, day);
+  const first = await dayOf(told);
+  expect(first).toMatchObject({ sessionsDone: 2, pain: 3 });
+  expect(first?.report).toMatchObject({
+    worst: 5,
+    soreness: 'settled',
+    notes: ['Wet weather'],
+    writtenDown: true,
+  });
+  const rows = await eventsOfDay(stage.practitioner.clinicId, told.patientId, today(-2));
+  expect(new Set(rows.map(({ writtenBy, writtenHow }) => `${writtenBy} ${writtenHow}`))).toEqual(
+    new Set([`${stage.assistant.id} paper sheet`]),
+  );
+  // Nothing was counted or held: nobody told it.
+  expect(rows.some(({ body }) => body.type === 'line' || body.type === 'count')).toBe(false);
+  await saveTold(stage.assistant, day);
+  expect(await dayOf(told)).toEqual(first);
+  expect((await eventsOfDay(stage.practitioner.clinicId, told.patientId, today(-2))).length).toBe(
+    rows.length,
+  );
+});
+
+it('stands beside what the phone told, and takes no session of it', async () => {
+  const told = await withProgramme();
+  const here = await device(stage.practitioner, told.patientId);
+  const sessionId = randomUUID();
+  const base = { ...eventOf({ type: 'started' }), sessionId, programmeId: told.programmeId };
+  await takeIn(here, { sentAt: now(), events: [base] });
+  const form = await toldForm(await patientOf(stage, told.patientId), null);
+  expect(form).toMatchObject({ date: today(), toldSessions: 1, lines: [{ room: 1 }] });
+  await expect(saveTold(stage.practitioner, draft(told, { date: today() }))).rejects.toMatchObject({
+    status: 409,
+    say: expect.stringContaining('more often than this day has sessions left') as string,
+  });
+  const once = draft(told, { date: today(), lines: [{ lineage: told.lineage, times: 1 }] });
+  await saveTold(stage.practitioner, once);
+  expect((await dayOf(told, today()))?.done.sessions.map(({ key }) => key).sort()).toEqual([
+    'session-1',
+    'session-2',
+  ]);
+});
+
+it('pauses the programme and tells the clinic of a sign to stop, as a phone does', async () => {
+  const told = await withProgramme();
+  await saveTold(
+    stage.assistant,
+    draft(told, {
+      lines: [],
+      pain: null,
+      worst: null,
+      morning: null,
+      note: '',
+      wrong: { complaint: 'weakness', severity: 6, compared: 'new' },
+    }),
+  );
+  const { clinicId } = stage.practitioner;
+  expect(await openAlertsOf(clinicId, [told.patientId])).toMatchObject([
+    { kind: 'stopped for a symptom' },
+  ]);
+  expect(await pausesOf(clinicId, [told.patientId])).toMatchObject([
+    { cause: 'stop', toDate: null, fromDate: addDays(today(-2), 1) },
+  ]);
+});
+
+it('leaves what was not told untold', async () => {
+  const told = await withProgramme();
+  await saveTold(
+    stage.assistant,
+    draft(told, { pain: null, worst: null, morning: null, note: '' }),
+  );
+  expect((await dayOf(told))?.report).toMatchObject({ worst: null, soreness: null, pains: [] });
+});
+
+it.each<[string, Partial<ToldDraft>, number]>([
+  ['of a day to come', { date: today(1) }, 400],
+  ['of a day too long ago', { date: today(-61) }, 400],
+  ['of a day before there was a programme', { date: today(-20) }, 409],
+  ['of a line that is not the patient’s', { lines: [{ lineage: randomUUID(), times: 1 }] }, 409],
+])('is refused %s, and nothing changes', async (_name, change, status) => {
+  const told = await withProgramme();
+  await expect(saveTold(stage.practitioner, draft(told, change))).rejects.toMatchObject({ status });
+  expect(await dayOf(told, change.date as never)).toBeUndefined();
+});
+
+it('is written down by nobody of another clinic', async () => {
+  const told = await withProgramme();
+  const { emails } = await makeClinic('elsewhere', ownDomain());
+  await expect(saveTold(await member(emails.lead), draft(told))).rejects.toMatchObject({
+    status: 404,
+  });
+});
