@@ -6,7 +6,7 @@ import type { SentVersion } from '@/core/programme';
 import type { StoredEventBody, ToldDraft } from '@/core/records';
 import { type WallMinute, instantAt, sessionsOn, versionOn } from '@/core/schedule';
 import { adviseOn } from '@/core/symptoms';
-import { type LocalDate, type MemberId, addDays } from '@/core/units';
+import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, eventsOfDay } from '@/db';
 import { type SignedIn, actorOf, stillMay } from './access';
 import { now } from './clock';
@@ -14,7 +14,7 @@ import { patientFor } from './people';
 import { askedOf, questionsFor } from './patient-questions';
 import { Problem } from './problem';
 import { type PatientFacts, factsOf, todayOf, zoneOf } from './programme-facts';
-import { type ComingEvent, takeInFrom } from './take-in';
+import { type ComingEvent, hashOf, takeInFrom } from './take-in';
 
 /** How far back a day is written down: a sheet of some weeks. */
 const OLDEST_DAYS = 60;
@@ -81,13 +81,13 @@ export async function toldForm(patient: Patient, asked: LocalDate | null) {
 export async function saveTold(member: SignedIn, draft: ToldDraft): Promise<void> {
   const patient = await patientFor(member, draft.patientId);
   const { date } = draft;
-  const { facts, events, version, sessions, today } = await dayOf(patient, date as LocalDate);
+  const { facts, events, version, sessions, today } = await dayOf(patient, date);
   if (date > today) throw new Problem(400, 'This day is yet to come.', ['date']);
   if (date < addDays(today, -OLDEST_DAYS))
     throw new Problem(400, `A day is written down for ${OLDEST_DAYS} days.`, ['date']);
   if (!version) throw new Problem(409, 'There was no programme on this day yet.', ['date']);
   const mine = (name: string) => uuidFrom(name, draft.id);
-  const own = new Set(sessions.map(({ key }) => mine(key)));
+  const own = new Set([DAY_KEY, ...sessions.map(({ key }) => key)].map(mine));
   const taken = new Set(
     events
       .filter(({ sessionId, sessionKey }) => sessionKey !== DAY_KEY && !own.has(sessionId))
@@ -103,18 +103,45 @@ export async function saveTold(member: SignedIn, draft: ToldDraft): Promise<void
       ['lines'],
     );
   }
+  const coming = await eventsOf(draft, {
+    patient,
+    facts,
+    version,
+    placed: placed.sessions,
+    mine,
+  });
+  if (
+    isThereOtherwise(
+      coming,
+      events.filter(({ sessionId }) => own.has(sessionId)),
+    )
+  )
+    throw new Problem(
+      409,
+      'This day was written down already, with other words. Look at it, then write down what is missing.',
+    );
   await takeInFrom(
     {
       patient,
       access: () => stillMay(member, 'assistant'),
       actor: actorOf(member),
       verb: 'wrote down what was told by',
-      written: { by: member.id as MemberId, how: draft.how, on: date as LocalDate },
+      written: { by: member.id, how: draft.how, on: date },
     },
-    {
-      sentAt: now(),
-      events: await eventsOf(draft, { patient, facts, version, placed: placed.sessions, mine }),
-    },
+    { sentAt: now(), events: coming },
+  );
+}
+
+/** Whether this draft stands in the record with other events than these. */
+function isThereOtherwise(
+  coming: readonly ComingEvent[],
+  stored: readonly { readonly id: string; readonly payloadHash: string }[],
+): boolean {
+  if (stored.length === 0) return false;
+  const hashes = new Map(coming.map((event) => [event.id, hashOf(event)]));
+  return (
+    stored.length !== coming.length ||
+    stored.some(({ id, payloadHash }) => hashes.get(id) !== payloadHash)
   );
 }
 
@@ -136,7 +163,7 @@ async function eventsOf(
     readonly mine: (name: string) => string;
   },
 ): Promise<ComingEvent[]> {
-  const noon = instantAt(zoneOf(patient), draft.date as LocalDate, NOON);
+  const noon = instantAt(zoneOf(patient), draft.date, NOON);
   const told = (sessionKey: string, name: string, deviceAt: number, body: StoredEventBody) => ({
     id: mine(`${sessionKey} ${name}`),
     sessionId: mine(sessionKey),
@@ -171,7 +198,7 @@ async function eventsOf(
     ofDay.push(
       told(DAY_KEY, 'daily', at, {
         type: 'daily',
-        date: date as LocalDate,
+        date: date,
         worst,
         where: [],
         headache: null,
@@ -179,9 +206,7 @@ async function eventsOf(
       }),
     );
   if (morning !== null)
-    ofDay.push(
-      told(DAY_KEY, 'morning', at, { type: 'morning', date: date as LocalDate, soreness: morning }),
-    );
+    ofDay.push(told(DAY_KEY, 'morning', at, { type: 'morning', date: date, soreness: morning }));
   if (wrong !== null) {
     const report = { ...wrong, furthest: null };
     const { baseline } = questionsFor(facts, await askedOf(patient), todayOf(patient));

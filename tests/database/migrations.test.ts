@@ -67,7 +67,7 @@ describe('what is never overwritten', () => {
       client = createClient({ url: databaseUrl() });
       if (table === 'session_event') {
         await client.execute({
-          sql: `INSERT INTO session_event SELECT ?, ?, 'e', 's', 'k', 'p', 1, '2026-01-01', '{}', 'h', 1, 0, 0, 1, id
+          sql: `INSERT INTO session_event (clinic_id, patient_id, id, session_id, session_key, programme_id, version, local_date, body, payload_hash, device_at, skew_ms, offset_ms, received_at, episode_id) SELECT ?, ?, 'e', 's', 'k', 'p', 1, '2026-01-01', '{}', 'h', 1, 0, 0, 1, id
             FROM episode WHERE patient_id = ?`,
           args: [clinic.id, patientId, patientId],
         });

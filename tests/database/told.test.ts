@@ -71,6 +71,12 @@ it('counts under the rules of what a phone tells, says who wrote it down, and tw
   expect(rows.some(({ body }) => body.type === 'line' || body.type === 'count')).toBe(false);
   await saveTold(stage.assistant, day);
   expect(await dayOf(told)).toEqual(first);
+  // Under the same id nothing else is written.
+  for (const other of [{ note: 'Dry' }, { pain: null }, { lines: [] }])
+    await expect(saveTold(stage.assistant, { ...day, ...other })).rejects.toMatchObject({
+      status: 409,
+    });
+  expect(await dayOf(told)).toEqual(first);
   expect((await eventsOfDay(stage.practitioner.clinicId, told.patientId, today(-2))).length).toBe(
     rows.length,
   );

@@ -1,6 +1,6 @@
 import { NO_DETAILS } from '../records';
 import type { Instant, Zone } from '../schedule';
-import type { SessionEventBody } from '../adherence';
+import type { SessionEventBody, StoredEventBody } from '../adherence';
 import { DAY_KEY } from '../history';
 import { resourcesOf } from '../fhir';
 import { localDate } from '../units';
@@ -40,7 +40,7 @@ const measurement = (change: Partial<RecordMeasurement> = {}): RecordMeasurement
   ...change,
 });
 
-const event = (body: SessionEventBody, change: Partial<RecordEvent> = {}): RecordEvent => ({
+const event = (body: StoredEventBody, change: Partial<RecordEvent> = {}): RecordEvent => ({
   id: 'x',
   sessionId: 's',
   sessionKey: 'session-1',
