@@ -260,6 +260,10 @@ it('writes down a day of a patient without a phone, and says so where it is coun
   await says(page, 'Yesterday');
   await page.type('form[aria-label="What was told"] input[type=number]', '2');
   await page.type('input[name=pain]', '4');
+  // How it was told is chosen, never guessed.
+  await press(page, 'Write it down');
+  await says(page, 'From a paper sheet, or by a call.');
+  await page.select('select[name=how]', 'call');
   await press(page, 'Write it down');
   await says(page, '2 sessions of this day are in the record already, written down as told');
   expect(await violations(page, 'a day as it was told')).toEqual([]);

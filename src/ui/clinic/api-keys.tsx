@@ -72,7 +72,7 @@ export function ApiKeys({ keys }: { keys: readonly ShownKey[] }) {
           every record of the clinic.
         </ShownOnce>
       )}
-      <form onSubmit={form.onSubmit} className="grid gap-3" noValidate>
+      <form onSubmit={form.onSubmit} className="grid gap-3" noValidate key={id}>
         <Field
           label="What the key is for"
           name="name"

@@ -108,26 +108,35 @@ export function ToldForm({
           aria-label="What was told"
         >
           <Refusal say={form.say} />
-          <Choice label="How it was told" name="how" error={form.errorAt('how')}>
-            {TOLD_HOW.map((how) => (
-              <option key={how} value={how}>
-                {how === 'call' ? 'by a call' : 'on a paper sheet'}
-              </option>
-            ))}
-          </Choice>
+          <div className="max-w-xs">
+            <Choice label="How it was told" name="how" error={form.errorAt('how')}>
+              <option value="">how …</option>
+              {TOLD_HOW.map((how) => (
+                <option key={how} value={how}>
+                  {how === 'call' ? 'by a call' : 'on a paper sheet'}
+                </option>
+              ))}
+            </Choice>
+          </div>
           {lines.length === 0 ? (
             <p>Nothing was due on this day.</p>
           ) : (
             <ul className="divide-y divide-hair border-y border-hair">
               {lines.map(({ lineage, name, words, room }) => (
-                <li key={lineage} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-                  <span className="mr-auto min-w-0">
+                <li
+                  key={lineage}
+                  className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 py-2"
+                >
+                  <span className="min-w-0">
                     <bdi className="font-medium">{name}</bdi>
                     <span className="block text-[0.93em] text-soft">{words}</span>
                   </span>
                   <label className="flex items-center gap-2">
                     <span>
-                      done <span className="text-soft">(of {room})</span>
+                      done{' '}
+                      <span className="text-soft">
+                        {room === 0 ? '(none left)' : `(of ${room})`}
+                      </span>
                     </span>
                     <input
                       name={lineage}
@@ -187,6 +196,7 @@ export function ToldForm({
           {isWrong && (
             <div className="grid gap-4 border-l-2 border-stop pl-3 sm:grid-cols-3">
               <Choice label="What" name="complaint" error={form.errorAt('wrong', 'complaint')}>
+                <option value="">what …</option>
                 {COMPLAINTS.map((one) => (
                   <option key={one} value={one}>
                     {one}
@@ -206,6 +216,7 @@ export function ToldForm({
                 name="compared"
                 error={form.errorAt('wrong', 'compared')}
               >
+                <option value="">how …</option>
                 {COMPARED.map((one) => (
                   <option key={one} value={one}>
                     {one}
