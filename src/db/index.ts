@@ -38,4 +38,5 @@ export * from './resets';
 export * from './sees';
 export * from './session-events';
 export * from './visit';
+export * from './visit-calendars';
 export * from './follow';

@@ -26,6 +26,15 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
     body: () => ({ email: 'lead@harbour.example', password: 'wrong' }),
   },
   'sign-out': { may: [], body: () => ({}) },
+  'visit-calendar': { may: PRACTITIONERS, ownClinicOnly: true, body: () => ({}) },
+  'visit-calendar/end': { may: PRACTITIONERS, ownClinicOnly: true, body: () => ({}) },
+  'visit-calendar/file': {
+    may: EVERYBODY,
+    open: true,
+    method: 'GET',
+    query: () => '?token=nobody',
+    body: () => null,
+  },
   covers: {
     may: PRACTITIONERS,
     ownClinicOnly: true,

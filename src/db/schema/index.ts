@@ -4,6 +4,7 @@ export * from './api';
 export * from './cover';
 export * from './programme';
 export * from './visit';
+export * from './visit-calendar';
 export * from './desk';
 export * from './teach';
 export * from './reminders';

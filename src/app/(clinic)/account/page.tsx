@@ -8,6 +8,8 @@ import { PasswordForm } from '@/ui/account/password-form';
 import { SessionList } from '@/ui/account/session-list';
 import { coversFor, whoCovers } from '@/server/cover';
 import { roleSuffices } from '@/server/access';
+import { visitCalendarSince } from '@/server/visit/visit-calendar';
+import { VisitCalendar } from '@/ui/account/visit-calendar';
 import { CoverForm } from '@/ui/account/cover-form';
 import { KeySwitch } from '@/ui/forms/key-switch-box';
 import { legible } from '@/app/legible';
@@ -19,12 +21,13 @@ export default legible(AccountPage);
 async function AccountPage() {
   const member = await requireMember();
   const mayBeAway = roleSuffices(member.role, 'practitioner');
-  const [sessions, clinic, factor, covers, others] = await Promise.all([
+  const [sessions, clinic, factor, covers, others, calendar] = await Promise.all([
     ownSessions(member),
     clinicOf(member),
     factorState(member),
     mayBeAway ? coversFor(member) : null,
     whoCovers(member),
+    mayBeAway ? visitCalendarSince(member) : null,
   ]);
   const when = new Intl.DateTimeFormat('en-GB', {
     dateStyle: 'medium',
@@ -69,6 +72,12 @@ async function AccountPage() {
                 today={covers.today}
                 key={covers.covers.length}
               />
+            </section>
+          )}
+          {mayBeAway && (
+            <section className="grid gap-3">
+              <h2 className="text-lg">Next visits in your calendar</h2>
+              <VisitCalendar since={calendar === null ? null : when.format(calendar)} />
             </section>
           )}
           <section>
