@@ -2,3 +2,4 @@ export * from './about';
 export * from './facts';
 export * from './read-old';
 export * from './rules';
+export * from './together';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import type { ProposedFinding } from '@/core/findings';
+import { type ProposedFinding, togetherFindings } from '@/core/findings';
 import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
@@ -71,13 +71,13 @@ export function FindingsPanel({
         </Button>
       )}
       <ul className="grid gap-3">
-        {proposed.map((finding) => (
-          <ProposedRow
-            key={`${finding.key} ${finding.say}`}
-            finding={finding}
+        {togetherFindings(proposed).map((group) => (
+          <ProposedGroup
+            key={group.map(({ key, say }) => `${key} ${say}`).join(' ')}
+            group={group}
             busy={busy}
             mayDecide={mayDecide}
-            onDecide={(decision, say, reason) =>
+            onDecide={(finding, decision, say, reason) =>
               decide({ ...finding, say, proposed: finding.say }, decision, reason)
             }
           />
@@ -154,6 +154,63 @@ function About({ finding }: { finding: Pick<Decided, 'towards' | 'source' | 'cue
       {finding.cue !== null && `Cue for the programme: “${finding.cue}”. `}
       {finding.source}
     </p>
+  );
+}
+
+type OnDecide = (
+  finding: Proposal,
+  decision: 'confirmed' | 'dismissed',
+  say: string,
+  reason: string,
+) => Promise<boolean>;
+
+/** Findings that say the same of one movement are one row; a button takes them one by one. */
+function ProposedGroup({
+  group,
+  busy,
+  mayDecide,
+  onDecide,
+}: {
+  group: readonly Proposal[];
+  busy: boolean;
+  mayDecide: boolean;
+  onDecide: OnDecide;
+}) {
+  const [isApart, setApart] = useState(false);
+  if (group.length === 1 || isApart)
+    return group.map((finding) => (
+      <ProposedRow
+        key={finding.key}
+        finding={finding}
+        busy={busy}
+        mayDecide={mayDecide}
+        onDecide={(decision, say, reason) => onDecide(finding, decision, say, reason)}
+      />
+    ));
+  const said = group.map(({ say }) => say).join(' ');
+  const all = async (decision: 'confirmed' | 'dismissed', reason: string) => {
+    for (const finding of group)
+      if (!(await onDecide(finding, decision, finding.say, reason))) return false;
+    return true;
+  };
+  return (
+    <li className="grid gap-1 border-l-2 border-lit pl-2">
+      <p>{said}</p>
+      {group.map((finding) => (
+        <About key={finding.key} finding={finding} />
+      ))}
+      {mayDecide && (
+        <div className="flex flex-wrap items-start gap-2">
+          <Button disabled={busy} onClick={() => void all('confirmed', '')}>
+            Confirm<span className="sr-only">: {said}</span>
+          </Button>
+          <Button look="quiet" onClick={() => setApart(true)}>
+            One by one<span className="sr-only">: {said}</span>
+          </Button>
+          <Dismiss busy={busy} words="Dismiss" onDismiss={(reason) => all('dismissed', reason)} />
+        </div>
+      )}
+    </li>
   );
 }
 
