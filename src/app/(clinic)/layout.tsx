@@ -56,7 +56,7 @@ export default async function ClinicLayout({ children }: { children: React.React
         </div>
       </header>
       <main className="mx-auto w-full max-w-[80rem] px-5 py-5">{children}</main>
-      <footer className="mx-auto w-full max-w-[80rem] border-t border-hair px-5 py-3 text-[0.87em] text-soft">
+      <footer className="mx-auto w-full max-w-[80rem] border-t border-hair px-5 py-3 text-small text-soft">
         {CLINIC_CAUTION}
       </footer>
       <Reread />

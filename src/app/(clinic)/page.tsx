@@ -79,7 +79,7 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
         <form action="/" className="flex items-end gap-2" role="search">
           {whose && <input type="hidden" name="whose" value={whose} />}
           <label htmlFor="name" className="grid gap-1">
-            <span className="text-[0.93em] text-soft">Narrow by name</span>
+            <span className="text-small text-soft">Narrow by name</span>
             <input
               id="name"
               name="name"
@@ -171,7 +171,7 @@ function Covers({
 function Whose({ list, query }: { list: MorningList; query: Query }) {
   if (list.counts.length === 0) return null;
   return (
-    <nav aria-label="Whose patients" className="flex flex-wrap gap-x-5 gap-y-1 py-2 text-[0.93em]">
+    <nav aria-label="Whose patients" className="flex flex-wrap gap-x-5 gap-y-1 py-2 text-small">
       <QuietLink
         href={address(query, { whose: null })}
         aria-current={query.whose === null ? 'page' : undefined}
@@ -215,7 +215,7 @@ function Group({ group, query, mayAct }: { group: MorningGroup; query: Query; ma
         {rows.length < total && query.group === null && (
           <QuietLink
             href={address(query, { group: level ?? 'aside' })}
-            className="ml-auto text-[0.87em] text-action hover:underline"
+            className="ml-auto text-small text-action hover:underline"
           >
             Show all {total}
           </QuietLink>
@@ -293,13 +293,13 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
         ))}
         <p>{row.reason}</p>
         {row.contact && (
-          <p className="text-[0.9em]">
+          <p className="text-small">
             {contactSaid(row.contact)} <span dir="auto">{row.contact.agreed}</span>
           </p>
         )}
-        {also.length > 0 && <p className="text-[0.9em] text-soft">{also.join(' ')}</p>}
+        {also.length > 0 && <p className="text-small text-soft">{also.join(' ')}</p>}
         {aside && (
-          <p className="text-[0.9em] text-soft">
+          <p className="text-small text-soft">
             {aside.kind === 'done'
               ? 'Done for today.'
               : `Waits until ${daySaid(aside.until, row.today)}: `}
@@ -307,7 +307,7 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
           </p>
         )}
       </div>
-      <p className="col-start-2 text-[0.9em] md:col-start-auto">
+      <p className="col-start-2 text-small md:col-start-auto">
         <span className="block text-soft">
           {lastSession === null ? 'No session' : `Heard ${daySaid(lastSession, row.today)}`}
         </span>

@@ -21,9 +21,7 @@ export default function DoorLayout({ children }: { children: React.ReactNode }) 
         </div>
       </header>
       {children}
-      <footer className="border-t border-hair pt-3 text-[0.93em] text-soft">
-        {CLINIC_CAUTION}
-      </footer>
+      <footer className="border-t border-hair pt-3 text-small text-soft">{CLINIC_CAUTION}</footer>
     </main>
   );
 }

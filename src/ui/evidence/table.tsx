@@ -68,7 +68,7 @@ export function Cell({ children, interval }: { children: ReactNode; interval?: s
   return (
     <td className="figures py-1.5 pr-5 whitespace-nowrap">
       {children}
-      {interval !== undefined && <div className="text-[0.87em] text-soft">{interval}</div>}
+      {interval !== undefined && <div className="text-small text-soft">{interval}</div>}
     </td>
   );
 }

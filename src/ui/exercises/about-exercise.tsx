@@ -77,7 +77,7 @@ export function AboutExerciseSheet({
       </p>
       {figure && <FigureSteps figure={figure} size="h-40" />}
       {figure && <FigureLoop figure={figure} />}
-      {sides && <p className="pt-1 text-[0.93em] text-soft">Drawn for the right: {sides.right}.</p>}
+      {sides && <p className="pt-1 text-small text-soft">Drawn for the right: {sides.right}.</p>}
       <div className="gap-x-8 pt-3 lg:columns-2">
         <Part title="How it is done">
           <ol className="list-decimal pl-5">
@@ -122,14 +122,14 @@ export function AboutExerciseSheet({
                   </th>
                   <td className="py-1 pr-3">
                     <span className="figures">{dose}</span>
-                    <span className="block text-[0.93em] text-soft">{words}</span>
+                    <span className="block text-small text-soft">{words}</span>
                   </td>
                   <td className="figures py-1 text-right whitespace-nowrap">{time}</td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <p className="pt-1 text-[0.93em] text-soft">Doses are common practice, no source.</p>
+          <p className="pt-1 text-small text-soft">Doses are common practice, no source.</p>
         </Part>
         <Part title="What it needs">
           {exercise.props.length === 0 ? (

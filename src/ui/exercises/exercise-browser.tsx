@@ -61,7 +61,7 @@ export function ExerciseBrowser({
     options: readonly (readonly [value: string, say: string])[],
   ) => (
     <label className="grid gap-1">
-      <span className="text-[0.93em] text-soft">{label}</span>
+      <span className="text-small text-soft">{label}</span>
       <select
         value={filter[key] ?? ''}
         onChange={({ target }) =>
@@ -166,11 +166,11 @@ function ExerciseItem({
         <Link href={`/exercises/about/${id}`} prefetch={false} className="text-action underline">
           <span dir="auto">{name}</span>
         </Link>
-        <span className="block text-[0.93em] text-soft">
+        <span className="block text-small text-soft">
           {position} · <span className="figures">{usualDose}</span>
         </span>
         {closed.length > 0 && (
-          <span className="block text-[0.93em] text-stop">Closed: {closed.join('; ')}</span>
+          <span className="block text-small text-stop">Closed: {closed.join('; ')}</span>
         )}
       </p>
     </li>

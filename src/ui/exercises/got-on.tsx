@@ -59,7 +59,7 @@ export function GotOnCounts({ found }: { found: GotOn }) {
           <Share what="Trouble next morning" found={found.troubled} of="mornings told" />
         </tbody>
       </table>
-      <p className="pt-1 text-[0.93em] text-soft">
+      <p className="pt-1 text-small text-soft">
         Whoever has an exercise was given it for a reason: this says nothing of what it does. Score
         intervals (Wilson 1927), as if each session stood for itself.
       </p>

@@ -166,7 +166,7 @@ function Line({ exerciseId, dose, school, exercise }: ReadyLine & { exercise: Ex
         ) : (
           <span className="text-stop">An exercise that is not offered any more</span>
         )}
-        <span className="block text-[0.93em]">
+        <span className="block text-small">
           <span className="figures">{dose}</span>
           {school && <span className="text-soft">, grows by: {SCHOOLS[school].name}</span>}
         </span>

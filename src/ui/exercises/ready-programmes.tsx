@@ -93,7 +93,7 @@ export function ReadyProgrammes(facts: PageFacts) {
 function Compare({ shown, compared, chosen }: Pick<PageFacts, 'shown' | 'compared' | 'chosen'>) {
   const choice = (name: 'one' | 'other', label: string) => (
     <label className="grid gap-1">
-      <span className="text-[0.93em] text-soft">{label}</span>
+      <span className="text-small text-soft">{label}</span>
       <select name={name} defaultValue={chosen[name] ?? ''} className={INPUT_CLASS} required>
         <option value="">Choose</option>
         {shown.map(({ programme: { id, name: called } }) => (

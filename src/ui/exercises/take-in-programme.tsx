@@ -102,7 +102,7 @@ export function TakeInProgramme() {
             {looked.preview.lines.map(({ exercise, dose, from }, at) => (
               <li key={`${at} ${exercise}`}>
                 <span dir="auto">{exercise}</span>{' '}
-                <span className="figures text-[0.93em]">{dose}</span>
+                <span className="figures text-small">{dose}</span>
                 {FROM[from] && <span className="text-soft">, {FROM[from]}</span>}
               </li>
             ))}

@@ -20,7 +20,7 @@ const BESIDE = ['hold', 'repeat', 'sides', 'breathe'] as const;
  * @param say the words of a sign, or of the whole key for null
  */
 export function FigureKey({
-  className = 'flex flex-wrap gap-x-6 gap-y-2 text-[0.93em] [&>div]:flex [&>div]:items-center [&>div]:gap-2',
+  className = 'flex flex-wrap gap-x-6 gap-y-2 text-small [&>div]:flex [&>div]:items-center [&>div]:gap-2',
   say,
 }: {
   className?: string;

@@ -26,7 +26,7 @@ export function FigureSteps({
             label=""
             className={`${size} w-auto max-w-none`}
           />
-          <figcaption className={words ? 'text-[0.87em] text-soft' : 'sr-only'}>
+          <figcaption className={words ? 'text-small text-soft' : 'sr-only'}>
             {index + 1}. {name}
           </figcaption>
         </figure>
@@ -38,7 +38,7 @@ export function FigureSteps({
             label=""
             className={`${size} w-auto max-w-none`}
           />
-          <figcaption className={words ? 'text-[0.87em]' : 'sr-only'}>
+          <figcaption className={words ? 'text-small' : 'sr-only'}>
             <span aria-hidden>✕ </span>Not so: {figure.fault.name}
           </figcaption>
         </figure>

@@ -19,11 +19,11 @@ export function Framed({
     <div className={`relative flex flex-col items-center ${className}`}>
       {children}
       {side !== '' && (
-        <p className="absolute top-0 left-0 rounded bg-ink px-1.5 text-[0.84em] font-semibold text-paper">
+        <p className="absolute top-0 left-0 rounded bg-ink px-1.5 text-fine font-semibold text-paper">
           {side}
         </p>
       )}
-      <div className="text-[0.9em] [&_.sign]:inline-flex [&_.sign]:items-center [&_.sign]:gap-1 [&_.signs]:flex [&_.signs]:flex-wrap [&_.signs]:justify-center [&_.signs]:gap-x-4 [&_.signs]:font-semibold">
+      <div className="text-small [&_.sign]:inline-flex [&_.sign]:items-center [&_.sign]:gap-1 [&_.signs]:flex [&_.signs]:flex-wrap [&_.signs]:justify-center [&_.signs]:gap-x-4 [&_.signs]:font-semibold">
         <DoseSigns signs={signs} />
       </div>
     </div>

@@ -60,7 +60,7 @@ export function HelpingPanel({
             </p>
             <FittedCourse followed={one} fitted={found.verdict.fitted} />
             {told.length > 0 && (
-              <ul className="text-[0.93em]">
+              <ul className="text-small">
                 {told.map(({ date, overlap, say, before, after }) => (
                   <li key={date}>
                     From version {seams.find((seam) => seam.date === date)?.number} ({date}): {say}
@@ -82,8 +82,8 @@ export function HelpingPanel({
       )}
       <details>
         <summary className="text-action">How this is reckoned</summary>
-        <p className="text-[0.93em] text-soft">{METHOD}</p>
-        <ul className="text-[0.93em] text-soft">
+        <p className="text-small text-soft">{METHOD}</p>
+        <ul className="text-small text-soft">
           {followed.map((one) => {
             const found = judged.find(({ id }) => id === one.id);
             const say = found && sayTrend(one, found.verdict);

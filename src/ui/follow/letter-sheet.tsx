@@ -44,7 +44,7 @@ export function LetterSheet({ letter }: { letter: OutcomeLetter }) {
       />
       {words !== '' && <p dir="auto">{words}</p>}
       <p dir="auto">{author}</p>
-      <p className="text-[0.87em] text-soft">{caution}</p>
+      <p className="text-small text-soft">{caution}</p>
     </article>
   );
 }

@@ -32,8 +32,8 @@ export function PastDecisions({ decisions }: { decisions: readonly ShownDecision
             </span>
             {row.reason && <span dir="auto"> ({row.reason})</span>}
             {/* As it was shown when it was decided. */}
-            <span className="block text-[0.93em]">{row.why}</span>
-            <span className="block text-[0.93em] text-soft">
+            <span className="block text-small">{row.why}</span>
+            <span className="block text-small text-soft">
               {after
                 ? `Worst pain after: lower in ${percentText(after.share)} of all pairs of a day before and a day after (${percentText(after.low)}–${percentText(after.high)}), a fortnight each.`
                 : 'Too few days told before and after to compare.'}

@@ -67,7 +67,7 @@ export function ProposalRow({
     <li className="grid gap-1 py-2">
       <div className="flex flex-wrap items-baseline gap-x-3">
         <span
-          className={`rounded border px-1.5 text-[0.87em] ${grows ? 'border-action text-action' : 'border-stop text-stop'}`}
+          className={`rounded border px-1.5 text-small ${grows ? 'border-action text-action' : 'border-stop text-stop'}`}
         >
           {move}
         </span>
@@ -79,7 +79,7 @@ export function ProposalRow({
       </div>
       <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
         <p className="min-w-72 flex-1">
-          {why} <span className="text-[0.87em] text-soft">{source}</span>
+          {why} <span className="text-small text-soft">{source}</span>
         </p>
         {mayDecide && (
           <span className="ml-auto flex gap-2">
@@ -119,7 +119,7 @@ export function ProposalRow({
           {choices.map(({ line, say }) => (
             <li key={line} className="flex flex-wrap items-center gap-x-3 gap-y-1">
               <span className="figures">{line}</span>
-              <span className="min-w-60 flex-1 text-[0.93em]">{say}</span>
+              <span className="min-w-60 flex-1 text-small">{say}</span>
               {mayDecide && (
                 <Button
                   disabled={busy}
@@ -134,7 +134,7 @@ export function ProposalRow({
         </ul>
       )}
       {beyond && (
-        <p className="text-[0.93em] font-medium">
+        <p className="text-small font-medium">
           Together with the others it would go beyond the patient’s minutes.
         </p>
       )}

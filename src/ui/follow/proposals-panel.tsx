@@ -60,7 +60,7 @@ export function ProposalsPanel({
         </p>
       )}
       {open.length > 0 && (
-        <p className="figures text-[0.93em] text-soft">
+        <p className="figures text-small text-soft">
           Fullest day now {minutes.now}, with all accepted {minutes.all}
           {minutes.has !== null && `; the patient has ${minutes.has}`}.
           {mayDecide && ' Alt A accepts the first.'}
@@ -105,7 +105,7 @@ export function ProposalsPanel({
                 </Button>
               ))}
               <label className="grid gap-1">
-                <span className="text-[0.93em] text-soft">From</span>
+                <span className="text-small text-soft">From</span>
                 <input
                   type="date"
                   className={INPUT_CLASS}

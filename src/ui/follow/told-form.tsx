@@ -129,7 +129,7 @@ export function ToldForm({
                 >
                   <span className="min-w-0">
                     <bdi className="font-medium">{name}</bdi>
-                    <span className="block text-[0.93em] text-soft">{words}</span>
+                    <span className="block text-small text-soft">{words}</span>
                   </span>
                   <label className="flex items-center gap-2">
                     <span>

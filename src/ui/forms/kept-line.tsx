@@ -10,7 +10,7 @@ const WORDS: Readonly<Record<KeepState, string>> = {
 /** How far a form is kept, and that it was begun before. */
 export function KeptLine({ state, wasKept }: { state: KeepState; wasKept: boolean }) {
   return (
-    <p role="status" className="text-[0.93em] text-soft empty:hidden">
+    <p role="status" className="text-small text-soft empty:hidden">
       {WORDS[state] || (wasKept ? 'Begun before, and not sent.' : '')}
     </p>
   );

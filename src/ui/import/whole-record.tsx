@@ -88,7 +88,7 @@ export function WholeRecordIn() {
                 : 'You have this patient.'}
           </p>
           {looked.alike !== null && (
-            <p className="text-caution">
+            <p className="text-lit-ink">
               This may be somebody you have already: <bdi>{looked.alike}</bdi>. Taken in, they stand
               beside each other as two patients.
             </p>

@@ -107,7 +107,7 @@ export function FindingsPanel({
       {settled.length > 0 && (
         <details>
           <summary className="text-soft">Settled ({settled.length})</summary>
-          <p className="text-[0.87em] text-soft">
+          <p className="text-small text-soft">
             Confirmed earlier; the newest measures do not show it any more.
           </p>
           <ul className="grid gap-1 pt-1">
@@ -149,7 +149,7 @@ export function FindingsPanel({
 
 function About({ finding }: { finding: Pick<Decided, 'towards' | 'source' | 'cue'> }) {
   return (
-    <p className="text-[0.87em] text-soft">
+    <p className="text-small text-soft">
       {finding.towards !== '' && `Points to: ${finding.towards}. `}
       {finding.cue !== null && `Cue for the programme: “${finding.cue}”. `}
       {finding.source}
@@ -240,7 +240,7 @@ function ProposedRow({
         <p>{finding.say}</p>
       )}
       {finding.before && (
-        <p className="text-[0.87em]">
+        <p className="text-small">
           Before, on {finding.before.localDate}: <span dir="auto">{finding.before.say}</span>
           {finding.before.decision === 'dismissed' && ' (dismissed)'}
         </p>

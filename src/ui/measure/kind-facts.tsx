@@ -30,7 +30,7 @@ export function Ratios({ draft, known }: { draft: SheetDraft; known: KnownMeasur
   });
   if (rows.length === 0) return null;
   return (
-    <div role="status" className="py-1 text-[0.93em]">
+    <div role="status" className="py-1 text-small">
       <ul className="flex flex-wrap gap-x-5">
         {rows.map(({ name, ratio, unusual, limit }) => (
           <li key={name} className={unusual ? 'font-semibold' : ''}>
@@ -50,11 +50,11 @@ export function Earlier({ kind, known }: { kind: MeasureKindId; known: KnownMeas
   if (all.length === 0) return null;
   return (
     <details>
-      <summary className="text-[0.93em] text-action">
+      <summary className="text-small text-action">
         Earlier ({all.reduce((sum, one) => sum + one.count, 0)})
         <span className="sr-only"> of {kindOf(kind).name}</span>
       </summary>
-      <ul className="py-1 text-[0.93em]">
+      <ul className="py-1 text-small">
         {all.flatMap((series) =>
           series.earlier.map((one) => (
             <li key={one.id}>
@@ -102,7 +102,7 @@ export function Difference({
   const found = sideDifference(left, right, detectableOf(kind, known.detectable).margin);
   if (!Number.isFinite(found.difference)) return null;
   return (
-    <p role="status" className="py-1 text-[0.93em]">
+    <p role="status" className="py-1 text-small">
       {found.less === null
         ? 'Left and right alike.'
         : `${found.less === 'left' ? 'Left' : 'Right'} ${formatMeasure(kind, Math.abs(found.difference))} less`}

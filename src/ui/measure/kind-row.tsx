@@ -34,7 +34,7 @@ export function KindRow({
     <div className="pt-3">
       <div className="flex flex-wrap items-baseline gap-x-3">
         <h3>{about.name}</h3>
-        <p className="text-[0.93em] text-soft">
+        <p className="text-small text-soft">
           {norm && `Usual ${formatMeasure(kind, norm.value)}, ${norm.source}. `}
           {how}
         </p>
@@ -103,7 +103,7 @@ function FormRow({
     return (
       <div className="flex flex-wrap items-center gap-3 border-b border-hair py-1.5">
         <Rows {...props} />
-        <span className="ml-auto text-[0.93em]">
+        <span className="ml-auto text-small">
           <Before kind={kind} side={side} now={null} known={known} />
         </span>
       </div>
@@ -112,7 +112,7 @@ function FormRow({
     <div className="grid gap-2 border-b border-hair py-2">
       <Rows {...props} />
       {errorAt('body') && <p className="text-stop">{errorAt('body')}</p>}
-      <p className="text-[0.93em]">
+      <p className="text-small">
         <Before kind={kind} side={side} now={null} known={known} />
       </p>
     </div>
@@ -131,7 +131,7 @@ function TakeOut({ kind, known }: { kind: MeasureKindId; known: KnownMeasures })
           key={side ?? 'one'}
           look="quiet"
           disabled={busy}
-          className="!min-h-6 !px-0 text-[0.87em]"
+          className="!min-h-6 !px-0 text-small"
           onClick={() =>
             void send(
               '/api/v1/measurements/withdraw',

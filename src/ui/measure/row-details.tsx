@@ -35,7 +35,7 @@ export function RowDetails({
   const now = summariseTrials(row.trials.filter((t) => t.trim() !== '').map(numberIn));
   return (
     <details>
-      <summary className="text-[0.93em] text-action">
+      <summary className="text-small text-action">
         {moves ? 'Quality, cue and re-test' : 'Instrument and note'}
         <span className="sr-only"> of {wordsOf(kind, side)}</span>
         <span className="text-soft">

@@ -87,7 +87,7 @@ export function TrialRow({
           </Button>
         )}
         <TrialSummary kind={kind} trials={trials} />
-        <span className="ml-auto text-right text-[0.93em]">
+        <span className="ml-auto text-right text-small">
           <Before kind={kind} side={side} now={mean} known={known} />
         </span>
       </div>
@@ -97,13 +97,13 @@ export function TrialRow({
         </p>
       )}
       {kind === 'wall-gap' && mean !== null && mean > 0 && (
-        <p className="text-[0.93em] text-soft">
+        <p className="text-small text-soft">
           Pad for wall presses: {padThickness(mean)} mm, no thicker, or it pushes the head forward
           and trains the fault.
         </p>
       )}
       {kind === 'wall-tuck' && mean === 0 && (
-        <p className="text-[0.93em] text-soft">Contact reached: the head touches the wall.</p>
+        <p className="text-small text-soft">Contact reached: the head touches the wall.</p>
       )}
       {about.step === 'strength' && trials.length > 0 && <Band most={Math.max(...trials)} />}
       {reading && <Reader name={row.instrument} onTrial={take} onClose={() => setReading(false)} />}
@@ -130,7 +130,7 @@ function TrialSummary({ kind, trials }: { kind: MeasureKindId; trials: readonly 
   if (!summary || kindOf(kind).trials === 1) return null;
   const disagree = agree !== undefined && trialsDisagree(trials, agree);
   return (
-    <span role="status" className="text-[0.93em]">
+    <span role="status" className="text-small">
       mean <strong className="figures font-semibold">{formatMeasure(kind, summary.mean)}</strong>
       {summary.count > 1 && (
         <span className="text-soft"> spread {formatMeasure(kind, summary.spread)}</span>
@@ -191,7 +191,7 @@ function Band({ most }: { most: number }) {
   if (!Number.isFinite(most) || most <= 0) return null;
   const { least, most: upper } = forceBand(most);
   return (
-    <p className="text-[0.93em] text-soft">
+    <p className="text-small text-soft">
       {RELIEF_BAND.least * 100}–{RELIEF_BAND.most * 100} % of {Math.round(most)} N:{' '}
       <span className="figures">
         {Math.round(least)}–{Math.round(upper)} N ({kilogramForce(least).toFixed(1)}–

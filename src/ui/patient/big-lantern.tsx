@@ -56,7 +56,7 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
             <p className="font-semibold leading-tight">
               {rib.name} <span className="font-normal text-soft">{shareText(rib.share, say)}</span>
             </p>
-            <p className="max-w-[34ch] text-[0.84em] leading-snug text-soft">{rib.words}</p>
+            <p className="max-w-[34ch] text-fine leading-snug text-soft">{rib.words}</p>
           </li>
         ))}
       </ol>

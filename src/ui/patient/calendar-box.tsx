@@ -45,7 +45,7 @@ export function CalendarBox() {
         <>
           <p>{say('settings.calendar.shown')}</p>
           <p
-            className="figures rounded border border-hair bg-wash p-2 text-[0.84em] break-all select-all"
+            className="figures rounded border border-hair bg-wash p-2 text-fine break-all select-all"
             data-testid="calendar-address"
           >
             {address}

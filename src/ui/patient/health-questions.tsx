@@ -110,7 +110,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
       <BeginButton type="submit" disabled={busy}>
         {tell(busy ? 'health.sending' : 'health.send')}
       </BeginButton>
-      <p className="text-[0.84em] text-soft">{caution}</p>
+      <p className="text-fine text-soft">{caution}</p>
     </form>
   );
 }

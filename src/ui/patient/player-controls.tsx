@@ -31,11 +31,11 @@ export function Controls({
   const next = segment ? lines[segment.line + 1] : undefined;
   return (
     <footer className="mx-auto grid w-full max-w-2xl gap-2 px-4 pb-3">
-      <p className="truncate text-[0.84em] text-soft" dir="auto">
+      <p className="truncate text-fine text-soft" dir="auto">
         {next ? say('player.then', { next: next.name }) : say('player.last')}
       </p>
       {mode === 'running' ? (
-        <div className="grid grid-cols-5 gap-1.5 text-[0.84em]">
+        <div className="grid grid-cols-5 gap-1.5 text-fine">
           <Side onClick={onBack}>{say('player.back')}</Side>
           <Side onClick={onRepeat}>{say('player.repeat')}</Side>
           <Side onClick={onPause}>{say('player.pause')}</Side>
@@ -71,7 +71,7 @@ export function Controls({
           </button>
         </div>
       )}
-      <details className="text-[0.84em]">
+      <details className="text-fine">
         <summary className="min-h-11 py-2 text-action">{say('player.options')}</summary>
         <SoundChoices chosen={chosen} onChoose={onChoose} />
       </details>

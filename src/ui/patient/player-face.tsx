@@ -37,7 +37,7 @@ export function PlayerFace(props: PlayerFaceProps) {
     <section className="fixed inset-0 grid grid-rows-[auto_minmax(0,1fr)_auto] bg-paper">
       <header className="mx-auto flex w-full max-w-2xl items-start justify-between gap-3 px-4 pt-3">
         <div>
-          <p className="text-[0.84em] text-soft">
+          <p className="text-fine text-soft">
             {say('player.exercise', { nth: segment.line + 1, count: lines.length })}
             {count && ` · ${count}`}
           </p>

@@ -75,7 +75,7 @@ export function ProgressView({ progress }: { progress: Progress }) {
           />
           <details>
             <summary className="min-h-11 py-2 text-action">{say('progress.table')}</summary>
-            <table className="figures w-full text-[0.84em]">
+            <table className="figures w-full text-fine">
               <thead>
                 <tr>
                   {(['day', 'worst', 'sessionsDone'] as const).map((column) => (

@@ -39,7 +39,7 @@ export function StopWords({ pack }: { pack: Signs }) {
         <strong className="font-semibold">{say('stop.emergency')}</strong>{' '}
         {pack.clinic.emergencyText}
       </p>
-      <p className="text-[0.84em] text-soft">{pack.caution}</p>
+      <p className="text-fine text-soft">{pack.caution}</p>
     </div>
   );
 }

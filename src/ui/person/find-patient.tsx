@@ -93,7 +93,7 @@ export function FindPatient() {
               </span>{' '}
               {one.clinicNumber !== '' && <span className="text-soft">{one.clinicNumber}</span>}
               {one.archived && <span className="text-soft"> archived</span>}
-              <span className="block truncate text-[0.93em] text-soft" dir="auto">
+              <span className="block truncate text-small text-soft" dir="auto">
                 {one.complaint}
               </span>
             </li>

@@ -116,11 +116,11 @@ export function ExerciseSearch({
             <FigureThumb exerciseId={exercise.id} drawing={exercise.drawing} />
             <span className="grid min-w-0 grow">
               <span className="font-medium">{exercise.name}</span>
-              <span className="text-[0.9em] text-soft">
+              <span className="text-small text-soft">
                 {exercise.family}, {exercise.position}
               </span>
             </span>
-            <span className="figures shrink-0 text-[0.9em] text-soft">{exercise.usualDose}</span>
+            <span className="figures shrink-0 text-small text-soft">{exercise.usualDose}</span>
           </Command.Item>
         ))}
         {ready.map(programme)}
@@ -147,9 +147,9 @@ function ReadyItem({
         <span className="font-medium">
           {name} <span className="font-normal text-soft">ready programme</span>
         </span>
-        <span className="text-[0.9em] text-soft">For: {forWhom}</span>
+        <span className="text-small text-soft">For: {forWhom}</span>
       </span>
-      <span className="figures shrink-0 text-[0.9em] text-soft">
+      <span className="figures shrink-0 text-small text-soft">
         {lines.length === 1 ? '1 line' : `${lines.length} lines`}
       </span>
     </Command.Item>

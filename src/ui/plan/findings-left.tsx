@@ -38,9 +38,9 @@ export function FindingsLeft({
             <li key={id} className="border-l-2 border-hair py-0.5 pl-2">
               <span dir="auto">{say}</span>
               {towards !== '' && (
-                <span className="block text-[0.87em] text-soft">Points to: {towards}.</span>
+                <span className="block text-small text-soft">Points to: {towards}.</span>
               )}
-              {cue !== null && <span className="block text-[0.87em]">Cue: “{cue}”.</span>}
+              {cue !== null && <span className="block text-small">Cue: “{cue}”.</span>}
             </li>
           ))}
         </ul>

@@ -89,7 +89,7 @@ function LinkShown({ address }: { address: string }) {
         className="w-56 rounded bg-white"
       />
       <p
-        className="figures w-full select-all break-all rounded border border-hair bg-wash p-2 text-[0.87em]"
+        className="figures w-full select-all break-all rounded border border-hair bg-wash p-2 text-small"
         data-testid="patient-link"
       >
         {address}

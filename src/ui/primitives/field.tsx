@@ -28,7 +28,7 @@ function Labelled({
       </Label.Root>
       {children}
       {(error || hint) && (
-        <p id={`${id}-about`} className={`text-[0.93em] ${error ? 'text-stop' : 'text-soft'}`}>
+        <p id={`${id}-about`} className={`text-small ${error ? 'text-stop' : 'text-soft'}`}>
           {error ? <strong className="font-semibold">{error}</strong> : hint}
         </p>
       )}

@@ -56,7 +56,7 @@ export function ProgrammeRehearsal({
           )}
           <figure className="grid gap-1">
             <Drawing courses={courses} name={name} />
-            <figcaption className="text-[0.9em] text-soft">
+            <figcaption className="text-small text-soft">
               Minutes of the day, by week: at most, with rests and changes.
             </figcaption>
           </figure>
@@ -72,7 +72,7 @@ export function ProgrammeRehearsal({
           </ul>
           <div className="flex flex-wrap items-end gap-3">
             <fieldset className="flex flex-wrap gap-3">
-              <legend className="text-[0.93em] text-soft">Each line for</legend>
+              <legend className="text-small text-soft">Each line for</legend>
               {courses.map((one) => (
                 <label key={one.kind} className="flex items-center gap-1.5">
                   <input
@@ -129,10 +129,10 @@ function Lines({ course }: { course: RehearsedProgramme }) {
               <th scope="row" className="py-1 pr-4 text-left font-normal" dir="auto">
                 {line.exercise}
               </th>
-              <td className="figures py-1 pr-4 text-[0.93em]">{line.from}</td>
+              <td className="figures py-1 pr-4 text-small">{line.from}</td>
               <td className="py-1 pr-4">
                 {line.toExercise !== line.exercise && <span dir="auto">{line.toExercise}, </span>}
-                <span className="figures text-[0.93em]">{line.to}</span>
+                <span className="figures text-small">{line.to}</span>
               </td>
               <td className="py-1 pr-4">{times(line.grew)}</td>
               <td className="py-1">{times(line.eased)}</td>

@@ -66,7 +66,7 @@ export function RehearsalPanel({
       <div className="flex flex-wrap items-center gap-3">
         <h3 className="font-semibold">Rehearsal: {name}, twelve weeks</h3>
         <Button onClick={() => setSeed((seed + 0.317) % 1)}>Other patients</Button>
-        <span className="text-[0.93em] text-soft">
+        <span className="text-small text-soft">
           Made-up patients who take every proposal. Ours, no source: a course to expect, no promise.
         </span>
       </div>
@@ -76,7 +76,7 @@ export function RehearsalPanel({
         <>
           <figure className="grid gap-1">
             <Drawing courses={courses} name={name} />
-            <figcaption className="text-[0.9em] text-soft">
+            <figcaption className="text-small text-soft">
               {isLoaded(courses)
                 ? 'Load by week.'
                 : 'Work of a session by week: seconds held, or repetitions where nothing is held.'}{' '}
@@ -91,7 +91,7 @@ export function RehearsalPanel({
                 <span className="text-soft">({REHEARSED[course.kind].says})</span>
                 <span>{inWords(course)}</span>
                 {course.stalls !== null && (
-                  <span className="basis-full pl-[42px] text-[0.93em] text-soft">
+                  <span className="basis-full pl-[42px] text-small text-soft">
                     It stands where it is: {course.stalls}
                   </span>
                 )}

@@ -105,7 +105,7 @@ export function ConsentForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Record the consent
       </Button>
-      {before && <p className="text-[0.93em] text-soft">Last recorded on {before.on}.</p>}
+      {before && <p className="text-small text-soft">Last recorded on {before.on}.</p>}
     </form>
   );
 }

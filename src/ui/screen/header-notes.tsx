@@ -71,7 +71,7 @@ export function HeaderNotes({
             <li key={id} className="border-l-2 border-plum pl-1.5">
               <details>
                 <summary className="font-medium">{PRECAUTIONS[id].name}</summary>
-                <p className="max-w-md text-[0.93em] text-soft">
+                <p className="max-w-md text-small text-soft">
                   {flagsInWords(id) !== '' && `Flags: ${flagsInWords(id)}. `}
                   {PRECAUTIONS[id].note}
                 </p>

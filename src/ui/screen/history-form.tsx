@@ -162,7 +162,7 @@ export function HistoryForm({
         </p>
       </fieldset>
       <Refusal say={refusal.say} />
-      <p className="text-[0.93em] text-soft" role="status">
+      <p className="text-small text-soft" role="status">
         {KEEP_WORDS[draft.state]}
       </p>
       <Button type="submit" disabled={busy} className="justify-self-start">

@@ -214,7 +214,7 @@ export function ScreeningForm({
         <GuidedVerdicts result={result} />
         <FiredRules rules={result.fired} />
         <Refusal say={refusal?.say ?? ''} />
-        <p className="text-[0.93em] text-soft" role="status">
+        <p className="text-small text-soft" role="status">
           {KEEP_WORDS[draft.state]}
         </p>
         <Button type="submit" look="main" disabled={busy}>

@@ -26,11 +26,11 @@ export function FiredRules({ rules }: { rules: readonly ScreeningRule[] }) {
       {rules.map((rule) => (
         <li key={rule.id} className="border-l-2 border-dark-rib pl-2">
           <p>{rule.reason}</p>
-          <p className="text-[0.87em] text-soft">
+          <p className="text-small text-soft">
             {OUTCOME_NAMES[rule.outcome]}. {rule.source}
           </p>
           {rule.precaution && PRECAUTIONS[rule.precaution].flags.length > 0 && (
-            <p className="text-[0.87em] text-soft">Flags: {flagsInWords(rule.precaution)}.</p>
+            <p className="text-small text-soft">Flags: {flagsInWords(rule.precaution)}.</p>
           )}
         </li>
       ))}
@@ -54,7 +54,7 @@ export function GuidedVerdicts({ result }: { result: ScreeningResult }) {
       `Neck cord cluster: ${cord.positive} of ${cord.known} known signs positive, ${cord.kind}.`,
     );
   return lines.map((line) => (
-    <p key={line} className="text-[0.93em]">
+    <p key={line} className="text-small">
       {line}
     </p>
   ));

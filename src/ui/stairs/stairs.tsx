@@ -29,7 +29,7 @@ export function Stairs({
       {findings.length > 0 && <p className="text-soft">Asked for by: {findings.join(' ')}</p>}
       {ladders.map(({ name, steps }) => (
         <div key={name} className="pt-2">
-          <p className="text-[0.93em] text-soft first-letter:uppercase">{name}</p>
+          <p className="text-small text-soft first-letter:uppercase">{name}</p>
           <ol className="flex flex-col gap-y-2 pt-1 md:flex-row md:items-end md:gap-y-0">
             {steps.map((step, index) => (
               <li key={step.exercise.id} className="min-w-0 flex-1 md:max-w-52">
@@ -41,7 +41,7 @@ export function Stairs({
       ))}
       {beside.length > 0 && (
         <div className="pt-3">
-          <p className="text-[0.93em] text-soft">
+          <p className="text-small text-soft">
             {ladders.length > 0 ? 'Beside the stairs: no step of another' : 'No step of another'}
           </p>
           <ul className="flex flex-col gap-y-2 pt-1 md:flex-row md:items-end md:gap-x-2 md:gap-y-0">
@@ -70,7 +70,7 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
           drawing={exercise.drawing}
           className="h-16 w-full max-w-28 justify-start px-1"
         />
-        <span className="block px-1 pb-1 text-[0.93em] leading-tight">
+        <span className="block px-1 pb-1 text-small leading-tight">
           {!beside && (
             <>
               <span className="sr-only">Step </span>
@@ -81,12 +81,10 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
             {exercise.name}
           </span>
           {here && <span className="sr-only">, where the patient stands</span>}
-          {here && <span className="figures block text-[0.87em]">{dose}</span>}
-          {shut && (
-            <span className="block text-[0.87em] text-plum">closed: {closed.join('; ')}</span>
-          )}
+          {here && <span className="figures block text-small">{dose}</span>}
+          {shut && <span className="block text-small text-plum">closed: {closed.join('; ')}</span>}
           {!shut && needs.length > 0 && (
-            <span className="block text-[0.87em] text-soft">{needs.join(', ')}</span>
+            <span className="block text-small text-soft">{needs.join(', ')}</span>
           )}
         </span>
         <span
@@ -95,7 +93,7 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
           style={{ height: 12 + place * RISE }}
         />
       </summary>
-      <div className="border-l-2 border-hair py-1 pl-2 text-[0.93em]">
+      <div className="border-l-2 border-hair py-1 pl-2 text-small">
         <p>
           {exercise.position}; {exercise.purpose}: {exercise.muscles.join(', ')}.
         </p>

@@ -21,7 +21,7 @@ export function Timeline({ days, today }: { days: readonly ShownDay[]; today: Lo
             {deeds.length > 0 && <>: {deedsInWords(deeds)}</>}
           </p>
           {contacts.map(({ id: contactId, body, by }) => (
-            <p key={contactId} className="text-[0.95em]">
+            <p key={contactId} className="text-small">
               {WAYS[body.way]}
               {!body.reached && ', not reached'}
               {by && (

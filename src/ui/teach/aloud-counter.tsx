@@ -154,7 +154,7 @@ export function AloudCounter({
           Voice {aloud ? 'on' : 'off'}
         </Button>
       </div>
-      <p className="text-[0.87em] text-soft">
+      <p className="text-small text-soft">
         With all its pauses: {formatClock(totalSeconds(segments))}.
       </p>
     </section>

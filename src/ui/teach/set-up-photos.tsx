@@ -135,7 +135,7 @@ function Photos({
             <div
               role="group"
               aria-label={`Delete ${say(index + 1)}`}
-              className="no-print grid gap-1 text-[0.93em]"
+              className="no-print grid gap-1 text-small"
             >
               <span>Nobody can bring it back.</span>
               <Button
@@ -201,7 +201,7 @@ function Take({ patientId, lineage }: { patientId: PatientId; lineage: string })
       >
         {busy ? 'Sending …' : 'Take a photo of it'}
       </label>
-      <p className="text-[0.93em] text-soft">
+      <p className="text-small text-soft">
         It shows on this patient’s sheet, handout and phone. Where it was taken is removed from it.
       </p>
       <Refusal say={say} />

@@ -181,7 +181,7 @@ export function TeachDesk({
                   <span className="min-w-0 flex-1" dir="auto">
                     {one.name}
                   </span>
-                  <span className="figures text-[0.87em] text-soft">
+                  <span className="figures text-small text-soft">
                     {open === 0 ? '✓' : open}
                     <span className="sr-only">{open === 0 ? ' complete' : ' open'}</span>
                   </span>
@@ -197,11 +197,11 @@ export function TeachDesk({
               className={`flex min-h-11 w-full items-center gap-2 border-l-4 px-2 text-left ${at === pages.length ? 'border-lit bg-wash font-semibold' : 'border-transparent hover:bg-wash'}`}
             >
               <span className="flex-1">Before the patient leaves</span>
-              <span className="figures text-[0.87em] text-soft">{gaps.length}</span>
+              <span className="figures text-small text-soft">{gaps.length}</span>
             </button>
           </li>
         </ol>
-        <p className="pt-3 text-[0.87em] text-soft" role="status">
+        <p className="pt-3 text-small text-soft" role="status">
           {KEEP_WORDS[state]}
         </p>
       </nav>
@@ -246,7 +246,7 @@ export function TeachDesk({
               </Button>
               {mayTeach && (
                 <Button size="hand" look="main" onClick={step}>
-                  Next <kbd className="figures text-[0.87em]">→</kbd>
+                  Next <kbd className="figures text-small">→</kbd>
                 </Button>
               )}
               <Button size="hand" look="quiet" onClick={() => goTo(at + 1)}>

@@ -70,7 +70,7 @@ export function PutAside({
               }}
             >
               <label className="grid gap-1">
-                <span className="text-[0.87em] text-soft">Why it can wait</span>
+                <span className="text-small text-soft">Why it can wait</span>
                 <input
                   className={INPUT_CLASS}
                   value={reason}
@@ -79,7 +79,7 @@ export function PutAside({
                 />
               </label>
               <label className="grid gap-1">
-                <span className="text-[0.87em] text-soft">Days</span>
+                <span className="text-small text-soft">Days</span>
                 <select
                   className={INPUT_CLASS}
                   value={days}

@@ -81,7 +81,7 @@ async function ExercisesPage({ searchParams }: PageProps<'/exercises'>) {
                 <span className="text-soft">
                   , {exercise.family}, step {exercise.rung}
                 </span>{' '}
-                <span className="figures text-[0.93em] text-soft">{exercise.usualDose}</span>
+                <span className="figures text-small text-soft">{exercise.usualDose}</span>
               </p>
               {practises && (
                 <>

@@ -58,7 +58,7 @@ export function FigureStudio({
           <Button onClick={redo} disabled={studio.future.length === 0}>
             Redo
           </Button>
-          <p className="text-[0.93em] text-soft">
+          <p className="text-small text-soft">
             Drag a point, or move it with the arrow keys.
             <span className="sr-only">
               {' '}
@@ -68,10 +68,10 @@ export function FigureStudio({
         </div>
         <Canvas studio={studio} act={act} />
         <PoseStrip studio={studio} act={act} />
-        <p className="text-[0.93em] text-soft">
+        <p className="text-small text-soft">
           One-sided? Draw it for the right: the left is shown as its mirror.
         </p>
-        <p className="text-[0.93em] text-soft">
+        <p className="text-small text-soft">
           <span className="font-medium text-ink">In words: </span>
           {describeFigure(studio.figure)}
         </p>

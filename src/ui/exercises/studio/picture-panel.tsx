@@ -61,7 +61,7 @@ export function PicturePanel({ figure, act }: { figure: Figure; act: Act }) {
         </label>
       </div>
       {stages && (
-        <p className="pt-2 text-[0.93em] text-soft">
+        <p className="pt-2 text-small text-soft">
           Its poses are places that are held, one for each {stages.by} of the dose.{' '}
           <button
             type="button"

@@ -11,7 +11,7 @@ export function PoseStrip({ studio, act }: { studio: Studio; act: Act }) {
   const { figure, at } = studio;
   const last = figure.poses.length - 1;
   const frame = (here: boolean) =>
-    `grid w-28 justify-items-center gap-1 rounded border-2 bg-sheet p-1 text-[0.87em] ${here ? 'border-action' : 'border-hair'}`;
+    `grid w-28 justify-items-center gap-1 rounded border-2 bg-sheet p-1 text-small ${here ? 'border-action' : 'border-hair'}`;
   return (
     <div className="grid gap-2">
       <ol className="flex flex-wrap gap-2" aria-label="Poses">

@@ -54,7 +54,7 @@ export function BodyMap({ fields, set }: FormRowProps) {
             </label>
           ))}
         </fieldset>
-        <p className="text-[0.87em] text-soft">
+        <p className="text-small text-soft">
           Drawing in is better even if it hurts more near the spine, but never when weakness or
           numbness grows.
         </p>

@@ -55,7 +55,7 @@ function NerveGrid({ fields, set, last }: FormRowProps) {
     <div className="grid gap-4">
       <NerveTrend before={last?.form === 'nerve' ? last : null} fields={fields} />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Examination by level">
-        <table className="w-full min-w-[44rem] text-[0.93em]">
+        <table className="w-full min-w-[44rem] text-small">
           <thead className="text-left">
             <tr>
               <th scope="col" className="pr-2">
@@ -118,7 +118,7 @@ function NerveGrid({ fields, set, last }: FormRowProps) {
             ))}
           </div>
         ))}
-        <p className="text-[0.87em] text-soft sm:col-span-2">Left, then right.</p>
+        <p className="text-small text-soft sm:col-span-2">Left, then right.</p>
       </div>
     </div>
   );

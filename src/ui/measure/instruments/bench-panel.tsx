@@ -12,7 +12,7 @@ export function BenchPanel() {
   return (
     <details className="border-t border-hair pt-2">
       <summary className="font-semibold">Bench of the simulated instruments</summary>
-      <p className="text-[0.93em] text-soft">
+      <p className="text-small text-soft">
         No device is attached to this demo build. Turn the true value here; the readings carry noise
         and drop-outs as a device’s do.
       </p>

@@ -69,7 +69,7 @@ export function Reader({
           Close
         </Button>
         {feed.battery !== null && (
-          <span className="text-[0.87em] text-soft">battery {feed.battery} %</span>
+          <span className="text-small text-soft">battery {feed.battery} %</span>
         )}
       </div>
       <p role="status" className={feed.state === 'lost' ? 'text-stop' : 'text-soft'}>

@@ -60,7 +60,7 @@ export function Comparison({
           <AngleLines photo={later} placement={over} facing={facing} color="#7b2c60" />
         </Frame>
       </div>
-      <p className="text-[0.93em] text-soft">
+      <p className="text-small text-soft">
         Both upright and facing the same way, C7 in one place.{' '}
         {overlay.by === 'known length'
           ? 'At one scale, by the known length in each picture.'

@@ -100,13 +100,13 @@ export function PhotoMarking({
                 {MARKS[id].name}
                 <span className="sr-only">{marking.points[id] ? ', placed' : ', not placed'}</span>
                 {!MARKS[id].must && !marking.points[id] && (
-                  <span className="ml-auto text-[0.87em] font-normal text-soft">if you can</span>
+                  <span className="ml-auto text-small font-normal text-soft">if you can</span>
                 )}
               </button>
             </li>
           ))}
         </ol>
-        <p className="text-[0.93em] text-soft">{MARKS[marking.active].how}</p>
+        <p className="text-small text-soft">{MARKS[marking.active].how}</p>
         <div className="grid grid-cols-3 gap-2">
           <Choice
             label="Faces"

@@ -30,7 +30,7 @@ export function PhotoNumbers({ measures }: { measures: PhotoMeasures }) {
           </div>
         ))}
       </dl>
-      <p className="pt-1 text-[0.93em] text-soft">
+      <p className="pt-1 text-small text-soft">
         {angle < FORWARD_HEAD_BELOW.surely
           ? 'Under 48°: a forward head by the trade’s measure.'
           : angle < FORWARD_HEAD_BELOW.perhaps
@@ -51,7 +51,7 @@ export function HeadLoad({ forwardMm }: { forwardMm: number }) {
   return (
     <details>
       <summary className="font-semibold">What people quote about the load</summary>
-      <div className="grid gap-2 py-1 text-[0.93em]">
+      <div className="grid gap-2 py-1 text-small">
         <p>
           Rule of thumb: a head of 12 lb, and ten more for each inch that the ear is in front of the
           shoulder. {inches.toFixed(1)} in here: <strong>{both(addedPounds)} added</strong>,{' '}

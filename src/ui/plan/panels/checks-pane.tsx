@@ -67,7 +67,7 @@ function Item({ check, onJump }: { check: Check; onJump: (uid: string) => void }
     </>
   );
   return (
-    <li className="py-0.5 text-[0.93em]">
+    <li className="py-0.5 text-small">
       {line === null ? (
         <span>{words}</span>
       ) : (

@@ -50,7 +50,7 @@ export function DayRibbon({
         {hours.map((minute) => (
           <span
             key={minute}
-            className="figures absolute -left-14 text-[0.8em] text-soft"
+            className="figures absolute -left-14 text-fine text-soft"
             style={{ top: top(minute) - 8 }}
           >
             {clockText(minute)}
@@ -59,7 +59,7 @@ export function DayRibbon({
         {inDay.map(({ from, to, label }) => (
           <div
             key={`${from} ${label}`}
-            className="absolute right-0 left-0 overflow-hidden border-y border-hair bg-wash px-2 text-[0.8em] text-soft"
+            className="absolute right-0 left-0 overflow-hidden border-y border-hair bg-wash px-2 text-fine text-soft"
             style={{
               top: top(Math.max(wake, from)),
               height: (Math.min(sleep, to) - Math.max(wake, from)) * SCALE,
@@ -88,7 +88,7 @@ export function DayRibbon({
         ))}
       </div>
       {ribbon.ticks.length > 0 && (
-        <p className="text-[0.87em] text-soft">
+        <p className="text-small text-soft">
           Short strokes: resets at {ribbon.ticks.map(({ at }) => clockText(at)).join(', ')}.
         </p>
       )}
@@ -160,7 +160,7 @@ function Session({
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      className="absolute right-0 left-1 flex cursor-grab touch-none items-start overflow-hidden rounded border border-action bg-sheet px-1.5 text-[0.8em] leading-tight select-none"
+      className="absolute right-0 left-1 flex cursor-grab touch-none items-start overflow-hidden rounded border border-action bg-sheet px-1.5 text-fine leading-tight select-none"
       style={{ top: (at - wake) * SCALE, height: Math.max(LEAST_HEIGHT, long * SCALE) }}
     >
       <span className="figures mr-1">{clockText(at)}</span>

@@ -30,7 +30,7 @@ export function DeskTime({
   return (
     <div className="grid gap-2" aria-live="polite">
       <table className="w-full">
-        <caption className="pb-1 text-left text-[0.93em] text-soft">
+        <caption className="pb-1 text-left text-small text-soft">
           True time with rests and changes, on the fullest day of the first fortnight
         </caption>
         <tbody>
@@ -86,7 +86,7 @@ function Cuts({ cuts, onCut }: { cuts: readonly Cut[]; onCut: (cut: Cut) => void
       <h2 className="font-semibold">Cheapest cuts</h2>
       <ul>
         {cuts.map((cut) => (
-          <li key={cut.say} className="border-t border-hair py-1 text-[0.93em]">
+          <li key={cut.say} className="border-t border-hair py-1 text-small">
             <button
               type="button"
               className="text-left text-action hover:underline"

@@ -34,7 +34,7 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
           </div>
         ))}
       </dl>
-      <p className="pt-3 text-[0.93em] text-soft">
+      <p className="pt-3 text-small text-soft">
         Where Alt types letters, as Option does on a Mac, hold Control with it. No key works while a
         dialog is open.
       </p>

@@ -88,7 +88,7 @@ export function SendPanel({
           Redo
         </Button>
       </div>
-      <p className="text-[0.93em] text-soft" role="status">
+      <p className="text-small text-soft" role="status">
         {KEPT[draft]}
       </p>
     </div>

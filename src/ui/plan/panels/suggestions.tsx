@@ -42,7 +42,7 @@ export function Suggestions({
                 <span className="min-w-0">
                   <span className="font-medium">{exercise.name}</span>
                   {side && <span className="text-soft">, {side}</span>}
-                  <span className="block text-[0.87em] text-soft">
+                  <span className="block text-small text-soft">
                     {because} Step {exercise.rung}: {rungBecause}
                     {instead.map((say) => ` ${say}.`)}
                     {findings.length > 1 && ` Answers ${findings.length} findings.`}

@@ -158,8 +158,8 @@ function ReadyList({
             <p className="mr-auto min-w-0">
               <span className="font-medium">{programme.name}</span>
               <span className="text-soft">, {programme.lines.length} lines</span>
-              <span className="block text-[0.93em]">For: {programme.forWhom}</span>
-              <span className="block text-[0.93em] text-soft">Not for: {programme.notFor}</span>
+              <span className="block text-small">For: {programme.forWhom}</span>
+              <span className="block text-small text-soft">Not for: {programme.notFor}</span>
             </p>
             <Button aria-label={`Apply ${programme.name}`} onClick={() => onApply(programme)}>
               Apply

@@ -51,7 +51,7 @@ export function VersionsPane({
                 </span>
               </p>
               {version.difference.length > 0 && (
-                <p className="text-[0.93em] text-soft">{version.difference.join('; ')}.</p>
+                <p className="text-small text-soft">{version.difference.join('; ')}.</p>
               )}
             </div>
             <Button

@@ -38,13 +38,13 @@ function Calendar({ days }: { days: readonly CalendarDay[] }) {
     <div>
       <h2 className="font-semibold">Coming weeks</h2>
       <table className="w-full table-fixed">
-        <caption className="pb-1 text-left text-[0.93em] text-soft">
+        <caption className="pb-1 text-left text-small text-soft">
           Time at most each day; a bare day is a rest day.
         </caption>
         <thead>
           <tr>
             {NAMES.map((name) => (
-              <th key={name} scope="col" className="text-left text-[0.87em] font-normal text-soft">
+              <th key={name} scope="col" className="text-left text-small font-normal text-soft">
                 {name}
               </th>
             ))}
@@ -74,7 +74,7 @@ function DayCell({ day, most }: { day: CalendarDay; most: number }) {
     ends.length > 0 ? `ends: ${ends.join(', ')}` : '',
   ].filter((note) => note !== '');
   return (
-    <div className={`text-[0.8em] leading-tight ${isReview ? 'bg-wash' : ''}`}>
+    <div className={`text-fine leading-tight ${isReview ? 'bg-wash' : ''}`}>
       <span className="figures text-soft">{date.slice(8)}</span>{' '}
       {isRest ? (
         <span className="text-soft">rest</span>
@@ -108,12 +108,12 @@ function Ahead({ ahead, goodSessions }: { ahead: readonly WeekAhead[]; goodSessi
     <div>
       <h2 className="font-semibold">If every step succeeds</h2>
       <table className="w-full">
-        <caption className="pb-1 text-left text-[0.93em] text-soft">
+        <caption className="pb-1 text-left text-small text-soft">
           What this programme would take by its schools’ rules: a step after {goodSessions} good
           sessions in a row, each taken at once. Nothing changes by itself.
         </caption>
         <thead>
-          <tr className="border-b border-hair text-left text-[0.93em]">
+          <tr className="border-b border-hair text-left text-small">
             {['Week', 'Fullest day', 'Held a week', 'Repetitions a week', 'Heaviest load'].map(
               (heading, index) => (
                 <th
@@ -144,7 +144,7 @@ function Ahead({ ahead, goodSessions }: { ahead: readonly WeekAhead[]; goodSessi
         </tbody>
       </table>
       {steps.length > 0 && (
-        <ul className="pt-2 text-[0.93em]">
+        <ul className="pt-2 text-small">
           {steps.map(({ line, exercise, dose, steps: taken }) => (
             <li key={line.lineage}>
               {line.exercise.name}

@@ -63,7 +63,7 @@ export function CompareDialog({
       <div className="overflow-auto">
         <table className="w-full min-w-[56rem]">
           <thead>
-            <tr className="border-b border-ink text-left align-bottom text-[0.93em]">
+            <tr className="border-b border-ink text-left align-bottom text-small">
               {[
                 'School',
                 'Dose',
@@ -93,12 +93,12 @@ export function CompareDialog({
               >
                 <th scope="row" className="max-w-72 py-2 pr-3 text-left font-normal">
                   <p className="font-semibold">{name}</p>
-                  <p className="text-[0.87em] text-soft">
+                  <p className="text-small text-soft">
                     {says} {source}
                   </p>
                 </th>
-                <td className="figures max-w-56 py-2 pr-3 text-[0.93em]">{line}</td>
-                <td className="figures py-2 pr-3 text-[0.93em] whitespace-nowrap">
+                <td className="figures max-w-56 py-2 pr-3 text-small">{line}</td>
+                <td className="figures py-2 pr-3 text-small whitespace-nowrap">
                   {effortText(taken)}
                 </td>
                 <td className="figures py-2 pr-3 text-right">{span(measure.contractions)}</td>
@@ -158,7 +158,7 @@ function Sides({
             {dose && (
               <button
                 type="button"
-                className="figures text-[0.93em] text-action underline"
+                className="figures text-small text-action underline"
                 onClick={() => onDose(dose)}
               >
                 write {dose}

@@ -22,8 +22,7 @@ import { LineSetUp } from './line-set-up';
 
 const ICON_BUTTON =
   'inline-flex size-7 items-center justify-center rounded border border-transparent text-soft hover:border-hair hover:text-ink disabled:opacity-40';
-const SMALL_SELECT =
-  'rounded border border-hair bg-sheet px-1 py-0.5 text-[0.87em] text-ink max-w-44';
+const SMALL_SELECT = 'rounded border border-hair bg-sheet px-1 py-0.5 text-small text-ink max-w-44';
 
 /** What a row can ask of the desk; the same object for all rows, so that rows need not be redrawn. */
 export type RowMoves = {
@@ -113,7 +112,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
             {name}
           </p>
           {exercise && (
-            <p className="text-[0.87em] text-soft">
+            <p className="text-small text-soft">
               {exercise.family}
               {!exercise.family.endsWith(exercise.position) && `, ${exercise.position}`}
             </p>
@@ -232,7 +231,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
             </TextButton>
           )}
           {exercise && (
-            <details className="text-[0.87em] text-soft">
+            <details className="text-small text-soft">
               <summary>Watch</summary>
               <Watch exercise={exercise} />
             </details>
@@ -310,7 +309,7 @@ function TextButton({
   return (
     <button
       type="button"
-      className="min-h-6 text-[0.87em] text-action hover:underline disabled:opacity-50"
+      className="min-h-6 text-small text-action hover:underline disabled:opacity-50"
       aria-label={label}
       {...props}
     >

@@ -46,7 +46,7 @@ export function DoseField({
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}
-        className="figures w-full rounded text-[0.93em] border border-hair bg-sheet px-2.5 py-1.5 aria-invalid:border-stop"
+        className="figures w-full rounded text-small border border-hair bg-sheet px-2.5 py-1.5 aria-invalid:border-stop"
       />
       <div id={`${id}-reading`} className="pt-1" aria-live="polite">
         {read.ok ? <Reading read={read} /> : <Mistake dose={dose} error={read.error} />}
@@ -72,7 +72,7 @@ function Reading({ read }: { read: Extract<ReadLine, { ok: true }> }) {
         </p>
       )}
       {read.assumed.length > 0 && (
-        <p className="text-[0.93em] text-soft">Assumed: {read.assumed.join('; ')}</p>
+        <p className="text-small text-soft">Assumed: {read.assumed.join('; ')}</p>
       )}
     </>
   );
@@ -83,7 +83,7 @@ function Mistake({ dose, error }: { dose: string; error: DoseError }) {
   const end = Math.min(dose.length, error.at + error.length);
   return (
     <div className="text-stop">
-      <p className="figures whitespace-pre-wrap pb-1.5 text-[0.93em]" aria-hidden>
+      <p className="figures whitespace-pre-wrap pb-1.5 text-small" aria-hidden>
         {dose.slice(0, error.at)}
         <mark className="rounded-sm bg-transparent text-stop underline decoration-wavy decoration-2 underline-offset-4">
           {dose.slice(error.at, end) || '▁'}

@@ -32,7 +32,7 @@ export function HoldNote({
 }) {
   const { predicted, verdict, shorter } = check;
   return (
-    <p className={`text-[0.93em] ${verdict === 'beyond' ? 'font-medium' : 'text-soft'}`}>
+    <p className={`text-small ${verdict === 'beyond' ? 'font-medium' : 'text-soft'}`}>
       At this effort a steady hold is predicted to last {formatSeconds(predicted.least)} to{' '}
       {formatSeconds(predicted.most)} (Rohmert 1960; Frey Law & Avin 2010, memory; none is for the
       neck). {VERDICTS[verdict]}

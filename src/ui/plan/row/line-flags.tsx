@@ -32,7 +32,7 @@ export function LineFlags({
         )?.reason;
         const field = `${id} ${precaution} ${trait}`;
         return (
-          <li key={field} className="border-l-2 border-plum pl-2 text-[0.93em]">
+          <li key={field} className="border-l-2 border-plum pl-2 text-small">
             <label htmlFor={field}>
               <strong className="font-semibold text-plum">Flagged: {TRAITS[trait]}.</strong>{' '}
               {PRECAUTIONS[precaution].name}. {PRECAUTIONS[precaution].note}

@@ -24,7 +24,7 @@ export function LineNotes({ read, onShorter }: { read: Read; onShorter: (dose: s
   return (
     <>
       {said.map((say) => (
-        <p key={say} className="text-[0.93em] text-soft">
+        <p key={say} className="text-small text-soft">
           {say}
         </p>
       ))}

@@ -34,7 +34,7 @@ export function LineSetUp({
 }) {
   if (taken.length + offers.length === 0) return null;
   return (
-    <ul aria-label={`Set-up of ${name}`} className="grid gap-1 pt-1 text-[0.93em]">
+    <ul aria-label={`Set-up of ${name}`} className="grid gap-1 pt-1 text-small">
       {taken.map((setUp) => (
         <li key={words(setUp)} className="flex flex-wrap items-baseline gap-x-3">
           <span className="border-l-2 border-action pl-2" dir="auto">
@@ -42,7 +42,7 @@ export function LineSetUp({
           </span>
           <button
             type="button"
-            className="min-h-6 text-[0.93em] text-action hover:underline"
+            className="min-h-6 text-small text-action hover:underline"
             aria-label={`Take “${words(setUp)}” off ${name}`}
             onClick={() => onRemove(setUp)}
           >
@@ -62,7 +62,7 @@ export function LineSetUp({
           </span>
           <button
             type="button"
-            className="min-h-6 text-[0.93em] text-action hover:underline"
+            className="min-h-6 text-small text-action hover:underline"
             aria-label={`Send “${words(offer.setUp)}” home with ${name}`}
             onClick={() => onTake([offer])}
           >

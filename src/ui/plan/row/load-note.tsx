@@ -8,7 +8,7 @@ export function LoadNote({ found }: { found: LoadContradiction }) {
   const [least, most] = [Math.floor(allowed.least), Math.floor(allowed.most)];
   const heavy = kind === 'too heavy';
   return (
-    <p className={`text-[0.93em] ${heavy ? 'font-medium' : 'text-soft'}`}>
+    <p className={`text-small ${heavy ? 'font-medium' : 'text-soft'}`}>
       {heavy ? `Set ${set}: ` : ''}
       {percent} % of the {MAXIMA[of]} maximum allows about{' '}
       {least === most ? most : `${least}–${most}`} repetitions (Epley 1985, Brzycki 1993; memory)

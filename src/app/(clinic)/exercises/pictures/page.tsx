@@ -79,7 +79,7 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
                       <span className="figures text-soft">{rung}</span> {name}
                     </h3>
                     {sides && (
-                      <p className={words ? 'sr-only' : 'text-[0.93em] text-soft'}>
+                      <p className={words ? 'sr-only' : 'text-small text-soft'}>
                         Drawn for the right: {sides.right}.
                       </p>
                     )}

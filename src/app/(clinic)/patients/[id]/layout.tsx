@@ -94,7 +94,7 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
       />
       <VisitRail patientId={patient.id} done={done} />
       <div className="pt-4">{children}</div>
-      <p className="no-print pt-10 text-[0.93em]">
+      <p className="no-print pt-10 text-small">
         <QuietLink href={`/patients/${patient.id}/record`} className="text-action hover:underline">
           The record: who this is, devices, who looked{member.role === 'lead' && ', erasing'}
         </QuietLink>

@@ -69,7 +69,7 @@ async function FollowPage({ params }: PageProps<'/patients/[id]/follow'>) {
           label={`What happened, day by day. ${inWords(follow)} The table below holds every day.`}
           fileName="follow"
         />
-        <p className="pt-1 text-[0.93em] text-soft">
+        <p className="pt-1 text-small text-soft">
           A rib lit to the top is a day done in full, a dark one was missed, a bare tick is a rest
           day. Hatched days were paused. A numbered seam is where that version began, a flag a
           review; a hollow dot was told more than 48 hours later.
@@ -149,7 +149,7 @@ function Figures({ follow, patientId }: { follow: Follow; patientId: PatientId }
               <span className={`figures block text-xl ${name === 'Worst pain' ? 'text-plum' : ''}`}>
                 {value}
               </span>
-              <span className="text-[0.87em] text-soft">{about}</span>
+              <span className="text-small text-soft">{about}</span>
             </dd>
           </div>
         ))}

@@ -38,7 +38,7 @@ async function ScreenPage({ params }: PageProps<'/patients/[id]/screen'>) {
           Is home exercise safe?
         </h2>
         <Safety member={member} patientId={patient.id} step={step} />
-        <p className="max-w-3xl text-[0.93em] text-soft">{SCREENING_CAUTION}</p>
+        <p className="max-w-3xl text-small text-soft">{SCREENING_CAUTION}</p>
       </section>
       <section aria-labelledby="history-name" className="grid gap-3">
         <h2 id="history-name" className="text-lg">
