@@ -190,6 +190,11 @@ it('answers nobody without a key, with another clinic’s, or with one that was 
   const status = async (bearer: string, path: string) =>
     (await fetch(`${base()}/${path}`, { headers: { Authorization: bearer } })).status;
   expect(await status('', `Patient/${patientId}`)).toBe(401);
+  // Who is signed in is no key.
+  const signedIn = await fetch(`${base()}/Patient/${patientId}`, {
+    headers: { cookie: `member=${(await member(stage.emails.lead)).token}` },
+  });
+  expect(signedIn.status).toBe(401);
   expect(await status(`Bearer ${'x'.repeat(43)}`, `Patient/${patientId}`)).toBe(401);
   const { emails } = await makeClinic('elsewhere', ownDomain());
   const lead = await member(emails.lead);
