@@ -95,7 +95,7 @@ it('planning and teaching', async () => {
   await says(page, 'patchy');
   await look('plan, rehearsing');
   await page.keyboard.press('Escape');
-  for (const dialog of ['Templates', 'Ask: home and day', 'Keys']) {
+  for (const dialog of ['Templates', 'Paste', 'Ask: home and day', 'Keys']) {
     await press(page, dialog);
     await look(`plan, ${dialog}`);
     await page.keyboard.press('Escape');

@@ -365,6 +365,28 @@ it('reads the trade’s own words, writes them canonically when the field is lef
   expect(page.problems).toEqual([]);
 });
 
+it('takes a written programme as text: what is doubtful is asked, and nothing guessed', async () => {
+  const patientId = await screenedPatient(stage.practitioner);
+  const page = await stage.open(`/patients/${patientId}/plan`);
+  await press(page, 'Paste');
+  await page.type(
+    '[role=dialog] textarea',
+    '1. Tuck lying down: 3 sets of 10\n- bird dog 3x8 every other day\nthat neck thing 2x30s\nBlade set, down and back 10x3',
+  );
+  await says(page, '1 line asks which exercise is meant.');
+  expect(await page.$eval('[role=dialog] button[disabled]', (one) => one.textContent)).toContain(
+    'Put 3 lines',
+  );
+  await page.select('[role=dialog] select[aria-label="Exercise for: that neck thing"]', 'left out');
+  await press(page, 'Put 3 lines on the desk');
+  await page.waitForSelector('input[aria-label="Dose of Tuck lying down"]');
+  expect(await doseOf(page, 'Tuck lying down')).toBe('3 sets of 10');
+  expect(await doseOf(page, 'Blade set, down and back')).toBe('10x3');
+  // Ten sets of three, or three of ten: the desk asks before anything is sent.
+  await says(page, '10 sets of 3, or 3 sets of 10?');
+  expect(page.problems).toEqual([]);
+});
+
 it('keeps a template and applies it to another patient', async () => {
   const [from, to] = [
     await screenedPatient(stage.practitioner),

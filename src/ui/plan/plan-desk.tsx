@@ -38,6 +38,7 @@ import { FindingsLeft, type FindingShown } from './findings-left';
 import { ChecksPane } from './panels/checks-pane';
 import { DayRibbon } from './panels/day-ribbon';
 import { DeskTime } from './panels/desk-time';
+import { PasteDialog } from './panels/paste-dialog';
 import { HomeDialog } from './panels/home-dialog';
 import { KeysDialog } from './panels/keys-dialog';
 import { QuietLink } from '../primitives/quiet-link';
@@ -310,6 +311,7 @@ export function PlanDesk(props: PlanDeskProps) {
               onApplyReady={(programme) => addLines(ready.apply(programme))}
               onApply={(template) => addLines(templateLines(template))}
             />
+            <PasteDialog exercises={catalogue.all} onAdd={addLines} />
             <HomeDialog
               patientId={patientId}
               home={props.home}
