@@ -24,7 +24,7 @@ export function PastDecisions({ decisions }: { decisions: readonly ShownDecision
       <ul className="divide-y divide-hair border-y border-hair">
         {decisions.map(({ row, name, author, after }) => (
           <li key={row.id} className="py-1.5">
-            <span className="figures text-soft">{row.localDate}</span>{' '}
+            <span className="text-soft">{row.localDate}</span>{' '}
             <span className="font-medium">{name}</span> {row.decision} by{' '}
             <span dir="auto">{author}</span>:{' '}
             <span className="figures">

@@ -34,7 +34,7 @@ export function Ratios({ draft, known }: { draft: SheetDraft; known: KnownMeasur
       <ul className="flex flex-wrap gap-x-5">
         {rows.map(({ name, ratio, unusual, limit }) => (
           <li key={name} className={unusual ? 'font-semibold' : ''}>
-            {name} <span className="figures">{ratio.toFixed(2)}</span>
+            {name} {ratio.toFixed(2)}
             <span className="font-normal text-soft"> ({limit})</span>
           </li>
         ))}

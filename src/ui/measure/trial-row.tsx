@@ -131,7 +131,7 @@ function TrialSummary({ kind, trials }: { kind: MeasureKindId; trials: readonly 
   const disagree = agree !== undefined && trialsDisagree(trials, agree);
   return (
     <span role="status" className="text-small">
-      mean <strong className="figures font-semibold">{formatMeasure(kind, summary.mean)}</strong>
+      mean <strong className="font-semibold">{formatMeasure(kind, summary.mean)}</strong>
       {summary.count > 1 && (
         <span className="text-soft"> spread {formatMeasure(kind, summary.spread)}</span>
       )}
@@ -173,8 +173,7 @@ export function Before({
   return (
     <span className="grid">
       <span>
-        last <span className="figures">{formatMeasure(kind, last.value)}</span>{' '}
-        <span className="text-soft">on {last.on}</span>
+        last {formatMeasure(kind, last.value)} <span className="text-soft">on {last.on}</span>
         {now !== null && `: ${changeInWords(kind, last.value, now, detectable)}`}
       </span>
       {then.value !== null && (then.id !== last.id || now !== null) && then.id !== last.id && (

@@ -59,7 +59,7 @@ function Reading({ read }: { read: Extract<ReadLine, { ok: true }> }) {
   return (
     <>
       <p>
-        {read.words}. <span className="figures text-soft">{minutesText(read.time)}</span>
+        {read.words}. <span className="text-soft">{minutesText(read.time)}</span>
       </p>
       {read.rewritten !== null && (
         <p className="text-soft">
