@@ -3,7 +3,7 @@ import type { ClinicId, MemberId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
 import { type Statement, builder, read, readOne } from './door';
 import { fileEntry, member, patient, visitCalendar } from './schema';
-import { readBody } from './visit/entries';
+import { notSuperseded, readBody } from './visit/entries';
 
 /** The address of a member's calendar, in the place of the one before. */
 export function putVisitCalendar(row: typeof visitCalendar.$inferInsert): Statement {
@@ -74,9 +74,7 @@ export async function nextVisitsFor(clinicId: ClinicId, practitionerId: MemberId
           eq(patient.practitionerId, practitionerId),
           isNull(patient.archivedAt),
           sql`${fileEntry.body} IS NOT NULL`,
-          // Named by hand: an inner select's columns lose their table otherwise.
-          sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
-            WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`,
+          notSuperseded,
         ),
       )
       .orderBy(asc(fileEntry.createdAt), asc(sql`file_entry.rowid`))

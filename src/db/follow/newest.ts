@@ -3,7 +3,7 @@ import { and, asc, eq, gte, inArray, sql } from 'drizzle-orm';
 import type { FileBodies, FileEntryKind } from '@/core/records';
 import type { ClinicId, LocalDate } from '@/core/units';
 import { read } from '../door';
-import { readBody } from '../visit/entries';
+import { notSuperseded, readBody } from '../visit/entries';
 import { episode, patientLink, screening, fileEntry, teachBack } from '../schema';
 
 /** The newest confirmed screening of each of these patients. */
@@ -45,9 +45,7 @@ async function newestEntriesOf<Kind extends FileEntryKind>(
           inArray(fileEntry.patientId, [...patientIds]),
           eq(fileEntry.kind, kind),
           sql`${fileEntry.body} IS NOT NULL`,
-          // Named by hand: an inner select's columns lose their table otherwise.
-          sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
-            WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`,
+          notSuperseded,
         ),
       )
       .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
@@ -92,9 +90,7 @@ export async function contactsSince(
           eq(fileEntry.kind, 'contact'),
           gte(fileEntry.localDate, since),
           sql`${fileEntry.body} IS NOT NULL`,
-          // Named by hand: an inner select's columns lose their table otherwise.
-          sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
-            WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`,
+          notSuperseded,
         ),
       )
       .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))

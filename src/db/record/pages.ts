@@ -1,4 +1,5 @@
-import { and, asc, eq, gt, gte, inArray, lte, or, sql } from 'drizzle-orm';
+import { type SQL, and, asc, eq, gt, gte, inArray, lte, or, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { ClinicId, LocalDate, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from '../bounds';
 import { read, readOne } from '../door';
@@ -18,6 +19,19 @@ export type PageAsked = {
   readonly limit: number;
 };
 
+/** What stands within the days and behind the page before, in the order of day and id. */
+function inPage(
+  day: SQLiteColumn,
+  id: SQLiteColumn,
+  { days, after }: Pick<PageAsked, 'days' | 'after'>,
+): SQL | undefined {
+  return and(
+    days.from === null ? undefined : gte(day, days.from),
+    days.to === null ? undefined : lte(day, days.to),
+    after === null ? undefined : or(gt(day, after.on), and(eq(day, after.on), gt(id, after.id))),
+  );
+}
+
 /** A patient's measurements by day and id; those that take another out have nothing to show. */
 export function measurementsPage({ clinicId, patientId, days, after, limit }: PageAsked) {
   const { localDate, id } = measurement;
@@ -30,11 +44,7 @@ export function measurementsPage({ clinicId, patientId, days, after, limit }: Pa
           eq(measurement.clinicId, clinicId),
           eq(measurement.patientId, patientId),
           sql`${measurement.details} IS NOT NULL`,
-          days.from === null ? undefined : gte(localDate, days.from),
-          days.to === null ? undefined : lte(localDate, days.to),
-          after === null
-            ? undefined
-            : or(gt(localDate, after.on), and(eq(localDate, after.on), gt(id, after.id))),
+          inPage(localDate, id, { days, after }),
         ),
       )
       .orderBy(asc(localDate), asc(id))
@@ -69,11 +79,7 @@ export function toldPage({ clinicId, patientId, days, after, limit }: PageAsked)
           eq(sessionEvent.clinicId, clinicId),
           eq(sessionEvent.patientId, patientId),
           sql`json_extract(${sessionEvent.body}, '$.type') IN ('check-in', 'daily', 'report', 'morning', 'weekly')`,
-          days.from === null ? undefined : gte(localDate, days.from),
-          days.to === null ? undefined : lte(localDate, days.to),
-          after === null
-            ? undefined
-            : or(gt(localDate, after.on), and(eq(localDate, after.on), gt(id, after.id))),
+          inPage(localDate, id, { days, after }),
         ),
       )
       .orderBy(asc(localDate), asc(id))

@@ -46,8 +46,8 @@ function rowOf(row: Stored): FileEntryRow {
   return { ...row, body } as FileEntryRow;
 }
 
-/** Named by hand: an inner select's columns lose their table otherwise. */
-const notSuperseded = sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
+/** An entry that counts now. Named by hand: an inner select's columns lose their table otherwise. */
+export const notSuperseded = sql`NOT EXISTS (SELECT 1 FROM file_entry AS later
   WHERE later.clinic_id = file_entry.clinic_id AND later.supersedes = file_entry.id)`;
 
 /** A patient's entries of these kinds that count now, newest first. */
