@@ -33,6 +33,13 @@ export function setPatientDay(
     .where(and(eq(patient.clinicId, clinicId), eq(patient.id, id)));
 }
 
+export function setPatientLanguage(clinicId: ClinicId, id: string, language: string): Statement {
+  return builder()
+    .update(patient)
+    .set({ language })
+    .where(and(eq(patient.clinicId, clinicId), eq(patient.id, id)));
+}
+
 export function insertEpisode(row: typeof episode.$inferInsert): Statement {
   return builder().insert(episode).values(row);
 }

@@ -23,12 +23,15 @@ import {
   revokeCalendarLinks,
   revokeLinksOf,
   setArchived,
+  setPatientLanguage,
   setSearch,
   write,
 } from '@/db';
 import type { SignedIn } from './access';
 import { practitionersSeen } from './files';
+import { isOffered } from './languages';
 import { patientFor } from './people';
+import { Problem } from './problem';
 import { writeAs } from './visit/write-as';
 
 /** How a patient is reached, and when that was written; nothing where nobody has. */
@@ -37,6 +40,26 @@ export async function detailsFor(
 ): Promise<{ readonly details: PatientDetails; readonly basedOn: number }> {
   const row = await detailsOf(patient.clinicId, patient.id);
   return { details: row?.body ?? NO_DETAILS, basedOn: row?.updatedAt ?? 0 };
+}
+
+/**
+ * Sets the language of a patient's screens before they have opened any; on the phone they choose it anew.
+ *
+ * @throws Problem 400 for a language that is not offered
+ */
+export async function saveLanguage(
+  member: SignedIn,
+  { patientId, language }: { readonly patientId: string; readonly language: string },
+): Promise<void> {
+  const patient = await patientFor(member, patientId);
+  if (!isOffered(language))
+    throw new Problem(400, 'There are no texts in this language.', ['language']);
+  if (patient.language === language) return;
+  await writeAs(member, 'assistant', {
+    verb: 'set the language of',
+    subject: { kind: 'patient', id: patient.id },
+    statements: () => [setPatientLanguage(patient.clinicId, patient.id, language)],
+  });
 }
 
 /** Everything a patient is found by, as it stands with these details. */

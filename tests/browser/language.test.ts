@@ -126,3 +126,17 @@ describe('the patient’s language', () => {
     expect(stage.server.log()).not.toContain('pt.json');
   });
 });
+
+it('is set by the clinic before the link is opened, so that the first screen is in it', async () => {
+  const id = await makePatient(stage.practitioner, 'Dora Mistral');
+  await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  const desk = await stage.open(`/patients/${id}/record`);
+  await desk.select('select:has(option[value="pt"])', 'pt');
+  await says(desk, 'The language is set.');
+  const here = await device(stage.practitioner, id);
+  const phone = await freshPage(stage.browser, PHONE);
+  await goTo(phone, `${stage.server.origin}/open#${here.link}`);
+  await says(phone, '⟦');
+  expect(await phone.$eval('html', (html) => html.lang)).toBe('pt');
+  expect([...desk.problems, ...phone.problems]).toEqual([]);
+});

@@ -212,6 +212,17 @@ describe('our own file', () => {
     await expect(take(changed)).rejects.toMatchObject({ status: 409 });
   });
 
+  it('is read where it was made before a column was there that may be empty', async () => {
+    const older = with_(({ tables }) => {
+      for (const event of tables.sessionEvent ?? []) {
+        delete event.writtenBy;
+        delete event.writtenHow;
+      }
+    });
+    const preview = await look(older);
+    expect(preview.tables.every(({ fresh, differ }) => fresh + differ === 0)).toBe(true);
+  });
+
   it('adds what is new to a patient the clinic has', async () => {
     const { clinicId } = other;
     const before = (await recordRows(clinicId, patientId)).visitNote.length;

@@ -35,6 +35,10 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
     query: () => '?token=nobody',
     body: () => null,
   },
+  'patients/language': {
+    may: MEMBERS,
+    body: () => ({ patientId: world.patientId, language: 'en' }),
+  },
   covers: {
     may: PRACTITIONERS,
     ownClinicOnly: true,

@@ -75,6 +75,9 @@ export const DetailsDraft = z.object({
 });
 export type DetailsDraft = z.infer<typeof DetailsDraft>;
 
+/** The language of a patient's screens and reminders, as the clinic sets it. */
+export const LanguageDraft = z.object({ patientId: recordId, language: words('The language', 35) });
+
 /** A patient put into the archive, or fetched back. */
 export const ArchiveDraft = z.object({ patientId: recordId, archived: z.boolean() });
 

@@ -17,7 +17,8 @@ export function rowSchema(table: RecordTable): z.ZodType<Record<string, unknown>
       .filter(([name]) => !LEFT_OUT.has(name))
       .map(([name, column]) => {
         const value = name === 'body' && table === 'fileEntry' ? z.unknown() : valueOf(column);
-        return [name, column.notNull ? value : value.nullable()];
+        // What may be null may be left out: a file of before a column was there is read as one without it.
+        return [name, column.notNull ? value : value.nullable().default(null)];
       }),
   );
   const row = z.strictObject(shape);

@@ -102,6 +102,7 @@ const AUTHOR_FIELDS = [
   'acknowledgedBy',
   'deletedBy',
   'endedBy',
+  'writtenBy',
 ] as const;
 
 /** The file of our own, with the exercises and drawings that its programmes name. */

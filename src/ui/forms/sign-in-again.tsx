@@ -7,8 +7,11 @@ import { whenToLock } from './lock';
 import { post, whenSignedOut } from './post';
 import { SignInForm } from './sign-in-form';
 
-/** A desk nobody touches for so long locks itself. Common practice, no source. */
-const UNTOUCHED_MS = 15 * 60_000;
+/**
+ * A desk nobody touches for so long locks itself: longer than a session is counted aloud, shorter than
+ * the server keeps it open. Common practice, no source.
+ */
+const UNTOUCHED_MS = 25 * 60_000;
 const TOUCHES = ['pointerdown', 'keydown', 'wheel'] as const;
 
 /** Nothing, the session that is over, or a desk that somebody locked. */

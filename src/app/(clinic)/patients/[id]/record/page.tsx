@@ -10,6 +10,8 @@ import { requireFile } from '@/server/require';
 import { HandOver } from '@/ui/account/hand-over-form';
 import { CorrectForm } from '@/ui/record/correct-form';
 import { ArchiveButton } from '@/ui/person/archive-button';
+import { offeredLanguages } from '@/server/languages';
+import { LanguageChoice } from '@/ui/person/language-choice';
 import { DetailsForm } from '@/ui/person/details-form';
 import { DeviceList } from '@/ui/record/device-list';
 import { WholeRecordOut } from '@/ui/record/whole-record-out';
@@ -50,6 +52,11 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
         )}
         <h2 className="pt-6 text-xl">How to reach the patient</h2>
         <DetailsForm patientId={patient.id} {...details} key={details.basedOn} />
+        <LanguageChoice
+          patientId={patient.id}
+          language={patient.language}
+          languages={offeredLanguages()}
+        />
         {corrections.length > 0 && (
           <>
             <h3 className="pt-3 font-semibold">What was put right</h3>
