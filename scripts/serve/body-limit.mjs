@@ -8,7 +8,7 @@ const MOST_WHOLE_RECORD = 64 * 1024 * 1024;
 const ROOM = 64 * 1024;
 
 function mostAt(path) {
-  if (/^\/api\/v1\/(?:patient\/)?photos(?:[/?]|$)/.test(path)) return MOST_PHOTO + ROOM;
+  if (/^\/api\/v1\/(?:(?:patient\/)?photos|papers)(?:[/?]|$)/.test(path)) return MOST_PHOTO + ROOM;
   if (/^\/api\/v1\/whole-records(?:[/?]|$)/.test(path)) return MOST_WHOLE_RECORD + ROOM;
   return MOST_RECORD + ROOM;
 }

@@ -34,6 +34,7 @@ export const LIST_BOUNDS = {
   screenings: 50,
   referrals: 200,
   photos: 100,
+  papers: 200,
   setUpPhotos: 200,
   markings: 500,
   findings: 300,

@@ -34,6 +34,7 @@ export const TABLES_OF_PATIENT = [
   schema.outcomeLetter,
   schema.finding,
   schema.measurement,
+  schema.paper,
   schema.photoMarking,
   schema.photo,
   schema.referralAnswer,
@@ -68,6 +69,21 @@ const BY_WAY: ReadonlyMap<SQLiteTable, (clinicId: ClinicId, id: PatientId) => St
             inArray(
               schema.photoBytes.photoId,
               sql`(SELECT id FROM photo WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
+            ),
+          ),
+        ),
+  ],
+  [
+    schema.paper,
+    (clinicId, id) =>
+      builder()
+        .delete(schema.paperBytes)
+        .where(
+          and(
+            eq(schema.paperBytes.clinicId, clinicId),
+            inArray(
+              schema.paperBytes.paperId,
+              sql`(SELECT id FROM paper WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
             ),
           ),
         ),

@@ -243,3 +243,31 @@ it('takes patients in from a table: columns named, rows looked at, then written'
     rmSync(file, { force: true });
   }
 }, 300_000);
+
+it('files a paper that came in: open in the summary until it is read', async () => {
+  const id = await makePatient(stage.practitioner, 'Paper Reeve');
+  const page = await stage.open(`/patients/${id}?view=summary`);
+  await press(page, 'Papers that came in');
+  await says(page, 'None yet');
+  const file = join(tmpdir(), `paper-${id}.pdf`);
+  writeFileSync(file, '%PDF-1.4 a referral');
+  await press(page, 'File it');
+  await says(page, 'Choose a file.');
+  const input = await page.$('input[name=paper]');
+  await (input as ElementHandle<HTMLInputElement>).uploadFile(file);
+  await press(page, 'File it');
+  await says(page, 'Choose what it is.');
+  await page.select('select[name=kind]', 'imaging report');
+  await press(page, 'File it');
+  await says(page, 'Imaging report of today');
+  // The title follows the page that is read anew.
+  await page.waitForFunction(() => document.title !== '');
+  expect(await violations(page, 'papers that came in')).toEqual([]);
+  await goTo(page, `${stage.server.origin}/patients/${id}?view=summary`);
+  await says(page, '1 paper that came in is not read');
+  await press(page, '1 paper that came in is not read');
+  await press(page, 'I have read it');
+  await says(page, 'read by');
+  rmSync(file, { force: true });
+  expect(page.problems).toEqual([]);
+});

@@ -39,7 +39,7 @@ let client: Client;
 /** Tables that outlive an erased patient: ids and verbs, and the tombstone itself. */
 const OUTLIVE = ['file_look', 'erasure', 'erasing'];
 /** Tables that name a patient by way of another one. */
-const BY_WAY = ['photo_bytes', 'programme_line'];
+const BY_WAY = ['paper_bytes', 'photo_bytes', 'programme_line'];
 
 beforeAll(async () => {
   setClock(() => instantAt(ZONE, TODAY, minute(700)));
@@ -84,6 +84,7 @@ async function fillTheRest(): Promise<void> {
       screening_id: (await first('screening'))?.id,
       referral_id: (await first('referral'))?.id,
       photo_id: (await first('photo'))?.id,
+      paper_id: (await first('paper'))?.id,
       author_id: stage.practitioner.id,
       member_id: stage.practitioner.id,
       bytes: Buffer.from(NAME),
@@ -97,7 +98,7 @@ async function fillTheRest(): Promise<void> {
   const columnsOf = await tables();
   for (const table of names)
     if ((await counted(table, patientId)) === 0) await fill(table, columnsOf.get(table) ?? []);
-  await fill('photo_bytes', columnsOf.get('photo_bytes') ?? []);
+  for (const table of ['photo_bytes', 'paper_bytes']) await fill(table, columnsOf.get(table) ?? []);
 }
 
 afterAll(() => client.close());

@@ -19,6 +19,7 @@ import {
   TABLES_OF_PATIENT,
   membersOf,
   patientById,
+  paperBytesOf,
   photoBytesOf,
   recordRows,
   rowInFile,
@@ -28,6 +29,7 @@ import { correctPatient } from '@/server/identity';
 import { morningList } from '@/server/morning-list';
 import { summaryOf } from '@/server/visit/summary';
 import { takePhoto, saveMarking } from '@/server/visit/photos';
+import { filePaper } from '@/server/visit/papers';
 import { signNote } from '@/server/visit/note';
 import { takeIn } from '@/server/whole-record/take-in';
 import { takeOut } from '@/server/whole-record/take-out';
@@ -78,6 +80,16 @@ beforeAll(async () => {
   const png = await sharp(Buffer.from(svg)).png().toBuffer();
   await takePhoto(practitioner, { id: photoId, patientId, takenOn: today() }, png);
   await saveMarking(practitioner, { id: randomUUID(), patientId, photoId, marks });
+  await filePaper(
+    practitioner,
+    { id: randomUUID(), patientId, kind: 'referral', receivedOn: today() },
+    Buffer.from('%PDF-1.4 a referral'),
+  );
+  await filePaper(
+    practitioner,
+    { id: randomUUID(), patientId, kind: 'scan', receivedOn: today() },
+    png,
+  );
   await signNote(practitioner, {
     id: randomUUID(),
     patientId,
@@ -150,6 +162,11 @@ describe('our own file', () => {
       expect(await photoBytesOf(other.clinicId, id)).toEqual(
         await photoBytesOf(stage.practitioner.clinicId, id),
       );
+    for (const { id } of here?.paper ?? [])
+      expect(await paperBytesOf(other.clinicId, id)).toEqual(
+        await paperBytesOf(stage.practitioner.clinicId, id),
+      );
+    expect(here?.paper.length).toBe(2);
     const again = await take(zip);
     expect(again).toMatchObject({ isNew: false });
     expect(again.tables.every(({ fresh, differ }) => fresh === 0 && differ === 0)).toBe(true);
@@ -280,6 +297,15 @@ describe('our own file', () => {
           ),
         ),
       /is not in the file/,
+    ],
+    [
+      'a paper that is another',
+      () => {
+        const all = files();
+        const name = Object.keys(all).find((one) => one.endsWith('.pdf')) ?? '';
+        return zipSync({ ...all, [name]: strToU8('<script>alert(1)</script>') });
+      },
+      /paper of .* is not the one that the record describes/,
     ],
     [
       'far more than a record is',

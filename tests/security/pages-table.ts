@@ -64,6 +64,10 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
     path: () => `/patients/${world.patientId}/teach`,
     may: MEMBERS,
   },
+  '(clinic)/patients/[id]/papers': {
+    path: () => `/patients/${world.patientId}/papers`,
+    may: MEMBERS,
+  },
   '(clinic)/patients/[id]/told': { path: () => `/patients/${world.patientId}/told`, may: MEMBERS },
   '(clinic)/patients/[id]/note': { path: () => `/patients/${world.patientId}/note`, may: MEMBERS },
   '(clinic)/patients/[id]/handout': {

@@ -43,6 +43,25 @@ export const FILE_ROUTES: Readonly<Record<string, RouteRule>> = {
     may: MEMBERS,
     body: () => ({ patientId: world.patientId, id: world.letterId, paper: 'a4' }),
   },
+  papers: {
+    may: MEMBERS,
+    body: () => null,
+    query: () =>
+      `?id=${world.paperId}&patientId=${world.patientId}&kind=referral&receivedOn=${today()}`,
+    file: () => Buffer.from('%PDF-1.4 a referral'),
+  },
+  'papers/file': {
+    may: MEMBERS,
+    body: () => ({ patientId: world.patientId, id: world.paperId }),
+  },
+  'papers/read': {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, id: world.paperId }),
+  },
+  'papers/delete': {
+    may: PRACTITIONERS,
+    body: () => ({ patientId: world.patientId, id: world.paperId }),
+  },
   told: {
     may: MEMBERS,
     body: () => ({

@@ -65,6 +65,7 @@ export const world = {
   programmeId: '',
   lineage: '',
   leadId: '',
+  paperId: randomUUID() as string,
   practitionerId: '',
   assistantId: '',
   /** Somebody whose record nothing else is asked of. */

@@ -10,6 +10,7 @@ export * from './handout';
 export * from './measurement';
 export * from './own-exercise';
 export * from './own-figure';
+export * from './paper';
 export * from './patient';
 export * from './patient-details';
 export * from './patient-import';

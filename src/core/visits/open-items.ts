@@ -2,7 +2,15 @@ import { type LocalDate, daysBetween } from '../units';
 import { daySaid } from './day-said';
 
 /** Where something open is dealt with. */
-export type OpenAt = 'screen' | 'measure' | 'plan' | 'teach' | 'note' | 'follow' | 'review';
+export type OpenAt =
+  | 'screen'
+  | 'measure'
+  | 'plan'
+  | 'teach'
+  | 'note'
+  | 'follow'
+  | 'review'
+  | 'papers';
 export type OpenItem = { readonly say: string; readonly at: OpenAt };
 
 /** What may be open in a file. */
@@ -12,6 +20,8 @@ export type OpenFacts = {
   /** Screening answers of the patient's own that wait for a practitioner. */
   readonly answersWait: boolean;
   readonly openReferrals: number;
+  /** Papers that came in and that no practitioner has read. */
+  readonly unreadPapers: number;
   readonly proposals: number;
   /** Findings proposed and neither taken nor dismissed. */
   readonly findings: number;
@@ -37,6 +47,10 @@ export function openItems(facts: OpenFacts): OpenItem[] {
     openReferrals > 0 && {
       say: `${counted(openReferrals, 'referral has', 'referrals have')} no answer yet`,
       at: 'screen',
+    },
+    facts.unreadPapers > 0 && {
+      say: `${counted(facts.unreadPapers, 'paper that came in is', 'papers that came in are')} not read`,
+      at: 'papers',
     },
     proposals > 0 && {
       say: `${counted(proposals, 'proposal waits', 'proposals wait')} for a decision`,

@@ -42,6 +42,7 @@ describe('what is open', () => {
     alerts: 0,
     answersWait: false,
     openReferrals: 0,
+    unreadPapers: 0,
     proposals: 0,
     findings: 0,
     unsignedNote: false,

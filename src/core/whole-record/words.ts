@@ -13,6 +13,7 @@ export const RECORD_WORDS: Readonly<Record<string, string>> = {
   referral: 'Referrals',
   referralAnswer: 'Answers to referrals',
   fileEntry: 'History, consent, goals, agreements',
+  paper: 'Papers that came in',
   photo: 'Photos',
   photoMarking: 'Marks on photos',
   measurement: 'Measures',

@@ -19,6 +19,7 @@ export const RECORD_TABLES = {
   referral: schema.referral,
   referralAnswer: schema.referralAnswer,
   fileEntry: schema.fileEntry,
+  paper: schema.paper,
   photo: schema.photo,
   photoMarking: schema.photoMarking,
   measurement: schema.measurement,

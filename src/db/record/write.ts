@@ -53,6 +53,11 @@ export function insertRecordPhoto(clinicId: ClinicId, photoId: PhotoId, bytes: B
   return builder().insert(schema.photoBytes).values({ clinicId, photoId, bytes });
 }
 
+/** The bytes of a paper that came with a record. */
+export function insertRecordPaper(clinicId: ClinicId, paperId: string, bytes: Buffer): Statement {
+  return builder().insert(schema.paperBytes).values({ clinicId, paperId, bytes });
+}
+
 /** Which of these members the clinic knows: its own, and those who wrote in records taken in before. */
 export async function membersKnown(
   clinicId: ClinicId,

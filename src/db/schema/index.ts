@@ -2,6 +2,7 @@ export * from './log';
 export * from './people';
 export * from './api';
 export * from './cover';
+export * from './paper';
 export * from './programme';
 export * from './visit';
 export * from './visit-calendar';

@@ -1,6 +1,7 @@
 export * from './entries';
 export * from './findings';
 export * from './measurements';
+export * from './papers';
 export * from './photos';
 export type { Placed } from './place';
 export * from './screenings';

@@ -21,6 +21,7 @@ import {
   membersOf,
   newestLinkOf,
   openAlertsOf,
+  papersOf,
   visitOn,
   visitsOf,
 } from '@/db';
@@ -161,7 +162,7 @@ const later = (a: LocalDate, b: LocalDate) => (a > b ? a : b);
 
 async function openIn(member: SignedIn, patient: Patient): Promise<readonly OpenItem[]> {
   const { clinicId, id } = patient;
-  const [screening, alerts, proposals, findings, note, teaching, link] = await Promise.all([
+  const [screening, alerts, proposals, findings, note, teaching, link, papers] = await Promise.all([
     screeningState(patient),
     openAlertsOf(clinicId, [id]),
     proposalsOf(patient),
@@ -169,6 +170,7 @@ async function openIn(member: SignedIn, patient: Patient): Promise<readonly Open
     keptVisitDraft(member, id, 'note'),
     keptVisitDraft(member, id, 'teach'),
     newestLinkOf(clinicId, id),
+    papersOf(clinicId, id),
   ]);
   const today = todayOf(patient);
   const [newest] = proposals ? await factsOf(clinicId, [patient], today, today) : [];
@@ -177,6 +179,7 @@ async function openIn(member: SignedIn, patient: Patient): Promise<readonly Open
     alerts: alerts.length,
     answersWait: screening.waiting !== null,
     openReferrals: screening.openReferrals,
+    unreadPapers: papers.filter(({ readAt }) => readAt === null).length,
     proposals: proposals?.open.length ?? 0,
     findings: findings.proposed.length,
     unsignedNote: note !== null,

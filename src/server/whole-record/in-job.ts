@@ -17,6 +17,7 @@ import {
   guard,
   insertElsewhere,
   insertRecordExercises,
+  insertRecordPaper,
   insertRecordPhoto,
   insertRecordRows,
   memberMay,
@@ -77,12 +78,12 @@ const unreadable = (...problems: readonly string[]): InReport => ({
 export async function inJob(order: InOrder): Promise<InReport> {
   const unpacked = unpack(order.bytes);
   if (!unpacked.ok) return unreadable(...unpacked.problems);
-  const { file, photos } = unpacked;
+  const { file, photos, papers } = unpacked;
   const { clinicId } = order;
   const patientId = file.tables.patient[0]?.id as PatientId;
   if (await erasureOf(clinicId, patientId))
     return unreadable('This record was erased here. What was erased is not taken in again.');
-  const faults = await photoFaults(unpacked);
+  const faults = [...(await photoFaults(unpacked)), ...(await paperFaults(unpacked))];
   if (faults.length > 0) return unreadable(...faults);
   const compared = compareRecord(file, await recordRows(clinicId, patientId));
   const preview: RecordPreview = {
@@ -92,22 +93,52 @@ export async function inJob(order: InOrder): Promise<InReport> {
     madeAt: file.clinic.name,
     made: file.made,
     isNew: (await patientById(clinicId, patientId)) === null,
-    photos: freshPhotos(compared, photos).length,
+    photos: freshFiles(compared, 'photo', photos).length,
     tables: compared
       .map(({ table, fresh, same, differ }) => ({ table, fresh: fresh.length, same, differ }))
       .filter(({ fresh, same, differ }) => fresh + same + differ > 0),
   };
   if (!order.write || compared.some(({ differ }) => differ > 0)) return { kind: 'looked', preview };
-  return writeRecord(order, order.write, { file, photos, compared, preview });
+  return writeRecord(order, order.write, { file, photos, papers, compared, preview });
 }
 
 type Photos = ReadonlyMap<string, Uint8Array>;
 
-/** Photos that come with new rows. */
-function freshPhotos(compared: readonly Compared[], photos: Photos): [string, Uint8Array][] {
-  const rows = compared.find(({ table }) => table === 'photo')?.fresh ?? [];
+/** Photos or papers that come with new rows. */
+function freshFiles(
+  compared: readonly Compared[],
+  of: 'photo' | 'paper',
+  files: Photos,
+): [string, Uint8Array][] {
+  const rows = compared.find(({ table }) => table === of)?.fresh ?? [];
   const fresh = new Set(rows.map(({ id }) => id));
-  return [...photos].filter(([id]) => fresh.has(id));
+  return [...files].filter(([id]) => fresh.has(id));
+}
+
+const PDF = '%PDF-';
+
+/** Whether every paper is what the record says: there, of that size and kind. */
+async function paperFaults({ file, papers }: Extract<Unpacked, { ok: true }>): Promise<string[]> {
+  const faults: string[] = [];
+  for (const { id, receivedOn, mediaType, size, deletedAt } of file.tables.paper) {
+    const bytes = papers.get(id as string);
+    if (!bytes) {
+      if (deletedAt === null)
+        faults.push(`The paper of ${receivedOn as string} is not in the file.`);
+      continue;
+    }
+    const isPdf = Buffer.from(bytes.subarray(0, PDF.length)).toString('latin1') === PDF;
+    const found =
+      mediaType === 'image/jpeg'
+        ? await sharp(bytes)
+            .metadata()
+            .catch(() => null)
+        : null;
+    const fits = mediaType === 'application/pdf' ? isPdf : found?.format === 'jpeg';
+    if (!fits || bytes.length !== size)
+      faults.push(`The paper of ${receivedOn as string} is not the one that the record describes.`);
+  }
+  return faults;
 }
 
 /** Whether every photo is a picture of the size that the record says. */
@@ -134,11 +165,13 @@ async function writeRecord(
   {
     file,
     photos,
+    papers,
     compared,
     preview,
   }: {
     readonly file: RecordFile;
     readonly photos: Photos;
+    readonly papers: Photos;
     readonly compared: readonly Compared[];
     readonly preview: RecordPreview;
   },
@@ -161,8 +194,11 @@ async function writeRecord(
         table === 'patient' ? fresh.map((row) => ownPatient(row, file, memberId)) : fresh,
       ),
     ),
-    ...freshPhotos(compared, photos).map(([id, bytes]) =>
+    ...freshFiles(compared, 'photo', photos).map(([id, bytes]) =>
       insertRecordPhoto(clinicId, id as PhotoId, Buffer.from(bytes)),
+    ),
+    ...freshFiles(compared, 'paper', papers).map(([id, bytes]) =>
+      insertRecordPaper(clinicId, id, Buffer.from(bytes)),
     ),
     audit({
       clinicId,

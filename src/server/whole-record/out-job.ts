@@ -15,6 +15,7 @@ import {
   exercisesNamed,
   membersOf,
   ownFigures,
+  paperBytesOf,
   photoBytesOf,
   photosOfRecord,
   recordJsonSchema,
@@ -40,7 +41,7 @@ record.json         everything as data; it can be taken into another installatio
 record.schema.json  what record.json holds (JSON Schema, draft 7)
 fhir.json           the same as HL7 FHIR R4, one bundle, for other systems
 *.csv               measures, programme, sessions, what was told, screenings: for a spreadsheet
-photos/             the photos, each under its day and its name in the record
+photos/, papers/    photos, and papers that came in, each under its day and its name in the record
 
 Whoever holds these files holds a patient's record: keep them as your local rules ask.
 `;
@@ -81,6 +82,12 @@ export async function outJob(order: OutOrder): Promise<Uint8Array | null> {
     // A photo is small already: it is kept as it is.
     if (bytes) files[`photos/${takenOn}-${id}.jpg`] = [new Uint8Array(bytes), { level: 0 }];
   }
+  for (const { id, receivedOn, mediaType, deletedAt } of rows.paper) {
+    const bytes = deletedAt === null ? await paperBytesOf(clinicId, id) : null;
+    const ending = mediaType === 'application/pdf' ? 'pdf' : 'jpg';
+    if (bytes)
+      files[`papers/${receivedOn}-${id}.${ending}`] = [new Uint8Array(bytes), { level: 0 }];
+  }
   return zipSync(files, { mtime: made });
 }
 
@@ -103,6 +110,7 @@ const AUTHOR_FIELDS = [
   'deletedBy',
   'endedBy',
   'writtenBy',
+  'readBy',
 ] as const;
 
 /** The file of our own, with the exercises and drawings that its programmes name. */

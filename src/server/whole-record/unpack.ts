@@ -6,6 +6,9 @@ export const UNPACKED_LIMITS = {
   record: 256 * 1024 * 1024,
   photo: 2 * 1024 * 1024,
   photos: 1000,
+  paper: 11 * 1024 * 1024,
+  /** All photos and papers together. */
+  pictures: 400 * 1024 * 1024,
   /** Files looked at in a zip, whatever they are. */
   files: 3000,
 } as const;
@@ -16,11 +19,13 @@ export type Unpacked =
       readonly ok: true;
       readonly file: RecordFile;
       readonly photos: ReadonlyMap<string, Uint8Array>;
+      readonly papers: ReadonlyMap<string, Uint8Array>;
     }
   | { readonly ok: false; readonly problems: readonly string[] };
 
 const MOST_TOLD = 20;
 const PHOTO_NAME = /^photos\/(?:\d{4}-\d\d-\d\d-)?([0-9a-f-]{36})\.jpg$/;
+const PAPER_NAME = /^papers\/(?:\d{4}-\d\d-\d\d-)?([0-9a-f-]{36})\.(?:pdf|jpg)$/;
 const ZIP = [0x50, 0x4b];
 
 const refused = (...problems: readonly string[]): Unpacked => ({ ok: false, problems });
@@ -31,19 +36,21 @@ const refused = (...problems: readonly string[]): Unpacked => ({ ok: false, prob
  */
 export function unpack(bytes: Uint8Array): Unpacked {
   const zipped = ZIP.every((byte, at) => bytes[at] === byte);
-  if (!zipped) return readFile(bytes, new Map());
+  if (!zipped) return readFile(bytes, new Map(), new Map());
   let files: Readonly<Record<string, Uint8Array>>;
   let count = 0;
+  let pictures = 0;
   let tooLarge = false;
   try {
     files = unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
         count += 1;
         if (count > UNPACKED_LIMITS.files) return false;
-        const most = name === 'record.json' ? UNPACKED_LIMITS.record : UNPACKED_LIMITS.photo;
-        const wanted = name === 'record.json' || PHOTO_NAME.test(name);
-        if (wanted && originalSize > most) tooLarge = true;
-        return wanted && originalSize <= most;
+        const most = mostOf(name);
+        if (most === null) return false;
+        if (name !== 'record.json') pictures += originalSize;
+        if (originalSize > most || pictures > UNPACKED_LIMITS.pictures) tooLarge = true;
+        return !tooLarge;
       },
     });
   } catch {
@@ -53,17 +60,32 @@ export function unpack(bytes: Uint8Array): Unpacked {
     return refused('This zip holds more than a record does.');
   const record = files['record.json'];
   if (!record) return refused('There is no record.json in this zip.');
-  const photos = new Map<string, Uint8Array>();
-  for (const [name, photo] of Object.entries(files)) {
-    const id = PHOTO_NAME.exec(name)?.[1];
-    if (id) photos.set(id, photo);
-  }
+  const photos = named(files, PHOTO_NAME);
   if (photos.size > UNPACKED_LIMITS.photos)
     return refused('This zip holds more photos than a record may have.');
-  return readFile(record, photos);
+  return readFile(record, photos, named(files, PAPER_NAME));
 }
 
-function readFile(bytes: Uint8Array, photos: ReadonlyMap<string, Uint8Array>): Unpacked {
+type Named = ReadonlyMap<string, Uint8Array>;
+
+/** The files of such names, each under the id in its name. */
+function named(files: Readonly<Record<string, Uint8Array>>, pattern: RegExp): Named {
+  return new Map(
+    Object.entries(files).flatMap(([name, bytes]) => {
+      const id = pattern.exec(name)?.[1];
+      return id === undefined ? [] : [[id, bytes] as const];
+    }),
+  );
+}
+
+/** How large a file of a record may be; null for one that is none of it. */
+function mostOf(name: string): number | null {
+  if (name === 'record.json') return UNPACKED_LIMITS.record;
+  if (PHOTO_NAME.test(name)) return UNPACKED_LIMITS.photo;
+  return PAPER_NAME.test(name) ? UNPACKED_LIMITS.paper : null;
+}
+
+function readFile(bytes: Uint8Array, photos: Named, papers: Named): Unpacked {
   let raw: unknown;
   try {
     raw = JSON.parse(strFromU8(bytes).replace(/^\uFEFF/, ''));
@@ -80,7 +102,7 @@ function readFile(bytes: Uint8Array, photos: ReadonlyMap<string, Uint8Array>): U
   const faults = faultsOf(read.data);
   return faults.length > 0
     ? refused(...faults.slice(0, MOST_TOLD))
-    : { ok: true, file: read.data, photos };
+    : { ok: true, file: read.data, photos, papers };
 }
 
 /** What only the whole file shows: that everything in it is one patient's. */

@@ -72,6 +72,13 @@ export function SummarySheet({
               <h2 className="text-xl">A call or a message</h2>
               <ContactForm patientId={patientId} today={today} />
               <Link
+                href={`/patients/${patientId}/papers`}
+                className="justify-self-start text-action underline"
+                prefetch={false}
+              >
+                Papers that came in
+              </Link>
+              <Link
                 href={`/patients/${patientId}/told`}
                 className="justify-self-start text-action underline"
                 prefetch={false}

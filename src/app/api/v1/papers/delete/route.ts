@@ -1,0 +1,12 @@
+import { PaperAsked } from '@/core/records';
+import { handler } from '@/server/handler';
+import { removePaper } from '@/server/visit/papers';
+
+export const POST = handler({
+  who: 'practitioner',
+  input: PaperAsked,
+  run: async ({ actor, input }) => {
+    await removePaper(actor, input.patientId, input.id);
+    return {};
+  },
+});
