@@ -137,6 +137,6 @@ it('is set by the clinic before the link is opened, so that the first screen is 
   const phone = await freshPage(stage.browser, PHONE);
   await goTo(phone, `${stage.server.origin}/open#${here.link}`);
   await says(phone, '⟦');
-  expect(await phone.$eval('html', (html) => html.lang)).toBe('pt');
+  await phone.waitForSelector('[lang=pt]');
   expect([...desk.problems, ...phone.problems]).toEqual([]);
 });

@@ -64,7 +64,7 @@ export default async function ClinicLayout({ children }: { children: React.React
       <Toaster
         position="bottom-left"
         visibleToasts={3}
-        toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1em' } }}
+        toastOptions={{ style: { fontFamily: 'inherit' } }}
       />
     </div>
   );
