@@ -4,7 +4,7 @@ import {
   type PatientDetails,
   type PatientFound,
 } from '@/core/records';
-import { searchText, searchWords } from '@/core/identity';
+import { searchTextOf, searchWords } from '@/core/identity';
 import {
   type Patient,
   type Statement,
@@ -65,23 +65,13 @@ export async function saveLanguage(
 /** Everything a patient is found by, as it stands with these details. */
 export async function findable(
   patient: Patient,
-  { phones, clinicNumber, emergency, guardian }: PatientDetails,
+  details: PatientDetails,
   complaints?: readonly string[],
 ): Promise<string> {
   const told =
     complaints ??
     (await episodesOf(patient.clinicId, patient.id)).map(({ complaint }) => complaint);
-  return searchText({
-    name: patient.name,
-    clinicNumber,
-    phones: [
-      patient.contact,
-      ...phones.map(({ number }) => number),
-      emergency.phone,
-      guardian.phone,
-    ],
-    complaints: told,
-  });
+  return searchTextOf(patient, details, told);
 }
 
 /** Writes how a patient is reached. */

@@ -61,11 +61,7 @@ export default async function ClinicLayout({ children }: { children: React.React
       </footer>
       <Reread />
       <SignInAgain memberId={member.id} />
-      <Toaster
-        position="bottom-left"
-        visibleToasts={3}
-        toastOptions={{ style: { fontFamily: 'inherit' } }}
-      />
+      <Toaster position="bottom-left" visibleToasts={3} />
     </div>
   );
 }

@@ -1,11 +1,9 @@
 import type { QuestionnaireResponse, QuestionnaireResponseItem } from 'fhir/r4';
 import { BACK_SECTIONS, NECK_SECTIONS } from '../measures';
-import { QUESTIONS } from '../screen';
+import { askedIn } from '../screen';
 import type { RecordMeasurement, RecordScreening, WholeRecord } from '../whole-record';
 import { atVisit, author } from './people';
 import { SYSTEMS, instantText, refer } from './words';
-
-const ASKED: ReadonlyMap<string, string> = new Map(QUESTIONS.map(({ id, ask }) => [id, ask]));
 
 type OfAnswers = Pick<WholeRecord, 'patient' | 'members'>;
 
@@ -38,7 +36,7 @@ export function screeningResponse(
     item: [
       ...Object.entries(answers.answers).map(([question, answer]): QuestionnaireResponseItem => ({
         linkId: question,
-        text: ASKED.get(question) ?? question,
+        text: askedIn(question),
         answer: [{ valueCoding: { system: SYSTEMS.answer, code: answer } }],
       })),
       ...numbers,

@@ -1,6 +1,5 @@
 import type { Annotation, Procedure } from 'fhir/r4';
-import { DAY_KEY } from '../history';
-import type { RecordEvent, WholeRecord } from '../whole-record';
+import { type RecordEvent, type WholeRecord, sessionsOf } from '../whole-record';
 import { planId } from './plan';
 import { concept, instantText, refer, unlessNone } from './words';
 
@@ -11,17 +10,12 @@ type OfSessions = Pick<WholeRecord, 'patient' | 'events' | 'lines'>;
  * them stands in observations.
  */
 export function procedures(record: OfSessions): Procedure[] {
-  const sessions = new Map<string, RecordEvent[]>();
-  for (const event of record.events)
-    if (event.sessionKey !== DAY_KEY)
-      sessions.set(event.sessionId, [...(sessions.get(event.sessionId) ?? []), event]);
-  return [...sessions].map(([id, events]) => procedure(record, id, events));
+  return sessionsOf(record.events).map((events) => procedure(record, events));
 }
 
 function procedure(
   { patient, lines }: OfSessions,
-  id: string,
-  events: readonly RecordEvent[],
+  events: readonly [RecordEvent, ...RecordEvent[]],
 ): Procedure {
   const moments = events.map(({ deviceAt, skewMs }) => deviceAt + skewMs);
   const [first] = events;
@@ -29,8 +23,8 @@ function procedure(
   const ended = events.some(({ body }) => body.type === 'ended');
   return {
     resourceType: 'Procedure',
-    id,
-    ...(first ? { basedOn: [refer('CarePlan', planId({ ...first, number: first.version }))] } : {}),
+    id: first.sessionId,
+    basedOn: [refer('CarePlan', planId({ ...first, number: first.version }))],
     status: stop ? 'stopped' : ended ? 'completed' : 'unknown',
     ...(stop?.type === 'stopped' ? { statusReason: concept(stop.because) } : {}),
     code: concept('Session of a home exercise programme'),

@@ -1,3 +1,4 @@
+import type { PatientDetails } from '../records';
 import { plainText, plainWords } from '../units';
 
 const digits = (text: string) => text.replace(/\D/g, '');
@@ -17,6 +18,20 @@ export function searchText({ name, clinicNumber, phones, complaints }: Findable)
     .concat(phones.map(digits))
     .filter((part) => part !== '')
     .join(' ');
+}
+
+/** The same of a patient with their details: everybody's number who is reached for them finds them too. */
+export function searchTextOf(
+  { name, contact }: { readonly name: string; readonly contact: string },
+  { phones, clinicNumber, emergency, guardian }: PatientDetails,
+  complaints: readonly string[],
+): string {
+  return searchText({
+    name,
+    clinicNumber,
+    phones: [contact, ...phones.map(({ number }) => number), emergency.phone, guardian.phone],
+    complaints,
+  });
 }
 
 /**

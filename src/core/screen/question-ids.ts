@@ -1,5 +1,5 @@
 /**
- * Every question's id, in the order of the talk. Rules name questions by these, so that a mistyped id
+ * Every question's id, in the order in which they are asked. Rules name questions by these, so that a mistyped id
  * does not compile; a test holds that each has exactly one question.
  */
 export const QUESTION_IDS = [

@@ -1,7 +1,7 @@
 import type { Condition } from './condition';
 import type { QuestionId } from './question-ids';
 
-/** The groups of the page, in the order of the talk. */
+/** The groups of the page, in the order in which they are asked. */
 export const GROUPS = {
   injury: 'Injury and surgery',
   serious: 'General health',

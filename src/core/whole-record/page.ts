@@ -1,4 +1,4 @@
-import { OUTCOME_NAMES, QUESTIONS } from '../screen';
+import { OUTCOME_NAMES, askedIn } from '../screen';
 import type { LocalDate } from '../units';
 import { fieldName, fieldsInWords } from './fields';
 import { endingOf, measureName, measureValue, sessionsOf, standingOf } from './tables';
@@ -133,15 +133,13 @@ function who({ patient, details }: WholeRecord): string {
   );
 }
 
-const ASKED: ReadonlyMap<string, string> = new Map(QUESTIONS.map(({ id, ask }) => [id, ask]));
-
 function screenings(record: WholeRecord, by: By): string {
   return section(
     'Screenings',
     ...record.screenings.map((row) => {
       const said = Object.entries(row.answers.answers);
       const answered = (answer: string) =>
-        said.filter((one) => one[1] === answer).map(([id]) => ASKED.get(id) ?? id);
+        said.filter((one) => one[1] === answer).map(([id]) => askedIn(id));
       const yes = answered('yes');
       const untested = answered('not tested');
       const outcome = row.outcome === 'unfinished' ? 'not finished' : OUTCOME_NAMES[row.outcome];

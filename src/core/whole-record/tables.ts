@@ -1,4 +1,4 @@
-import { QUESTIONS } from '../screen';
+import { askedIn } from '../screen';
 import { KIND_IDS, type MeasureKindId, bodyInWords, kindOf } from '../measures';
 import { DAY_KEY } from '../history';
 import type { RecordEvent, RecordMeasurement, WholeRecord } from './whole-record';
@@ -102,8 +102,8 @@ function programme({ lines, versions }: WholeRecord): RecordTableFile {
 }
 
 /** The sessions of a record: their events together, in the order in which each began. */
-export function sessionsOf(events: readonly RecordEvent[]): RecordEvent[][] {
-  const sessions = new Map<string, RecordEvent[]>();
+export function sessionsOf(events: readonly RecordEvent[]): [RecordEvent, ...RecordEvent[]][] {
+  const sessions = new Map<string, [RecordEvent, ...RecordEvent[]]>();
   for (const event of events) {
     if (event.sessionKey === DAY_KEY) continue;
     const there = sessions.get(event.sessionId);
@@ -201,8 +201,6 @@ function told(record: WholeRecord): RecordTableFile {
   };
 }
 
-const ASKED: ReadonlyMap<string, string> = new Map(QUESTIONS.map(({ id, ask }) => [id, ask]));
-
 function screenings(record: WholeRecord): RecordTableFile {
   return {
     name: 'screenings',
@@ -211,7 +209,7 @@ function screenings(record: WholeRecord): RecordTableFile {
       Object.entries(row.answers.answers).map(([id, answer]) => [
         row.localDate,
         nameOf(record, row.authorId),
-        ASKED.get(id) ?? id,
+        askedIn(id),
         answer,
         row.outcome,
       ]),

@@ -1,6 +1,5 @@
-import { type Instant, later } from '@/core/schedule';
+import { later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
-import ICAL from 'ical.js';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { addDays } from '@/core/units';
 import {
@@ -13,6 +12,7 @@ import {
   write,
 } from '@/db';
 import { type PatientHere, actorOf, stillHolds } from '../access';
+import { calendarTime, newCalendar, newEvent } from '../calendar-file';
 import { now } from '../clock';
 import { LINK_GONE, NOT_FOUND, Problem } from '../problem';
 import { languageFor } from '../languages';
@@ -65,13 +65,7 @@ export async function calendarOf(patient: Patient): Promise<string> {
   if (!facts || !clinic) throw new Problem(404, NOT_FOUND);
   const zone = zoneOf(patient);
   const language = languageFor(patient);
-  const stamp = ICAL.Time.fromJSDate(new Date(now()), true);
-  const calendar = new ICAL.Component(['vcalendar', [], []]);
-  calendar.updatePropertyWithValue('version', '2.0');
-  calendar.updatePropertyWithValue('prodid', '-//Dry Lantern//Sessions//EN');
-  calendar.updatePropertyWithValue('calscale', 'GREGORIAN');
-  calendar.updatePropertyWithValue('method', 'PUBLISH');
-  calendar.updatePropertyWithValue('x-wr-calname', sayToPatient(language, 'today.exercises'));
+  const calendar = newCalendar('Sessions', sayToPatient(language, 'today.exercises'));
   const sequence = Math.max(0, ...facts.versions.map(({ number }) => number));
   for (let ahead = -DAYS_BACK; ahead <= DAYS_AHEAD; ahead += 1) {
     const date = addDays(today, ahead);
@@ -81,14 +75,11 @@ export async function calendarOf(patient: Patient): Promise<string> {
       ...due.map((moment) => ({ moment, cancelled: false })),
       ...before.map((moment) => ({ moment, cancelled: true })),
     ]) {
-      const event = new ICAL.Component('vevent');
+      const event = newEvent(`${patient.id}.${date}.${moment.key}@dry-lantern`, sequence);
       const start = instantAt(zone, date, moment.at as WallMinute);
-      const time = (at: Instant) => ICAL.Time.fromJSDate(new Date(at), true);
-      event.updatePropertyWithValue('uid', `${patient.id}.${date}.${moment.key}@dry-lantern`);
-      event.updatePropertyWithValue('dtstamp', stamp);
-      event.updatePropertyWithValue('dtstart', time(start));
-      event.updatePropertyWithValue('dtend', time(later(start, moment.minutes * 60_000)));
-      event.updatePropertyWithValue('sequence', sequence);
+      const end = later(start, moment.minutes * 60_000);
+      event.updatePropertyWithValue('dtstart', calendarTime(start));
+      event.updatePropertyWithValue('dtend', calendarTime(end));
       event.updatePropertyWithValue(
         'summary',
         sayToPatient(language, 'remind.calendar', { session: moment.label }),

@@ -10,7 +10,7 @@ import {
   visitCalendarOf,
 } from '@/db';
 import type { SignedIn } from '../access';
-import { now } from '../clock';
+import { calendarTime, newCalendar, newEvent } from '../calendar-file';
 import { NOT_FOUND, Problem } from '../problem';
 import { hashToken, randomToken } from '../secrets';
 import { writeAs } from './write-as';
@@ -74,28 +74,20 @@ export async function visitCalendarBehind(token: string, origin: string): Promis
   const whose = await memberByCalendar(hashToken(token));
   if (!whose) throw new Problem(404, NOT_FOUND);
   const visits = await nextVisitsFor(whose.clinicId, whose.memberId);
-  const calendar = new ICAL.Component(['vcalendar', [], []]);
-  calendar.updatePropertyWithValue('version', '2.0');
-  calendar.updatePropertyWithValue('prodid', '-//Dry Lantern//Visits//EN');
-  calendar.updatePropertyWithValue('calscale', 'GREGORIAN');
-  calendar.updatePropertyWithValue('method', 'PUBLISH');
-  calendar.updatePropertyWithValue('x-wr-calname', 'Visits');
-  const stamp = ICAL.Time.fromJSDate(new Date(now()), true);
+  const calendar = newCalendar('Visits', 'Visits');
   for (const { patientId, name, zone, createdAt, visit } of visits) {
-    const event = new ICAL.Component('vevent');
-    event.updatePropertyWithValue('uid', `${patientId}.next-visit@dry-lantern`);
-    event.updatePropertyWithValue('dtstamp', stamp);
     // A later word on the same visit takes the place of the one before.
-    event.updatePropertyWithValue('sequence', Math.floor(createdAt / 1000) % 2 ** 31);
+    const sequence = Math.floor(createdAt / 1000) % 2 ** 31;
+    const event = newEvent(`${patientId}.next-visit@dry-lantern`, sequence);
     if (visit.minute === null) {
       const day = (date: LocalDate) => ICAL.Time.fromDateString(date);
       event.updatePropertyWithValue('dtstart', day(visit.date));
       event.updatePropertyWithValue('dtend', day(addDays(visit.date, 1)));
     } else {
       const start = instantAt(zone, visit.date, visit.minute as WallMinute);
-      const time = (at: Instant) => ICAL.Time.fromJSDate(new Date(at), true);
-      event.updatePropertyWithValue('dtstart', time(start));
-      event.updatePropertyWithValue('dtend', time(later(start, USUAL_MINUTES * 60_000)));
+      const end = later(start, USUAL_MINUTES * 60_000);
+      event.updatePropertyWithValue('dtstart', calendarTime(start));
+      event.updatePropertyWithValue('dtend', calendarTime(end));
     }
     event.updatePropertyWithValue('summary', `${WAY_WORDS[visit.way]}: ${initials(name)}`);
     event.updatePropertyWithValue('url', `${origin}/patients/${patientId}`);

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { searchText } from '@/core/identity';
+import { searchTextOf } from '@/core/identity';
 import { NO_DETAILS, PatientDetails } from '@/core/records';
 import type { Instant } from '@/core/schedule';
 import type { ClinicId, MemberId, PatientId, PhotoId } from '@/core/units';
@@ -229,20 +229,13 @@ function ownPatient(
   memberId: MemberId,
 ): Readonly<Record<string, unknown>> {
   const read = PatientDetails.safeParse(file.tables.patientDetails[0]?.body);
-  const { phones, clinicNumber, emergency, guardian } = read.success ? read.data : NO_DETAILS;
   return {
     ...row,
     practitionerId: memberId,
-    search: searchText({
-      name: row.name as string,
-      clinicNumber,
-      phones: [
-        row.contact as string,
-        ...phones.map(({ number }) => number),
-        emergency.phone,
-        guardian.phone,
-      ],
-      complaints: file.tables.episode.map(({ complaint }) => complaint as string),
-    }),
+    search: searchTextOf(
+      { name: row.name as string, contact: row.contact as string },
+      read.success ? read.data : NO_DETAILS,
+      file.tables.episode.map(({ complaint }) => complaint as string),
+    ),
   };
 }

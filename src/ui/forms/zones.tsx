@@ -24,7 +24,9 @@ export function ZoneChoice({
         defaultValue={start}
         autoComplete="off"
         spellCheck={false}
-        hint="Type a city of your time zone."
+        // What stands there would hide every other one of the list.
+        onFocus={({ target }) => target.select()}
+        hint="Type a city of your time zone, such as Lisbon."
         error={error ?? ''}
       />
       <datalist id={list}>

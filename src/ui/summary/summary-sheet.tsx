@@ -71,23 +71,26 @@ export function SummarySheet({
             <section id="call" className={`${SECTION} scroll-mt-4`}>
               <h2 className="text-xl">A call or a message</h2>
               <ContactForm patientId={patientId} today={today} />
-              <Link
-                href={`/patients/${patientId}/papers`}
-                className="justify-self-start text-action underline"
-                prefetch={false}
-              >
-                Papers that came in
-              </Link>
-              <Link
-                href={`/patients/${patientId}/told`}
-                className="justify-self-start text-action underline"
-                prefetch={false}
-              >
-                Write down a day, told by call or on paper
-              </Link>
             </section>
           </>
         )}
+        <section className={SECTION}>
+          <h2 className="text-xl">From outside</h2>
+          <Link
+            href={`/patients/${patientId}/papers`}
+            className="justify-self-start text-action underline"
+            prefetch={false}
+          >
+            Papers that came in
+          </Link>
+          <Link
+            href={`/patients/${patientId}/told`}
+            className="justify-self-start text-action underline"
+            prefetch={false}
+          >
+            Write down a day, told by call or on paper
+          </Link>
+        </section>
         <section className={SECTION}>
           <h2 className="text-xl">Episodes of care</h2>
           <ul className="grid gap-1">

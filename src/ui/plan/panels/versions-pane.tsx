@@ -28,41 +28,45 @@ export function VersionsPane({
   if (versions.length === 0) return null;
   return (
     <section aria-label="Versions" className="grid gap-1 border-t border-ink pt-3">
-      <h2 className="font-semibold">Versions</h2>
       {unsent.length > 0 && (
         <p>
           <span className="text-soft">This desk would change: </span>
           {unsent.join('; ')}.
         </p>
       )}
-      <ol>
-        {versions.map((version) => (
-          <li
-            key={version.number}
-            className="flex flex-wrap items-start gap-x-4 border-t border-hair py-1.5"
-          >
-            <div className="mr-auto min-w-0">
-              <p>
-                <span className="font-medium">Version {version.number}</span>
-                <span className="text-soft">
-                  {' '}
-                  from {version.effectiveFrom}, {version.author}
-                  {version.reason !== '' && `: ${version.reason}`}
-                </span>
-              </p>
-              {version.difference.length > 0 && (
-                <p className="text-small text-soft">{version.difference.join('; ')}.</p>
-              )}
-            </div>
-            <Button
-              onClick={() => onCopy(version)}
-              aria-label={`Copy version ${version.number} onto the desk`}
+      <details>
+        <summary>
+          <h2 className="inline font-semibold">Versions ({versions.length})</h2>
+        </summary>
+        <ol>
+          {versions.map((version) => (
+            <li
+              key={version.number}
+              className="flex flex-wrap items-start gap-x-4 border-t border-hair py-1.5"
             >
-              Copy
-            </Button>
-          </li>
-        ))}
-      </ol>
+              <div className="mr-auto min-w-0">
+                <p>
+                  <span className="font-medium">Version {version.number}</span>
+                  <span className="text-soft">
+                    {' '}
+                    from {version.effectiveFrom}, {version.author}
+                    {version.reason !== '' && `: ${version.reason}`}
+                  </span>
+                </p>
+                {version.difference.length > 0 && (
+                  <p className="text-small text-soft">{version.difference.join('; ')}.</p>
+                )}
+              </div>
+              <Button
+                onClick={() => onCopy(version)}
+                aria-label={`Copy version ${version.number} onto the desk`}
+              >
+                Copy
+              </Button>
+            </li>
+          ))}
+        </ol>
+      </details>
     </section>
   );
 }

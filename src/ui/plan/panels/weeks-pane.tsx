@@ -18,7 +18,7 @@ export function WeeksPane({
   return (
     <section
       aria-label="Coming weeks"
-      className="grid gap-6 border-t border-ink pt-3 xl:grid-cols-2"
+      className="grid items-start gap-6 border-t border-ink pt-3 xl:grid-cols-2"
     >
       <Calendar days={days} />
       <Ahead ahead={ahead} goodSessions={goodSessions} />
@@ -35,8 +35,10 @@ function Calendar({ days }: { days: readonly CalendarDay[] }) {
     cells.slice(week * 7, week * 7 + 7),
   );
   return (
-    <div>
-      <h2 className="font-semibold">Coming weeks</h2>
+    <details>
+      <summary>
+        <h2 className="inline font-semibold">Coming weeks</h2>
+      </summary>
       <table className="w-full table-fixed">
         <caption className="pb-1 text-left text-small text-soft">
           Time at most each day; a bare day is a rest day.
@@ -62,7 +64,7 @@ function Calendar({ days }: { days: readonly CalendarDay[] }) {
           ))}
         </tbody>
       </table>
-    </div>
+    </details>
   );
 }
 
@@ -105,8 +107,10 @@ const whole = (least: number, most: number) =>
 function Ahead({ ahead, goodSessions }: { ahead: readonly WeekAhead[]; goodSessions: number }) {
   const steps = ahead.at(-1)?.lines.filter((line) => line.steps.length > 0) ?? [];
   return (
-    <div>
-      <h2 className="font-semibold">If every step succeeds</h2>
+    <details>
+      <summary>
+        <h2 className="inline font-semibold">If every step succeeds</h2>
+      </summary>
       <table className="w-full">
         <caption className="pb-1 text-left text-small text-soft">
           What this programme would take by its schools’ rules: a step after {goodSessions} good
@@ -157,7 +161,7 @@ function Ahead({ ahead, goodSessions }: { ahead: readonly WeekAhead[]; goodSessi
           ))}
         </ul>
       )}
-    </div>
+    </details>
   );
 }
 
