@@ -237,6 +237,8 @@ it('compares schools, takes one, says what changed, and undoes it', async () => 
   await page.select(school, 'lengthen');
   await says(page, 'Kept as written; it goes on by “Lengthen the hold”');
   await page.select(`select[aria-label="Holds of ${curl}"]`, '30 60');
+  for (const fold of ['Coming weeks', 'If every step succeeds'])
+    await (await page.waitForSelector(`summary::-p-text(${fold})`))?.click();
   await says(page, '3x60s');
   await says(page, 'next phase: Straight leg raise');
   expect(await page.$$('input[aria-label="Dose of Straight leg raise"]')).toHaveLength(3);
