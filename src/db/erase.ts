@@ -24,6 +24,7 @@ export const TABLES_OF_PATIENT = [
   schema.calendarLink,
   schema.deskDraft,
   schema.visitDraft,
+  schema.share,
   schema.dayDone,
   schema.sessionEvent,
   schema.logConflict,

@@ -37,6 +37,7 @@ export * from './reminders';
 export * from './resets';
 export * from './sees';
 export * from './session-events';
+export * from './shares';
 export * from './visit';
 export * from './visit-calendars';
 export * from './follow';

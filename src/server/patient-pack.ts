@@ -1,20 +1,7 @@
-import type { SentLine } from '@/core/programme';
-import {
-  ENGLISH,
-  type Language,
-  patientWords,
-  sayPhrases,
-  sayToPatient,
-  stopSigns,
-  waysOf,
-} from '@/catalogue';
-import { type Figure, describeFigure } from '@/core/figure';
-import { directionNames, doseSigns, readDose, readToday } from '@/core/dose';
+import { type Language, patientWords, sayToPatient, stopSigns } from '@/catalogue';
 import {
   PACK_FORMAT,
   type PackDay,
-  type PackLine,
-  type PackPicture,
   type PackSession,
   type PatientPack,
   type PlainDay,
@@ -23,7 +10,6 @@ import {
   packDays,
   shareOfDay,
 } from '@/core/exchange';
-import { howMany } from '@/core/progression';
 import { type LocalDate, addDays, dateInWords } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
@@ -34,10 +20,9 @@ import { languageFor } from './languages';
 import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
 import { layoutOf, momentsOf } from './patient/day-moments';
-import { packPicture } from './patient/figure-file';
+import { packLine } from './patient/pack-line';
 import { nextVisitInWords } from './visit/next-visit';
 import { setUpPhotos } from './visit/set-up-photos';
-import { setUpWords } from './patient/set-up-words';
 import { slotText } from './patient/slot-text';
 import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
 import { factsOf, todayOf } from './programme-facts';
@@ -123,73 +108,6 @@ function dayInWords({ sessions, extra, rest, ...day }: PlainDay, language: Langu
     extra: extra && named(extra),
     restText: restText(rest, language),
   };
-}
-
-/** What an exercise needs, with what will do instead: "pad or soft ball, wall". */
-export function needsOf({ props }: SentLine['exercise'], language = ENGLISH): string {
-  const texts: Readonly<Record<string, string>> = language.texts;
-  const said = (prop: string) => texts[`prop.${prop}`] ?? prop;
-  const either = (first: string, second: string) =>
-    sayToPatient(language, 'player.or', { first, second });
-  return props.map(({ prop, orElse }) => [prop, ...orElse].map(said).reduce(either)).join(', ');
-}
-
-/** The patient's own reminders stand before the exercise's. */
-function packLine(
-  line: SentLine,
-  figure: Figure | null,
-  {
-    photos,
-    share,
-    own,
-    language,
-  }: {
-    readonly photos: readonly PackPicture[];
-    readonly share: number;
-    readonly own: readonly string[];
-    readonly language: Language;
-  },
-): PackLine {
-  const { name, steps, cues, mode, position, feel, normal, stop } = line.exercise;
-  const ways = waysOf(line);
-  const side = line.dose.side === 'left' ? 'left' : 'right';
-  return {
-    lineage: line.lineage,
-    name,
-    steps,
-    cues: [...own, ...cues],
-    needs: needsOf(line.exercise, language),
-    setUp: setUpWords(line, language),
-    feel: feel ?? '',
-    normal: normal ?? '',
-    stop: stop ?? '',
-    words: sayPhrases(readDose(line.dose, mode, ways), 'patient', language),
-    how: sayPhrases(readToday(line.dose, mode, ways), 'patient', language),
-    dose: line.dose,
-    sides: ways.sides,
-    directions: directionNames(line.dose, ways.directions),
-    mode,
-    position,
-    howMany: howMany(line.dose, line.school?.id ?? null),
-    lastCounted: line.lastCounted ?? [],
-    lastMax: line.lastMax,
-    share,
-    figure,
-    picture: figure && packPicture(line.exercise.drawing ?? line.exerciseId, figure, side),
-    drawnSide: drawnSideOf(line, language),
-    signs: doseSigns(line.dose, mode),
-    photos,
-    description: figure ? describeFigure(figure) : '',
-  };
-}
-
-/** Which side of somebody one-sided is drawn: the one that is done, the right where both are. */
-export function drawnSideOf(
-  { dose: { side } }: Pick<SentLine, 'dose'>,
-  language = ENGLISH,
-): string {
-  if (side === undefined) return '';
-  return sayToPatient(language, side === 'left' ? 'player.left' : 'player.right');
 }
 
 function restText(rest: Rest, language: Language): string {

@@ -228,7 +228,10 @@ it('lets those in who may, and writes these rows', async () => {
     const body = given ? { body: JSON.stringify(given) } : {};
     const response = await call(route, who, body);
     const stored = response.status === 200 && given !== null && !REPLACED.includes(route);
-    const answer = await answerOf(response, name);
+    if (ROUTES[route]?.endless) await response.body?.cancel();
+    const answer = ROUTES[route]?.endless
+      ? `${response.status} | ${response.headers.get('content-type')}`
+      : await answerOf(response, name);
     const rows = changedRows(before, await allRows());
     expect(name([answer, ...rows].join('\n'))).toMatchSnapshot(`${route} as ${who}`);
     const record = given as Record<string, unknown>;

@@ -118,6 +118,7 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   '(patient)/today/progress': { path: () => '/today/progress', may: ['patient'] },
   '(patient)/today/settings': { path: () => '/today/settings', may: ['patient'] },
   '(patient)/today/photo': { path: () => '/today/photo', may: ['patient'] },
+  '(patient)/today/together': { path: () => '/today/together', may: ['patient'] },
   '(patient)/today/pause': { path: () => '/today/pause', may: ['patient'] },
   '(patient)/today': { path: () => '/today', may: ['patient'] },
 };

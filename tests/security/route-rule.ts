@@ -11,6 +11,8 @@ export type RouteRule = {
   readonly query?: () => string;
   /** A file instead of a record. */
   readonly file?: () => Buffer;
+  /** Its answer goes on until whoever asked leaves. */
+  readonly endless?: true;
   /** May be called by anyone; refused only for a wrong secret. */
   readonly open?: true;
   /** Allowed, but a second clinic's lead acts in a clinic of their own. */

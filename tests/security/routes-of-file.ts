@@ -206,6 +206,19 @@ export const FILE_ROUTES: Readonly<Record<string, RouteRule>> = {
       closing: { doseSaidAgain: false, dayToComeBack: false },
     }),
   },
+  shares: {
+    may: PRACTITIONERS,
+    body: () => ({
+      id: randomUUID(),
+      patientId: world.patientId,
+      turn: 1,
+      does: 'show',
+      shown: {
+        lineage: world.lineage,
+        count: { index: 0, elapsed: 0, running: false, at: 1_790_000_000_000 },
+      },
+    }),
+  },
   'visit-notes': {
     may: PRACTITIONERS,
     body: () => ({

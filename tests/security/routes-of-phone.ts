@@ -60,6 +60,12 @@ export const PHONE_ROUTES: Readonly<Record<string, RouteRule>> = {
     query: () => `?token=${world.calendarToken}`,
     body: () => null,
   },
+  'patient/together': {
+    may: ['patient', 'other patient'],
+    method: 'GET',
+    endless: true,
+    body: () => null,
+  },
   'patient/pack': { may: ['patient', 'other patient'], method: 'GET', body: () => null },
 };
 

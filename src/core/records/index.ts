@@ -21,6 +21,7 @@ export * from './programme';
 export * from './programme-file';
 export * from './screening';
 export * from './set-up';
+export * from './share';
 export * from './session-events';
 export * from './teach';
 export { dateText, recordId } from './words';

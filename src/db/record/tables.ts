@@ -50,6 +50,7 @@ export const NOT_IN_RECORD: ReadonlyMap<SQLiteTable, string> = new Map<SQLiteTab
   [schema.calendarLink, 'a key to one installation'],
   [schema.deskDraft, 'begun and not signed'],
   [schema.visitDraft, 'begun and not signed'],
+  [schema.share, 'what one desk showed a phone for a while'],
   [schema.patientDevice, 'a key to one installation'],
   [schema.patientLink, 'a key to one installation'],
   [schema.fileOpening, 'who opened a closed file of one clinic'],

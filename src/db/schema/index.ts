@@ -9,6 +9,7 @@ export * from './visit-calendar';
 export * from './desk';
 export * from './teach';
 export * from './reminders';
+export * from './share';
 export * from './follow';
 export * from './evidence';
 export * from './erasure';

@@ -8,7 +8,7 @@ import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import { type LocalDate, dateInWords, formatRange } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
-import { drawnSideOf, needsOf } from '../patient-pack';
+import { drawnSideOf, needsOf } from '../patient/pack-line';
 import { setUpPhotos, setUpPictures } from './set-up-photos';
 import { nextVisitInWords } from './next-visit';
 import { setUpWords } from '../patient/set-up-words';

@@ -32,6 +32,7 @@ import { patientFor } from '../people';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { newestConsent } from './entries';
+import { leftShowing } from '../share/showing';
 import { findingList } from './findings';
 import { newestVersion } from './newest-version';
 import { setUpPhotos, unseenSetUpPhotos } from './set-up-photos';
@@ -95,7 +96,7 @@ export type SignedTeaching = {
 
 /** Everything the Teach step shows. */
 export async function teachStep(member: SignedIn, patient: Patient) {
-  const [version, catalogue, findings, consent, rows, members, kept] = await Promise.all([
+  const [version, catalogue, findings, consent, rows, members, kept, left] = await Promise.all([
     newestVersion(patient),
     catalogueFor(patient.clinicId),
     findingList(patient),
@@ -103,6 +104,7 @@ export async function teachStep(member: SignedIn, patient: Patient) {
     teachBacksOf(patient.clinicId, patient.id, 20),
     membersOf(patient.clinicId),
     roleSuffices(member.role, 'practitioner') ? keptVisitDraft(member, patient.id, 'teach') : null,
+    leftShowing(member, patient.id),
   ]);
   const names = new Map(members.map(({ id, name }) => [id, name]));
   const lines = version?.lines ?? [];
@@ -152,6 +154,7 @@ export async function teachStep(member: SignedIn, patient: Patient) {
     photosConsented: consent?.body.photos === true,
     unseenPhotos,
     kept,
+    leftShowing: left,
     signed: rows.map((row): SignedTeaching => ({
       id: row.id,
       on: row.localDate,

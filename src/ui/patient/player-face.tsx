@@ -11,6 +11,7 @@ import { Framed } from '../figure/framed';
 import { FigureMoving } from '../figure/moving';
 import { BeginButton } from './begin-button';
 import { HowManyBox } from './how-many';
+import { Felt, SetUp, Steps } from './line-words';
 import { Controls } from './player-controls';
 import { RepRibs } from './rep-ribs';
 import { useSay } from './say';
@@ -137,69 +138,6 @@ export function Question({
       before={countBefore}
       onCount={onCount}
     />
-  );
-}
-
-function Steps({ line }: { line: PackLine }) {
-  return (
-    <ol className="grid list-decimal gap-1 pl-6">
-      {line.steps.map((step) => (
-        <li key={step} dir="auto">
-          {step}
-        </li>
-      ))}
-    </ol>
-  );
-}
-
-/** What of the set-up was measured for this patient. */
-function SetUp({ line: { setUp = [], photos = [] } }: { line: PackLine }) {
-  const say = useSay();
-  if (setUp.length + photos.length === 0) return null;
-  return (
-    <div className="grid gap-2 border-l-4 border-lit pl-3">
-      <p className="font-semibold">{say('player.setUp')}</p>
-      {setUp.map((one) => (
-        <p key={one} dir="auto">
-          {one}.
-        </p>
-      ))}
-      <div className="flex flex-wrap gap-2">
-        {photos.map(({ address, width, height }, index) => (
-          // oxlint-disable-next-line nextjs/no-img-element -- a private picture, kept by the phone alone
-          <img
-            key={address}
-            src={address}
-            width={width}
-            height={height}
-            alt={say('player.setUpPhoto', { nth: index + 1, count: photos.length })}
-            className="h-auto max-h-44 w-auto max-w-full rounded"
-          />
-        ))}
-      </div>
-    </div>
-  );
-}
-
-/** What should be felt, what is normal, and what to stop for, of this exercise. */
-function Felt({ line: { feel = '', normal = '', stop = '' } }: { line: PackLine }) {
-  const say = useSay();
-  const said = [
-    ['player.felt', feel],
-    ['player.normal', normal],
-    ['player.stopFor', stop],
-  ] as const;
-  return (
-    <>
-      {said.map(
-        ([key, words]) =>
-          words !== '' && (
-            <p key={key} className={key === 'player.stopFor' ? 'font-semibold text-stop' : ''}>
-              {say(key, { words })}
-            </p>
-          ),
-      )}
-    </>
   );
 }
 

@@ -260,6 +260,7 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
           <Link href="/today/progress">{say('today.progress')}</Link>
           <Link href="/today/settings">{say('today.settings')}</Link>
           <Link href="/today/pause">{say('today.pause')}</Link>
+          <Link href="/today/together">{say('today.together')}</Link>
           {pack.questions.photo && <Link href="/today/photo">{say('today.photo')}</Link>}
         </nav>
       </section>

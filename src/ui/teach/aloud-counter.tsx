@@ -10,6 +10,7 @@ import { formatClock, seconds } from '@/core/units';
 import { Framed } from '../figure/framed';
 import { FigureMoving, wantsStill } from '../figure/moving';
 import { Button } from '../primitives/button';
+import type { CountNow } from '../share/use-showing';
 
 const WORD: Readonly<Record<PlayedSegment['kind'], string>> = {
   'get-ready': 'Get ready',
@@ -36,6 +37,7 @@ export function AloudCounter({
   sides,
   figure,
   name,
+  onCount,
 }: {
   dose: Dose;
   mode: BoutMode;
@@ -45,6 +47,8 @@ export function AloudCounter({
   sides: Sides | null;
   figure: Figure | null;
   name: string;
+  /** Told where the count stands whenever it does not simply go on. */
+  onCount?: (count: CountNow) => void;
 }) {
   const segments = useMemo(
     () => toPlay(sessionTimeline([{ dose, mode, position }]), 'least'),
@@ -76,6 +80,12 @@ export function AloudCounter({
     }, 100);
     return () => clearInterval(timer);
   }, [running, put]);
+
+  const [restarts, setRestarts] = useState(0);
+  useEffect(() => {
+    const { index, elapsed } = now.current;
+    onCount?.({ index, elapsed, running });
+  }, [running, restarts, onCount]);
 
   // The word when it changes; within a hold or pause its seconds.
   const left = segment ? Math.ceil(secondsLeft(head)) : 0;
@@ -111,12 +121,14 @@ export function AloudCounter({
             moment={moment}
             running={running}
             label={`${name}, moving at the tempo of the dose`}
-            className="max-h-72 w-full"
+            className="max-h-52 w-full"
           />
         </Framed>
       )}
       <p className="flex items-baseline gap-3">
-        <span className="text-lg font-semibold">{segment ? WORD[segment.kind] : 'Done'}</span>
+        <span className="text-lg font-semibold" data-testid="now">
+          {segment ? WORD[segment.kind] : 'Done'}
+        </span>
         {segment && segment.rep > 0 && (
           <span className="text-soft">
             {segment.set > 0 && `set ${segment.set}, `}
@@ -124,7 +136,7 @@ export function AloudCounter({
             {way !== '' && `, ${way}`}
           </span>
         )}
-        <span className="figures ml-auto text-2xl" aria-hidden>
+        <span className="figures ml-auto text-2xl" data-testid="left" aria-hidden>
           {segment ? formatClock(secondsLeft(head)) : ''}
         </span>
       </p>
@@ -139,13 +151,14 @@ export function AloudCounter({
             setRunning(!running);
           }}
         >
-          {running ? 'Pause' : 'Count it'}
+          {running ? 'Pause the count' : 'Count it'}
         </Button>
         <Button
           size="hand"
           onClick={() => {
             setRunning(false);
             put(startAt(segments, 0));
+            setRestarts((before) => before + 1);
           }}
         >
           From the start

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { BoutMode, DirectionName, Dose, Sides } from '@/core/dose';
 import type { Figure } from '@/core/figure';
@@ -17,10 +17,12 @@ import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
 import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
 import { Button } from '../primitives/button';
+import { type CountNow, useShowing } from '../share/use-showing';
 import { AloudCounter } from './aloud-counter';
 import { FinishPage } from './finish-page';
 import { RunSheetPage } from './run-sheet-page';
 import { SetUpPhotos, type ShownPhoto } from './set-up-photos';
+import { ShowBar } from './show-bar';
 import {
   type Question,
   type Teaching,
@@ -65,6 +67,8 @@ export type TeachDeskProps = {
   readonly consented: boolean;
   readonly photosConsented: boolean;
   readonly kept: unknown;
+  /** What the phone was shown when the page was loaded anew. */
+  readonly leftShowing: { readonly id: string; readonly turn: number } | null;
   /** An assistant may read along but not sign. */
   readonly mayTeach: boolean;
 };
@@ -77,6 +81,7 @@ export function TeachDesk({
   consented,
   photosConsented,
   kept,
+  leftShowing,
   mayTeach,
 }: TeachDeskProps) {
   const [teaching, setTeaching] = useState<Teaching>(() => teachingIn(kept));
@@ -100,6 +105,12 @@ export function TeachDesk({
   );
 
   const page = pages[at];
+  const { showing, put, begin, end } = useShowing(patientId, leftShowing);
+  const lineage = page?.lineage ?? null;
+  const onCount = useCallback((count: CountNow) => put(lineage, count), [put, lineage]);
+  useEffect(() => {
+    if (lineage === null) put(null, null);
+  }, [lineage, put]);
   const step = useCallback(() => {
     if (!page) return;
     const line = taughtOf(teaching, page.lineage);
@@ -165,7 +176,12 @@ export function TeachDesk({
   }
 
   return (
-    <div className="grid gap-6 lg:grid-cols-[13rem_minmax(0,1fr)]">
+    <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]">
+      {mayTeach && (
+        <div className="lg:col-span-2">
+          <ShowBar showing={showing} begin={begin} end={end} />
+        </div>
+      )}
       <nav aria-label="Exercises" className="no-print">
         <ol className="grid gap-0.5 sm:grid-cols-3 lg:grid-cols-1">
           {pages.map((one, index) => {
@@ -223,7 +239,7 @@ export function TeachDesk({
                 locked={!mayTeach}
               />
               <div className="xl:order-last">
-                <AloudCounter key={page.lineage} {...page} />
+                <AloudCounter key={page.lineage} {...page} onCount={onCount} />
                 <SetUpPhotos
                   key={`${page.lineage} photos`}
                   patientId={patientId}

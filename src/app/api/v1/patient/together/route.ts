@@ -1,0 +1,25 @@
+import { NextResponse } from 'next/server';
+import { currentPatient } from '@/server/current';
+import { LINK_GONE, asProblem, logFailure } from '@/server/problem';
+import { shareStream, streamsHaveRoom } from '@/server/share/stream';
+
+/** What the clinic shows this phone, as server-sent events while the page is open. */
+export async function GET(): Promise<NextResponse> {
+  try {
+    const here = await currentPatient();
+    if (!here) return NextResponse.json({ ok: false, say: LINK_GONE }, { status: 401 });
+    if (!streamsHaveRoom()) return new NextResponse(null, { status: 503 });
+    return new NextResponse(shareStream(here), {
+      headers: {
+        'Content-Type': 'text/event-stream; charset=utf-8',
+        // Nothing on the way may keep it back to make it smaller.
+        'Cache-Control': 'no-store, no-transform',
+        'X-Accel-Buffering': 'no',
+      },
+    });
+  } catch (error) {
+    logFailure('together', error);
+    const { say, status } = asProblem(error);
+    return NextResponse.json({ ok: false, say }, { status });
+  }
+}

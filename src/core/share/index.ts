@@ -1,0 +1,4 @@
+export * from './clock';
+export * from './count';
+export * from './standing';
+export * from './message';

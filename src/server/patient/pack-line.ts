@@ -1,0 +1,75 @@
+import { ENGLISH, type Language, sayPhrases, sayToPatient, waysOf } from '@/catalogue';
+import { directionNames, doseSigns, readDose, readToday } from '@/core/dose';
+import type { PackLine, PackPicture } from '@/core/exchange';
+import { type Figure, describeFigure } from '@/core/figure';
+import type { SentLine } from '@/core/programme';
+import { howMany } from '@/core/progression';
+import { packPicture } from './figure-file';
+import { setUpWords } from './set-up-words';
+
+/** What an exercise needs, with what will do instead: "pad or soft ball, wall". */
+export function needsOf({ props }: SentLine['exercise'], language = ENGLISH): string {
+  const texts: Readonly<Record<string, string>> = language.texts;
+  const said = (prop: string) => texts[`prop.${prop}`] ?? prop;
+  const either = (first: string, second: string) =>
+    sayToPatient(language, 'player.or', { first, second });
+  return props.map(({ prop, orElse }) => [prop, ...orElse].map(said).reduce(either)).join(', ');
+}
+
+/** A line as a phone plays it. The patient's own reminders stand before the exercise's. */
+export function packLine(
+  line: SentLine,
+  figure: Figure | null,
+  {
+    photos,
+    share,
+    own,
+    language,
+  }: {
+    readonly photos: readonly PackPicture[];
+    readonly share: number;
+    readonly own: readonly string[];
+    readonly language: Language;
+  },
+): PackLine {
+  const { name, steps, cues, mode, position, feel, normal, stop } = line.exercise;
+  const ways = waysOf(line);
+  const side = line.dose.side === 'left' ? 'left' : 'right';
+  return {
+    lineage: line.lineage,
+    name,
+    steps,
+    cues: [...own, ...cues],
+    needs: needsOf(line.exercise, language),
+    setUp: setUpWords(line, language),
+    feel: feel ?? '',
+    normal: normal ?? '',
+    stop: stop ?? '',
+    words: sayPhrases(readDose(line.dose, mode, ways), 'patient', language),
+    how: sayPhrases(readToday(line.dose, mode, ways), 'patient', language),
+    dose: line.dose,
+    sides: ways.sides,
+    directions: directionNames(line.dose, ways.directions),
+    mode,
+    position,
+    howMany: howMany(line.dose, line.school?.id ?? null),
+    lastCounted: line.lastCounted ?? [],
+    lastMax: line.lastMax,
+    share,
+    figure,
+    picture: figure && packPicture(line.exercise.drawing ?? line.exerciseId, figure, side),
+    drawnSide: drawnSideOf(line, language),
+    signs: doseSigns(line.dose, mode),
+    photos,
+    description: figure ? describeFigure(figure) : '',
+  };
+}
+
+/** Which side of somebody one-sided is drawn: the one that is done, the right where both are. */
+export function drawnSideOf(
+  { dose: { side } }: Pick<SentLine, 'dose'>,
+  language = ENGLISH,
+): string {
+  if (side === undefined) return '';
+  return sayToPatient(language, side === 'left' ? 'player.left' : 'player.right');
+}
