@@ -94,7 +94,7 @@ it('the patient’s views, with targets a finger can hit', async () => {
   await look('check-in, answered');
   await goTo(page, `${stage.server.origin}/tell`);
   await look('asked to tell');
-  for (const path of ['progress', 'settings', 'pause']) {
+  for (const path of ['together', 'progress', 'settings', 'pause']) {
     await goTo(page, `${stage.server.origin}/today/${path}`);
     await look(path);
     expect([path, await smallTargets(page)]).toEqual([path, []]);

@@ -85,7 +85,13 @@ describe('the patient’s language', () => {
     // Each language is offered by its own name.
     expect(await strange()).toEqual(['English']);
     expect(await phone.$eval('main', (main) => main.lang)).toBe('pt');
-    for (const path of ['/today/progress', '/today/pause', '/today/together', '/health', '/today']) {
+    for (const path of [
+      '/today/progress',
+      '/today/pause',
+      '/today/together',
+      '/health',
+      '/today',
+    ]) {
       await goTo(phone, `${stage.server.origin}${path}`);
       expect([path, await strange()]).toEqual([path, []]);
     }

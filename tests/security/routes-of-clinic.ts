@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { limitsFileText } from '@/core/exchange';
+import { TRIAGE_LIMITS } from '@/core/triage';
 import { NO_DETAILS } from '@/core/records';
 import { PASSWORD, today } from '../support/clinic';
 import { EVERYBODY, LEAD, NAME, MEMBERS, PRACTITIONERS, world } from './world';
@@ -17,6 +19,9 @@ const importedRow = () => ({
   minutesADay: null,
   another: true,
 });
+
+/** What a clinic has that set nothing of its own. */
+const LIMITS = limitsFileText({ limits: TRIAGE_LIMITS, detectable: {}, bands: [] });
 
 /** Signing in, the clinic, its members and its people. */
 export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
@@ -39,6 +44,18 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
   'patients/language': {
     may: MEMBERS,
     body: () => ({ patientId: world.patientId, language: 'en' }),
+  },
+  'clinic/limits': {
+    may: LEAD,
+    ownClinicOnly: true,
+    body: () => ({ text: LIMITS, over: LIMITS }),
+  },
+  'clinic/limits/preview': { may: LEAD, ownClinicOnly: true, body: () => ({ text: LIMITS }) },
+  'clinic/limits/file': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    method: 'GET',
+    body: () => null,
   },
   covers: {
     may: PRACTITIONERS,

@@ -4,3 +4,4 @@ export * from './pack-days';
 export * from './resets';
 export * from './programme-file';
 export * from './patient-table';
+export * from './limits-file';

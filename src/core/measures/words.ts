@@ -1,6 +1,20 @@
+import type { Detectable } from './kind';
 import { type MeasureKindId, kindOf } from './kinds';
 
 /** A kind and side in words: "left neck turn". */
 export function wordsOf(kind: MeasureKindId, side: 'left' | 'right' | null): string {
   return side === null ? kindOf(kind).name : `${kindOf(kind).name} ${side}`;
+}
+
+/**
+ * From which change on a measurement of a kind is real, in words.
+ *
+ * @example marginInWords('neck-turn', { by: 5 }) // "5°"
+ */
+export function marginInWords(kind: MeasureKindId, margin: Detectable['margin']): string {
+  if (margin === null) return 'not known';
+  const { unit } = kindOf(kind);
+  if (!('by' in margin)) return `${margin.percent} %`;
+  const number = `${margin.by}${unit === '°' ? '°' : ` ${unit}`}`;
+  return margin.orPercent === undefined ? number : `${number} or ${margin.orPercent} %`;
 }

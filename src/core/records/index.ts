@@ -7,6 +7,7 @@ export * from './erasure';
 export * from './file-entry';
 export * from './finding';
 export * from './handout';
+export * from './limits-file';
 export * from './measurement';
 export * from './own-exercise';
 export * from './own-figure';

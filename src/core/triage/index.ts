@@ -1,3 +1,4 @@
+export * from './limit-words';
 export * from './limits';
 export * from './morning-row';
 export * from './rules';

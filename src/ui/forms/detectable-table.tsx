@@ -8,19 +8,12 @@ import {
   type MeasureKindId,
   detectableOf,
   kindOf,
+  marginInWords,
 } from '@/core/measures';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { useSend } from './use-send';
 import { Refusal } from './refusal';
-
-function inWords(kind: MeasureKindId, { margin }: Detectable): string {
-  if (margin === null) return 'not known';
-  const { unit } = kindOf(kind);
-  if (!('by' in margin)) return `${margin.percent} %`;
-  const number = `${margin.by}${unit === '°' ? '°' : ` ${unit}`}`;
-  return margin.orPercent === undefined ? number : `${number} or ${margin.orPercent} %`;
-}
 
 /** Which change of each measurement counts as real, and why; the lead may put the clinic's own. */
 export function DetectableTable({ own }: { own: DetectableChanges }) {
@@ -82,7 +75,7 @@ function Row({ kind, own, now }: { kind: MeasureKindId; own: boolean; now: Detec
       <th scope="row" className="py-1 pr-4 text-left font-normal">
         {name}
       </th>
-      <td className="figures py-1 pr-4 whitespace-nowrap">{inWords(kind, now)}</td>
+      <td className="figures py-1 pr-4 whitespace-nowrap">{marginInWords(kind, now.margin)}</td>
       <td className="py-1 pr-4 text-soft">
         {own && <strong className="font-semibold text-ink">Own. </strong>}
         {now.source}

@@ -2,26 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
-import type { TriageLimits } from '@/core/triage';
+import { LIMIT_WORDS, type TriageLimits } from '@/core/triage';
 import { Refusal } from '../forms/refusal';
 import { numberOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 
-const FIELDS: readonly (readonly [keyof TriageLimits, string])[] = [
-  ['painOver', 'Call when pain is over (of 10)'],
-  ['painTimes', '… on so many days'],
-  ['painDays', '… of the last days'],
-  ['flares', 'Call after next-morning flares'],
-  ['spreadingDays', 'Call after days of spreading'],
-  ['silentDays', 'Decide after silent days'],
-  ['fallPercent', 'Decide when the dose done falls by (%)'],
-  ['plateauWeeks', 'Decide after weeks without change'],
-  ['unopenedDays', 'Decide after days of an unopened link'],
-  ['escalateHours', 'An alert goes to the lead after hours'],
-  ['goodSessions', 'Good days in a row before a line grows'],
-  ['leastRungDays', 'Days on a step before the next'],
-];
+const FIELDS = Object.entries(LIMIT_WORDS) as [keyof TriageLimits, string][];
 
 /** The clinic's own limits of triage. */
 export function LimitsForm({ limits }: { limits: TriageLimits }) {

@@ -14,6 +14,7 @@ import Link from 'next/link';
 import { buttonClass } from '@/ui/primitives/button';
 import { BandsForm } from '@/ui/forms/bands-form';
 import { LimitsForm } from '@/ui/triage/limits-form';
+import { LimitsFileBox } from '@/ui/clinic/limits-file';
 import { ApiKeys } from '@/ui/clinic/api-keys';
 import { apiKeysFor } from '@/server/read-api/keys';
 import { MailForm } from '@/ui/clinic/mail-form';
@@ -135,6 +136,14 @@ async function ClinicPage() {
           curve never falls; beyond them it is not to be relied on.
         </p>
         <BandsForm bands={bands} />
+      </section>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">These limits for another clinic, or from one</h2>
+        <p className="text-soft">
+          When the list asks, which change is real, and the bands, in one file; nothing of any
+          patient.
+        </p>
+        <LimitsFileBox />
       </section>
     </>
   );
