@@ -7,6 +7,25 @@ import { EVERYBODY, LEAD, MARKS, MEMBERS, PRACTITIONERS, aMeasure, world } from 
 
 import type { RouteRule } from './route-rule';
 
+/** What another system says of a patient. */
+const FOREIGN = JSON.stringify({
+  resourceType: 'Bundle',
+  entry: [
+    { resource: { resourceType: 'Patient', id: 'p', name: [{ text: 'Elsewhere' }] } },
+    {
+      resource: {
+        resourceType: 'Observation',
+        id: 'o',
+        status: 'final',
+        code: { text: 'Pain now' },
+        subject: { reference: 'Patient/p' },
+        effectiveDateTime: '2026-11-01',
+        valueInteger: 4,
+      },
+    },
+  ],
+});
+
 /** What is written into a patient’s file. */
 export const FILE_ROUTES: Readonly<Record<string, RouteRule>> = {
   proposals: {
@@ -205,6 +224,18 @@ export const FILE_ROUTES: Readonly<Record<string, RouteRule>> = {
       lines: [untaught(world.lineage)],
       closing: { doseSaidAgain: false, dayToComeBack: false },
     }),
+  },
+  'foreign-records': {
+    may: PRACTITIONERS,
+    body: () => ({
+      text: FOREIGN,
+      from: 'Hill Clinic',
+      into: { kind: 'here', id: world.patientId, isSame: true },
+    }),
+  },
+  'foreign-records/preview': {
+    may: PRACTITIONERS,
+    body: () => ({ text: FOREIGN, patientId: world.patientId }),
   },
   shares: {
     may: PRACTITIONERS,

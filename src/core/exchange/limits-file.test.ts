@@ -20,7 +20,7 @@ it('reads back what it wrote', () => {
   for (const own of [NOTHING_OWN, OWN])
     expect(readLimitsFile(limitsFileText(own))).toEqual({
       ok: true,
-      file: expect.objectContaining(own),
+      file: expect.objectContaining(own) as object,
     });
   // As an editor saves it, with a mark of its own at the start.
   expect(readLimitsFile(`\uFEFF${limitsFileText(OWN)}`).ok).toBe(true);

@@ -5,6 +5,7 @@ import {
   type MeasureKindId,
   NECK_SECTIONS,
   bodyInWords,
+  howMeasured,
   kindOf,
 } from '../measures';
 import type { Unit } from '../measures';
@@ -76,7 +77,7 @@ export function measuredObservation(
       ? unlessEmpty('valueString', inWords)
       : { valueQuantity: quantity(value, unit) }),
     ...(side === null ? {} : { bodySite: concept(`${side} side`) }),
-    method: concept(`${instrument}, ${position}`),
+    method: concept(howMeasured(instrument, position)),
     ...unlessNone('note', details === null || details.note === '' ? [] : [{ text: details.note }]),
     ...unlessNone('component', [
       ...trials.map((trial, at): ObservationComponent => ({

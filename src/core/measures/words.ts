@@ -18,3 +18,12 @@ export function marginInWords(kind: MeasureKindId, margin: Detectable['margin'])
   const number = `${margin.by}${unit === '°' ? '°' : ` ${unit}`}`;
   return margin.orPercent === undefined ? number : `${number} or ${margin.orPercent} %`;
 }
+
+/**
+ * How something was measured, in words. Of what another clinic measured nobody here knows the position.
+ *
+ * @example howMeasured('inclinometer', 'sitting') // "inclinometer, sitting"
+ */
+export function howMeasured(instrument: string, position: string): string {
+  return instrument === 'from another clinic' ? instrument : `${instrument}, ${position}`;
+}

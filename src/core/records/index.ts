@@ -6,6 +6,7 @@ export * from './episode';
 export * from './erasure';
 export * from './file-entry';
 export * from './finding';
+export * from './foreign';
 export * from './handout';
 export * from './limits-file';
 export * from './measurement';

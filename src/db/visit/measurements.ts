@@ -4,7 +4,7 @@ import type { MeasureKindId } from '@/core/measures';
 import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from '../door';
 import { measurement } from '../schema';
-import { type Placed, placed } from './place';
+import { type Placed, episodeOf, placed } from './place';
 
 export type MeasurementRow = typeof measurement.$inferSelect;
 
@@ -77,6 +77,33 @@ export async function measurementById(
       .from(measurement)
       .where(and(eq(measurement.clinicId, clinicId), eq(measurement.id, id))),
   );
+}
+
+/** These measurements, also those that were corrected or taken out. */
+export async function measurementsById(
+  clinicId: ClinicId,
+  ids: readonly string[],
+): Promise<MeasurementRow[]> {
+  const found: MeasurementRow[] = [];
+  for (let from = 0; from < ids.length; from += LIST_BOUNDS.idsAtOnce) {
+    const some = ids.slice(from, from + LIST_BOUNDS.idsAtOnce);
+    const rows = await read((db) =>
+      db
+        .select()
+        .from(measurement)
+        .where(and(eq(measurement.clinicId, clinicId), inArray(measurement.id, some))),
+    );
+    found.push(...rows);
+  }
+  return found;
+}
+
+/** One that another system measured: it belongs to the episode, and to no visit of this clinic. */
+export function insertForeignMeasurement(row: Placed<MeasurementRow>): Statement {
+  return builder()
+    .insert(measurement)
+    .values({ ...row, episodeId: episodeOf(row), visitId: null })
+    .onConflictDoNothing();
 }
 
 export function insertMeasurement(row: Placed<MeasurementRow>): Statement[] {

@@ -57,6 +57,7 @@ export function LimitsFileBox() {
             ref={input}
             type="file"
             accept=".json,application/json"
+            aria-label="Choose a file of limits"
             className="absolute inset-0 cursor-pointer opacity-0"
             onChange={look}
           />

@@ -5,6 +5,7 @@ import {
   TRUNK_RATIO_SOURCE,
   detectableOf,
   formatMeasure,
+  howMeasured,
   kindOf,
   sideDifference,
   summariseTrials,
@@ -67,7 +68,7 @@ export function Earlier({ kind, known }: { kind: MeasureKindId; known: KnownMeas
               <span className="text-soft">
                 {one.trials.length > 1 &&
                   ` from ${one.trials.map((trial) => trial.toFixed(0)).join(', ')}`}
-                , {one.instrument}, {one.position}, {one.by}
+                , {howMeasured(one.instrument, one.position)}, {one.by}
               </span>
               {one.note !== '' && <span dir="auto"> {one.note}</span>}
               {one.cue !== null && <span dir="auto"> Cue: “{one.cue}”.</span>}

@@ -5,6 +5,7 @@ import {
   type InstrumentName,
   type MeasureKindId,
   POSITIONS,
+  howMeasured,
   kindOf,
   summariseTrials,
   wordsOf,
@@ -38,10 +39,7 @@ export function RowDetails({
       <summary className="text-small text-action">
         {moves ? 'Quality, cue and re-test' : 'Instrument and note'}
         <span className="sr-only"> of {wordsOf(kind, side)}</span>
-        <span className="text-soft">
-          {' '}
-          · {row.instrument}, {row.position}
-        </span>
+        <span className="text-soft"> · {howMeasured(row.instrument, row.position)}</span>
       </summary>
       <div className="grid gap-3 py-2 sm:grid-cols-3">
         <Choice

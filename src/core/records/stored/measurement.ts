@@ -22,5 +22,7 @@ export const StoredDetails = z.object({
   painAtEnd: z.number().nullable(),
   chinJut: z.boolean(),
   retest: z.object({ cue: z.string(), trials: z.array(z.number()) }).nullable(),
+  /** The other system it was taken from, and its name there; left out where it was measured here. */
+  source: z.object({ from: z.string(), id: z.string().nullable() }).optional(),
 });
 export type MeasurementDetails = Frozen<z.output<typeof StoredDetails>>;

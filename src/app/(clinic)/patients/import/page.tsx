@@ -5,6 +5,7 @@ import { clinicOf } from '@/server/clinic';
 import { requireMember } from '@/server/require';
 import { knownZones } from '@/server/zones';
 import { PatientTable } from '@/ui/import/patient-table';
+import { ForeignRecordIn } from '@/ui/import/foreign-record';
 import { WholeRecordIn } from '@/ui/import/whole-record';
 import { legible } from '@/app/legible';
 
@@ -23,6 +24,8 @@ async function ImportPage() {
       <PatientTable zones={knownZones(zone)} zone={zone} />
       <h2 className="pt-10 pb-2 text-xl">One patient’s whole record</h2>
       <WholeRecordIn />
+      <h2 className="pt-10 pb-2 text-xl">A patient of another system</h2>
+      <ForeignRecordIn patientId={null} />
     </>
   );
 }

@@ -14,6 +14,7 @@ import { offeredLanguages } from '@/server/languages';
 import { LanguageChoice } from '@/ui/person/language-choice';
 import { DetailsForm } from '@/ui/person/details-form';
 import { DeviceList } from '@/ui/record/device-list';
+import { ForeignRecordIn } from '@/ui/import/foreign-record';
 import { WholeRecordOut } from '@/ui/record/whole-record-out';
 import { buttonClass } from '@/ui/primitives/button';
 import { legible } from '@/app/legible';
@@ -111,6 +112,12 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
           <section className="grid gap-2">
             <h2 className="text-xl">Take along</h2>
             <WholeRecordOut patientId={patient.id} />
+          </section>
+        )}
+        {roleSuffices(member.role, 'practitioner') && (
+          <section className="grid gap-2">
+            <h2 className="text-xl">Measured elsewhere</h2>
+            <ForeignRecordIn patientId={patient.id} />
           </section>
         )}
         <section className="grid justify-items-start gap-3">

@@ -1,0 +1,3 @@
+export * from './measured';
+export * from './person';
+export * from './read';
