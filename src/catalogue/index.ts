@@ -13,6 +13,7 @@ export {
   sayToPatient,
   stopSigns,
   todayWords,
+  togetherWords,
 } from './messages/patient';
 export { waysOf } from './ways';
 export { readLanguage } from './messages/read-language';

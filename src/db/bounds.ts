@@ -50,6 +50,8 @@ export const LIST_BOUNDS = {
   /** The newest row of each of many patients, looked for together. */
   newestOfEach: 20_000,
   messages: 100,
+  /** Phones of one patient that are reminded. */
+  phonesReminded: 20,
   auditEvents: 50,
   /** Ids named in one question to the database. */
   idsAtOnce: 500,

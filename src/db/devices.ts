@@ -51,9 +51,10 @@ export async function birthProofOf(tokenHash: string): Promise<string | null> {
 }
 
 /** What makes a device hold: neither it nor its link was ended. */
-const holds = and(isNull(patientLink.revokedAt), isNull(patientDevice.endedAt));
+export const deviceStands = and(isNull(patientLink.revokedAt), isNull(patientDevice.endedAt));
 
-const ofItsLink = and(
+/** Joins a device with the link it was opened by. */
+export const ofItsLink = and(
   eq(patientLink.clinicId, patientDevice.clinicId),
   eq(patientLink.id, patientDevice.linkId),
 );
@@ -80,7 +81,7 @@ export function patientByDevice(tokenHash: string, now: Instant) {
       .where(
         and(
           eq(patientDevice.tokenHash, tokenHash),
-          holds,
+          deviceStands,
           // One that was not used since this is kept has no time to be counted from; its first use sets it.
           or(
             isNull(patientDevice.lastSeenAt),
@@ -95,7 +96,7 @@ export function patientByDevice(tokenHash: string, now: Instant) {
 export function deviceHolds(tokenHash: string, clinicId: ClinicId, patientId: PatientId) {
   return sql`SELECT count(*) FROM ${patientDevice} JOIN ${patientLink} ON ${ofItsLink}
     WHERE ${patientDevice.tokenHash} = ${tokenHash} AND ${patientDevice.clinicId} = ${clinicId}
-      AND ${patientDevice.patientId} = ${patientId} AND ${holds}`;
+      AND ${patientDevice.patientId} = ${patientId} AND ${deviceStands}`;
 }
 
 /** The devices of a patient that hold, the one used last first. */
@@ -110,7 +111,11 @@ export function devicesOf(clinicId: ClinicId, patientId: PatientId) {
       .from(patientDevice)
       .innerJoin(patientLink, ofItsLink)
       .where(
-        and(eq(patientDevice.clinicId, clinicId), eq(patientDevice.patientId, patientId), holds),
+        and(
+          eq(patientDevice.clinicId, clinicId),
+          eq(patientDevice.patientId, patientId),
+          deviceStands,
+        ),
       )
       .orderBy(desc(patientDevice.lastSeenAt), desc(patientDevice.createdAt))
       .limit(LIST_BOUNDS.devices),

@@ -21,6 +21,7 @@ export const TABLES_OF_PATIENT = [
   schema.alert,
   schema.message,
   schema.mailStop,
+  schema.pushSubscription,
   schema.calendarLink,
   schema.deskDraft,
   schema.visitDraft,

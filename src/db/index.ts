@@ -33,6 +33,7 @@ export * from './patients';
 export * from './people';
 export * from './programmes';
 export * from './record';
+export * from './push';
 export * from './reminders';
 export * from './resets';
 export * from './sees';

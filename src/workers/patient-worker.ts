@@ -13,6 +13,11 @@ type Surroundings = {
     type: 'message',
     listener: (event: Waits & { readonly data: { readonly keep?: unknown } | null }) => void,
   ): void;
+  readonly registration: { showNotification(title: string, options: object): Promise<void> };
+  addEventListener(
+    type: 'push',
+    listener: (event: Waits & { readonly data: { json(): unknown } | null }) => void,
+  ): void;
   addEventListener(
     type: 'notificationclick',
     listener: (event: Waits & { readonly notification: { close(): void } }) => void,
@@ -84,6 +89,19 @@ export function patientWorker(self: Surroundings): void {
   self.addEventListener('message', (event) => {
     const keep = event.data?.keep;
     if (Array.isArray(keep)) event.waitUntil(keepAll(keep.map(String)));
+  });
+  self.addEventListener('push', (event) => {
+    let said: { readonly title?: unknown; readonly body?: unknown } = {};
+    try {
+      said = event.data?.json() ?? {};
+    } catch {
+      // Not ours; a browser wants a notice all the same.
+    }
+    const text = (part: unknown, most: number) =>
+      typeof part === 'string' ? part.slice(0, most) : '';
+    const body = text(said.body, 300);
+    const title = text(said.title, 100) || 'Dry Lantern';
+    event.waitUntil(self.registration.showNotification(title, { body, tag: body }));
   });
   self.addEventListener('notificationclick', (event) => {
     event.notification.close();

@@ -45,6 +45,7 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
     may: MEMBERS,
     body: () => ({ patientId: world.patientId, language: 'en' }),
   },
+  'clinic/push': { may: LEAD, ownClinicOnly: true, body: () => ({ on: false }) },
   'clinic/limits': {
     may: LEAD,
     ownClinicOnly: true,

@@ -60,6 +60,14 @@ export const PHONE_ROUTES: Readonly<Record<string, RouteRule>> = {
     query: () => `?token=${world.calendarToken}`,
     body: () => null,
   },
+  'patient/push': {
+    may: ['patient', 'other patient'],
+    body: () => ({
+      endpoint: 'https://push.example.com/send',
+      p256dh: 'k'.repeat(87),
+      auth: 'a'.repeat(22),
+    }),
+  },
   'patient/together': {
     may: ['patient', 'other patient'],
     method: 'GET',

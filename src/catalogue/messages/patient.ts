@@ -38,11 +38,16 @@ function wordsWhose(language: Language, wanted: (key: string) => boolean): Compi
 
 /** Texts the clinic's server says, or one page alone: they need not travel to every phone. */
 const NOT_EVERYWHERE =
-  /^(dose(?!\.direction)|question|remind|nextVisit|rest|session|problem)\.|^cover$/;
+  /^(dose(?!\.direction)|question|remind|nextVisit|rest|session|problem|together)\.|^cover$/;
 
 /** The texts of the patient's screens, compiled here so that the phone needs no parser. */
 export function patientWords(language: Language): CompiledWords {
   return wordsWhose(language, (key) => !NOT_EVERYWHERE.test(key));
+}
+
+/** The texts of the page on which the clinic shows exercises: what the player says, and its own. */
+export function togetherWords(language: Language): CompiledWords {
+  return wordsWhose(language, (key) => key.startsWith('together.') || !NOT_EVERYWHERE.test(key));
 }
 
 /** The texts of the health questions' page. */

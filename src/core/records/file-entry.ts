@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { POSITIONS } from '../exercise';
+import { CHANNELS } from '../reminders';
 import { PROVOKED_BY, SETTLES_WITHIN } from '../symptoms';
 import { dateText, recordId, words } from './words';
 
@@ -121,14 +122,18 @@ export const RemindersBody = z
   .object({
     sessions: z.boolean(),
     posture: z.boolean(),
-    channel: z.enum(['text', 'e-mail'], { error: 'A reminder is a text or an e-mail.' }),
+    channel: z.enum(CHANNELS, { error: 'A reminder is a text, an e-mail or a push.' }),
     address: words('The number or address', 200, 0),
     quiet: z.object({ from: minute(), to: minute() }),
   })
-  .refine(({ sessions, posture, address }) => address !== '' || (!sessions && !posture), {
-    message: 'Write the number or address to remind you at.',
-    path: ['address'],
-  });
+  .refine(
+    ({ sessions, posture, channel, address }) =>
+      channel === 'push' || address !== '' || (!sessions && !posture),
+    {
+      message: 'Write the number or address to remind you at.',
+      path: ['address'],
+    },
+  );
 export type RemindersBody = z.infer<typeof RemindersBody>;
 
 /** The clinic asks the patient for a side photo from home; it is taken out when one has come. */

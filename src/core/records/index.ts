@@ -21,6 +21,7 @@ export * from './photo';
 export * from './prescribe';
 export * from './programme';
 export * from './programme-file';
+export * from './push';
 export * from './screening';
 export * from './set-up';
 export * from './share';

@@ -4,5 +4,6 @@ export const NOT_SENT = [
   'refused for good',
   'stopped by the patient',
   'bound of the day',
+  'no phone takes it',
 ] as const;
 export type NotSent = (typeof NOT_SENT)[number];

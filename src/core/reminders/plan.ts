@@ -1,8 +1,12 @@
+/** How a reminder leaves the house; `push` to the phones that asked for it, without an address. */
+export const CHANNELS = ['text', 'e-mail', 'push'] as const;
+export type Channel = (typeof CHANNELS)[number];
+
 /** What a patient wants to be reminded of, and when not. Minutes of the wall clock. */
 export type ReminderSettings = {
   readonly sessions: boolean;
   readonly posture: boolean;
-  readonly channel: 'text' | 'e-mail';
+  readonly channel: Channel;
   readonly address: string;
   /** No reminder from … to …, over midnight where `to` is the smaller. */
   readonly quiet: { readonly from: number; readonly to: number };

@@ -48,6 +48,7 @@ export const NOT_IN_RECORD: ReadonlyMap<SQLiteTable, string> = new Map<SQLiteTab
   [schema.message, 'reminders that one installation sent'],
   [schema.mailStop, 'holds for the mails of one installation'],
   [schema.calendarLink, 'a key to one installation'],
+  [schema.pushSubscription, 'a phone that one installation reminds'],
   [schema.deskDraft, 'begun and not signed'],
   [schema.visitDraft, 'begun and not signed'],
   [schema.share, 'what one desk showed a phone for a while'],

@@ -8,6 +8,7 @@ export * from './visit';
 export * from './visit-calendar';
 export * from './desk';
 export * from './teach';
+export * from './push';
 export * from './reminders';
 export * from './share';
 export * from './follow';

@@ -11,7 +11,7 @@ import type { ClinicId, PatientId } from '@/core/units';
 import { instant } from './columns';
 import { clinic, patient } from './people';
 import { MAIL_SECURITY } from '@/core/records';
-import { NOT_SENT } from '@/core/reminders';
+import { CHANNELS, NOT_SENT } from '@/core/reminders';
 
 /** The address of a patient's calendar; only the hash of its token is kept. */
 export const calendarLink = sqliteTable(
@@ -80,7 +80,7 @@ export const message = sqliteTable(
     /** Made of patient, day and purpose, so that the same reminder is never there twice. */
     id: text('id').notNull(),
     patientId: text('patient_id').$type<PatientId>().notNull(),
-    channel: text('channel', { enum: ['text', 'e-mail'] }).notNull(),
+    channel: text('channel', { enum: CHANNELS }).notNull(),
     purpose: text('purpose', { enum: ['session', 'posture', 'escalation'] }).notNull(),
     address: text('address').notNull(),
     text: text('text').notNull(),

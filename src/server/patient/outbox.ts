@@ -27,6 +27,7 @@ import { leased } from '../leases';
 import { now } from '../clock';
 import { logFailure } from '../problem';
 import { languageFor } from '../languages';
+import { pushSender } from '../push/sender';
 import { housesSender } from '../mail/sender';
 import { factsOf, todayOf, zoneOf } from '../programme-facts';
 import { layoutOf, momentsOf } from './day-moments';
@@ -155,7 +156,7 @@ export function startOutbox(): void {
   const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
   if (shared[KEY]) return;
   shared[KEY] = true;
-  const send = housesSender(simulatedSender());
+  const send = pushSender(housesSender(simulatedSender()));
   let busy = false;
   const timer = setInterval(() => {
     if (busy) return;

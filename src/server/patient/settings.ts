@@ -8,6 +8,7 @@ import type { PatientHere } from '../access';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { isOffered, languageFor, offeredLanguages } from '../languages';
+import { pushKeyOf } from '../push/settings';
 import { newestEntry } from '../visit/entries';
 import { writeAsPatient } from '../visit/write-as';
 
@@ -34,6 +35,7 @@ export async function settingsOf({ patient }: PatientHere) {
     language: languageFor(patient).tag,
     languages: offeredLanguages(),
     reminders: reminders?.body ?? NO_REMINDERS,
+    pushKey: await pushKeyOf(patient.clinicId),
   };
 }
 

@@ -5,6 +5,7 @@ import {
   healthWords,
   patientWords,
   todayWords,
+  togetherWords,
 } from '@/catalogue';
 import type { PatientHere } from '../access';
 import { languageAccepted, languageFor } from '../languages';
@@ -12,7 +13,12 @@ import { languageAccepted, languageFor } from '../languages';
 /** The texts a page hands to what is drawn on it, with their language. */
 export type PageWords = { readonly words: CompiledWords; readonly language: string };
 
-const WORDS_OF = { today: todayWords, health: healthWords, all: patientWords } as const;
+const WORDS_OF = {
+  today: todayWords,
+  health: healthWords,
+  together: togetherWords,
+  all: patientWords,
+} as const;
 
 /** The texts of a patient's page, in the language they chose. */
 export function wordsFor(

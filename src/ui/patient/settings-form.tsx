@@ -9,6 +9,8 @@ import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
 import { CalendarBox } from './calendar-box';
+import { CHANNELS } from '@/core/reminders';
+import { subscribeHere } from './subscribe-here';
 import { askToNotify, wantsNotifications } from './local-reminders';
 import {
   type Preferences,
@@ -34,6 +36,8 @@ type Settings = {
   /** What can be chosen; the choice is shown only where there is one. */
   readonly languages: readonly { readonly tag: string; readonly name: string }[];
   readonly reminders: RemindersBody;
+  /** The clinic's key for notices to phones; null where it sends none. */
+  readonly pushKey: string | null;
 };
 
 const INPUT = 'min-h-12 w-full min-w-0 rounded border border-hair bg-sheet px-3';
@@ -55,7 +59,14 @@ export function SettingsForm({ start }: { start: Settings }) {
   async function save(event: FormEvent) {
     event.preventDefault();
     setRefusal('');
-    const { minutesADay, wakeMinute, sleepMinute, props, language } = settings;
+    const { minutesADay, wakeMinute, sleepMinute, props, language, pushKey } = settings;
+    if (reminders.channel === 'push' && (reminders.sessions || reminders.posture) && pushKey) {
+      const here = await subscribeHere(pushKey);
+      if (!here) return setRefusal(say('settings.remind.pushDenied'));
+      const kept = await sending('/api/v1/patient/push', here);
+      if (!kept) return;
+      if (!kept.ok) return setRefusal(kept.say);
+    }
     const answer = await sending('/api/v1/patient/settings', {
       id: uuid(),
       minutesADay,
@@ -151,22 +162,27 @@ export function SettingsForm({ start }: { start: Settings }) {
               }
               className={INPUT}
             >
-              {(['text', 'e-mail'] as const).map((channel) => (
+              {CHANNELS.filter(
+                (channel) =>
+                  channel !== 'push' || settings.pushKey !== null || reminders.channel === 'push',
+              ).map((channel) => (
                 <option key={channel} value={channel}>
                   {say(`settings.remind.${channel}`)}
                 </option>
               ))}
             </select>
           </Labelled>
-          <Labelled label={say('settings.remind.address')}>
-            <input
-              value={reminders.address}
-              maxLength={200}
-              autoComplete={reminders.channel === 'text' ? 'tel' : 'email'}
-              onChange={(event) => remind({ address: event.target.value })}
-              className={INPUT}
-            />
-          </Labelled>
+          {reminders.channel !== 'push' && (
+            <Labelled label={say('settings.remind.address')}>
+              <input
+                value={reminders.address}
+                maxLength={200}
+                autoComplete={reminders.channel === 'text' ? 'tel' : 'email'}
+                onChange={(event) => remind({ address: event.target.value })}
+                className={INPUT}
+              />
+            </Labelled>
+          )}
           <div className="grid gap-3 min-[26rem]:grid-cols-2">
             {(['from', 'to'] as const).map((end) => (
               <Labelled

@@ -17,6 +17,8 @@ import { LimitsForm } from '@/ui/triage/limits-form';
 import { LimitsFileBox } from '@/ui/clinic/limits-file';
 import { ApiKeys } from '@/ui/clinic/api-keys';
 import { apiKeysFor } from '@/server/read-api/keys';
+import { PushSwitch } from '@/ui/clinic/push-switch';
+import { sendsPush } from '@/server/push/settings';
 import { MailForm } from '@/ui/clinic/mail-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
@@ -31,16 +33,19 @@ export default legible(ClinicPage);
 async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands, limits, allowed, mail, keys] = await Promise.all([
-    clinicOf(member),
-    colleaguesOf(member),
-    detectableChangesOf(member.clinicId),
-    bandsOf(member.clinicId),
-    triageLimitsOf(member.clinicId),
-    allowedOf(member),
-    mailOf(member),
-    apiKeysFor(member),
-  ]);
+  const [clinic, members, detectable, bands, limits, allowed, mail, keys, push] = await Promise.all(
+    [
+      clinicOf(member),
+      colleaguesOf(member),
+      detectableChangesOf(member.clinicId),
+      bandsOf(member.clinicId),
+      triageLimitsOf(member.clinicId),
+      allowedOf(member),
+      mailOf(member),
+      apiKeysFor(member),
+      sendsPush(member.clinicId),
+    ],
+  );
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: clinic.zone });
   const said = (at: number | null) => (at === null ? null : day.format(at));
   return (
@@ -94,6 +99,15 @@ async function ClinicPage() {
           hurts, and carries a link by which the patient stops them.
         </p>
         <MailForm start={mail} key={JSON.stringify(mail)} />
+      </section>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">Notices on phones</h2>
+        <p className="max-w-[75ch] text-soft">
+          A reminder that the patient’s phone shows by itself (web push). It leaves the house by the
+          service of the phone’s maker, encrypted for that phone alone, and says when, never what
+          hurts.
+        </p>
+        <PushSwitch on={push} />
       </section>
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">Keys for reading</h2>

@@ -11,7 +11,7 @@ export const metadata: Metadata = { title: 'Together', robots: 'noindex' };
 async function TogetherPage() {
   const here = await requirePatient();
   return (
-    <Shell {...wordsFor(here)} title="together.title">
+    <Shell {...wordsFor(here, 'together')} title="together.title">
       <Together />
     </Shell>
   );
