@@ -20,7 +20,7 @@ export const CoverDraft = z
     path: ['to'],
   })
   .refine(({ memberId, coveredBy }) => memberId !== coveredBy, {
-    message: 'Somebody else answers while you are away.',
+    message: 'Somebody else answers than who is away.',
     path: ['coveredBy'],
   });
 export type CoverDraft = z.infer<typeof CoverDraft>;

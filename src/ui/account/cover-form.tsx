@@ -14,22 +14,30 @@ import { Choice, Field } from '../primitives/field';
 
 type Cover = {
   readonly id: string;
+  readonly memberId: string;
+  readonly away: string;
   readonly by: string;
   readonly fromDate: LocalDate;
   readonly toDate: LocalDate;
 };
 
-/** Who answers for a practitioner who is away: shown on the morning list and on their patients' phones. */
+/**
+ * Who answers for a practitioner who is away: shown on the morning list and on their patients' phones.
+ *
+ * @param forOthers the lead writes it down for everybody: who fell ill cannot
+ */
 export function CoverForm({
   memberId,
   covers,
   others,
   today,
+  forOthers,
 }: {
   memberId: string;
   covers: readonly Cover[];
   others: readonly { readonly id: string; readonly name: string }[];
   today: LocalDate;
+  forOthers: boolean;
 }) {
   const router = useRouter();
   const { busy, send } = useSend();
@@ -38,14 +46,14 @@ export function CoverForm({
     '/api/v1/covers',
     (fields) => ({
       id,
-      memberId,
+      memberId: forOthers ? textOf(fields, 'memberId') : memberId,
       coveredBy: textOf(fields, 'coveredBy'),
       from: textOf(fields, 'from'),
       to: textOf(fields, 'to'),
     }),
     () => {
       setId(uuid());
-      toast('Written down. The list and your patients’ phones say it.');
+      toast('Written down. The list and the patients’ phones say it.');
       router.refresh();
     },
   );
@@ -54,8 +62,14 @@ export function CoverForm({
       {covers.map((cover) => (
         <p key={cover.id} className="flex flex-wrap items-center gap-3">
           <span className="mr-auto">
-            <bdi>{cover.by}</bdi> answers from {daySaid(cover.fromDate, today)} to{' '}
-            {daySaid(cover.toDate, today)}.
+            <bdi>{cover.by}</bdi> answers
+            {cover.memberId !== memberId && (
+              <>
+                {' '}
+                for <bdi>{cover.away}</bdi>
+              </>
+            )}{' '}
+            from {daySaid(cover.fromDate, today)} to {daySaid(cover.toDate, today)}.
           </span>
           <Button
             disabled={busy}
@@ -70,6 +84,21 @@ export function CoverForm({
       ) : (
         <form onSubmit={form.onSubmit} className="grid gap-3" noValidate>
           <Refusal say={form.say} />
+          {forOthers && (
+            <Choice
+              label="Who is away"
+              name="memberId"
+              defaultValue={memberId}
+              error={form.errorAt('memberId')}
+            >
+              <option value={memberId}>you</option>
+              {others.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.name}
+                </option>
+              ))}
+            </Choice>
+          )}
           <div className="grid gap-3 sm:grid-cols-2">
             <Field
               label="First day away"
@@ -89,6 +118,7 @@ export function CoverForm({
           </div>
           <Choice label="Who answers" name="coveredBy" error={form.errorAt('coveredBy')}>
             <option value="">whom …</option>
+            {forOthers && <option value={memberId}>you</option>}
             {others.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}

@@ -39,11 +39,27 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
   }
 
   return (
-    <div data-letter className="grid gap-4">
+    <div data-letter className="grid gap-6 lg:grid-cols-[minmax(0,46rem)_18rem] print:block">
       <style>{`${HANDOUT_CSS}@page{size:${paper === 'a4' ? 'A4' : 'letter'};margin:12mm}`}</style>
-      <div className="no-print grid gap-3">
-        <div className="flex flex-wrap items-center gap-2">
-          <h2 className="mr-auto text-xl">Handout</h2>
+      <section
+        aria-label="Handout"
+        className="no-print grid content-start gap-4 lg:sticky lg:top-16 lg:order-last lg:self-start"
+      >
+        <h2 className="text-xl">Handout</h2>
+        <div className="flex flex-wrap gap-2">
+          <Button look="main" onClick={() => window.print()}>
+            Print
+          </Button>
+          <Button disabled={busy} onClick={() => void file('pdf')}>
+            PDF
+          </Button>
+          <Button disabled={busy} onClick={() => void file('html')}>
+            File for e-mail
+          </Button>
+        </div>
+        <FileMaking making={making} cancel={cancel} />
+        <Refusal say={refusal || fileRefusal} />
+        <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
           <label className="flex items-center gap-2">
             Paper
             <select
@@ -64,36 +80,33 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
             />
             Large type
           </label>
-          <Button look="main" onClick={() => window.print()}>
-            Print
-          </Button>
-          <Button disabled={busy} onClick={() => void file('pdf')}>
-            PDF
-          </Button>
-          <Button disabled={busy} onClick={() => void file('html')}>
-            File for e-mail
-          </Button>
         </div>
-        <p className="max-w-[80ch] text-soft">
+        <div className="grid justify-items-start gap-2 border-t border-hair pt-3">
+          <h3 className="font-semibold">What the code opens</h3>
           {link === null ? (
             <>
-              The code opens the patient’s page on a phone that has opened their link before.{' '}
-              <Button look="quiet" disabled={busy} onClick={() => void newLink()}>
+              <p className="text-soft">
+                The patient’s page, on a phone that has opened their link before.
+              </p>
+              <Button disabled={busy} onClick={() => void newLink()}>
                 Put a new personal link on it
-              </Button>{' '}
-              (the one before stops working).
+              </Button>
+              <p className="text-small text-soft">The one before stops working.</p>
             </>
           ) : (
-            'The code is a new personal link: whoever has this sheet can open the patient’s programme. Hand it over in person.'
+            <p>
+              A new personal link: whoever has this sheet can open the patient’s programme. Hand it
+              over in person.
+            </p>
           )}
-        </p>
-        <FileMaking making={making} cancel={cancel} />
-        <Refusal say={refusal || fileRefusal} />
+        </div>
+      </section>
+      <div className="min-w-0">
+        <HandoutSheet
+          handout={link === null ? handout : { ...handout, address: link }}
+          large={large}
+        />
       </div>
-      <HandoutSheet
-        handout={link === null ? handout : { ...handout, address: link }}
-        large={large}
-      />
     </div>
   );
 }

@@ -31,7 +31,7 @@ export function VisitRail({
 }) {
   const here = usePathname();
   return (
-    <nav aria-label="Visit" className="no-print border-y border-hair">
+    <nav aria-label="Visit" className="no-print">
       <ol className="flex flex-wrap">
         <li className="flex items-center">
           <Link

@@ -152,7 +152,7 @@ export function ScreeningForm({
       </div>
       <aside
         aria-label="What it comes to"
-        className="grid content-start gap-3 lg:sticky lg:top-4 lg:self-start"
+        className="grid content-start gap-3 lg:sticky lg:top-14 lg:self-start"
       >
         <Button onClick={restNo}>
           Everything else: no <kbd className="figures text-soft">Alt N</kbd>

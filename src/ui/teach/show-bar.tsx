@@ -16,7 +16,7 @@ export function ShowBar({
   return (
     <section
       aria-label="On the patient’s phone"
-      className={`no-print flex flex-wrap items-center gap-x-4 gap-y-2 ${showing.kind === 'off' ? '' : 'sticky top-0 z-10 border-l-4 border-lit bg-paper py-2 pl-3'}`}
+      className={`no-print flex flex-wrap items-center gap-x-4 gap-y-2 lg:col-span-2 ${showing.kind === 'off' ? '' : 'sticky top-0 z-10 lg:top-11 border-l-4 border-lit bg-paper py-1.5 pl-3'}`}
     >
       {showing.kind === 'off' ? (
         <>

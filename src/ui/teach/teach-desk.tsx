@@ -177,11 +177,7 @@ export function TeachDesk({
 
   return (
     <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]">
-      {mayTeach && (
-        <div className="lg:col-span-2">
-          <ShowBar showing={showing} begin={begin} end={end} />
-        </div>
-      )}
+      {mayTeach && <ShowBar showing={showing} begin={begin} end={end} />}
       <nav aria-label="Exercises" className="no-print">
         <ol className="grid gap-0.5 sm:grid-cols-3 lg:grid-cols-1">
           {pages.map((one, index) => {

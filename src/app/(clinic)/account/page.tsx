@@ -60,14 +60,19 @@ async function AccountPage() {
           </section>
           {covers && (
             <section className="grid gap-3">
-              <h2 className="text-lg">While you are away</h2>
+              <h2 className="text-lg">
+                {member.role === 'lead' ? 'While somebody is away' : 'While you are away'}
+              </h2>
               <p className="text-soft">
-                Whoever answers sees it on the morning list, and your patients see it on the phone.
+                Whoever answers sees it on the morning list, and the patients see it on the phone.
                 Stops still go to the lead when nobody takes them.
               </p>
               <CoverForm
                 memberId={member.id}
-                covers={covers.covers.filter(({ memberId }) => memberId === member.id)}
+                covers={covers.covers.filter(
+                  ({ memberId }) => member.role === 'lead' || memberId === member.id,
+                )}
+                forOthers={member.role === 'lead'}
                 others={others}
                 today={covers.today}
                 key={covers.covers.length}

@@ -17,6 +17,7 @@ import { ReachLine } from '@/ui/person/reach-line';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { PatientLinkButton } from '@/ui/plan/patient-link';
 import { HeaderNotes } from '@/ui/screen/header-notes';
+import { StickyLine } from '@/ui/plan/sticky-line';
 import { VisitRail } from '@/ui/plan/visit-rail';
 import { legible } from '@/app/legible';
 
@@ -92,7 +93,9 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           openReferrals: screening.openReferrals,
         }}
       />
-      <VisitRail patientId={patient.id} done={done} />
+      <StickyLine name={patient.name}>
+        <VisitRail patientId={patient.id} done={done} />
+      </StickyLine>
       <div className="pt-4">{children}</div>
       <p className="no-print pt-10 text-small">
         <QuietLink href={`/patients/${patient.id}/record`} className="text-action hover:underline">
