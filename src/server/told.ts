@@ -1,9 +1,9 @@
 import { v5 as uuidFrom } from 'uuid';
 import { ENGLISH, sayPhrases, waysOf } from '@/catalogue';
 import { readDose } from '@/core/dose';
-import { DAY_KEY, placeTold } from '@/core/history';
+import { DAY_KEY, placeTold, standingEvents } from '@/core/history';
 import type { SentVersion } from '@/core/programme';
-import type { StoredEventBody, ToldDraft } from '@/core/records';
+import type { StoredEventBody, ToldBackDraft, ToldDraft } from '@/core/records';
 import { type WallMinute, instantAt, sessionsOn, versionOn } from '@/core/schedule';
 import { adviseOn } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
@@ -44,8 +44,9 @@ export async function toldForm(patient: Patient, asked: LocalDate | null) {
   const earliest = addDays(today, -OLDEST_DAYS);
   const date = asked !== null && asked <= today && asked >= earliest ? asked : today;
   const { events, version, sessions } = await dayOf(patient, date);
+  const standing = standingEvents(events);
   const taken = new Set(
-    events.filter(({ sessionKey }) => sessionKey !== DAY_KEY).map(({ sessionKey }) => sessionKey),
+    standing.filter(({ sessionKey }) => sessionKey !== DAY_KEY).map(({ sessionKey }) => sessionKey),
   );
   const free = sessions.filter(({ key }) => !taken.has(key));
   return {
@@ -55,7 +56,7 @@ export async function toldForm(patient: Patient, asked: LocalDate | null) {
     hasProgramme: version !== null,
     /** Sessions of this day of which something was told already. */
     toldSessions: taken.size,
-    isWrittenDown: events.some(({ writtenBy }) => writtenBy !== null),
+    isWrittenDown: standing.some(({ writtenBy }) => writtenBy !== null),
     lines: (version?.lines ?? [])
       .filter(({ lineage }) => sessions.some(({ lineages }) => lineages.includes(lineage)))
       .map((line) => ({
@@ -89,7 +90,7 @@ export async function saveTold(member: SignedIn, draft: ToldDraft): Promise<void
   const mine = (name: string) => uuidFrom(name, draft.id);
   const own = new Set([DAY_KEY, ...sessions.map(({ key }) => key)].map(mine));
   const taken = new Set(
-    events
+    standingEvents(events)
       .filter(({ sessionId, sessionKey }) => sessionKey !== DAY_KEY && !own.has(sessionId))
       .map(({ sessionKey }) => sessionKey),
   );
@@ -129,6 +130,49 @@ export async function saveTold(member: SignedIn, draft: ToldDraft): Promise<void
       written: { by: member.id, how: draft.how, on: date },
     },
     { sentAt: now(), events: coming },
+  );
+}
+
+/**
+ * Takes back what was written down of a day, all of it: it stays in the record and counts for nothing,
+ * and the day can be written down anew. What a phone told stays, and so do an alert and a pause that
+ * came of it: somebody has looked at those, or will.
+ *
+ * @throws Problem 409 where nothing of this day was written down, or all of it was taken back
+ */
+export async function takeBackTold(member: SignedIn, draft: ToldBackDraft): Promise<void> {
+  const patient = await patientFor(member, draft.patientId);
+  const { date, id } = draft;
+  const events = await eventsOfDay(patient.clinicId, patient.id, date);
+  if (events.some((event) => event.id === id && event.body.type === 'taken back')) return;
+  const written = standingEvents(events).filter(({ writtenBy }) => writtenBy !== null);
+  const [first] = written;
+  if (!first) throw new Problem(409, 'Nothing that was written down of this day stands.', ['date']);
+  const sessions = [...new Set(written.map(({ sessionId }) => sessionId))];
+  const at = now();
+  await takeInFrom(
+    {
+      patient,
+      access: () => stillMay(member, 'assistant'),
+      actor: actorOf(member),
+      verb: 'took back what was written down of',
+      written: { by: member.id, how: first.writtenHow ?? 'call', on: date },
+    },
+    {
+      sentAt: at,
+      events: [
+        {
+          id,
+          sessionId: uuidFrom('taken back', id),
+          sessionKey: DAY_KEY,
+          programmeId: first.programmeId,
+          version: first.version,
+          deviceAt: at,
+          offsetMs: 0,
+          body: { type: 'taken back', sessions },
+        },
+      ],
+    },
   );
 }
 

@@ -75,3 +75,28 @@ it('a member changes the own password and ends another session; a list that is o
   await lead.waitForFunction(() => !document.body.innerText.includes('Make practitioner'));
   expect([...page.problems, ...lead.problems]).toEqual([]);
 });
+
+it('the lead writes down who answers for somebody who fell ill', async () => {
+  const page = await freshPage(stage.browser, DESK);
+  await beMember(page, stage.server.origin, stage.lead.token);
+  await goTo(page, `${stage.server.origin}/account`);
+  await page.select('select[name=memberId]', stage.practitioner.id);
+  await page.select('select[name=coveredBy]', stage.practitioner.id);
+  await page.$eval('input[name=to]', (field) => {
+    const from = document.querySelector<HTMLInputElement>('input[name=from]')?.value ?? '';
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+    set?.call(field, from);
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+  });
+  await press(page, 'Write it down');
+  await says(page, 'Somebody else answers than who is away.');
+  await page.select('select[name=coveredBy]', stage.lead.id);
+  await press(page, 'Write it down');
+  await says(page, `for ${stage.practitioner.name}`);
+  await press(page, 'End it');
+  await page.waitForFunction(
+    (words) => !document.body.innerText.includes(words),
+    {},
+    `for ${stage.practitioner.name}`,
+  );
+});

@@ -273,5 +273,17 @@ it('writes down a day of a patient without a phone, and says so where it is coun
   ).toBe(true);
   await goTo(page, `${stage.server.origin}/patients/${id}/follow`);
   await says(page, '1 of the days was written down by the clinic as told: no device counted them.');
+  // Written down of the wrong day: taken back it counts for nothing, and the day is free again.
+  await goTo(page, `${stage.server.origin}/patients/${id}/told`);
+  await press(page, 'Day before');
+  await press(page, 'Take back what was written down');
+  await says(page, 'All that the clinic wrote down of this day will count for nothing');
+  await press(page, 'Keep it');
+  await press(page, 'Take back what was written down');
+  await press(page, 'Take it back');
+  await says(page, 'Taken back. The day can be written down anew.');
+  await page.waitForFunction(
+    () => document.querySelector('form[aria-label="What was told"] input:disabled') === null,
+  );
   expect(page.problems).toEqual([]);
 });

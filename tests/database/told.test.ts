@@ -1,9 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import type { ToldDraft } from '@/core/records';
+import type { SessionEventBody, ToldDraft } from '@/core/records';
 import { addDays } from '@/core/units';
-import { daysDone, eventsOfDay, openAlertsOf, pausesOf, versionsOf } from '@/db';
+import {
+  daysDone,
+  eventsOfDay,
+  openAlertsOf,
+  pausesOf,
+  sessionsPage,
+  toldPage,
+  versionsOf,
+} from '@/db';
 import { eventOf } from '../support/record';
-import { saveTold, toldForm } from '@/server/told';
+import { saveTold, takeBackTold, toldForm } from '@/server/told';
 import { takeIn } from '@/server/take-in';
 import { now, setClock } from '@/server/clock';
 import {
@@ -142,6 +150,78 @@ it.each<[string, Partial<ToldDraft>, number]>([
   const told = await withProgramme();
   await expect(saveTold(stage.practitioner, draft(told, change))).rejects.toMatchObject({ status });
   expect(await dayOf(told, change.date as never)).toBeUndefined();
+});
+
+it('is taken back as a whole, stays in the record, and can be written down anew', async () => {
+  const told = await withProgramme();
+  const { clinicId } = stage.practitioner;
+  const date = today(-2);
+  const first = draft(told, { lines: [{ lineage: told.lineage, times: 2 }], pain: 3, worst: 5 });
+  await saveTold(stage.assistant, first);
+  const doneOn = async () => {
+    const [row] = await daysDone(clinicId, [told.patientId], date, date);
+    return { sessions: row?.sessionsDone, pain: row?.pain };
+  };
+  expect(await doneOn()).toEqual({ sessions: 2, pain: 3 });
+  const back = { id: randomUUID(), patientId: told.patientId, date };
+  await takeBackTold(stage.assistant, back);
+  // Sent again it is taken back once.
+  await takeBackTold(stage.assistant, back);
+  expect(await doneOn()).toEqual({ sessions: 0, pain: null });
+  const events = await eventsOfDay(clinicId, told.patientId, date);
+  expect(events.filter(({ body }) => body.type === 'taken back')).toHaveLength(1);
+  expect(events.length).toBeGreaterThan(3);
+  const form = await toldForm(await patientOf(stage, told.patientId), date);
+  expect(form).toMatchObject({ toldSessions: 0, isWrittenDown: false });
+  // A second time there is nothing to take back.
+  await expect(takeBackTold(stage.assistant, { ...back, id: randomUUID() })).rejects.toMatchObject({
+    status: 409,
+  });
+  // What leaves with the record, and what a program reads, does not count it either.
+  const asked = {
+    clinicId,
+    patientId: told.patientId,
+    days: { from: null, to: null },
+    after: null,
+    limit: 50,
+  };
+  expect(await toldPage(asked)).toEqual([]);
+  expect(await sessionsPage(asked, 'day')).toEqual([]);
+  await saveTold(
+    stage.assistant,
+    draft(told, { lines: [{ lineage: told.lineage, times: 1 }], pain: 2 }),
+  );
+  expect(await doneOn()).toEqual({ sessions: 1, pain: 2 });
+  expect(await sessionsPage(asked, 'day')).toHaveLength(1);
+});
+
+it('leaves what a phone told where it is taken back', async () => {
+  const told = await withProgramme();
+  const { clinicId } = stage.practitioner;
+  const here = await device(stage.practitioner, told.patientId);
+  const sessionId = randomUUID();
+  const event = (body: SessionEventBody, offsetMs: number) => ({
+    ...eventOf(body),
+    sessionId,
+    programmeId: told.programmeId,
+    offsetMs,
+  });
+  await takeIn(here, {
+    sentAt: now(),
+    events: [
+      event({ type: 'started' }, 0),
+      event({ type: 'check-in', pain: 4, word: '' }, 1000),
+      event({ type: 'ended' }, 2000),
+    ],
+  });
+  const date = today();
+  await saveTold(stage.assistant, draft(told, { date, lines: [], pain: null, worst: 6 }));
+  await takeBackTold(stage.assistant, { id: randomUUID(), patientId: told.patientId, date });
+  const [row] = await daysDone(clinicId, [told.patientId], date, date);
+  expect(row?.pain).toBe(4);
+  await expect(
+    takeBackTold(stage.assistant, { id: randomUUID(), patientId: told.patientId, date }),
+  ).rejects.toMatchObject({ status: 409 });
 });
 
 it('is written down by nobody of another clinic', async () => {

@@ -81,6 +81,10 @@ export const FILE_ROUTES: Readonly<Record<string, RouteRule>> = {
     may: PRACTITIONERS,
     body: () => ({ patientId: world.patientId, id: world.paperId }),
   },
+  'told/back': {
+    may: MEMBERS,
+    body: () => ({ id: randomUUID(), patientId: world.patientId, date: today(-50) }),
+  },
   told: {
     may: MEMBERS,
     body: () => ({

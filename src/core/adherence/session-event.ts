@@ -106,6 +106,7 @@ export function foldSession(
   for (const event of events) {
     switch (event.type) {
       case 'started':
+      case 'taken back':
         break;
       case 'line': {
         const line = lines.get(event.lineage) ?? NOTHING_SO_FAR();

@@ -9,6 +9,7 @@ import {
   kindOf,
 } from '../measures';
 import type { Unit } from '../measures';
+import { standingEvents } from '../history';
 import type { RecordEvent, RecordMeasurement, WholeRecord } from '../whole-record';
 import { atVisit, author } from './people';
 import { HL7, SYSTEMS, concept, instantText, refer, unlessEmpty, unlessNone } from './words';
@@ -119,7 +120,7 @@ function componentsOf(kind: string, details: RecordMeasurement['details']): Obse
 
 /** What the patient told of pain, of how far down it reaches, of the morning and of activities. */
 export function toldObservations(record: Pick<WholeRecord, 'patient' | 'events'>): Observation[] {
-  return record.events
+  return standingEvents(record.events)
     .map((event) => toldObservation(record, event))
     .filter((observation) => observation !== null);
 }
@@ -209,6 +210,7 @@ function toldIn({ body }: RecordEvent): Told | null {
     case 'started':
     case 'line':
     case 'told':
+    case 'taken back':
     case 'count':
     case 'stopped':
     case 'ended':

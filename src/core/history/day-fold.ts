@@ -10,6 +10,7 @@ import {
 } from '../schedule';
 import { type LocalDate, addDays } from '../units';
 import { type DayReport, RECALLED_AFTER_HOURS, dayOfEvent, foldReport } from './day-report';
+import { standingEvents } from './standing-events';
 import { type DayDone, type PlayedSession, type ProgrammeVersion, foldDay } from './history';
 
 /** The session key of what is told of a day rather than of a session. */
@@ -91,12 +92,13 @@ export function foldEvents(
   versions: readonly ProgrammeVersion[],
   { zone, waking }: FoldContext,
 ): FoldedDay {
-  const played = sessionsIn(date, events, versions, zone);
+  const standing = standingEvents(events);
+  const played = sessionsIn(date, standing, versions, zone);
   const pains = played.flatMap(({ summary }) => summary.pain ?? []);
   return {
     done: foldDay(date, played, waking),
     pain: pains.at(-1) ?? null,
-    report: foldReport(toldOn(date, events, zone)),
+    report: foldReport(toldOn(date, standing, zone)),
   };
 }
 

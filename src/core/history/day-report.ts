@@ -99,6 +99,7 @@ function withEvent(report: DayReport, body: StoredEventBody): DayReport {
     case 'started':
     case 'line':
     case 'told':
+    case 'taken back':
     case 'count':
     case 'stopped':
     case 'ended':

@@ -4,4 +4,5 @@ export * from './day-report';
 export * from './progress';
 export * from './line-log';
 export * from './last-counted';
+export * from './standing-events';
 export * from './told-day';

@@ -105,11 +105,13 @@ export type SessionEventBody = Frozen<z.output<typeof SessionEventRecord>>;
 
 /**
  * The same as it is kept. Beside what a device tells stands what the clinic wrote down for a patient
- * without one: so much of a line's dose, with nothing counted. No device can send that.
+ * without one: so much of a line's dose, with nothing counted, and that it was taken back. No device can send these.
  */
 export const StoredEventRecord = z.discriminatedUnion('type', [
   ...DEVICE_BODIES,
   z.object({ type: z.literal('told'), lineage: recordId, share: z.number().min(0).max(1) }),
+  /** What was written down of a day counts no more; it stays in the record. */
+  z.object({ type: z.literal('taken back'), sessions: z.array(recordId).min(1).max(500) }),
 ]);
 export type StoredEventBody = Frozen<z.output<typeof StoredEventRecord>>;
 

@@ -13,6 +13,10 @@ const scale = z
   .min(0, 'It is 0 to 10.')
   .max(10, 'It is 0 to 10.');
 
+/** Takes back what was written down of a day. */
+export const ToldBackDraft = z.object({ id: recordId, patientId: recordId, date: dateText });
+export type ToldBackDraft = z.infer<typeof ToldBackDraft>;
+
 /** A day as a patient told it, written down by the clinic. What was not told is null, and no "no". */
 export const ToldDraft = z
   .object({

@@ -1,6 +1,6 @@
 import { askedIn } from '../screen';
 import { KIND_IDS, type MeasureKindId, bodyInWords, kindOf } from '../measures';
-import { DAY_KEY } from '../history';
+import { DAY_KEY, standingEvents } from '../history';
 import type { RecordEvent, RecordMeasurement, WholeRecord } from './whole-record';
 
 /** A table as a spreadsheet opens it: rows of cells under their columns. */
@@ -104,7 +104,7 @@ function programme({ lines, versions }: WholeRecord): RecordTableFile {
 /** The sessions of a record: their events together, in the order in which each began. */
 export function sessionsOf(events: readonly RecordEvent[]): [RecordEvent, ...RecordEvent[]][] {
   const sessions = new Map<string, [RecordEvent, ...RecordEvent[]]>();
-  for (const event of events) {
+  for (const event of standingEvents(events)) {
     if (event.sessionKey === DAY_KEY) continue;
     const there = sessions.get(event.sessionId);
     if (there) there.push(event);
@@ -166,7 +166,7 @@ function told(record: WholeRecord): RecordTableFile {
   return {
     name: 'told',
     columns: ['date', 'what', 'number', 'words'],
-    rows: record.events.flatMap(({ body, localDate }) => {
+    rows: standingEvents(record.events).flatMap(({ body, localDate }) => {
       switch (body.type) {
         case 'check-in':
           return [[localDate, 'pain after a session', body.pain, body.word]];
@@ -192,6 +192,7 @@ function told(record: WholeRecord): RecordTableFile {
         case 'started':
         case 'line':
         case 'told':
+        case 'taken back':
         case 'count':
         case 'stopped':
         case 'ended':

@@ -52,6 +52,7 @@ const event = (body: StoredEventBody, change: Partial<RecordEvent> = {}): Record
   skewMs: 500,
   offsetMs: 0,
   episodeId: 'e',
+  writtenBy: null,
   ...change,
 });
 

@@ -85,6 +85,8 @@ export type RecordEvent = {
   readonly skewMs: number;
   readonly offsetMs: number;
   readonly episodeId: string | null;
+  /** Who at the clinic wrote it down as told; null where a device told it. */
+  readonly writtenBy: string | null;
 };
 
 export type RecordEpisode = {

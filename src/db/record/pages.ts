@@ -67,6 +67,13 @@ export async function superseded(
   return new Set(rows.flatMap(({ id }) => (id === null ? [] : [id])));
 }
 
+/** Told by a device, or written down as told and not taken back: as `standingEvents` has it. */
+const notTakenBack = sql`(${sessionEvent.writtenBy} IS NULL OR NOT EXISTS (
+  SELECT 1 FROM session_event AS back, json_each(back.body, '$.sessions') AS gone
+  WHERE back.clinic_id = ${sessionEvent.clinicId} AND back.patient_id = ${sessionEvent.patientId}
+    AND back.local_date = ${sessionEvent.localDate} AND back.written_by IS NOT NULL
+    AND json_extract(back.body, '$.type') = 'taken back' AND gone.value = ${sessionEvent.sessionId}))`;
+
 /** What a patient told of pain, mornings and activities, by day and id. */
 export function toldPage({ clinicId, patientId, days, after, limit }: PageAsked) {
   const { localDate, id } = sessionEvent;
@@ -79,6 +86,7 @@ export function toldPage({ clinicId, patientId, days, after, limit }: PageAsked)
           eq(sessionEvent.clinicId, clinicId),
           eq(sessionEvent.patientId, patientId),
           sql`json_extract(${sessionEvent.body}, '$.type') IN ('check-in', 'daily', 'report', 'morning', 'weekly')`,
+          notTakenBack,
           inPage(localDate, id, { days, after }),
         ),
       )
@@ -102,6 +110,7 @@ export function sessionsPage(
           eq(sessionEvent.clinicId, clinicId),
           eq(sessionEvent.patientId, patientId),
           sql`${sessionEvent.sessionKey} <> ${dayKey}`,
+          notTakenBack,
           days.from === null ? undefined : gte(sessionEvent.localDate, days.from),
           days.to === null ? undefined : lte(sessionEvent.localDate, days.to),
           after === null ? undefined : gte(sessionEvent.localDate, after.on),

@@ -11,6 +11,7 @@ import { COMPARED, COMPLAINTS } from '@/core/symptoms';
 import { type LocalDate, type PatientId, addDays } from '@/core/units';
 import { daySaid } from '@/core/visits';
 import { Refusal } from '../forms/refusal';
+import { useSend } from '../forms/use-send';
 import { numberOf, textOf, useForm } from '../forms/use-form';
 import { Button, buttonClass } from '../primitives/button';
 import { Choice, Field, TextField } from '../primitives/field';
@@ -97,6 +98,7 @@ export function ToldForm({
           stands beside it.
         </p>
       )}
+      {isWrittenDown && <TakeBack key={date} patientId={patientId} date={date} />}
       {!hasProgramme ? (
         <p>There was no programme on this day.</p>
       ) : (
@@ -237,6 +239,41 @@ export function ToldForm({
           </Button>
         </form>
       )}
+    </div>
+  );
+}
+
+/** What was written down of the day, taken back as a whole: asked once more, since it counts no longer. */
+function TakeBack({ patientId, date }: { patientId: PatientId; date: LocalDate }) {
+  const { busy, send } = useSend();
+  const [asks, setAsks] = useState(false);
+  const [id] = useState(() => uuid());
+  if (!asks)
+    return (
+      <Button className="justify-self-start" onClick={() => setAsks(true)}>
+        Take back what was written down
+      </Button>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-3 border-l-2 border-stop pl-3">
+      <p className="mr-auto">
+        All that the clinic wrote down of this day will count for nothing; it stays in the record.
+        What a phone told stays, and so does an alert that came of it.
+      </p>
+      <Button
+        look="main"
+        disabled={busy}
+        onClick={() =>
+          void send(
+            '/api/v1/told/back',
+            { id, patientId, date },
+            { said: 'Taken back. The day can be written down anew.' },
+          )
+        }
+      >
+        Take it back
+      </Button>
+      <Button onClick={() => setAsks(false)}>Keep it</Button>
     </div>
   );
 }
