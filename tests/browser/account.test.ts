@@ -82,12 +82,8 @@ it('the lead writes down who answers for somebody who fell ill', async () => {
   await goTo(page, `${stage.server.origin}/account`);
   await page.select('select[name=memberId]', stage.practitioner.id);
   await page.select('select[name=coveredBy]', stage.practitioner.id);
-  await page.$eval('input[name=to]', (field) => {
-    const from = document.querySelector<HTMLInputElement>('input[name=from]')?.value ?? '';
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-    set?.call(field, from);
-    field.dispatchEvent(new Event('input', { bubbles: true }));
-  });
+  const from = await page.$eval('input[name=from]', (field) => field.value);
+  await page.locator('input[name=to]').fill(from);
   await press(page, 'Write it down');
   await says(page, 'Somebody else answers than who is away.');
   await page.select('select[name=coveredBy]', stage.lead.id);
