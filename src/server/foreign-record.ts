@@ -1,5 +1,4 @@
 import { v5 as uuidFrom } from 'uuid';
-import { ENGLISH } from '@/catalogue';
 import {
   type ForeignMeasure,
   type ForeignPatient,
@@ -7,7 +6,6 @@ import {
   type LeftOut,
   readForeign,
 } from '@/core/fhir-in';
-import { searchText } from '@/core/identity';
 import {
   type MeasurementBody,
   formatMeasure,
@@ -15,31 +13,26 @@ import {
   measuredValue,
   wordsOf,
 } from '@/core/measures';
-import { type ForeignDraft, NO_DETAILS } from '@/core/records';
-import { type Instant, type WallMinute, dateIn } from '@/core/schedule';
+import type { ForeignDraft } from '@/core/records';
+import { type Instant, dateIn } from '@/core/schedule';
 import type { ClinicId, LocalDate, PatientId } from '@/core/units';
 import {
   type MeasurementRow,
   type Placed,
-  insertEpisode,
   insertForeignMeasurement,
-  insertPatient,
   measurementsById,
   patientById,
-  putDetails,
 } from '@/db';
 import type { SignedIn } from './access';
 import { clinicOf } from './clinic';
 import { now } from './clock';
+import { newcomer } from './newcomer';
 import { alikeInWords, patientFor } from './people';
 import { Problem } from './problem';
 import { writeAs } from './visit/write-as';
 
 /** Ids of what comes from elsewhere are made of its own, so that taking it in again finds it. */
 const NAMESPACE = '5f0d2a51-5b7e-4c39-9d55-0c1f6a0f7f7e';
-/** How a day is taken until the patient sets it on the phone. */
-const WAKE = 420 as WallMinute;
-const SLEEP = 1320 as WallMinute;
 
 const numbersOf = ({ value }: ForeignMeasure) =>
   value.form === 'number' ? String(value.of) : `${value.systolic}/${value.diastolic}`;
@@ -231,7 +224,6 @@ export async function takeForeign(
   const fresh = measures.filter((one) => !known.has(idHere(into.id, record, one)));
   if (here && fresh.length === 0) return { id: here.id, measured: 0 };
   const { zone } = await clinicOf(member);
-  const { phones, email, clinicNumber, sex, name, birthDate } = patient;
   await writeAs(member, 'practitioner', {
     verb: here
       ? `took ${fresh.length} measurements of another system into`
@@ -240,47 +232,18 @@ export async function takeForeign(
     statements: (at) => [
       ...(here || into.kind === 'here'
         ? []
-        : [
-            insertPatient({
-              clinicId,
+        : newcomer(
+            member,
+            {
+              ...patient,
               id: into.id,
-              name,
               zone,
-              wakeMinute: WAKE,
-              sleepMinute: SLEEP,
-              minutesADay: null,
-              practitionerId: member.id,
-              birthDate,
-              language: ENGLISH.tag,
-              contact: '',
-              createdAt: at,
-              archivedAt: null,
-              search:
-                searchText({ name, clinicNumber, phones, complaints: [into.complaint] }) || '-',
-            }),
-            insertEpisode({
-              clinicId,
-              id: crypto.randomUUID(),
-              patientId: into.id,
               complaint: into.complaint,
               area: into.area,
-              openedOn: dateIn(zone, at),
-              closedOn: null,
-            }),
-            putDetails({
-              clinicId,
-              patientId: into.id,
-              body: {
-                ...NO_DETAILS,
-                phones: phones.map((number) => ({ number, what: '' })),
-                email,
-                clinicNumber,
-                sex,
-              },
-              updatedAt: at,
-              authorId: member.id,
-            }),
-          ]),
+              minutesADay: null,
+            },
+            at,
+          )),
       ...fresh.map((one) =>
         insertForeignMeasurement(measureRow(into.id, member, record, one, from, at)),
       ),

@@ -1,25 +1,12 @@
-import { searchText } from '@/core/identity';
-import { type ImportDraft, ImportedRow, NO_DETAILS, type RowFound } from '@/core/records';
-import { ENGLISH } from '@/catalogue';
-import { type WallMinute, dateIn, parseZone } from '@/core/schedule';
-import {
-  type Statement,
-  audit,
-  insertEpisode,
-  insertPatient,
-  patientsById,
-  putDetails,
-  write,
-} from '@/db';
+import { type ImportDraft, ImportedRow, type RowFound } from '@/core/records';
+import { parseZone } from '@/core/schedule';
+import { type Statement, audit, patientsById, write } from '@/db';
 import { type SignedIn, actorOf, stillMay } from './access';
 import { breather } from './breathe';
 import { now } from './clock';
+import { newcomer } from './newcomer';
 import { alikeInWords } from './people';
 import { Problem } from './problem';
-
-/** How a day is taken until somebody asks: the patient sets it on the phone. */
-const WAKE = 420 as WallMinute;
-const SLEEP = 1320 as WallMinute;
 
 /** Looks at rows of a table, each by itself; nothing is written. */
 export async function checkRows(member: SignedIn, rows: readonly unknown[]): Promise<RowFound[]> {
@@ -75,41 +62,10 @@ export async function importRows(
   await write(() => [
     stillMay(member, 'practitioner'),
     ...fresh.flatMap((row): Statement[] => {
-      const { id, name, complaint, birthDate, phone, email, clinicNumber, minutesADay } = row;
-      const phones = phone === '' ? [] : [{ number: phone, what: '' }];
+      const { id, phone, ...known } = row;
+      const phones = phone === '' ? [] : [phone];
       return [
-        insertPatient({
-          clinicId,
-          id,
-          name,
-          zone,
-          wakeMinute: WAKE,
-          sleepMinute: SLEEP,
-          minutesADay,
-          practitionerId: member.id,
-          birthDate,
-          language: ENGLISH.tag,
-          contact: '',
-          createdAt: at,
-          archivedAt: null,
-          search:
-            searchText({ name, clinicNumber, phones: [phone], complaints: [complaint] }) || '-',
-        }),
-        insertEpisode({
-          clinicId,
-          id: crypto.randomUUID(),
-          patientId: id,
-          complaint,
-          openedOn: dateIn(zone, at),
-          closedOn: null,
-        }),
-        putDetails({
-          clinicId,
-          patientId: id,
-          body: { ...NO_DETAILS, phones, email, clinicNumber },
-          updatedAt: at,
-          authorId: member.id,
-        }),
+        ...newcomer(member, { ...known, id, zone, phones, area: null, sex: null }, at),
         audit({
           clinicId,
           at,

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { SMTPServer } from 'smtp-server';
 import type { MailDraft } from '@/core/records';
 import type { Instant } from '@/core/schedule';
-import { type MessageRow, auditOf, insertMessage, mailServerOf, messageById, write } from '@/db';
+import { type MessageRow, auditOf, mailServerOf } from '@/db';
 import { now } from '@/server/clock';
 import { housesSender } from '@/server/mail/sender';
 import { mailOf, saveMail, testMail } from '@/server/mail/settings';
@@ -11,6 +11,7 @@ import { stopMails, stopPage } from '@/server/mail/stop';
 import { saveSettings } from '@/server/patient/settings';
 import { sendDue, simulatedSender } from '@/server/patient/outbox';
 import { device, makePatient } from '../support/clinic';
+import { dueMessage } from '../support/due-message';
 import { settings } from '../support/patient-here';
 import { databaseStage } from '../support/stage';
 
@@ -71,31 +72,17 @@ beforeEach(() => {
 
 /** A reminder that is due now, and what became of it. */
 async function remind(patientId: string, change: Partial<MessageRow> = {}) {
-  const id = randomUUID();
   const { clinicId } = stage.practitioner;
-  await write(() => [
-    insertMessage({
-      clinicId,
-      id,
-      patientId,
-      channel: 'e-mail',
-      purpose: 'session',
-      address: 'patient@home.example',
-      text: 'harbour: time for your exercises (morning).',
-      state: 'waiting',
-      attempts: 0,
-      dueAt: now(),
-      sentAt: null,
-      because: null,
-      createdAt: now(),
-      ...change,
-    }),
-  ]);
+  const message = await dueMessage(
+    { clinicId, patientId },
+    { channel: 'e-mail', address: 'patient@home.example', ...change },
+  );
+  const { id } = message;
   const standIn = simulatedSender();
   const send = () => sendDue(housesSender(standIn), now());
   await send();
   const became = async () => {
-    const row = await messageById(clinicId, id);
+    const row = await message.became();
     return [row?.state, row?.because];
   };
   return { became, send, id, standIn };

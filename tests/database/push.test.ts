@@ -1,13 +1,14 @@
-import { createECDH, createPublicKey, randomBytes, randomUUID, verify } from 'node:crypto';
+import { createECDH, createPublicKey, randomBytes, verify } from 'node:crypto';
 import { type IncomingHttpHeaders, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import ece from 'http_ece';
-import { insertMessage, messageById, pushServerOf, pushSubscriptionsOf, write } from '@/db';
+import { pushServerOf, pushSubscriptionsOf } from '@/db';
 import { now, setClock } from '@/server/clock';
 import { sendDue, simulatedSender } from '@/server/patient/outbox';
 import { pushSender } from '@/server/push/sender';
 import { keepPhone, pushKeyOf, switchPush } from '@/server/push/settings';
 import { device, makePatient } from '../support/clinic';
+import { dueMessage } from '../support/due-message';
 import { databaseStage } from '../support/stage';
 
 /** Reminders that a phone shows by itself, tried against a stand-in for the service of its maker. */
@@ -71,28 +72,11 @@ async function phone(patientId: string, path: string) {
 
 const TEXT = 'harbour: time for your exercises (morning).';
 async function remind(patientId: string) {
-  const id = randomUUID();
   const { clinicId } = stage.practitioner;
-  await write(() => [
-    insertMessage({
-      clinicId,
-      id,
-      patientId,
-      channel: 'push',
-      purpose: 'session',
-      address: '',
-      text: TEXT,
-      state: 'waiting',
-      attempts: 0,
-      dueAt: now(),
-      sentAt: null,
-      because: null,
-      createdAt: now(),
-    }),
-  ]);
+  const message = await dueMessage({ clinicId, patientId }, { channel: 'push', address: '' });
   const standIn = simulatedSender();
   await sendDue(pushSender(standIn), now());
-  const row = await messageById(clinicId, id);
+  const row = await message.became();
   return { state: row?.state, because: row?.because, attempts: row?.attempts, standIn };
 }
 

@@ -1,7 +1,8 @@
 'use client';
 
-import { type ChangeEvent, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { LimitChange } from '@/core/exchange';
+import { FileLabel, WrongInFile } from '../forms/file-label';
 import { Refusal } from '../forms/refusal';
 import { useSend } from '../forms/use-send';
 import { Button, buttonClass } from '../primitives/button';
@@ -14,23 +15,18 @@ type Looked = { readonly text: string; readonly preview: Preview };
 /** The clinic's limits to another clinic and from one: looked at first, taken whole or not at all. */
 export function LimitsFileBox() {
   const { busy, send } = useSend();
-  const input = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState('');
   const [looked, setLooked] = useState<Looked | null>(null);
   const refused = ({ say }: { say: string }) => setRefusal(say);
 
-  async function look(event: ChangeEvent<HTMLInputElement>) {
-    const file = event.target.files?.[0];
-    if (!file) return;
+  async function look(text: string) {
     setRefusal('');
     setLooked(null);
-    const text = await file.text();
     await send<Preview>(
       '/api/v1/clinic/limits/preview',
       { text },
       { done: (preview) => setLooked({ text, preview }), refused },
     );
-    if (input.current) input.current.value = '';
   }
 
   const take = (text: string, over: string) =>
@@ -51,31 +47,16 @@ export function LimitsFileBox() {
         <a href="/api/v1/clinic/limits/file" className={buttonClass()} download>
           Save as a file
         </a>
-        <label className={`${buttonClass()} relative cursor-pointer`}>
+        <FileLabel label="Choose a file of limits" accept=".json,application/json" onText={look}>
           Look at a file
-          <input
-            ref={input}
-            type="file"
-            accept=".json,application/json"
-            aria-label="Choose a file of limits"
-            className="absolute inset-0 cursor-pointer opacity-0"
-            onChange={look}
-          />
-        </label>
+        </FileLabel>
         <span className="text-soft">
           It is looked at first; nothing is written until you say so.
         </span>
       </div>
       <Refusal say={refusal} />
       {preview?.kind === 'wrong' && (
-        <div role="alert" className="border-l-2 border-stop pl-3">
-          <p className="font-semibold text-stop">Nothing was taken. Wrong in this file:</p>
-          <ul>
-            {preview.problems.map((say) => (
-              <li key={say}>{say}</li>
-            ))}
-          </ul>
-        </div>
+        <WrongInFile what="Nothing was taken." problems={preview.problems} />
       )}
       {preview?.kind === 'right' && preview.changes.length === 0 && (
         <p role="status">Your clinic has these very limits already.</p>

@@ -1,8 +1,9 @@
 'use client';
 
-import { type ChangeEvent, useRef, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { useSend } from '../forms/use-send';
+import { FileLabel } from '../forms/file-label';
 import { Refusal } from '../forms/refusal';
 import { buttonClass } from '../primitives/button';
 
@@ -16,17 +17,13 @@ const MOST_SHOWN = 50;
 /** Exercises as a file, out and in: CSV and JSON. */
 export function ExerciseFiles() {
   const { send } = useSend();
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<Imported['problems']>([]);
   const [refusal, setRefusal] = useState('');
 
-  async function take(event: ChangeEvent<HTMLInputElement>) {
-    const file = event.target.files?.[0];
-    if (!file) return;
+  async function take(text: string, name: string) {
     setProblems([]);
     setRefusal('');
-    const format = file.name.toLowerCase().endsWith('.json') ? 'json' : 'csv';
-    const text = await file.text();
+    const format = name.toLowerCase().endsWith('.json') ? 'json' : 'csv';
     await send<Imported>(
       '/api/v1/exercises/import',
       { format, text },
@@ -36,7 +33,6 @@ export function ExerciseFiles() {
         refused: ({ say }) => setRefusal(say),
       },
     );
-    if (input.current) input.current.value = '';
   }
 
   return (
@@ -56,16 +52,9 @@ export function ExerciseFiles() {
             </a>
           </span>
         ))}
-        <label className={`${buttonClass()} relative cursor-pointer`}>
+        <FileLabel accept=".csv,.json,text/csv,application/json" onText={take}>
           Take in a file
-          <input
-            ref={input}
-            type="file"
-            accept=".csv,.json,text/csv,application/json"
-            className="absolute inset-0 cursor-pointer opacity-0"
-            onChange={take}
-          />
-        </label>
+        </FileLabel>
       </div>
       <p className="text-soft">
         A file is taken in whole or not at all. One with the name of an own exercise replaces it.

@@ -1,11 +1,12 @@
 'use client';
 
-import { type ChangeEvent, useRef, useState } from 'react';
+import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { ProgrammePreview } from '@/core/records';
+import { FileLabel, WrongInFile } from '../forms/file-label';
 import { Refusal } from '../forms/refusal';
 import { useSend } from '../forms/use-send';
-import { Button, buttonClass } from '../primitives/button';
+import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 
 type Right = Extract<ProgrammePreview, { kind: 'right' }>;
@@ -20,19 +21,15 @@ const FROM: Readonly<Record<Right['lines'][number]['from'], string>> = {
 /** A programme of another clinic, from a file: looked at first, then taken in as a template. */
 export function TakeInProgramme() {
   const { busy, send } = useSend();
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [refusal, setRefusal] = useState('');
   const [looked, setLooked] = useState<Looked | null>(null);
   const [name, setName] = useState('');
 
-  async function look(event: ChangeEvent<HTMLInputElement>) {
-    const file = event.target.files?.[0];
-    if (!file) return;
+  async function look(text: string) {
     setProblems([]);
     setRefusal('');
     setLooked(null);
-    const text = await file.text();
     await send<ProgrammePreview>(
       '/api/v1/programme-files/preview',
       { text },
@@ -45,7 +42,6 @@ export function TakeInProgramme() {
         refused: ({ say }) => setRefusal(say),
       },
     );
-    if (input.current) input.current.value = '';
   }
 
   async function take({ id, text }: Looked) {
@@ -64,31 +60,15 @@ export function TakeInProgramme() {
   return (
     <section aria-label="Programme from a file" className="grid gap-2 pb-4">
       <div className="flex flex-wrap items-center gap-3">
-        <label className={`${buttonClass()} relative cursor-pointer`}>
+        <FileLabel accept=".json,application/json" onText={look}>
           Take in a programme from a file
-          <input
-            ref={input}
-            type="file"
-            accept=".json,application/json"
-            className="absolute inset-0 cursor-pointer opacity-0"
-            onChange={look}
-          />
-        </label>
+        </FileLabel>
         <span className="text-soft">
           It is looked at first; nothing is written until you say so.
         </span>
       </div>
       <Refusal say={refusal} />
-      {problems.length > 0 && (
-        <div role="alert" className="border-l-2 border-stop pl-3">
-          <p className="font-semibold text-stop">Nothing was taken in. Wrong in this file:</p>
-          <ul>
-            {problems.map((say) => (
-              <li key={say}>{say}</li>
-            ))}
-          </ul>
-        </div>
-      )}
+      <WrongInFile what="Nothing was taken in." problems={problems} />
       {looked && (
         <form
           className="grid max-w-[56rem] gap-2 border-l-2 border-lit pl-3"

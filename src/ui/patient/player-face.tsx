@@ -13,16 +13,9 @@ import { BeginButton } from './begin-button';
 import { HowManyBox } from './how-many';
 import { Felt, SetUp, Steps } from './line-words';
 import { Controls } from './player-controls';
-import { RepRibs } from './rep-ribs';
 import { useSay } from './say';
-import {
-  countWords,
-  cueWords,
-  segmentSpoken,
-  segmentWord,
-  sideWords,
-  wayWord,
-} from './segment-words';
+import { SegmentNow } from './segment-now';
+import { countWords, cueWords, segmentWord, wayWord } from './segment-words';
 
 /** The whole screen of a session: the figure, what to do now, its count, its side, what comes next. */
 export function PlayerFace(props: PlayerFaceProps) {
@@ -171,64 +164,44 @@ function Now({
         .filter(Boolean)
         .join(' ')
     : cueWords(cueAt(segment, elapsed, line.dose.breath, line.cues), say);
-  const way = wayWord(segment, line, say);
   const waits = segment.work === null && segment.kind !== 'move' && segment.kind !== 'release';
   return (
-    <div className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-5">
-      <RepRibs head={head} segment={segment} />
-      <div className="grid gap-2">
-        <p className="text-2xl font-semibold" data-testid="now">
-          {segmentWord(segment, line, say)}
-        </p>
-        {way && (
-          <p className="justify-self-start rounded bg-ink px-3 py-1 text-lg font-semibold text-paper">
-            {way}
-          </p>
-        )}
-        {/* While getting ready the dose's own words say it. */}
-        {segment.kind !== 'get-ready' && sideWords(segment, line) && (
-          <p>{sideWords(segment, line)}</p>
-        )}
-        <p className="figures text-[3.6rem] leading-none font-semibold" aria-hidden>
-          {formatClock(own === null ? secondsLeft(head) : seconds(own))}
-        </p>
-        {/* Said once when it changes, not at every second. */}
-        <p className="sr-only" role="status" aria-live="assertive">
-          {segmentSpoken(segment, line, say)}
-        </p>
-        {/* What is pressed stands above what is read: a long set-up never hides it. */}
-        {mode === 'running' && (own !== null || waits) && (
-          <BeginButton onClick={onTap}>
-            {say(own !== null && !waits ? 'player.tapDone' : 'player.ready')}
-          </BeginButton>
-        )}
-        {mode === 'running' &&
-          segment.untilFormFails &&
-          segment.rep > 0 &&
-          !isBeforeSet(segment) && (
-            <BeginButton onClick={onLess}>{say('player.lastGood')}</BeginButton>
+    <SegmentNow
+      head={head}
+      segment={segment}
+      line={line}
+      shown={own === null ? secondsLeft(head) : seconds(own)}
+      // While getting ready the dose's own words say it.
+      sideSaid={segment.kind !== 'get-ready'}
+      spoken
+    >
+      {/* What is pressed stands above what is read: a long set-up never hides it. */}
+      {mode === 'running' && (own !== null || waits) && (
+        <BeginButton onClick={onTap}>
+          {say(own !== null && !waits ? 'player.tapDone' : 'player.ready')}
+        </BeginButton>
+      )}
+      {mode === 'running' && segment.untilFormFails && segment.rep > 0 && !isBeforeSet(segment) && (
+        <BeginButton onClick={onLess}>{say('player.lastGood')}</BeginButton>
+      )}
+      {isSettingUp && <SetUp line={line} />}
+      <p className="min-h-[1.5em]" dir="auto">
+        {cue}
+      </p>
+      <details>
+        <summary className="min-h-11 py-2 text-action">{say('player.how')}</summary>
+        <div className="grid gap-2">
+          <SetUp line={line} />
+          <Steps line={line} />
+          <Felt line={line} />
+          {line.figure && (
+            <details>
+              <summary className="min-h-11 py-2 text-action">{say('player.key')}</summary>
+              <FigureKey say={(sign) => say(sign === null ? 'player.key' : `player.key.${sign}`)} />
+            </details>
           )}
-        {isSettingUp && <SetUp line={line} />}
-        <p className="min-h-[1.5em]" dir="auto">
-          {cue}
-        </p>
-        <details>
-          <summary className="min-h-11 py-2 text-action">{say('player.how')}</summary>
-          <div className="grid gap-2">
-            <SetUp line={line} />
-            <Steps line={line} />
-            <Felt line={line} />
-            {line.figure && (
-              <details>
-                <summary className="min-h-11 py-2 text-action">{say('player.key')}</summary>
-                <FigureKey
-                  say={(sign) => say(sign === null ? 'player.key' : `player.key.${sign}`)}
-                />
-              </details>
-            )}
-          </div>
-        </details>
-      </div>
-    </div>
+        </div>
+      </details>
+    </SegmentNow>
   );
 }

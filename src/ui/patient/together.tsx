@@ -7,22 +7,14 @@ import { cueAt, currentSegment, isOver, secondsLeft } from '@/core/player';
 import type { Instant } from '@/core/schedule';
 import { type SharedCount, headOfShared } from '@/core/share';
 import { sessionTimeline, toPlay } from '@/core/timeline';
-import { formatClock } from '@/core/units';
 import { Framed } from '../figure/framed';
 import { FigureMoving, wantsStill } from '../figure/moving';
 import { useServerClock } from '../share/use-server-clock';
 import { BeginButton } from './begin-button';
 import { Felt, SetUp, Steps } from './line-words';
-import { RepRibs } from './rep-ribs';
 import { useSay } from './say';
-import {
-  countWords,
-  cueWords,
-  segmentSpoken,
-  segmentWord,
-  sideWords,
-  wayWord,
-} from './segment-words';
+import { SegmentNow } from './segment-now';
+import { countWords, cueWords, wayWord } from './segment-words';
 import { useLookingOn } from './use-looking-on';
 import { useSignals } from './use-signals';
 
@@ -143,33 +135,18 @@ function Shown({
         </Framed>
       )}
       {segment ? (
-        <div className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-5">
-          <RepRibs head={head} segment={segment} />
-          <div className="grid gap-2">
-            <p className="text-2xl font-semibold" data-testid="now">
-              {segmentWord(segment, line, say)}
-            </p>
-            {way && (
-              <p className="justify-self-start rounded bg-ink px-3 py-1 text-lg font-semibold text-paper">
-                {way}
-              </p>
-            )}
-            {sideWords(segment, line) && <p>{sideWords(segment, line)}</p>}
-            <p
-              className="figures text-[3.6rem] leading-none font-semibold"
-              data-testid="left"
-              aria-hidden
-            >
-              {formatClock(secondsLeft(head))}
-            </p>
-            <p className="sr-only" role="status" aria-live="assertive">
-              {running ? segmentSpoken(segment, line, say) : ''}
-            </p>
-            <p className="min-h-[1.5em]" dir="auto">
-              {running || silent || stands ? cue : say('together.paused')}
-            </p>
-          </div>
-        </div>
+        <SegmentNow
+          head={head}
+          segment={segment}
+          line={line}
+          shown={secondsLeft(head)}
+          sideSaid
+          spoken={running}
+        >
+          <p className="min-h-[1.5em]" dir="auto">
+            {running || silent || stands ? cue : say('together.paused')}
+          </p>
+        </SegmentNow>
       ) : (
         <p role="status" className="text-xl font-semibold">
           {say('together.over')}
