@@ -56,7 +56,7 @@ it('adds a patient of another system, and keeps what was typed where something i
   expect(await violations(page, 'a patient of another system')).toEqual([]);
   await typeInto(page, 'Where it comes from', 'Hill Clinic');
   await press(page, 'Add this patient');
-  await says(page, 'The complaint');
+  await says(page, 'The complaint is missing.');
   // What was typed is still there.
   expect(await page.$$eval('main input', (all) => all.map(({ value }) => value))).toContain(
     'Hill Clinic',
