@@ -5,10 +5,13 @@ import { SHARE_OVER_MS, SHARE_SILENT_MS, type ShareMessage } from '@/core/share'
 import { read } from '@/db/door';
 import { auditEvent } from '@/db/schema';
 import { setClock } from '@/server/clock';
+import { takeIn } from '@/server/take-in';
 import { leftShowing, show } from '@/server/share/showing';
 import { shareStream } from '@/server/share/stream';
+import { saveScreening } from '@/server/visit/screening';
 import { device, makeClinic, makePatient, member, ownDomain, prescribe } from '../support/clinic';
-import { databaseStage } from '../support/stage';
+import { eventOf } from '../support/record';
+import { databaseStage, screening } from '../support/stage';
 
 /** A visit by phone: what the desk shows, the patient's phone is told as it changes. */
 const stage = databaseStage('share');
@@ -161,4 +164,42 @@ it('is refused while somebody else shows this patient something, and of what is 
   // Ending what is not one's own to end leaves it as it is.
   await show(stage.practitioner, draft(9, { does: 'end', shown: null }));
   expect(await leftShowing(stage.lead, patientId)).toEqual({ id: 'other', turn: 1 });
+});
+
+it('is refused after a sign to stop, and ends what goes on', async () => {
+  const { patientId, draft } = await programmed();
+  const here = await device(stage.practitioner, patientId);
+  await show(stage.practitioner, draft(1));
+  const reader = shareStream(here).getReader();
+  await takeIn(here, {
+    sentAt: clock,
+    events: [
+      {
+        ...eventOf({
+          type: 'report',
+          lineage: null,
+          report: { complaint: 'dizzy', severity: 5, compared: 'new', furthest: null },
+          advice: 'stop and call',
+        }),
+        deviceAt: clock,
+      },
+    ],
+  });
+  await expect(show(stage.practitioner, draft(2))).rejects.toMatchObject({
+    status: 409,
+    say: expect.stringContaining('something felt wrong') as string,
+  });
+  let text = '';
+  while (!text.includes('"kind":"ended"'))
+    text += new TextDecoder().decode((await reader.read()).value);
+  await reader.cancel();
+  await expect(show(stage.practitioner, draft(1, { id: 'again' }))).rejects.toMatchObject({
+    status: 409,
+  });
+});
+
+it('is refused for a patient whose screening does not stand', async () => {
+  const { patientId, draft } = await programmed();
+  await saveScreening(stage.practitioner, screening(patientId, ['bladder-bowel']));
+  await expect(show(stage.practitioner, draft(1))).rejects.toMatchObject({ status: 409 });
 });
