@@ -17,6 +17,7 @@ import type { ForeignDraft } from '@/core/records';
 import { type Instant, dateIn } from '@/core/schedule';
 import type { ClinicId, LocalDate, PatientId } from '@/core/units';
 import {
+  AlreadyThere,
   type MeasurementRow,
   type Placed,
   insertForeignMeasurement,
@@ -211,6 +212,8 @@ export async function takeForeign(
         'isSame',
       ]);
   }
+  // Sent again it is this very patient; anything else under the same id is another one.
+  if (into.kind === 'new' && here && unlikeIn(patient, here).length > 0) throw new AlreadyThere();
   if (into.kind === 'new' && !here && !into.another) {
     const alike = await alikeInWords(member, { ...patient, id: into.id });
     if (alike !== null)

@@ -82,6 +82,13 @@ it('makes a new patient, with what was measured there and where that was', async
   expect(await takeForeign(stage.practitioner, draft)).toEqual({ id, measured: 1 });
   // Sent again it is one patient with one measurement.
   expect(await takeForeign(stage.practitioner, draft)).toEqual({ id, measured: 0 });
+  // Under the same id nobody else is taken in.
+  await expect(
+    takeForeign(stage.practitioner, {
+      ...draft,
+      text: file('Somebody Else', observation('z', 'Pain now', 1)),
+    }),
+  ).rejects.toThrow();
   const { details } = await detailsFor(await patientOf(stage, id));
   expect(details).toMatchObject({ sex: 'female', phones: [{ number: '+000 555 1234' }] });
   expect(await measuresOf(id)).toMatchObject([

@@ -158,6 +158,17 @@ it('is tried again where the service is away, and forgotten where the phone take
   expect(await remind(patientId)).toMatchObject({ state: 'sent' });
 });
 
+it('leaves nothing of a trial without TLS', async () => {
+  const patientId = await makePatient(stage.practitioner, 'Corin Fallow');
+  await phone(patientId, '/corin');
+  process.env.PUBLIC_URL = 'http://localhost:3000';
+  const { standIn, state } = await remind(patientId);
+  process.env.PUBLIC_URL = 'https://lantern.example';
+  expect(taken).toEqual([]);
+  expect(standIn.delivered.size).toBe(state === 'sent' ? 1 : 0);
+  expect(await pushSubscriptionsOf(stage.practitioner.clinicId, patientId)).toHaveLength(1);
+});
+
 it('passes over a phone whose keys are none, for the others', async () => {
   const patientId = await makePatient(stage.practitioner, 'Isolde Brack');
   const { here } = await phone(patientId, '/isolde');

@@ -16,7 +16,8 @@ export function pushSender(otherwise: Sender): Sender {
       pushSubscriptionsOf(clinicId, patientId),
     ]);
     const subject = process.env.PUBLIC_URL;
-    if (!server?.on || !clinic || !subject) return otherwise(message);
+    // A trial's address is nobody's who answers for it: nothing leaves the house then.
+    if (!server?.on || !clinic || !subject?.startsWith('https:')) return otherwise(message);
     const outcomes = await Promise.all(
       phones.map(async (phone) => {
         const outcome = await sendNotice(
