@@ -55,55 +55,34 @@ export const TABLES_OF_PATIENT = [
   schema.fileOpening,
 ] as const satisfies readonly OfPatient[];
 
-/** The two that name a patient by way of another table; they go before it. */
-const BY_WAY: ReadonlyMap<SQLiteTable, (clinicId: ClinicId, id: PatientId) => Statement> = new Map<
+type OfClinic = SQLiteTable & { clinicId: SQLiteColumn };
+
+/** Deletes the rows that name a patient by way of another table's id. */
+const byWay =
+  (rows: OfClinic, of: SQLiteColumn, owner: 'photo' | 'paper' | 'programme') =>
+  (clinicId: ClinicId, id: PatientId): Statement =>
+    builder()
+      .delete(rows)
+      .where(
+        and(
+          eq(rows.clinicId, clinicId),
+          inArray(
+            of,
+            sql`(SELECT id FROM ${sql.identifier(owner)} WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
+          ),
+        ),
+      );
+
+/** Those that name a patient by way of another table; they go before it. */
+const BY_WAY: ReadonlyMap<SQLiteTable, ReturnType<typeof byWay>> = new Map<
   SQLiteTable,
-  (clinicId: ClinicId, id: PatientId) => Statement
+  ReturnType<typeof byWay>
 >([
-  [
-    schema.photo,
-    (clinicId, id) =>
-      builder()
-        .delete(schema.photoBytes)
-        .where(
-          and(
-            eq(schema.photoBytes.clinicId, clinicId),
-            inArray(
-              schema.photoBytes.photoId,
-              sql`(SELECT id FROM photo WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
-            ),
-          ),
-        ),
-  ],
-  [
-    schema.paper,
-    (clinicId, id) =>
-      builder()
-        .delete(schema.paperBytes)
-        .where(
-          and(
-            eq(schema.paperBytes.clinicId, clinicId),
-            inArray(
-              schema.paperBytes.paperId,
-              sql`(SELECT id FROM paper WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
-            ),
-          ),
-        ),
-  ],
+  [schema.photo, byWay(schema.photoBytes, schema.photoBytes.photoId, 'photo')],
+  [schema.paper, byWay(schema.paperBytes, schema.paperBytes.paperId, 'paper')],
   [
     schema.programmeVersion,
-    (clinicId, id) =>
-      builder()
-        .delete(schema.programmeLine)
-        .where(
-          and(
-            eq(schema.programmeLine.clinicId, clinicId),
-            inArray(
-              schema.programmeLine.programmeId,
-              sql`(SELECT id FROM programme WHERE clinic_id = ${clinicId} AND patient_id = ${id})`,
-            ),
-          ),
-        ),
+    byWay(schema.programmeLine, schema.programmeLine.programmeId, 'programme'),
   ],
 ]);
 

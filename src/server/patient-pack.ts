@@ -75,11 +75,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     at: now(),
     lines: lines.map((line) =>
       packLine(line, figures(line), {
-        photos: photos(line.lineage).map(({ id, width, height }) => ({
-          address: `/api/v1/patient/set-up/picture?id=${id}`,
-          width,
-          height,
-        })),
+        photos: photos(line.lineage),
         share: shareOfDay(line, plain),
         own: cues.get(line.lineage) ?? [],
         language,

@@ -1,10 +1,11 @@
 import { ENGLISH, type Language, sayPhrases, sayToPatient, waysOf } from '@/catalogue';
 import { directionNames, doseSigns, readDose, readToday } from '@/core/dose';
-import type { PackLine, PackPicture } from '@/core/exchange';
+import type { PackLine } from '@/core/exchange';
 import { type Figure, describeFigure } from '@/core/figure';
 import type { SentLine } from '@/core/programme';
 import { howMany } from '@/core/progression';
 import { packPicture } from './figure-file';
+import type { SetUpPhoto } from '../visit/set-up-photos';
 import { setUpWords } from './set-up-words';
 
 /** What an exercise needs, with what will do instead: "pad or soft ball, wall". */
@@ -26,7 +27,7 @@ export function packLine(
     own,
     language,
   }: {
-    readonly photos: readonly PackPicture[];
+    readonly photos: readonly SetUpPhoto[];
     readonly share: number;
     readonly own: readonly string[];
     readonly language: Language;
@@ -60,7 +61,11 @@ export function packLine(
     picture: figure && packPicture(line.exercise.drawing ?? line.exerciseId, figure, side),
     drawnSide: drawnSideOf(line, language),
     signs: doseSigns(line.dose, mode),
-    photos,
+    photos: photos.map(({ id, width, height }) => ({
+      address: `/api/v1/patient/set-up/picture?id=${id}`,
+      width,
+      height,
+    })),
     description: figure ? describeFigure(figure) : '',
   };
 }

@@ -36,11 +36,7 @@ export async function messageOf(patient: Patient, row: Share | null): Promise<Sh
   return {
     kind: 'shown',
     line: packLine(line, figures(line), {
-      photos: photos(lineage).map(({ id, width, height }) => ({
-        address: `/api/v1/patient/set-up/picture?id=${id}`,
-        width,
-        height,
-      })),
+      photos: photos(lineage),
       share: 1,
       own: cues.get(lineage) ?? [],
       language: languageFor(patient),
