@@ -14,7 +14,7 @@ export type CountNow = Omit<SharedCount, 'at'>;
 
 /** As one is shown, ended, or left by a page that was loaded anew. */
 export type Showing =
-  | { readonly kind: 'off'; readonly say: string }
+  | { readonly kind: 'off'; readonly say: string; readonly refused: boolean }
   | { readonly kind: 'left' }
   | { readonly kind: 'on'; readonly phone: boolean; readonly cut: boolean };
 
@@ -30,7 +30,7 @@ export function useShowing(
 ) {
   const clock = useServerClock();
   const [showing, setShowing] = useState<Showing>(
-    left ? { kind: 'left' } : { kind: 'off', say: '' },
+    left ? { kind: 'left' } : { kind: 'off', say: '', refused: false },
   );
   const id = useRef(left?.id ?? '');
   const turn = useRef(left?.turn ?? 0);
@@ -38,10 +38,10 @@ export function useShowing(
   const isOn = showing.kind === 'on';
   const on = useRef(false);
 
-  const over = useCallback((say: string) => {
+  const over = useCallback((say: string, refused = false) => {
     on.current = false;
     id.current = '';
-    setShowing({ kind: 'off', say });
+    setShowing({ kind: 'off', say, refused });
   }, []);
 
   const tell = useCallback(async () => {
@@ -61,7 +61,7 @@ export function useShowing(
     // No connection: the phone goes on by itself, and this desk tries again at the next beat.
     else if (answer.status === 0)
       setShowing((was) => (was.kind === 'on' ? { ...was, cut: true } : was));
-    else over(answer.say);
+    else over(answer.say, true);
   }, [patientId, over]);
 
   /** What the desk shows now; told to the phone where one looks on. */
@@ -87,7 +87,7 @@ export function useShowing(
 
   const end = useCallback(async () => {
     const answer = await post('/api/v1/shares', ending());
-    over(answer.ok ? 'Ended.' : answer.say);
+    over(answer.ok ? 'Ended.' : answer.say, !answer.ok);
   }, [ending, over]);
 
   useEffect(() => {

@@ -21,7 +21,10 @@ export function ShowBar({
       {showing.kind === 'off' ? (
         <>
           <Button onClick={begin}>Show it on the patient’s phone</Button>
-          <p className="text-small text-soft" role="status">
+          <p
+            className={showing.refused ? 'border-l-4 border-stop pl-3' : 'text-small text-soft'}
+            role="status"
+          >
             {showing.say}
             {showing.say === '' && 'For a visit by phone or video: drawing and count in step.'}
           </p>
