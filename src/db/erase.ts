@@ -47,6 +47,7 @@ export const TABLES_OF_PATIENT = [
   schema.programmeVersion,
   schema.programme,
   schema.visit,
+  schema.episodeAtHand,
   schema.episode,
   schema.patientDevice,
   schema.patientLink,

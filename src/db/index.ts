@@ -1,4 +1,5 @@
 export * from './api-keys';
+export * from './at-hand';
 export * from './audit';
 export { LIST_BOUNDS, SESSION_LIFE } from './bounds';
 export * from './clinics';

@@ -44,22 +44,6 @@ export function insertEpisode(row: typeof episode.$inferInsert): Statement {
   return builder().insert(episode).values(row);
 }
 
-/** The open episode of a patient; null when all are closed. */
-export async function openEpisodeOf(clinicId: ClinicId, patientId: PatientId) {
-  return readOne((db) =>
-    db
-      .select()
-      .from(episode)
-      .where(
-        and(
-          eq(episode.clinicId, clinicId),
-          eq(episode.patientId, patientId),
-          isNull(episode.closedOn),
-        ),
-      ),
-  );
-}
-
 /** Open alerts of these patients, oldest first. */
 export function openAlertsOf(clinicId: ClinicId, patientIds: readonly string[]) {
   return read((db) =>

@@ -167,12 +167,6 @@ export function episodesOf(clinicId: ClinicId, patientId: PatientId): Promise<Ep
   );
 }
 
-/** A guard's condition: the patient has no open episode of care. */
-export function noOpenEpisode(clinicId: ClinicId, id: PatientId) {
-  return sql`SELECT count(*) = 0 FROM episode AS e WHERE e.clinic_id = ${clinicId}
-    AND e.patient_id = ${id} AND e.closed_on IS NULL`;
-}
-
 export function setComplaint(
   clinicId: ClinicId,
   id: EpisodeId,

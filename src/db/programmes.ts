@@ -43,8 +43,9 @@ export async function versionsOf(
   for (const { version, line } of rows) {
     const list = byPatient.get(version.patientId) ?? [];
     const last = list.at(-1);
-    if (last?.version.number === version.number) last.lines.push(line);
-    else list.push({ version, lines: [line] });
+    const known = { ...line, episodeId: line.episodeId ?? version.episodeId };
+    if (last?.version.number === version.number) last.lines.push(known);
+    else list.push({ version, lines: [known] });
     byPatient.set(version.patientId, list);
   }
   for (const [id, list] of byPatient) byPatient.set(id, list.slice(-LIST_BOUNDS.versions));

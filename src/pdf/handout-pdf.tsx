@@ -171,16 +171,17 @@ function textOf({ patientName, clinic, exercises }: Handout): string {
     clinic.name,
     clinic.phone,
     clinic.emergencyText,
-    ...exercises.flatMap(({ name, steps, setUp, howMany, own, needs, feel, normal, stop }) => [
-      name,
-      ...steps,
-      ...setUp,
-      howMany,
-      ...own,
-      needs,
-      feel,
-      normal,
-      stop,
+    ...exercises.flatMap((exercise) => [
+      exercise.name,
+      exercise.complaint ?? '',
+      ...exercise.steps,
+      ...exercise.setUp,
+      exercise.howMany,
+      ...exercise.own,
+      exercise.needs,
+      exercise.feel,
+      exercise.normal,
+      exercise.stop,
     ]),
   ].join(' ');
 }
@@ -322,6 +323,7 @@ function Exercise({
       </View>
       <View style={styles.words}>
         <Text style={styles.name}>{`${nth}. ${exercise.name}`}</Text>
+        {exercise.complaint && <Text style={styles.line}>{`For: ${exercise.complaint}`}</Text>}
         <Text style={styles.numbers}>{exercise.numbers}</Text>
         {exercise.steps.map((step, index) => (
           <View key={step} style={styles.step}>

@@ -13,9 +13,9 @@ import {
   detailsOfMany,
   detailsUnchanged,
   dropTriageRow,
+  comesForOf,
   episodesOf,
   guard,
-  newestEpisodesOf,
   noOpenAlert,
   patientsHolding,
   patientsWithoutSearch,
@@ -135,7 +135,7 @@ export async function findPatients(
   const patients = await patientsHolding(clinicId, searchWords(typed), seen, 'all');
   const ids = patients.map(({ id }) => id);
   const [episodes, details] = await Promise.all([
-    newestEpisodesOf(clinicId, ids),
+    comesForOf(clinicId, ids),
     detailsOfMany(clinicId, ids),
   ]);
   return patients.map(({ id, name, archivedAt }) => ({

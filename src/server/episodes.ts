@@ -1,13 +1,14 @@
-import type { ComplaintDraft, EpisodeDraft } from '@/core/records';
+import { type ComplaintDraft, type EpisodeDraft, MOST_EPISODES } from '@/core/records';
 import {
   AlreadyThere,
   GuardRefused,
   correctionsUnder,
   episodesOf,
+  fewerEpisodesOpen,
   guard,
   insertCorrections,
   insertEpisode,
-  noOpenEpisode,
+  putAtHand,
   setComplaint,
   setSearch,
 } from '@/db';
@@ -18,7 +19,10 @@ import { NOT_FOUND, Problem } from './problem';
 import { todayOf } from './programme-facts';
 import { writeAs } from './visit/write-as';
 
-/** Opens another episode of care, for another complaint; the earlier ones have to be closed. */
+/**
+ * Opens another episode of care, for another complaint; those that are open stay so. Who opens it goes on
+ * with it.
+ */
 export async function openAnother(member: SignedIn, draft: EpisodeDraft): Promise<void> {
   const patient = await patientFor(member, draft.patientId);
   const { clinicId } = member;
@@ -28,6 +32,11 @@ export async function openAnother(member: SignedIn, draft: EpisodeDraft): Promis
   const episodes = await episodesOf(clinicId, patient.id);
   const there = episodes.find((one) => one.id === id);
   if (there?.complaint === complaint) return;
+  if (episodes.filter(({ closedOn }) => closedOn === null).length >= MOST_EPISODES)
+    throw new Problem(
+      409,
+      `${MOST_EPISODES} episodes of this patient are open. Close one under Review first.`,
+    );
   const { details } = await detailsFor(patient);
   const search = await findable(patient, details, [
     complaint,
@@ -37,7 +46,7 @@ export async function openAnother(member: SignedIn, draft: EpisodeDraft): Promis
     verb: 'opened',
     subject: { kind: 'episode', id },
     statements: () => [
-      guard('episode', noOpenEpisode(clinicId, patient.id)),
+      guard('episode', fewerEpisodesOpen(clinicId, patient.id, MOST_EPISODES)),
       insertEpisode({
         clinicId,
         id,
@@ -47,6 +56,7 @@ export async function openAnother(member: SignedIn, draft: EpisodeDraft): Promis
         openedOn: todayOf(patient),
         closedOn: null,
       }),
+      putAtHand({ clinicId, memberId: member.id, patientId: patient.id, episodeId: id }),
       setSearch(clinicId, patient.id, search),
     ],
   });

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import type { Role } from '@/core/records';
 import { type PatientHere, type SignedIn, roleSuffices } from './access';
 import { publicOrigin } from './address';
+import { AT_HAND_HEADER, checkAtHand } from './at-hand';
 import { currentMember, currentPatient } from './current';
 import {
   FACTOR_FIRST,
@@ -35,6 +36,8 @@ type HandlerOptions<W extends Who, S extends z.ZodType> = {
   readonly who: W;
   /** Also for a member who has not set up the second factor that their clinic wants. */
   readonly factorless?: true;
+  /** Also from a page that shows another complaint than the one at hand: it is what chooses it. */
+  readonly anyEpisode?: true;
   readonly input: S;
   /** Largest body in bytes. */
   readonly limit?: number;
@@ -57,6 +60,7 @@ export function handler<W extends Who, S extends z.ZodType>(options: HandlerOpti
     answering(request, async () => {
       const actor = await actorFor(options.who, options.factorless);
       const input = await recordIn(request, options.input, limit);
+      if (!options.anyEpisode) await checkEpisode(actor, request);
       return options.run({ actor: actor as ActorOf<W>, input, request });
     });
 }
@@ -119,6 +123,7 @@ export function bytesHandler<W extends Who, S extends z.ZodType>(options: BytesO
       const { searchParams } = new URL(request.url);
       const query = checked(options.query, Object.fromEntries(searchParams));
       const bytes = await readBytes(request, options.limit, options.tooLarge);
+      await checkEpisode(actor, request);
       return options.run({ actor: actor as ActorOf<W>, query, bytes });
     });
 }
@@ -219,6 +224,10 @@ async function actorFor(who: Who, factorless?: true): Promise<SignedIn | Patient
   if (member.lacksFactor && !factorless) throw new Problem(403, FACTOR_FIRST);
   if (!roleSuffices(member.role, who)) throw new Problem(403, NOT_ALLOWED);
   return member;
+}
+
+async function checkEpisode(actor: SignedIn | PatientHere | null, request: Request) {
+  if (actor?.kind === 'member') await checkAtHand(actor, request.headers.get(AT_HAND_HEADER));
 }
 
 function typeOf(request: Request): string {

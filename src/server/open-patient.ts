@@ -2,16 +2,19 @@ import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { EpisodeArea } from '@/core/measures';
 import { recordId } from '@/core/records';
-import { type Patient, openEpisodeOf, patientById } from '@/db';
+import { type Episode, type Patient, patientById } from '@/db';
 import type { SignedIn } from './access';
+import { openEpisodes } from './at-hand';
 import { mayOpen } from './files';
 import { noteLook } from './looks';
 
-/** A patient with what the open episode is about; empty and null where none is open. */
+/** A patient with what the episode at hand is about; empty and null where none is open. */
 type OpenedFile = {
   readonly patient: Patient;
   readonly complaint: string;
   readonly area: EpisodeArea | null;
+  /** All that are open, the one at hand first. */
+  readonly open: readonly Episode[];
 };
 
 /**
@@ -25,7 +28,8 @@ export const openPatient = cache(
     if (!patient) return null;
     if (!(await mayOpen(member, patient))) redirect(`/closed?id=${patient.id}`);
     await noteLook(member, patient, 'file');
-    const episode = await openEpisodeOf(member.clinicId, patient.id);
-    return { patient, complaint: episode?.complaint ?? '', area: episode?.area ?? null };
+    const open = await openEpisodes(member, patient.id);
+    const [episode] = open;
+    return { patient, complaint: episode?.complaint ?? '', area: episode?.area ?? null, open };
   },
 );

@@ -19,6 +19,7 @@ import { figuresOfLines } from './desk/own-figures';
 import { languageFor } from './languages';
 import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
+import { complaintsOf } from './patient/complaints';
 import { layoutOf, momentsOf } from './patient/day-moments';
 import { packLine } from './patient/pack-line';
 import { nextVisitInWords } from './visit/next-visit';
@@ -58,9 +59,10 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
     new Map(momentsOf(facts, date, layout).map(({ key, at }) => [key, at]));
   const plain = { ...facts, today, pauses };
   const { lines, days } = packDays(plain, timesOn);
-  const [figures, photos] = await Promise.all([
+  const [figures, photos, complaints] = await Promise.all([
     figuresOfLines(clinicId, lines),
     setUpPhotos(patient),
+    complaintsOf(patient, lines),
   ]);
   const [first, ...others] = days;
   return {
@@ -78,11 +80,12 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
         photos: photos(line.lineage),
         share: shareOfDay(line, plain),
         own: cues.get(line.lineage) ?? [],
+        complaint: complaints.of(line),
         language,
       }),
     ),
     days: [dayInWords(first, language), ...others.map((day) => dayInWords(day, language))],
-    ...questionsFor(facts, asked, today),
+    ...questionsFor(facts, asked, today, complaints.open),
     stopSigns: stopSigns(language),
     normalSigns: language.texts['sign.normal'],
     caution: language.texts.caution,

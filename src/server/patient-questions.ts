@@ -4,6 +4,7 @@ import type { GoalBody, HistoryBody } from '@/core/records';
 import { type Complaint, type SymptomBaseline, furthestReach, isRegion } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, type ProposalDecisionRow, proposalDecisionsOf } from '@/db';
+import type { Complaints } from './patient/complaints';
 import type { PatientFacts } from './programme-facts';
 import { fileOf } from './visit/entries';
 import { type Measure, latestMeasures } from './visit/measuring';
@@ -43,6 +44,7 @@ export function questionsFor(
   facts: PatientFacts,
   { measures, history, goals, photo, decisions }: Asked,
   today: LocalDate,
+  complaints: Complaints['open'] = [],
 ): { baseline: SymptomBaseline; questions: PackQuestions } {
   const reports = new Map(facts.doneRows.map((row) => [row.localDate, row.report]));
   const morningOf = untoldMorning(facts, today);
@@ -72,6 +74,7 @@ export function questionsFor(
       morningOf,
       asks: stillAsked(facts, decisions),
       daily: todays.worst === null,
+      ...(complaints.length > 0 ? { complaints } : {}),
       limb,
       headache,
       activities: scored ? [] : open.slice(0, 5),

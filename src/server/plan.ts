@@ -32,6 +32,7 @@ function deskLines(version: SentVersion) {
     session: line.session,
     overrides: line.overrides,
     setUp: [...line.setUp],
+    episodeId: line.episodeId ?? null,
     lastMax: line.lastMax ?? null,
   }));
 }

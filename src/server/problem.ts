@@ -56,7 +56,7 @@ export function asProblem(error: unknown): Problem {
       case 'episode':
         return new Problem(
           409,
-          'An episode of care is open. Close it under Review first: two at once cannot be kept apart on one phone yet.',
+          'The episodes of this patient have changed in the meantime. Nothing was saved; what you typed stays here. Load the page again.',
         );
       case 'erased':
         return new Problem(409, 'This patient’s record was erased. Begin a new one.');

@@ -1,7 +1,7 @@
 import 'server-only';
 import { notFound, redirect } from 'next/navigation';
 import type { EpisodeArea } from '@/core/measures';
-import type { Patient } from '@/db';
+import type { Episode, Patient } from '@/db';
 import type { PatientHere, SignedIn } from './access';
 import { currentMember, currentPatient } from './current';
 import { openPatient } from './open-patient';
@@ -37,6 +37,7 @@ export async function requireFile(id: string): Promise<{
   readonly patient: Patient;
   readonly complaint: string;
   readonly area: EpisodeArea | null;
+  readonly open: readonly Episode[];
 }> {
   const member = await requireMember();
   const opened = (await openPatient(member, id)) ?? notFound();

@@ -4,11 +4,13 @@ import type { Catalogue } from '@/catalogue';
 import { GRAMMAR, directionMisfit, formatDose, readTyped } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
 import { lineFlags } from '@/core/exercise';
+import { overlaps } from '@/core/outlook';
 import { type PrecautionId, PRECAUTIONS, TRAITS, UNSCREENED, standsFor } from '@/core/screen';
 import {
   type LocalDate,
   addDays,
   type ClinicId,
+  type EpisodeId,
   type ExerciseId,
   type PatientId,
   type ProgrammeId,
@@ -19,6 +21,7 @@ import {
   type Patient,
   audit,
   endPausesOf,
+  episodesOf,
   forgetDeskDraft,
   guard,
   hasLogOn,
@@ -27,7 +30,6 @@ import {
   insertVersion,
   newestVersionIs,
   nothingLoggedOn,
-  openEpisodeOf,
   programmeOf,
   screeningAllows,
   standingIs,
@@ -35,6 +37,7 @@ import {
   write,
 } from '@/db';
 import { type SignedIn, actorOf, stillMay } from './access';
+import { openEpisodes } from './at-hand';
 import { now } from './clock';
 import { catalogueFor } from './desk/exercises';
 import { patientFor } from './people';
@@ -83,7 +86,11 @@ export async function saveProgramme(
   if (draft.reviewOn !== null && draft.reviewOn < draft.effectiveFrom) {
     throw new Problem(400, 'The review would be before the programme begins.', ['reviewOn']);
   }
-  const episode = await openEpisodeOf(clinicId, patient.id);
+  const [open, episodes] = await Promise.all([
+    openEpisodes(member, patient.id),
+    episodesOf(clinicId, patient.id),
+  ]);
+  const [episode] = open;
   if (!episode) throw new Problem(409, 'The episode of care is closed; open a new one first.');
   const programme = await programmeOf(clinicId, patient.id);
   const programmeId = programme?.id ?? crypto.randomUUID();
@@ -94,6 +101,13 @@ export async function saveProgramme(
     clinicId,
     programmeId,
     number,
+    atHand: episode.id,
+    // A line of a complaint that was treated beside this one keeps it; one of before is of this one now.
+    kept: new Set(
+      episodes
+        .filter((one) => one.closedOn === null || open.some((other) => overlaps(one, other)))
+        .map(({ id }) => id),
+    ),
   });
   await write(() => [
     stillMay(member, 'practitioner'),
@@ -200,6 +214,7 @@ function isSame(
         line.text === texts[index] &&
         line.exerciseId === draft.lines[index]?.exerciseId &&
         line.session === (draft.lines[index].session ?? null) &&
+        (!draft.lines[index].episodeId || line.episodeId === draft.lines[index].episodeId) &&
         line.school?.id === draft.lines[index].school?.id &&
         isDeepStrictEqual(line.setUp, draft.lines[index].setUp ?? []),
     )
@@ -212,7 +227,19 @@ function lineRows(
   texts: readonly string[],
   catalogue: Catalogue,
   earlier: readonly SentVersion[],
-  ids: { clinicId: ClinicId; programmeId: ProgrammeId; number: number },
+  {
+    atHand,
+    kept,
+    ...ids
+  }: {
+    clinicId: ClinicId;
+    programmeId: ProgrammeId;
+    number: number;
+    /** The complaint that a new line is for, where the desk does not say. */
+    atHand: EpisodeId;
+    /** Complaints that a line may be for. */
+    kept: ReadonlySet<EpisodeId>;
+  },
 ): LineRow[] {
   const known = new Map(
     earlier.flatMap((version) => version.lines).map((line) => [line.lineage, line] as const),
@@ -231,6 +258,7 @@ function lineRows(
       anchor: continues?.anchor ?? draft.effectiveFrom,
       exerciseId: line.exerciseId,
       exercise: wordingOf(catalogue, line.exerciseId),
+      episodeId: [line.episodeId, before?.episodeId].find((of) => of && kept.has(of)) ?? atHand,
       dose: texts[place] ?? '',
       school: line.school ?? null,
       session: line.session ?? null,

@@ -12,6 +12,7 @@ import { type SignedIn, actorOf, stillMay } from './access';
 import { now } from './clock';
 import { patientFor } from './people';
 import { askedOf, questionsFor } from './patient-questions';
+import { complaintsOf } from './patient/complaints';
 import { Problem } from './problem';
 import { type PatientFacts, factsOf, todayOf, zoneOf } from './programme-facts';
 import { type ComingEvent, hashOf, takeInFrom } from './take-in';
@@ -44,6 +45,7 @@ export async function toldForm(patient: Patient, asked: LocalDate | null) {
   const earliest = addDays(today, -OLDEST_DAYS);
   const date = asked !== null && asked <= today && asked >= earliest ? asked : today;
   const { events, version, sessions } = await dayOf(patient, date);
+  const complaints = await complaintsOf(patient, version?.lines ?? []);
   const standing = standingEvents(events);
   const taken = new Set(
     standing.filter(({ sessionKey }) => sessionKey !== DAY_KEY).map(({ sessionKey }) => sessionKey),
@@ -53,6 +55,8 @@ export async function toldForm(patient: Patient, asked: LocalDate | null) {
     date,
     today,
     earliest,
+    /** Those whose worst pain is told of each; empty where one is treated. */
+    complaints: complaints.open,
     hasProgramme: version !== null,
     /** Sessions of this day of which something was told already. */
     toldSessions: taken.size,
@@ -227,7 +231,7 @@ async function eventsOf(
     ];
   });
   const at = Math.min(draft.at, now());
-  const { pain, worst, morning, wrong, note, date } = draft;
+  const { pain, worst, worstOf = [], morning, wrong, note, date } = draft;
   const last = placed.at(-1)?.key ?? DAY_KEY;
   const ofDay: ComingEvent[] = [];
   if (pain !== null)
@@ -238,12 +242,13 @@ async function eventsOf(
         word: '',
       }),
     );
-  if (worst !== null || note !== '')
+  if (worst !== null || worstOf.length > 0 || note !== '')
     ofDay.push(
       told(DAY_KEY, 'daily', at, {
         type: 'daily',
         date: date,
         worst,
+        ...(worstOf.length > 0 ? { worstOf } : {}),
         where: [],
         headache: null,
         note,

@@ -6,7 +6,8 @@ import { addDays } from '@/core/units';
 import {
   GuardRefused,
   alertsToEscalate,
-  closeEpisodes,
+  closeEpisode,
+  episodesOf,
   insertAlert,
   markingsOf,
   openAlertsOf,
@@ -296,7 +297,8 @@ describe('a programme that is sent', () => {
     const id = await makePatient(practitioner);
     const line = { exerciseId: 'tuck-lying', dose: '10x10s' };
     await prescribe(practitioner, id, [line]);
-    await write(() => [closeEpisodes(practitioner.clinicId, id, today())]);
+    const [only] = await episodesOf(practitioner.clinicId, id);
+    await write(() => [closeEpisode(practitioner.clinicId, only?.id ?? '', today())]);
     await expect(prescribe(practitioner, id, [line], { basedOn: 1 })).rejects.toMatchObject({
       status: 409,
       say: 'The episode of care is closed; open a new one first.',

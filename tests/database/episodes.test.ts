@@ -21,7 +21,7 @@ const found = async (typed: string) =>
   (await findPatients(stage.practitioner, typed)).map(({ name }) => name);
 
 describe('episodes', () => {
-  it('follow each other: one is open at a time, the earlier ones stay to read', async () => {
+  it('follow each other, and the earlier ones stay to read', async () => {
     const id = await add('Returning Patient', { complaint: 'Neck', area: 'neck' });
     const another = () =>
       openAnother(stage.practitioner, {
@@ -30,7 +30,6 @@ describe('episodes', () => {
         complaint: 'Low back',
         area: 'back',
       } as never);
-    await expect(another()).rejects.toMatchObject({ guard: 'episode' });
     await saveEntry(stage.practitioner, {
       id: randomUUID(),
       patientId: id,
@@ -108,9 +107,11 @@ describe('the first view', () => {
         on: today(),
         body,
       } as never);
-    const before = await stepsToday(patient);
+    const before = await stepsToday(stage.practitioner, patient);
     await entry('goal', { activity: 'Carry the moulds', by: null, reachedOn: null });
-    expect(await stepsToday(patient)).toEqual([...new Set([...before, 'screen'])]);
+    expect(await stepsToday(stage.practitioner, patient)).toEqual([
+      ...new Set([...before, 'screen']),
+    ]);
     await entry('contact', { way: 'call', reached: true, agreed: 'Rest until Monday' });
     await entry('visit-way', { way: 'phone' });
     await entry('next-visit', {

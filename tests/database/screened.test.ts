@@ -3,7 +3,8 @@ import type { SessionEventBody } from '@/core/adherence';
 import { randomUUID } from 'node:crypto';
 import { addDays } from '@/core/units';
 import {
-  closeEpisodes,
+  closeEpisode,
+  episodesOf,
   guard,
   insertAlert,
   insertEpisode,
@@ -150,8 +151,9 @@ describe('sending stops', () => {
     const { clinicId } = stage.practitioner;
     await saveScreening(stage.practitioner, screening(id, []));
     const patient = await patientOf(stage, id);
+    const [only] = await episodesOf(clinicId, patient.id);
     await write(() => [
-      closeEpisodes(clinicId, patient.id, today()),
+      closeEpisode(clinicId, only?.id ?? '', today()),
       insertEpisode({
         clinicId,
         id: randomUUID(),

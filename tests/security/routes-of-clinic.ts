@@ -261,6 +261,10 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
     may: PRACTITIONERS,
     body: () => ({ id: randomUUID(), patientId: world.patientId, complaint: 'x', area: null }),
   },
+  'episodes/at-hand': {
+    may: MEMBERS,
+    body: () => ({ patientId: world.patientId, episodeId: world.episodeId }),
+  },
   'episodes/complaint': {
     may: PRACTITIONERS,
     body: () => ({

@@ -64,6 +64,7 @@ export const world = {
   patientId: '',
   programmeId: '',
   lineage: '',
+  episodeId: '',
   leadId: '',
   paperId: randomUUID() as string,
   practitionerId: '',
@@ -160,6 +161,7 @@ async function liveBefore(
   const [version] = (await versionsOf(by.clinicId, [world.patientId])).get(world.patientId) ?? [];
   world.programmeId = version?.version.programmeId ?? '';
   world.lineage = version?.lines[0]?.lineage ?? '';
+  world.episodeId = version?.version.episodeId ?? '';
   const rep = {
     round: 1,
     side: null,

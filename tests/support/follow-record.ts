@@ -8,7 +8,7 @@ import { addDays, localDate } from '@/core/units';
 export const TODAY = localDate('2026-11-25');
 export const on = (days: number) => addDays(TODAY, days);
 
-export function line(text: string, lineage = 'tuck') {
+export function line(text: string, lineage = 'tuck', episodeId: string | null = null) {
   const dose = parseDose(text);
   if (!dose.ok) throw new Error(dose.say);
   return {
@@ -30,6 +30,7 @@ export function line(text: string, lineage = 'tuck') {
     session: null,
     overrides: [],
     setUp: [],
+    episodeId,
   };
 }
 export const version = (number: number, from: number, ...lines: ReturnType<typeof line>[]) => ({

@@ -164,6 +164,7 @@ describe('what an episode tells', () => {
   it('counts what was decided, not what was taken back', () => {
     const decided = (decision: 'accepted' | 'taken back', key: string, day: number) => ({
       key,
+      lineage: 'tuck',
       version: 1,
       move: 'advance hold' as const,
       decision,

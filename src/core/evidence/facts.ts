@@ -59,6 +59,7 @@ type Decision = {
   readonly version: number;
   readonly move: Move;
   readonly decision: Answer | 'taken back';
+  readonly lineage: string;
   readonly localDate: LocalDate;
 };
 
@@ -96,8 +97,11 @@ export function episodeFacts(
   const versions = record.facts.versions.filter(
     ({ effectiveFrom }) => effectiveFrom >= openedOn && effectiveFrom <= until,
   );
-  const [first] = versions;
-  const from = firstDay(versions);
+  // Beside another complaint only what is for this one is its own; sessions are of both.
+  const { counted } = record.facts;
+  const own = counted ? versions.flatMap((version) => withLines(version, counted)) : versions;
+  const [first] = own;
+  const from = firstDay(own);
   if (!first || from === null || from > until) return null;
   const days = adherenceHistory({ ...record.facts, versions }, from, until);
   const { done } = record.facts;
@@ -107,10 +111,22 @@ export function episodeFacts(
     minutes: minutesOf(first),
     share: shareOf(days),
     pain: painCourse(record.reports, from, until),
-    exercises: exercisesOf(record, versions, from, until),
-    proposals: proposalsOf(record, from, until),
+    exercises: exercisesOf(record, own, from, until),
+    proposals: proposalsOf(
+      {
+        ...record,
+        decisions: record.decisions.filter(({ lineage }) => counted?.has(lineage) ?? true),
+      },
+      from,
+      until,
+    ),
     ...leavingOf(days, done, record.reports, closedOn !== null && closedOn <= record.until),
   };
+}
+
+function withLines(version: SentVersion, counted: ReadonlySet<string>): SentVersion[] {
+  const lines = version.lines.filter(({ lineage }) => counted.has(lineage));
+  return lines.length > 0 ? [{ ...version, lines }] : [];
 }
 
 function ledBy({ lines }: SentVersion): LedBy {

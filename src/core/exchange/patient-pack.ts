@@ -5,7 +5,7 @@ import type { CountedSet } from '../history';
 import type { HowMany } from '../progression';
 import type { Asked } from '../records';
 import type { SymptomBaseline } from '../symptoms';
-import type { LocalDate, Range, Seconds, PatientId } from '../units';
+import type { EpisodeId, LocalDate, Range, Seconds, PatientId } from '../units';
 
 /** The pack's own format; the device drops a pack of another one. */
 export const PACK_FORMAT = 3;
@@ -21,6 +21,8 @@ export type PackPicture = {
 export type PackLine = {
   readonly lineage: string;
   readonly name: string;
+  /** The complaint it is for, where more than one is treated; left out where one is. */
+  readonly complaint?: string;
   readonly steps: readonly string[];
   readonly cues: readonly string[];
   readonly needs: string;
@@ -103,6 +105,8 @@ export type PackQuestions = {
   readonly asks?: readonly PackAsk[];
   /** The day's own entry is not there yet. */
   readonly daily: boolean;
+  /** Complaints whose worst pain is asked of each; left out where one is treated. */
+  readonly complaints?: readonly { readonly id: EpisodeId; readonly name: string }[];
   /** A limb is part of the complaint: how far down? */
   readonly limb: boolean;
   readonly headache: boolean;
@@ -151,7 +155,7 @@ export type PatientPack = {
 /** What the first screen shows of a line. */
 export type ShownLine = Pick<
   PackLine,
-  'lineage' | 'name' | 'words' | 'how' | 'share' | 'picture' | 'drawnSide' | 'signs'
+  'lineage' | 'name' | 'complaint' | 'words' | 'how' | 'share' | 'picture' | 'drawnSide' | 'signs'
 >;
 
 /** The first screen's part of the pack: the page carries it, and fetches the rest when it has woken up. */
@@ -169,7 +173,8 @@ export function shownPack({ texts: _, lines, days, ...pack }: PatientPack): Show
     // Places in the list stay what they were.
     lines: lines
       .slice(0, Math.max(-1, ...used) + 1)
-      .map(({ lineage, name, words, how, share, picture, drawnSide, signs }) => ({
+      .map(({ lineage, name, complaint, words, how, share, picture, drawnSide, signs }) => ({
+        ...(complaint === undefined ? {} : { complaint }),
         ...(how === undefined ? {} : { how }),
         ...(drawnSide === undefined ? {} : { drawnSide }),
         ...(signs === undefined ? {} : { signs }),

@@ -9,6 +9,8 @@ export type Paper = (typeof PAPERS)[number];
 export type HandoutExercise = {
   readonly lineage: string;
   readonly name: string;
+  /** The complaint it is for, where more than one is treated; null or left out where one is. */
+  readonly complaint?: string | null;
   /** The dose in words. */
   readonly numbers: string;
   /** The same as signs beside the drawing. */

@@ -1,13 +1,18 @@
 import type { DayEventBody, StoredEventBody, Soreness } from '../adherence';
 import { type Advice, type Complaint, type RegionId, furthestReach } from '../symptoms';
-import type { LocalDate } from '../units';
+import type { EpisodeId, LocalDate } from '../units';
 
 /** What a patient told of one day, folded; what was not told is null. */
 export type DayReport = {
   /** After the sessions of the day, in their order. */
   readonly pains: readonly number[];
   readonly effort: number | null;
+  /** The day's worst, whatever it was of. */
   readonly worst: number | null;
+  /** The worst of each complaint, where more than one was asked about; left out where one was. */
+  readonly worstOf?:
+    | readonly { readonly episodeId: EpisodeId; readonly worst: number }[]
+    | undefined;
   /** Furthest order along arm and leg, 0–6; −1 when asked and nothing was felt there. */
   readonly arm: number | null;
   readonly leg: number | null;
@@ -112,13 +117,27 @@ function withDaily(report: DayReport, body: Extract<DayEventBody, { type: 'daily
   const order = (chain: 'arm' | 'leg') => reach.find((one) => one.chain === chain)?.order ?? -1;
   return {
     ...report,
-    worst: body.worst ?? report.worst,
+    ...worstIn(report, body),
     where: body.where,
     arm: order('arm'),
     leg: order('leg'),
     headache: body.headache ?? report.headache,
     notes: body.note === '' ? report.notes : [...report.notes, body.note],
   };
+}
+
+/**
+ * The day's worst, and that of each complaint. A later word on a complaint counts, of one that was not told
+ * of again the earlier stays, and the day's worst is never less than that of one complaint.
+ */
+function worstIn(
+  { worst: before, worstOf: known = [] }: DayReport,
+  { worst, worstOf: told = [] }: Extract<DayEventBody, { type: 'daily' }>,
+): Pick<DayReport, 'worst' | 'worstOf'> {
+  if (told.length === 0) return { worst: worst ?? before };
+  const again = new Set(told.map(({ episodeId }) => episodeId));
+  const worstOf = [...known.filter(({ episodeId }) => !again.has(episodeId)), ...told];
+  return { worst: Math.max(worst ?? 0, ...worstOf.map((one) => one.worst)), worstOf };
 }
 
 /** Worst pain known of a day: what was said of the day, else the highest after a session. */

@@ -133,7 +133,7 @@ export function foldDay(
 }
 
 /** The lines a session of this key holds on the date; all of them for a session beyond the plan. */
-function plannedLines(
+export function plannedLines(
   version: ProgrammeVersion,
   date: LocalDate,
   key: string,
@@ -151,7 +151,13 @@ export type HistoryFacts = {
   readonly versions: readonly ProgrammeVersion[];
   readonly pauses: readonly Pause[];
   readonly done: ReadonlyMap<LocalDate, DayDone>;
+  /** Lineages that are counted where not all are, as those of one complaint of two; left out: all. */
+  readonly counted?: ReadonlySet<string>;
 };
+
+/** Whether a line is counted at all. */
+const isCounted = (counted: ReadonlySet<string> | undefined, { lineage }: ProgrammeLine) =>
+  counted === undefined || counted.has(lineage);
 
 /** Adherence day by day from `from` to `to`, both included, on the days the zone had. */
 export function adherenceHistory(
@@ -159,17 +165,21 @@ export function adherenceHistory(
   from: LocalDate,
   to: LocalDate,
 ): DayAdherence[] {
-  const start = firstDay(facts.versions);
+  const { counted } = facts;
+  const start = firstDay(
+    facts.versions.filter(({ lines }) => lines.some((line) => isCounted(counted, line))),
+  );
   return calendarDays(facts.zone, from, to).map((date) => {
     const version = versionOn(facts.versions, date);
     const done = facts.done.get(date) ?? NOTHING_DONE;
-    const keys = version === null ? new Set<string>() : sessionKeysOn(version, date, facts.waking);
+    const keys =
+      version === null ? new Set<string>() : sessionKeysOn(version, date, facts.waking, counted);
     return dayAdherence({
       date,
       today: facts.today,
       start,
       paused: isPausedOn(facts.pauses, date),
-      due: version === null ? [] : dueLines(version, date, facts.waking),
+      due: version === null ? [] : dueLines(version, date, facts.waking, counted),
       done: done.lines,
       sessionsDue: keys.size,
       sessionsDone: done.sessions.filter(
@@ -179,21 +189,32 @@ export function adherenceHistory(
   });
 }
 
-/** The sessions of a date by key; a posture beat through the day is a moment, not a session. */
+/**
+ * The sessions of a date by key; a posture beat through the day is a moment, not a session.
+ *
+ * @param counted only sessions that hold one of these lines; left out: all
+ */
 export function sessionKeysOn(
   version: ProgrammeVersion,
   date: LocalDate,
   waking: WakingHours,
+  counted?: ReadonlySet<string>,
 ): ReadonlySet<string> {
-  const { sessions } = sessionsOn(date, version.lines, waking, version.reviewOn);
+  const all = sessionsOn(date, version.lines, waking, version.reviewOn).sessions;
+  const sessions = all.filter(({ lines }) => lines.some((line) => isCounted(counted, line)));
   const own = sessions.filter(({ slot }) => slot.kind !== 'at');
   // Where a day has beats only, they are what there is to do.
   return new Set((own.length > 0 ? own : sessions).map(({ key }) => key));
 }
 
-function dueLines(version: ProgrammeVersion, date: LocalDate, waking: WakingHours) {
+function dueLines(
+  version: ProgrammeVersion,
+  date: LocalDate,
+  waking: WakingHours,
+  counted: ReadonlySet<string> | undefined,
+) {
   return version.lines
-    .filter((line) => isDueOn(line, date, version.reviewOn))
+    .filter((line) => isCounted(counted, line) && isDueOn(line, date, version.reviewOn))
     .map((line) => {
       const times = timesPerDay(line.dose.times, waking);
       return {

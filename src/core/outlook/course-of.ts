@@ -73,7 +73,10 @@ function exerciseOf({ exerciseId, exercise }: SentLine, byId: ById): Stretch['ex
   return byId(exerciseId) ?? { id: exerciseId, name: exercise.name, ladder: null, rung: 0 };
 }
 
-/** The line through the versions of its episode, oldest first; it may have been left out between. */
+/**
+ * The line through the versions of its episode, oldest first; it may have been left out between. A line
+ * for another complaint has a course of its own.
+ */
 function chainOf({ facts, episodeFrom }: CourseRecord, line: SentLine, byId: ById): Had[] {
   const versions = facts.versions.filter(
     ({ effectiveFrom }) => episodeFrom === null || effectiveFrom >= episodeFrom,
@@ -105,8 +108,9 @@ function cameBefore(
   byId: ById,
 ): SentLine | null {
   const { ladder = null, rung = 0 } = byId(line.exerciseId) ?? {};
-  const isOfTheStairs = ({ exerciseId }: SentLine) =>
-    exerciseId === line.exerciseId || (ladder !== null && byId(exerciseId)?.ladder === ladder);
+  const isOfTheStairs = ({ exerciseId, episodeId }: SentLine) =>
+    episodeId === line.episodeId &&
+    (exerciseId === line.exerciseId || (ladder !== null && byId(exerciseId)?.ladder === ladder));
   const away = (other: SentLine) => Math.abs((byId(other.exerciseId)?.rung ?? 0) - rung);
   return (
     earlier.lines

@@ -43,7 +43,7 @@ export type FollowRecord<D extends Decided = Decided, F extends RecordFacts = Re
   readonly decisions: readonly D[];
   /** The day of the newest nerve examination, where it found less strength or feeling than the one before. */
   readonly deficitSince: LocalDate | null;
-  /** The first day of the newest episode of care; null where none is kept. */
+  /** The first day of the open episodes of care, or of the newest; null where none is kept. */
   readonly episodeFrom: LocalDate | null;
   /** The day on which a measured maximum last grew by more than its error, by kind. */
   readonly improved: ReadonlyMap<MeasureKindId, LocalDate>;

@@ -22,6 +22,7 @@ import type { SessionName } from '../schedule';
 import {
   type LocalDate,
   localDate,
+  type EpisodeId,
   type ExerciseId,
   type MemberId,
   type ProgrammeId,
@@ -85,6 +86,8 @@ export type SentLine = ProgrammeLine & {
   readonly session: SessionName | null;
   readonly overrides: readonly FlagOverride[];
   readonly setUp: readonly SetUp[];
+  /** The complaint it is for; left out where nobody keeps it, as in programmes of no patient. */
+  readonly episodeId?: EpisodeId | null;
   /** What its sets came to when they were last counted; left out before anybody looked. */
   readonly lastCounted?: readonly CountedSet[];
 };
@@ -115,6 +118,7 @@ export type StoredVersion = {
     readonly session: SessionName | null;
     readonly overrides: readonly FlagOverride[];
     readonly setUp: readonly SetUp[];
+    readonly episodeId?: EpisodeId | null;
   }[];
 };
 
@@ -164,6 +168,7 @@ export function sentVersion({ version, lines }: StoredVersion): SentVersion {
     createdAt,
     lines: lines.map((line) => {
       const { lineage, anchor, exerciseId, exercise, school, session, overrides, setUp } = line;
+      const { episodeId = null } = line;
       const { dose, ...target } = doseAndTarget(
         line.dose,
         exercise,
@@ -183,6 +188,7 @@ export function sentVersion({ version, lines }: StoredVersion): SentVersion {
         session,
         overrides,
         setUp,
+        episodeId,
         dose,
         mode,
         position,

@@ -47,6 +47,8 @@ export const LineDraft = z.object({
   overrides: z.array(FlagOverride).max(40).optional(),
   /** What of its set-up was measured for this patient. */
   setUp: z.array(SetUpRecord).max(MOST_SET_UPS).optional(),
+  /** The complaint it is for; left out: what it continues says it, else the one at hand. */
+  episodeId: recordId.nullish(),
 });
 
 /** A programme as the Plan desk sends it, to become the next version. */
@@ -66,7 +68,12 @@ export const ProgrammeDraft = z.object({
 export type ProgrammeDraft = z.infer<typeof ProgrammeDraft>;
 export type LineDraft = z.infer<typeof LineDraft>;
 
-const templateLine = LineDraft.omit({ lineage: true, overrides: true, setUp: true });
+const templateLine = LineDraft.omit({
+  lineage: true,
+  overrides: true,
+  setUp: true,
+  episodeId: true,
+});
 
 /** What a programme is, and for whom: as ready programmes say it, and as it travels with a file. */
 export const ProgrammeNotes = z.object({
@@ -107,6 +114,8 @@ const DeskLineState = z.object({
   overrides: z.array(FlagOverride.extend({ reason: z.string() })),
   /** Left out of desks that were kept before there was any. */
   setUp: z.array(SetUpRecord).optional(),
+  /** The complaint it is for; null or left out: the one at hand when it is saved. */
+  episodeId: z.string().nullish(),
   /** What was counted the last time in a set until form fails; the line is timed by it. */
   lastMax: z.number().nullable().optional(),
 });

@@ -12,6 +12,7 @@ import {
   isRegion,
 } from '../symptoms';
 import type { Frozen } from '../units';
+import { MOST_EPISODES } from './episode';
 import { dateText, recordId, words } from './words';
 
 const count = z.number().int().min(0).max(10_000);
@@ -84,7 +85,13 @@ const DEVICE_BODIES = [
   z.object({
     type: z.literal('daily'),
     date: dateText,
+    /** The day's worst, whatever it was of. */
     worst: scale.nullable(),
+    /** The same of each complaint, where more than one is treated. */
+    worstOf: z
+      .array(z.object({ episodeId: recordId, worst: scale }))
+      .max(MOST_EPISODES)
+      .optional(),
     where: z
       .array(z.custom<RegionId>((value) => typeof value === 'string' && isRegion(value)))
       .max(80),

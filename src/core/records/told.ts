@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SORENESS } from '../adherence';
 import { COMPARED, COMPLAINTS } from '../symptoms';
+import { MOST_EPISODES } from './episode';
 import { dateText, recordId, words } from './words';
 
 /** How the clinic came to know what a patient without a phone did. */
@@ -42,6 +43,11 @@ export const ToldDraft = z
     /** After the sessions of the day. */
     pain: scale.nullable(),
     worst: scale.nullable(),
+    /** The same of each complaint, where more than one is treated. */
+    worstOf: z
+      .array(z.object({ episodeId: recordId, worst: scale }))
+      .max(MOST_EPISODES)
+      .optional(),
     /** The morning after. */
     morning: z.enum(SORENESS, { error: 'Choose how the morning was.' }).nullable(),
     /** What felt wrong; null where nothing was told of it. */
@@ -55,10 +61,11 @@ export const ToldDraft = z
     note: words('The note', 200, 0),
   })
   .refine(
-    ({ lines, pain, worst, morning, wrong, note }) =>
+    ({ lines, pain, worst, worstOf = [], morning, wrong, note }) =>
       lines.some(({ times }) => times > 0) ||
       pain !== null ||
       worst !== null ||
+      worstOf.length > 0 ||
       morning !== null ||
       wrong !== null ||
       note !== '',

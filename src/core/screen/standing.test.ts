@@ -23,6 +23,7 @@ const standing = (change: Partial<StandingFacts>) =>
     reasonAt: null,
     dangerAt: null,
     episodeId: confirmed.episodeId,
+    openedOn: TODAY,
     today: TODAY,
     lastsDays: 90,
     ...change,
@@ -41,6 +42,12 @@ describe('where a screening stands', () => {
     ['current', { confirmed, waiting: { outcome: 'precautions' } }],
     ['waiting', { confirmed, waiting: { outcome: 'refer' } }],
     ['new episode', { confirmed: { ...confirmed, episodeId: null } }],
+    // A screening is of the whole person: taken since the newest complaint came, it is of that one too.
+    [
+      'current',
+      { confirmed: { ...confirmed, episodeId: null }, openedOn: localDate('2026-11-27') },
+    ],
+    ['new episode', { confirmed: { ...confirmed, episodeId: null }, openedOn: null }],
     ['danger since', { confirmed, dangerAt: 101 }],
     ['current', { confirmed, dangerAt: 100 }],
     ['current', { confirmed: { ...confirmed, on: localDate('2026-08-30') } }],

@@ -62,7 +62,10 @@ export type StandingFacts = {
   readonly reasonAt: number | null;
   /** The newest sign to stop, new weakness, worrying answer or injury. */
   readonly dangerAt: number | null;
+  /** The newest open episode, or the newest of all. */
   readonly episodeId: EpisodeId | null;
+  /** The day it was opened. */
+  readonly openedOn: LocalDate | null;
   readonly today: LocalDate;
   /** Days for which the clinic lets a screening stand. */
   readonly lastsDays: number;
@@ -78,7 +81,11 @@ export function standingOf(facts: StandingFacts): Screened {
   const { confirmed, waiting, reasonAt, dangerAt } = facts;
   if (waiting !== null && (confirmed === null || blocksPrescribing(waiting.outcome)))
     return waiting.outcome === 'unfinished' ? 'unfinished' : 'waiting';
-  const ofEpisode = confirmed !== null && confirmed.episodeId === facts.episodeId;
+  const ofEpisode =
+    confirmed !== null &&
+    (confirmed.episodeId === facts.episodeId ||
+      // A screening asks after the whole person: one of another episode, taken since, is of this one too.
+      (facts.openedOn !== null && confirmed.on > facts.openedOn));
   if (!ofEpisode) {
     if (reasonAt === null) return confirmed === null ? 'none' : 'new episode';
     return isAfter(dangerAt, reasonAt) ? 'danger since' : 'on paper';

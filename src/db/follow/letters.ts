@@ -1,8 +1,8 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, desc, eq, isNull } from 'drizzle-orm';
-import type { LocalDate, ClinicId, PatientId } from '@/core/units';
+import { and, desc, eq } from 'drizzle-orm';
+import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from '../door';
-import { episode, outcomeLetter } from '../schema';
+import { outcomeLetter } from '../schema';
 import { type Placed, placed } from '../visit/place';
 
 export type OutcomeLetterRow = typeof outcomeLetter.$inferSelect;
@@ -40,18 +40,4 @@ export function insertOutcomeLetter(row: Placed<OutcomeLetterRow>): Statement[] 
       .insert(outcomeLetter)
       .values({ ...row, ...columns }),
   );
-}
-
-/** Closes the patient's open episode of care. */
-export function closeEpisodes(clinicId: ClinicId, patientId: PatientId, on: LocalDate): Statement {
-  return builder()
-    .update(episode)
-    .set({ closedOn: on })
-    .where(
-      and(
-        eq(episode.clinicId, clinicId),
-        eq(episode.patientId, patientId),
-        isNull(episode.closedOn),
-      ),
-    );
 }

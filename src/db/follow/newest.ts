@@ -1,8 +1,10 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, asc, eq, gte, inArray, sql } from 'drizzle-orm';
+import { rollup } from 'd3';
+import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
 import type { FileBodies, FileEntryKind } from '@/core/records';
 import type { ClinicId, LocalDate } from '@/core/units';
 import { read } from '../door';
+import type { Episode } from '../people';
 import { notSuperseded, readBody } from '../visit/entries';
 import { episode, patientLink, screening, fileEntry, teachBack } from '../schema';
 
@@ -132,15 +134,39 @@ export async function newestLinksOf(clinicId: ClinicId, patientIds: readonly str
   return new Map(rows.map((row) => [row.patientId, row]));
 }
 
-/** Each of these patients' newest episode. */
-export async function newestEpisodesOf(clinicId: ClinicId, patientIds: readonly string[]) {
+/** What a patient comes for, in short. */
+export type ComesFor = {
+  /** Their open complaints, the newest first; the newest of all where none is open. */
+  readonly complaint: string;
+  readonly isOpen: boolean;
+  /** The first day of the longest open one; of the newest where none is open. */
+  readonly from: LocalDate;
+};
+
+/** What each of these patients comes for. */
+export async function comesForOf(
+  clinicId: ClinicId,
+  patientIds: readonly string[],
+): Promise<ReadonlyMap<string, ComesFor>> {
   const rows = await read((db) =>
     db
       .select()
       .from(episode)
       .where(and(eq(episode.clinicId, clinicId), inArray(episode.patientId, [...patientIds])))
-      .orderBy(asc(episode.openedOn), asc(sql`rowid`))
+      .orderBy(desc(episode.openedOn), desc(sql`rowid`))
       .limit(LIST_BOUNDS.newestOfEach),
   );
-  return new Map(rows.map((row) => [row.patientId, row]));
+  return rollup(
+    rows,
+    (own): ComesFor => {
+      const open = own.filter(({ closedOn }) => closedOn === null);
+      const shown = open.length > 0 ? open : own.slice(0, 1);
+      return {
+        complaint: shown.map(({ complaint }) => complaint).join(' · '),
+        isOpen: open.length > 0,
+        from: (shown.at(-1) as Episode).openedOn,
+      };
+    },
+    ({ patientId }) => patientId,
+  );
 }

@@ -51,6 +51,7 @@ export const NOT_IN_RECORD: ReadonlyMap<SQLiteTable, string> = new Map<SQLiteTab
   [schema.pushSubscription, 'a phone that one installation reminds'],
   [schema.deskDraft, 'begun and not signed'],
   [schema.visitDraft, 'begun and not signed'],
+  [schema.episodeAtHand, 'which complaint one member has before them'],
   [schema.share, 'what one desk showed a phone for a while'],
   [schema.patientDevice, 'a key to one installation'],
   [schema.patientLink, 'a key to one installation'],

@@ -1,6 +1,7 @@
 export * from './log';
 export * from './people';
 export * from './api';
+export * from './at-hand';
 export * from './cover';
 export * from './paper';
 export * from './programme';

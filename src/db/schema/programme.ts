@@ -86,6 +86,8 @@ export const programmeLine = sqliteTable(
     exerciseId: text('exercise_id').$type<ExerciseId>().notNull(),
     /** The exercise's wording at the time. */
     exercise: sharedJson('exercise', 'an exercise as it was sent', StoredExercise).notNull(),
+    /** The complaint it is for; null in rows from before that was kept: its version's own. */
+    ...inEpisode(),
     /** Canonical dose line. */
     dose: text('dose').notNull(),
     /** School and its parameters; null where none was chosen. */

@@ -88,10 +88,14 @@ export async function entryById(clinicId: ClinicId, id: string): Promise<FileEnt
 
 export function insertEntry(row: Placed<FileEntryRow>): Statement[] {
   const body = row.body === null ? null : JSON.stringify(row.body);
-  return placed(row, row.localDate, (columns) =>
-    builder()
-      .insert(fileEntry)
-      .values({ ...row, body, ...columns }),
+  return placed(
+    row,
+    row.localDate,
+    (columns) =>
+      builder()
+        .insert(fileEntry)
+        .values({ ...row, body, ...columns }),
+    row.kind === 'screened-on-paper',
   );
 }
 

@@ -83,10 +83,14 @@ export function screeningAllows(clinicId: ClinicId, patientId: PatientId) {
 }
 
 export function insertScreening(row: Placed<ScreeningRow>): Statement[] {
-  return placed(row, row.localDate, (columns) =>
-    builder()
-      .insert(screening)
-      .values({ ...row, ...columns }),
+  return placed(
+    row,
+    row.localDate,
+    (columns) =>
+      builder()
+        .insert(screening)
+        .values({ ...row, ...columns }),
+    true,
   );
 }
 

@@ -1,6 +1,6 @@
 import { and, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import type { ClinicId, EpisodeId, PatientId } from '@/core/units';
+import type { ClinicId, EpisodeId, LocalDate, PatientId } from '@/core/units';
 import { DANGER_ALERTS } from '@/core/triage';
 import { read } from '../door';
 import { patient } from '../schema';
@@ -9,6 +9,7 @@ import { episodeOf } from './place';
 /** What a screening's standing is reckoned from besides the screenings themselves. */
 export type StandingRow = {
   readonly episodeId: EpisodeId | null;
+  readonly openedOn: LocalDate | null;
   /** Since when a practitioner's reason stands in for a missing screening, milliseconds since 1970. */
   readonly reasonAt: number | null;
   /** The newest danger reported, milliseconds since 1970. */
@@ -23,9 +24,10 @@ const Stamp = z.tuple([
   z.string().nullable(),
   z.number().nullable(),
   z.number().nullable(),
+  z.string().nullable(),
 ]);
 
-/** Newest confirmed, newest of all, episode, the reason that still holds, the newest danger. */
+/** Newest confirmed, newest of all, episode, the reason that still holds, the newest danger, since when. */
 function stampOf(clinicId: ClinicId, patientId: PatientId) {
   const episode = episodeOf({ clinicId, patientId });
   const dangers = sql.join(
@@ -54,7 +56,8 @@ function stampOf(clinicId: ClinicId, patientId: PatientId) {
         AND e.patient_id = ${patientId} AND e.kind = 'care'
         AND json_extract(e.body, '$.kind') = 'injury'
         AND NOT EXISTS (SELECT 1 FROM file_entry AS later
-          WHERE later.clinic_id = e.clinic_id AND later.supersedes = e.id)))
+          WHERE later.clinic_id = e.clinic_id AND later.supersedes = e.id))),
+    (SELECT e.opened_on FROM episode AS e WHERE e.clinic_id = ${clinicId} AND e.id = ${episode})
   )`;
 }
 
@@ -65,9 +68,9 @@ export async function standingRow(clinicId: ClinicId, patientId: PatientId): Pro
       .from(patient)
       .where(and(eq(patient.clinicId, clinicId), eq(patient.id, patientId))),
   );
-  const stamp = row?.stamp ?? '[null,null,null,null,null]';
-  const [, , episodeId, reasonAt, dangerAt] = Stamp.parse(JSON.parse(stamp));
-  return { episodeId, reasonAt, dangerAt, stamp };
+  const stamp = row?.stamp ?? '[null,null,null,null,null,null]';
+  const [, , episodeId, reasonAt, dangerAt, openedOn] = Stamp.parse(JSON.parse(stamp));
+  return { episodeId, openedOn: openedOn as LocalDate | null, reasonAt, dangerAt, stamp };
 }
 
 /** A guard's condition: nothing that the standing was reckoned from has changed since. */

@@ -2,7 +2,7 @@ import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { ClinicId, EpisodeId, LocalDate, PatientId, VisitId } from '@/core/units';
 import type { VisitDeed } from '@/core/visits';
 import { LIST_BOUNDS } from '../bounds';
-import { read, readOne } from '../door';
+import { read } from '../door';
 import {
   fileEntry,
   finding,
@@ -101,13 +101,13 @@ export async function deedsOf(
   return found;
 }
 
-/** The visit of a day in the episode that is open; null where nothing was recorded. */
-export function visitOn(
+/** The visits of a day: one for each complaint that something was recorded of. */
+export function visitsOn(
   clinicId: ClinicId,
   patientId: PatientId,
   date: LocalDate,
-): Promise<VisitRow | null> {
-  return readOne((db) =>
+): Promise<VisitRow[]> {
+  return read((db) =>
     db
       .select()
       .from(visit)
@@ -118,6 +118,6 @@ export function visitOn(
           eq(visit.localDate, date),
         ),
       )
-      .orderBy(desc(visit.createdAt)),
+      .limit(LIST_BOUNDS.episodes),
   );
 }

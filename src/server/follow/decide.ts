@@ -111,6 +111,7 @@ export async function sendAccepted(member: SignedIn, draft: ProposalsSend) {
         dose: text,
         school: line.school,
         session: line.session,
+        episodeId: line.episodeId ?? null,
         overrides: [...line.overrides],
         setUp: exercise ? keptSetUp(line.setUp, exercise, dose.ok ? dose.value : null) : [],
       },

@@ -1,3 +1,4 @@
+import { recordFor } from '@/core/outlook';
 import {
   type ComparedBy,
   type EpisodeFacts,
@@ -22,6 +23,7 @@ import {
   LIST_BOUNDS,
   clinicById,
   clinicIds,
+  episodesOf,
   episodesToCount,
   evidenceOf,
   patientsById,
@@ -90,17 +92,27 @@ export async function refreshEvidence(
 /** What one episode tells; null where no programme of it had begun, or its record cannot be read. */
 async function factsFor(
   clinicId: ClinicId,
-  { patientId, area, openedOn, closedOn }: EpisodeRow,
+  episode: EpisodeRow,
   until: LocalDate,
   byId: Awaited<ReturnType<typeof catalogueFor>>['byId'],
 ): Promise<EpisodeFacts | null> {
+  const { id, patientId, area, openedOn, closedOn } = episode;
   try {
     const patients = await patientsById(clinicId, [patientId]);
-    const [[facts], decisions] = await Promise.all([
+    const [[whole], decisions, all] = await Promise.all([
       factsOf(clinicId, patients, openedOn, until),
       proposalDecisionsOf(clinicId, [patientId]),
+      episodesOf(clinicId, patientId),
     ]);
-    if (!facts) return null;
+    if (!whole) return null;
+    const { facts, reports } = recordFor(
+      {
+        facts: whole,
+        reports: new Map(whole.doneRows.map((row) => [row.localDate, row.report] as const)),
+      },
+      episode,
+      all.filter((other) => other.id !== id),
+    );
     return episodeFacts(
       {
         area,
@@ -108,7 +120,7 @@ async function factsFor(
         closedOn,
         until,
         facts,
-        reports: new Map(facts.doneRows.map((row) => [row.localDate, row.report] as const)),
+        reports,
         decisions,
       },
       (version) => minutesAsked(version, facts.waking, byId, version.effectiveFrom),

@@ -14,10 +14,10 @@ import {
   type Clinic,
   type Patient,
   type ProposalDecisionRow,
+  comesForOf,
   homesOf,
   type KindOfPatient,
   measurementsOfKinds,
-  newestEpisodesOf,
   newestConfirmedOf,
   newestTeachingsOf,
   proposalDecisionsOf,
@@ -87,7 +87,7 @@ export async function followRecords(
     newestTeachingsOf(clinicId, ids),
     proposalDecisionsOf(clinicId, ids, 20_000),
     measurementsOfKinds(clinicId, ids, READ_KINDS),
-    newestEpisodesOf(clinicId, ids),
+    comesForOf(clinicId, ids),
   ]);
   const decided = group(decisions, ({ patientId }) => patientId);
   const measuredBy = group(measured, ({ patientId }) => patientId);
@@ -102,7 +102,7 @@ export async function followRecords(
       home: homes.get(id) ?? null,
       faults: openFaults(teachings.get(id)?.lines ?? []),
       decisions: decided.get(id) ?? [],
-      episodeFrom: episodes.get(id)?.openedOn ?? null,
+      episodeFrom: episodes.get(id)?.from ?? null,
       ...followedFrom(measuredBy.get(id) ?? []),
     };
   });

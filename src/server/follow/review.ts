@@ -15,26 +15,28 @@ import {
 } from '@/core/review';
 import type { LocalDate, PatientId } from '@/core/units';
 import {
+  type Episode,
   type OutcomeLetterRow,
   type Patient,
   clinicById,
-  closeEpisodes,
+  closeEpisode,
+  episodeIsOpen,
+  guard,
   insertOutcomeLetter,
-  newestEpisodesOf,
   outcomeLetterById,
   outcomeLettersOf,
   photosOf,
 } from '@/db';
 import type { SignedIn } from '../access';
+import { measuresFor } from '../at-hand';
 import { patientFor } from '../people';
 import { NOT_FOUND, Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { earliestStart, saveProgramme } from '../save-programme';
 import { fileOf, newestConsent } from '../visit/entries';
 import { findingList } from '../visit/findings';
-import { detectableChangesOf, measuresSince } from '../visit/measuring';
+import { detectableChangesOf, measuresOf } from '../visit/measuring';
 import { writeAs } from '../visit/write-as';
-import { followedSince } from './episode-start';
 import { type Follow, followOf } from './strips';
 
 export type Review = {
@@ -59,6 +61,8 @@ export type Review = {
   readonly follow: Follow;
   readonly letters: readonly OutcomeLetterRow[];
   readonly mayShare: boolean;
+  /** Which one is reviewed; a discharge closes it. */
+  readonly episode: Episode | null;
   readonly discharged: boolean;
   readonly complaint: string;
 };
@@ -67,22 +71,26 @@ export type Review = {
 export async function reviewOf(member: SignedIn, patient: Patient): Promise<Review> {
   const { clinicId, id } = patient;
   const today = todayOf(patient);
+  const [follow, all, detectable, file, findings, photos, letters, consent] = await Promise.all([
+    followOf(member, patient),
+    measuresOf(patient),
+    detectableChangesOf(clinicId),
+    fileOf(patient),
+    findingList(patient),
+    photosOf(clinicId, id),
+    outcomeLettersOf(clinicId, id),
+    newestConsent(patient),
+  ]);
   // First beside last is of this episode.
-  const began = await followedSince(patient);
-  const [follow, measures, detectable, file, findings, photos, letters, consent, episodes] =
-    await Promise.all([
-      followOf(member, patient),
-      measuresSince(patient, began),
-      detectableChangesOf(clinicId),
-      fileOf(patient),
-      findingList(patient),
-      photosOf(clinicId, id),
-      outcomeLettersOf(clinicId, id),
-      newestConsent(patient),
-      newestEpisodesOf(clinicId, [id]),
-    ]);
+  const { episode, since, beside } = follow.of;
+  const measures = measuresFor(all, follow.of);
+  const ofOthers = new Set<string | null>(beside.map((other) => other.id));
+  const isOwn = (one: { readonly episodeId: string | null }) => !ofOthers.has(one.episodeId);
   const standing = photos
-    .filter(({ deletedAt, takenOn }) => deletedAt === null && (began === null || takenOn >= began))
+    .filter(
+      (photo) =>
+        photo.deletedAt === null && (since === null || photo.takenOn >= since) && isOwn(photo),
+    )
     .sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1));
   const [earlier, later] = [standing[0], standing.at(-1)];
   const judged: Judged[] = [];
@@ -96,7 +104,7 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
     today,
     rows: reviewRows(measures, detectable, today),
     photos: earlier && later && earlier !== later ? { earlier: earlier.id, later: later.id } : null,
-    goals: file.goals.map(({ body }) => ({
+    goals: file.goals.filter(isOwn).map(({ body }) => ({
       activity: body.activity,
       reachedOn: body.reachedOn,
     })),
@@ -118,8 +126,9 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
     follow,
     letters,
     mayShare: consent?.body.sharing === true,
-    discharged: episodes.get(id)?.closedOn != null,
-    complaint: episodes.get(id)?.complaint ?? '',
+    episode,
+    discharged: episode?.closedOn != null,
+    complaint: episode?.complaint ?? '',
   };
 }
 
@@ -190,7 +199,12 @@ export async function signLetter(
         body: letter,
         localDate: review.today,
       }),
-      ...(draft.kind === 'discharge' ? [closeEpisodes(clinicId, patient.id, review.today)] : []),
+      ...(draft.kind === 'discharge' && review.episode?.closedOn === null
+        ? [
+            guard('episode', episodeIsOpen(clinicId, patient.id, review.episode.id)),
+            closeEpisode(clinicId, review.episode.id, review.today),
+          ]
+        : []),
     ],
     isThere,
   });
@@ -230,10 +244,12 @@ function letterOf(
       ),
       ...activities.map(({ activity, from, to }) => `${activity}: ${from} → ${to} of 10`),
     ],
-    programme: (newest?.lines ?? []).map(
-      (line) =>
-        `${line.exercise.name}: ${sayPhrases(readDose(line.dose, line.mode, waysOf(line)), 'patient')}`,
-    ),
+    programme: (newest?.lines ?? [])
+      .filter(({ lineage }) => follow.record.facts.counted?.has(lineage) ?? true)
+      .map(
+        (line) =>
+          `${line.exercise.name}: ${sayPhrases(readDose(line.dose, line.mode, waysOf(line)), 'patient')}`,
+      ),
     words: draft.words,
     caution: CLINIC_CAUTION,
   });
@@ -273,6 +289,7 @@ export async function writeKeepGoing(
       session: line.session,
       overrides: [...line.overrides],
       setUp: [...line.setUp],
+      episodeId: line.episodeId ?? null,
     })),
   });
 }

@@ -1,4 +1,4 @@
-import { limbsOf, stripsOf } from '@/core/outlook';
+import { limbsOf, recordFor, stripsOf } from '@/core/outlook';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { CareBody } from '@/core/records';
 import { ENGLISH } from '@/catalogue';
@@ -30,11 +30,11 @@ import { type SentVersion, minutesAsked } from '@/core/programme';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, entriesOf, membersOf, outcomeLettersOf } from '@/db';
 import type { SignedIn } from '../access';
+import { type FollowedEpisode, followedEpisode, measuresFor } from '../at-hand';
 import { catalogueFor } from '../desk/exercises';
 import { slotText } from '../patient/slot-text';
 import { type PatientFacts, todayOf } from '../programme-facts';
-import { type Measure, detectableChangesOf, measuresSince } from '../visit/measuring';
-import { followedSince } from './episode-start';
+import { type Measure, detectableChangesOf, measuresOf } from '../visit/measuring';
 import { type PatientRecord, followRecords } from './outlook';
 
 /** The most days the strips show; older ones stay in the record. */
@@ -70,26 +70,31 @@ export type Follow = {
   readonly obstacles: readonly ObstacleFound[];
   readonly versions: readonly SentVersion[];
   readonly paused: boolean;
+  /** As the episode that is followed has it; what is safe is asked of the whole record. */
   readonly record: PatientRecord;
+  readonly of: FollowedEpisode;
 };
 
 /** Everything the Follow page shows, from the first day of the programme to today. */
 export async function followOf(member: SignedIn, patient: Patient): Promise<Follow> {
   const { clinicId } = member;
   const today = todayOf(patient);
-  const since = await followedSince(patient);
+  const followed = await followedEpisode(member, patient);
+  const { episode, since } = followed;
   const bound = addDays(today, 1 - MOST_DAYS);
   const earliest = since !== null && since > bound ? since : bound;
-  const [[record], members, measures, detectable, care, letters, catalogue] = await Promise.all([
+  const [[whole], members, all, detectable, care, letters, catalogue] = await Promise.all([
     followRecords(clinicId, [patient], earliest, today),
     membersOf(clinicId),
-    measuresSince(patient, since),
+    measuresOf(patient),
     detectableChangesOf(clinicId),
     entriesOf(clinicId, patient.id, ['care']),
     outcomeLettersOf(clinicId, patient.id),
     catalogueFor(clinicId),
   ]);
-  if (!record) throw new Error('the record of one patient');
+  if (!whole) throw new Error('the record of one patient');
+  const record = episode ? recordFor(whole, episode, followed.beside, followed.notOwn) : whole;
+  const measures = measuresFor(all, followed);
   const { facts } = record;
   const start = firstDay(facts.versions) ?? today;
   const from = start < earliest ? earliest : start > today ? today : start;
@@ -139,6 +144,7 @@ export async function followOf(member: SignedIn, patient: Patient): Promise<Foll
     versions: facts.versions,
     paused: isPausedOn(facts.pauses, today) || facts.pauses.some(({ to }) => to === null),
     record,
+    of: followed,
   };
 }
 
@@ -164,9 +170,13 @@ function doingDays({ facts, reports }: PatientRecord, days: readonly DayAdherenc
       date,
       adherence,
       done: facts.done.get(date) ?? NOTHING_DONE,
-      due: version ? [...sessionKeysOn(version, date, facts.waking)] : [],
+      due: version ? [...sessionKeysOn(version, date, facts.waking, facts.counted)] : [],
       lines: (version?.lines ?? [])
-        .filter((line) => isDueOn(line, date, version?.reviewOn ?? null))
+        .filter(
+          (line) =>
+            (facts.counted?.has(line.lineage) ?? true) &&
+            isDueOn(line, date, version?.reviewOn ?? null),
+        )
         .map((line) => ({
           lineage: line.lineage,
           times: timesPerDay(line.dose.times, facts.waking).least,

@@ -10,10 +10,10 @@ import { LEVELS } from '@/core/triage';
 import { type LocalDate, addDays, type ClinicId } from '@/core/units';
 import { group } from 'd3';
 import {
+  comesForOf,
   type Patient,
   type TriageRow,
   clinicById,
-  newestEpisodesOf,
   newestLinksOf,
   newestMarksOf,
   newestOf,
@@ -43,7 +43,7 @@ export async function morningFactsOf(
     openAlertsOf(clinicId, ids),
     openReferralsOf(clinicId, ids),
     newestLinksOf(clinicId, ids),
-    newestEpisodesOf(clinicId, ids),
+    comesForOf(clinicId, ids),
     newestMarksOf(clinicId, ids),
     newestOf(clinicId, ids),
   ]);
@@ -57,7 +57,7 @@ export async function morningFactsOf(
       facts: {
         record,
         complaint: episode?.complaint ?? '',
-        closed: episode?.closedOn != null,
+        closed: episode !== undefined && !episode.isOpen,
         alerts: alertsBy.get(patient.id) ?? [],
         openReferrals: referrals.get(patient.id) ?? [],
         link: links.get(patient.id) ?? null,

@@ -25,11 +25,14 @@ export function packLine(
     photos,
     share,
     own,
+    complaint = null,
     language,
   }: {
     readonly photos: readonly SetUpPhoto[];
     readonly share: number;
     readonly own: readonly string[];
+    /** What it is for, where more than one complaint is treated. */
+    readonly complaint?: string | null;
     readonly language: Language;
   },
 ): PackLine {
@@ -39,6 +42,7 @@ export function packLine(
   return {
     lineage: line.lineage,
     name,
+    ...(complaint === null ? {} : { complaint }),
     steps,
     cues: [...own, ...cues],
     needs: needsOf(line.exercise, language),

@@ -8,7 +8,7 @@ import type {
   HistoryBody,
   WithdrawDraft,
 } from '@/core/records';
-import type { LocalDate, AuthorId } from '@/core/units';
+import type { LocalDate, AuthorId, EpisodeId } from '@/core/units';
 import {
   dropEvidence,
   type FileEntryRow,
@@ -32,6 +32,7 @@ export type Entry<T> = {
   readonly id: string;
   readonly on: LocalDate;
   readonly authorId: AuthorId;
+  readonly episodeId: EpisodeId | null;
   readonly body: T;
 };
 
@@ -102,8 +103,8 @@ async function supersede(
 ): Promise<void> {
   const { clinicId } = member;
   const { id, supersedes, on } = draft;
+  const old = supersedes === null ? null : await entryById(clinicId, supersedes);
   if (supersedes !== null) {
-    const old = await entryById(clinicId, supersedes);
     if (!old || old.patientId !== patient.id || old.kind !== kind)
       throw new Problem(404, NOT_FOUND);
   }
@@ -125,6 +126,8 @@ async function supersede(
         body,
         localDate: on,
         supersedes,
+        // What puts an entry right stays with its complaint.
+        episodeId: isSingle(kind) ? null : (old?.episodeId ?? null),
         // Kind and body belong together: the schema that read the draft tells them apart.
       } as Placed<FileEntryRow>),
       // What was learned from a course is forgotten as soon as it is not agreed to.
@@ -146,10 +149,11 @@ function entryOf<Body>(row: {
   readonly id: string;
   readonly localDate: LocalDate;
   readonly authorId: AuthorId;
+  readonly episodeId: EpisodeId | null;
   readonly body: Body | null;
 }): Entry<Body> | null {
-  const { id, localDate: on, authorId, body } = row;
-  return body === null ? null : { id, on, authorId, body };
+  const { id, localDate: on, authorId, episodeId, body } = row;
+  return body === null ? null : { id, on, authorId, episodeId, body };
 }
 
 /** The newest history; null when none was taken. */

@@ -8,6 +8,7 @@ import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import { type LocalDate, dateInWords, formatRange } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
 import { NOT_FOUND, Problem } from '../problem';
+import { complaintsOf } from '../patient/complaints';
 import { drawnSideOf, needsOf } from '../patient/pack-line';
 import { setUpPhotos, setUpPictures } from './set-up-photos';
 import { nextVisitInWords } from './next-visit';
@@ -70,7 +71,8 @@ export async function handoutOf(
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   if (!version || version.lines.length === 0) return null;
-  const [figures, photos] = await Promise.all([
+  const [complaints, figures, photos] = await Promise.all([
+    complaintsOf(patient, version.lines),
     figuresOfLines(patient.clinicId, version.lines),
     photosOfLines(patient, version.lines, photosAs),
   ]);
@@ -95,6 +97,7 @@ export async function handoutOf(
       return {
         lineage: line.lineage,
         name,
+        complaint: complaints.of(line),
         numbers: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
         signs: doseSigns(line.dose, mode),
         setUp: setUpWords(line),

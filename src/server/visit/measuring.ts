@@ -19,7 +19,7 @@ import type {
   WithdrawDraft,
 } from '@/core/records';
 import { nerveChange } from '@/core/symptoms';
-import type { LocalDate, ClinicId, AuthorId } from '@/core/units';
+import type { LocalDate, ClinicId, AuthorId, EpisodeId } from '@/core/units';
 import {
   type MeasurementRow,
   type Patient,
@@ -48,6 +48,7 @@ export type Measure = LatestMeasure & {
   readonly position: string;
   readonly instrument: string;
   readonly authorId: AuthorId;
+  readonly episodeId: EpisodeId | null;
 };
 
 /** What a row that takes a measurement out holds. */
@@ -72,6 +73,7 @@ function readMeasure(row: MeasurementRow): Measure {
     position: row.position,
     instrument: row.instrument,
     authorId: row.authorId,
+    episodeId: row.episodeId,
   };
 }
 
@@ -80,11 +82,6 @@ export async function measuresOf(patient: Patient): Promise<Measure[]> {
   const rows = await measurementsOf(patient.clinicId, patient.id);
   // A kind that a later release dropped stays in the record, but no page can show it.
   return rows.filter((row) => (KIND_IDS as readonly string[]).includes(row.kind)).map(readMeasure);
-}
-
-/** Those since a day, as the first of an episode; all where it is null. */
-export async function measuresSince(patient: Patient, from: LocalDate | null): Promise<Measure[]> {
-  return (await measuresOf(patient)).filter(({ on }) => from === null || on >= from);
 }
 
 const seriesKey = (kind: MeasureKindId, side: BodySide | null) => `${kind} ${side ?? ''}`;
@@ -220,7 +217,11 @@ export async function saveMeasurements(member: SignedIn, draft: MeasurementsDraf
     subject: { kind: 'patient', id: patient.id },
     statements: (at) => [
       ...draft.measurements.flatMap((one) =>
-        insertMeasurement(measurementRow(patient, member, one, at)),
+        insertMeasurement({
+          ...measurementRow(patient, member, one, at),
+          // What puts a measurement right stays with its complaint.
+          episodeId: stored.find(({ id }) => id === one.supersedes)?.episodeId ?? null,
+        }),
       ),
       ...draft.measurements.flatMap((one) => weaknessAlert(patient, stored, one, at)),
       forgetVisitDraft({ clinicId, patientId: patient.id, memberId: member.id, kind: 'measures' }),

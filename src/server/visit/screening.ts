@@ -220,6 +220,7 @@ export async function screeningState(patient: Patient): Promise<ScreeningState> 
       reasonAt: standing.reasonAt,
       dangerAt: standing.dangerAt,
       episodeId: standing.episodeId,
+      openedOn: standing.openedOn,
       today: todayOf(patient),
       lastsDays: clinic.screeningDays,
     }),

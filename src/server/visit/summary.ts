@@ -22,12 +22,14 @@ import {
   newestLinkOf,
   openAlertsOf,
   papersOf,
-  visitOn,
+  visitsOn,
   visitsOf,
 } from '@/db';
+import { recordFor } from '@/core/outlook';
 import type { SignedIn } from '../access';
+import { followedEpisode, openEpisodes } from '../at-hand';
 import { proposalsOf } from '../follow/proposals';
-import { factsOf, todayOf } from '../programme-facts';
+import { type PatientFacts, factsOf, todayOf } from '../programme-facts';
 import { findingList } from './findings';
 import { keptVisitDraft } from './visit-drafts';
 import { screeningState } from './screening';
@@ -71,7 +73,7 @@ const MOST_DAYS = 366;
 /**
  * What a file shows first, of one episode.
  *
- * @param episodeId an earlier one; null for the newest
+ * @param episodeId another one; null for the one at hand
  */
 export async function summaryOf(
   member: SignedIn,
@@ -80,24 +82,39 @@ export async function summaryOf(
 ): Promise<Summary> {
   const { clinicId, id } = patient;
   const today = todayOf(patient);
-  const episodes = await episodesOf(clinicId, id);
-  const episode = episodes.find((one) => one.id === episodeId) ?? episodes[0] ?? null;
-  const isNewest = episode !== null && episode.id === episodes[0]?.id;
+  const [all, followed] = await Promise.all([
+    episodesOf(clinicId, id),
+    followedEpisode(member, patient),
+  ]);
+  const first = followed.episode;
+  // The one at hand first, then the other open ones, then those that were.
+  const rank = (one: Episode) => (one.id === first?.id ? 0 : one.closedOn === null ? 1 : 2);
+  const episodes = [...all].sort((a, b) => rank(a) - rank(b));
+  const episode = episodes.find((one) => one.id === episodeId) ?? first;
+  const isAtHand = episode !== null && episode.id === first?.id;
   const until = episode?.closedOn ?? today;
   const start = episode?.openedOn ?? today;
   const earliest = addDays(until, 1 - MOST_DAYS);
   const from = start > earliest ? start : earliest;
-  const [[facts], visits, deeds, entries, members, open] = await Promise.all([
+  const [[read], visits, deeds, entries, members, open] = await Promise.all([
     factsOf(clinicId, [patient], from, until),
     episode ? visitsOf(clinicId, id, episode.id) : [],
     deedsOf(clinicId, id),
     entriesOf(clinicId, id, ['goal', 'contact', 'visit-way', 'next-visit']),
     membersOf(clinicId),
-    isNewest ? openIn(member, patient) : [],
+    isAtHand ? openIn(member, patient) : [],
   ]);
   const names = new Map<string, string>(members.map((one) => [one.id, one.name]));
+  const own = episode && read ? recordOf(read, episode, all) : null;
+  const facts = own?.facts;
   const begun = facts
-    ? firstDay(facts.versions.filter(({ effectiveFrom }) => effectiveFrom >= start))
+    ? firstDay(
+        facts.versions.filter(
+          ({ effectiveFrom, lines }) =>
+            effectiveFrom >= start &&
+            lines.some(({ lineage }) => facts.counted?.has(lineage) ?? true),
+        ),
+      )
     : null;
   const days =
     facts && begun !== null && begun <= until
@@ -108,15 +125,16 @@ export async function summaryOf(
     name: 'Worst pain',
     unit: 'of 10',
     matters: PAIN_MATTERS,
-    readings: (facts?.doneRows ?? []).flatMap(({ localDate, report }) => {
+    readings: [...(own?.reports ?? [])].flatMap(([date, report]) => {
       const value = worstPain(report);
-      return value === null ? [] : [{ date: localDate, value }];
+      return value === null ? [] : [{ date, value }];
     }),
   };
   const ofEpisode = <E extends { readonly episodeId: string | null }>(list: readonly E[]) =>
     list.filter((one) => one.episodeId === episode?.id);
-  const own = ofEpisode(entries);
-  const [next] = own.flatMap((one) =>
+  const written = ofEpisode(entries);
+  // They come as one person, whichever complaint was at hand when it was agreed.
+  const [next] = (isAtHand ? entries : written).flatMap((one) =>
     one.kind === 'next-visit' && one.body
       ? [{ id: one.id, on: one.localDate, body: one.body }]
       : [],
@@ -126,7 +144,7 @@ export async function summaryOf(
     episodes,
     episode,
     isOpen: episode !== null && episode.closedOn === null,
-    goals: own.flatMap((one) =>
+    goals: written.flatMap((one) =>
       one.kind === 'goal' && one.body
         ? [{ activity: one.body.activity, reachedOn: one.body.reachedOn }]
         : [],
@@ -143,19 +161,29 @@ export async function summaryOf(
       id: visit.id,
       on: visit.localDate,
       way:
-        own.flatMap((one) =>
+        written.flatMap((one) =>
           one.kind === 'visit-way' && one.localDate === visit.localDate && one.body
             ? [one.body.way]
             : [],
         )[0] ?? null,
       deeds: [...(deeds.get(visit.id) ?? [])],
-      contacts: own.flatMap((one) =>
+      contacts: written.flatMap((one) =>
         one.kind === 'contact' && one.localDate === visit.localDate && one.body
           ? [{ id: one.id, body: one.body, by: names.get(one.authorId) ?? '' }]
           : [],
       ),
     })),
   };
+}
+
+/** What was done and told, as one of the patient's episodes has it. */
+function recordOf(facts: PatientFacts, episode: Episode, all: readonly Episode[]) {
+  const reports = new Map(facts.doneRows.map((row) => [row.localDate, row.report] as const));
+  return recordFor(
+    { facts, reports },
+    episode,
+    all.filter(({ id }) => id !== episode.id),
+  );
 }
 
 const later = (a: LocalDate, b: LocalDate) => (a > b ? a : b);
@@ -190,10 +218,24 @@ async function openIn(member: SignedIn, patient: Patient): Promise<readonly Open
   });
 }
 
-/** The steps of which something was done at today's visit. */
-export async function stepsToday(patient: Patient): Promise<readonly VisitStep[]> {
-  const visit = await visitOn(patient.clinicId, patient.id, todayOf(patient));
-  if (!visit) return [];
-  const deeds = await deedsOf(patient.clinicId, patient.id);
-  return stepsDone([...(deeds.get(visit.id) ?? [])]);
+/** The steps of which something was done at today's visit for the complaint at hand. */
+export async function stepsToday(
+  member: SignedIn,
+  patient: Patient,
+): Promise<readonly VisitStep[]> {
+  const { clinicId, id } = patient;
+  const [[open], visits] = await Promise.all([
+    openEpisodes(member, id),
+    visitsOn(clinicId, id, todayOf(patient)),
+  ]);
+  if (visits.length === 0) return [];
+  const deeds = await deedsOf(clinicId, id);
+  return stepsDone(
+    visits.flatMap((visit) =>
+      [...(deeds.get(visit.id) ?? [])].filter(
+        // Whoever is screened is screened for all they come with.
+        (deed) => deed === 'screened' || visit.episodeId === open?.id || !open,
+      ),
+    ),
+  );
 }

@@ -8,7 +8,7 @@ import { v4 as uuid } from 'uuid';
 import { SORENESS, SORENESS_SAID } from '@/core/adherence';
 import { TOLD_HOW } from '@/core/records';
 import { COMPARED, COMPLAINTS } from '@/core/symptoms';
-import { type LocalDate, type PatientId, addDays } from '@/core/units';
+import { type EpisodeId, type LocalDate, type PatientId, addDays } from '@/core/units';
 import { daySaid } from '@/core/visits';
 import { Refusal } from '../forms/refusal';
 import { useSend } from '../forms/use-send';
@@ -32,6 +32,7 @@ export function ToldForm({
   hasProgramme,
   toldSessions,
   isWrittenDown,
+  complaints,
   lines,
 }: {
   patientId: PatientId;
@@ -41,6 +42,8 @@ export function ToldForm({
   hasProgramme: boolean;
   toldSessions: number;
   isWrittenDown: boolean;
+  /** Whose worst pain is told of each; empty where one is treated. */
+  complaints: readonly { readonly id: EpisodeId; readonly name: string }[];
   lines: readonly Line[];
 }) {
   const router = useRouter();
@@ -57,7 +60,15 @@ export function ToldForm({
       how: textOf(fields, 'how'),
       lines: lines.map(({ lineage }) => ({ lineage, times: told(fields, lineage) ?? 0 })),
       pain: told(fields, 'pain'),
-      worst: told(fields, 'worst'),
+      worst: complaints.length > 0 ? null : told(fields, 'worst'),
+      ...(complaints.length > 0
+        ? {
+            worstOf: complaints.flatMap(({ id }) => {
+              const worst = told(fields, `worst ${id}`);
+              return worst === null ? [] : [{ episodeId: id, worst }];
+            }),
+          }
+        : {}),
       morning: textOf(fields, 'morning') || null,
       wrong: isWrong
         ? {
@@ -165,14 +176,17 @@ export function ToldForm({
               hint="Empty where it was not told."
               error={form.errorAt('pain')}
             />
-            <Field
-              label="Worst pain of the day, 0–10"
-              name="worst"
-              type="number"
-              min={0}
-              max={10}
-              error={form.errorAt('worst')}
-            />
+            {(complaints.length > 0 ? complaints : [null]).map((one, nth) => (
+              <Field
+                key={one?.id ?? ''}
+                label={one ? `Worst pain, 0–10: ${one.name}` : 'Worst pain of the day, 0–10'}
+                name={one ? `worst ${one.id}` : 'worst'}
+                type="number"
+                min={0}
+                max={10}
+                error={one ? form.errorAt('worstOf', String(nth), 'worst') : form.errorAt('worst')}
+              />
+            ))}
             <Choice
               label="That morning, from the day before"
               name="morning"

@@ -13,9 +13,22 @@ export function postOnLeaving(path: string, body: unknown): void {
   void fetch(path, { ...jsonOf(body), keepalive: true }).catch(() => undefined);
 }
 
+/** Of which patient and episode the page is; null where there is nothing to mistake. */
+let atHand: string | null = null;
+
+/** Says of which of a patient's complaints this page is: a write is refused where another one is at hand. */
+export function pageIsOf(patientAndEpisode: string | null): void {
+  atHand = patientAndEpisode;
+}
+
+/** The headers of a write, with the complaint that the page is of. */
+export function headersOf(type: string): Record<string, string> {
+  return { 'Content-Type': type, ...(atHand === null ? {} : { 'X-Episode-At-Hand': atHand }) };
+}
+
 const jsonOf = (body: unknown): RequestInit => ({
   method: 'POST',
-  headers: { 'Content-Type': 'application/json' },
+  headers: headersOf('application/json'),
   body: JSON.stringify(body),
   credentials: 'same-origin',
 });
@@ -41,7 +54,7 @@ export function post<T = unknown>(path: string, body: unknown): Promise<Answer<T
 
 /** As `post`, for a file sent as it is. */
 export function postBytes<T = unknown>(path: string, file: Blob): Promise<Answer<T>> {
-  const headers = { 'Content-Type': 'application/octet-stream' };
+  const headers = headersOf('application/octet-stream');
   return twiceAtMost(path, { method: 'POST', headers, body: file, credentials: 'same-origin' });
 }
 

@@ -95,6 +95,7 @@ function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number })
         <h2 dir="auto">
           {nth}. {exercise.name}
         </h2>
+        {exercise.complaint && <p dir="auto">For: {exercise.complaint}</p>}
         <p className="numbers">{exercise.numbers}</p>
         <ol>
           {exercise.steps.map((step) => (

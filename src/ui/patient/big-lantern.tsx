@@ -10,6 +10,8 @@ import { type Say, useSay } from './say';
 export type ExerciseRib = {
   readonly id: string;
   readonly name: string;
+  /** What it is for; empty where one complaint is treated. */
+  readonly complaint: string;
   readonly words: string;
   /** Share of today's dose done, 0–1. */
   readonly share: number;
@@ -56,6 +58,11 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
             <p className="font-semibold leading-tight">
               {rib.name} <span className="font-normal text-soft">{shareText(rib.share, say)}</span>
             </p>
+            {rib.complaint !== '' && (
+              <p className="text-fine leading-snug" dir="auto">
+                {say('line.for', { complaint: rib.complaint })}
+              </p>
+            )}
             <p className="max-w-[34ch] text-fine leading-snug text-soft">{rib.words}</p>
           </li>
         ))}

@@ -29,9 +29,11 @@ export default function DayEntry({
   const say = useSay();
   const inWords = useDay();
   const { questions } = pack;
+  const { complaints = [] } = questions;
   const [back, setBack] = useState(0);
   const [soreness, setSoreness] = useState<Soreness | null>(null);
   const [worst, setWorst] = useState<number | null>(null);
+  const [worstOf, setWorstOf] = useState<Readonly<Record<string, number>>>({});
   const [where, setWhere] = useState<readonly RegionId[]>([]);
   const [headache, setHeadache] = useState<boolean | null>(null);
   const [note, setNote] = useState('');
@@ -40,7 +42,7 @@ export default function DayEntry({
   const days = [0, 1, 2, 3].map((ago) => shiftedDate(today, -ago));
   const date = days[back] ?? today;
   const told = dayTold(
-    { soreness, worst, where, headache, note, scores },
+    { soreness, worst, worstOf, where, headache, note, scores },
     today,
     date,
     questions.morningOf ? addDays(questions.morningOf, 1) : today,
@@ -85,7 +87,19 @@ export default function DayEntry({
           ))}
         </select>
       </label>
-      <Scale legend={say('day.worst')} name="worst" value={worst} onChange={setWorst} />
+      {complaints.length === 0 ? (
+        <Scale legend={say('day.worst')} name="worst" value={worst} onChange={setWorst} />
+      ) : (
+        complaints.map(({ id, name }) => (
+          <Scale
+            key={id}
+            legend={say('day.worstOf', { complaint: name })}
+            name={`worst ${id}`}
+            value={worstOf[id] ?? null}
+            onChange={(one) => setWorstOf({ ...worstOf, [id]: one })}
+          />
+        ))
+      )}
       {questions.limb && <LimbMap legend={say('day.limb')} marked={where} onChange={setWhere} />}
       {questions.headache && (
         <Choice

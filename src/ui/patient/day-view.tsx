@@ -60,6 +60,7 @@ export function DayView({
           ribs={due.map((line) => ({
             id: line.lineage,
             name: line.name,
+            complaint: line.complaint ?? '',
             words: line.how ?? line.words,
             picture: line.picture,
             drawnSide: line.drawnSide ?? '',

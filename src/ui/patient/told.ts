@@ -1,6 +1,6 @@
 import type { DayEventBody, Soreness } from '@/core/adherence';
 import type { RegionId } from '@/core/symptoms';
-import type { LocalDate } from '@/core/units';
+import type { EpisodeId, LocalDate } from '@/core/units';
 
 /** What stands in the day's entry; null where nothing was chosen. */
 export type DayAnswers = {
@@ -8,6 +8,8 @@ export type DayAnswers = {
   readonly soreness: Soreness | null;
   /** 0–10. */
   readonly worst: number | null;
+  /** The worst of each complaint that is treated, 0–10, where more than one is. */
+  readonly worstOf: Readonly<Record<EpisodeId, number>>;
   readonly where: readonly RegionId[];
   readonly headache: boolean | null;
   readonly note: string;
@@ -18,6 +20,7 @@ export type DayAnswers = {
 export const NO_ANSWERS: DayAnswers = {
   soreness: null,
   worst: null,
+  worstOf: {},
   where: [],
   headache: null,
   note: '',
@@ -37,13 +40,30 @@ export function dayTold(
   about: LocalDate,
   morning: LocalDate = today,
 ): DayEventBody[] {
-  const { soreness, worst, where, headache, scores } = answers;
+  const { soreness, where, headache, scores } = answers;
+  const each = Object.entries(answers.worstOf).map(([episodeId, one]) => ({
+    episodeId,
+    worst: one,
+  }));
+  const worst = each.length > 0 ? Math.max(...each.map((one) => one.worst)) : answers.worst;
   const note = answers.note.trim();
   const activities = Object.entries(scores).map(([activity, score]) => ({ activity, score }));
   const ofTheDay = worst !== null || where.length > 0 || headache !== null || note !== '';
   return [
     ...(soreness === null ? [] : [{ type: 'morning' as const, date: morning, soreness }]),
-    ...(ofTheDay ? [{ type: 'daily' as const, date: about, worst, where, headache, note }] : []),
+    ...(ofTheDay
+      ? [
+          {
+            type: 'daily' as const,
+            date: about,
+            worst,
+            ...(each.length > 0 ? { worstOf: each } : {}),
+            where,
+            headache,
+            note,
+          },
+        ]
+      : []),
     ...(activities.length > 0 ? [{ type: 'weekly' as const, date: today, activities }] : []),
   ];
 }

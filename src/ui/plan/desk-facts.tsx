@@ -9,7 +9,7 @@ import type { HomeBody } from '@/core/records';
 import type { PrecautionId } from '@/core/screen';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { SetUpFacts } from '@/core/set-up';
-import type { ExerciseId, PatientId } from '@/core/units';
+import type { EpisodeId, ExerciseId, PatientId } from '@/core/units';
 
 /** What is measured of a push, newtons. */
 export type MeasuredMaximum = {
@@ -18,9 +18,14 @@ export type MeasuredMaximum = {
   readonly newtons: number;
 };
 
+/** A complaint that is treated now. */
+export type OpenComplaint = { readonly id: EpisodeId; readonly complaint: string };
+
 /** What the desk knows of patient and clinic while it is open; it does not change by typing. */
 export type DeskFacts = {
   readonly patientId: PatientId;
+  /** The patient's open complaints, the one at hand first. */
+  readonly episodes: readonly OpenComplaint[];
   readonly catalogue: Catalogue;
   readonly precautions: readonly PrecautionId[];
   readonly waking: WakingHours;

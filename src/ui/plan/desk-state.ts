@@ -94,7 +94,9 @@ function applied(
     case 'put':
       return {
         ...desk,
-        lines: desk.lines.flatMap((line) => (line.uid === action.uid ? action.lines : [line])),
+        lines: desk.lines.flatMap((line) =>
+          line.uid === action.uid ? forComplaint(action.lines, line.episodeId) : [line],
+        ),
       };
     case 'order':
       return { ...desk, lines: action.lines };
@@ -121,6 +123,14 @@ function applied(
   }
 }
 
+/** Lines that do not say what they are for are for this complaint. */
+export function forComplaint(
+  lines: readonly DeskLine[],
+  episodeId: DeskLine['episodeId'],
+): readonly DeskLine[] {
+  return lines.map((line) => (line.episodeId ? line : { ...line, episodeId }));
+}
+
 function moved(lines: readonly DeskLine[], uid: string, to: number): readonly DeskLine[] {
   const from = lines.findIndex((line) => line.uid === uid);
   const line = lines[from];
@@ -139,12 +149,13 @@ export function draftOf(desk: Desk, patientId: PatientId, basedOn: number) {
     reviewOn: desk.reviewOn === '' ? null : desk.reviewOn,
     rounds: desk.rounds,
     reason: desk.reason,
-    lines: desk.lines.map(({ lineage, exerciseId, dose, school, session, overrides, setUp }) => ({
-      lineage,
-      exerciseId,
-      dose,
-      school,
-      session,
+    lines: desk.lines.map(({ overrides, setUp, ...line }) => ({
+      lineage: line.lineage,
+      exerciseId: line.exerciseId,
+      dose: line.dose,
+      school: line.school,
+      session: line.session,
+      episodeId: line.episodeId ?? null,
       // A reason that was never written is no reason; the flag stays open.
       overrides: overrides.filter(({ reason }) => reason.trim() !== ''),
       setUp: setUp ?? [],

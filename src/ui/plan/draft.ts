@@ -27,6 +27,7 @@ export function newLine(uid: string, exerciseId: ExerciseId, dose: string): Desk
     session: null,
     overrides: [],
     setUp: [],
+    episodeId: null,
   };
 }
 

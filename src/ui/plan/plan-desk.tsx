@@ -26,11 +26,23 @@ import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
 import { Button, buttonClass } from '../primitives/button';
 import { DeskDialogs } from './desk-dialogs';
-import { type DeskFacts, DeskFactsProvider, circumstancesOf } from './desk-facts';
+import {
+  type DeskFacts,
+  DeskFactsProvider,
+  type OpenComplaint,
+  circumstancesOf,
+} from './desk-facts';
 import { DeskLines } from './desk-lines';
 import { DeskNotices } from './desk-notices';
 import { comparedDesk, lineOf, templateLines, wordsByFamily } from './desk-reading';
-import { type Desk, deskStep, draftOf, startHistory } from './desk-state';
+import {
+  type Desk,
+  type DeskAction,
+  deskStep,
+  draftOf,
+  forComplaint,
+  startHistory,
+} from './desk-state';
 import { DatesPanel, SendPanel } from './panels/send-panel';
 import { type DeskLine, newLine, readLine } from './draft';
 import { ExerciseSearch } from './exercise-search';
@@ -75,6 +87,8 @@ export type PlanDeskProps = {
   readonly setUp: SetUpFacts;
   readonly goodSessions: number;
   readonly leastRungDays: number;
+  /** The patient's open complaints, the one at hand first. */
+  readonly episodes: readonly OpenComplaint[];
   readonly home: HomeBody | null;
   readonly homeId: string | null;
   readonly dayPlan: Readonly<Record<string, number>>;
@@ -96,7 +110,16 @@ export type PlanDeskProps = {
 export function PlanDesk(props: PlanDeskProps) {
   const { patientId, newest, start, earliest, findings, blocked, screened, minutesADay } = props;
   const restored = props.kept?.desk ?? null;
-  const [history, step] = useReducer(deskStep, restored ?? start, startHistory);
+  const [history, dispatch] = useReducer(deskStep, restored ?? start, startHistory);
+  const atHand = props.episodes[0]?.id ?? null;
+  // What is put down is for the complaint at hand, also where another one is by the time it is sent.
+  const step = useCallback(
+    (action: DeskAction) =>
+      dispatch(
+        action.type === 'add' ? { ...action, lines: forComplaint(action.lines, atHand) } : action,
+      ),
+    [atHand],
+  );
   const desk = history.now;
   const [newUid, setNewUid] = useState('');
   const { busy, send } = useSend();
@@ -112,6 +135,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const facts = useMemo(
     (): DeskFacts => ({
       patientId,
+      episodes: props.episodes,
       catalogue: catalogueOf(props.own),
       precautions: props.precautions,
       waking: props.waking,
@@ -127,6 +151,7 @@ export function PlanDesk(props: PlanDeskProps) {
     }),
     [
       patientId,
+      props.episodes,
       props.own,
       props.precautions,
       props.waking,
@@ -164,11 +189,14 @@ export function PlanDesk(props: PlanDeskProps) {
   ).length;
   const stops = reckoned.checks.filter(({ weight, area }) => weight === 'stops' && area === 'safe');
 
-  const addLines = useCallback((lines: readonly DeskLine[]) => {
-    if (lines.length === 0) return;
-    setNewUid(lines.at(-1)?.uid ?? '');
-    step({ type: 'add', lines });
-  }, []);
+  const addLines = useCallback(
+    (lines: readonly DeskLine[]) => {
+      if (lines.length === 0) return;
+      setNewUid(lines.at(-1)?.uid ?? '');
+      step({ type: 'add', lines });
+    },
+    [step],
+  );
   function add(exercise: Exercise) {
     const line = newLine(uuid(), exercise.id, exercise.usualDose);
     const there = desk.lines.map(({ exerciseId }) => catalogue.byId(exerciseId));

@@ -86,6 +86,7 @@ export function useRowMoves(
       onCompare: (uid) => openDialog({ kind: 'compare', uid }),
       onLoads: (uid) => openDialog({ kind: 'loads', uid }),
       onSession: (uid, session) => change(uid, { session }),
+      onFor: (uid, episodeId) => change(uid, { episodeId }),
       onTakeSetUp: (uid, offers) => {
         const line = lineOf(uid);
         if (!line || offers.length === 0) return;

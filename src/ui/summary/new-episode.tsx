@@ -10,8 +10,15 @@ import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { AreaChoice } from '../forms/area-choice';
 
-/** The patient is back with another complaint: another episode begins, with a screening of its own. */
-export function NewEpisode({ patientId }: { patientId: PatientId }) {
+/** Another complaint, after the others or beside them: an episode begins, with a screening of its own. */
+export function NewEpisode({
+  patientId,
+  isBeside,
+}: {
+  patientId: PatientId;
+  /** Another one is treated already. */
+  isBeside: boolean;
+}) {
   const router = useRouter();
   const [id] = useState(() => uuid());
   const form = useForm(
@@ -30,10 +37,13 @@ export function NewEpisode({ patientId }: { patientId: PatientId }) {
   );
   return (
     <form onSubmit={form.onSubmit} className="grid gap-2 border-t border-hair pt-3" noValidate>
-      <h3 className="font-semibold">Back with another complaint</h3>
+      <h3 className="font-semibold">
+        {isBeside ? 'Another complaint at the same time' : 'Back with another complaint'}
+      </h3>
       <p className="text-soft">
-        It begins an episode of its own: screened again, with its own findings, programme and
-        verdict. What was before stays here to read.
+        {isBeside
+          ? 'It begins an episode of its own: screened again, with its own measures, lines and verdict. The exercises of both stand on one phone, each for its own complaint, and pain is asked of each.'
+          : 'It begins an episode of its own: screened again, with its own findings, programme and verdict. What was before stays here to read.'}
       </p>
       <Field
         label="Complaint"

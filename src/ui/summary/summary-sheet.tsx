@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { MOST_EPISODES } from '@/core/records';
 import type { PatientId } from '@/core/units';
 import { daySaid } from '@/core/visits';
 import { ComplaintForm } from './complaint-form';
@@ -23,6 +24,7 @@ export function SummarySheet({
 }) {
   const { today, episode, isOpen, open, next, timeline } = summary;
   const isNewest = episode !== null && episode.id === summary.episodes[0]?.id;
+  const openOnes = summary.episodes.filter(({ closedOn }) => closedOn === null);
   return (
     <div className="grid gap-10 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
       <div className="grid content-start gap-8">
@@ -115,18 +117,19 @@ export function SummarySheet({
               </li>
             ))}
           </ul>
+          {mayPractise && episode !== null && isOpen && (
+            <ComplaintForm patientId={patientId} episode={episode} key={JSON.stringify(episode)} />
+          )}
           {mayPractise &&
-            (summary.episodes.some(({ closedOn }) => closedOn === null) ? (
-              episode !== null &&
-              isOpen && (
-                <ComplaintForm
-                  patientId={patientId}
-                  episode={episode}
-                  key={JSON.stringify(episode)}
-                />
-              )
+            (openOnes.length === 0 ? (
+              <NewEpisode patientId={patientId} isBeside={false} />
             ) : (
-              <NewEpisode patientId={patientId} />
+              openOnes.length < MOST_EPISODES && (
+                <details>
+                  <summary className="text-action">Another complaint beside it</summary>
+                  <NewEpisode patientId={patientId} isBeside />
+                </details>
+              )
             ))}
         </section>
       </div>

@@ -47,6 +47,7 @@ const told = {
   pains: z.array(z.number()),
   effort: z.number().nullable(),
   worst: z.number().nullable(),
+  worstOf: z.array(z.object({ episodeId: z.string(), worst: z.number() })).optional(),
   arm: z.number().nullable(),
   leg: z.number().nullable(),
   where: z.array(z.custom<RegionId>((value) => typeof value === 'string' && isRegion(value))),

@@ -1,7 +1,7 @@
 import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/records';
 import type { PatientId } from '@/core/units';
 import type { DownscaleAnswer } from '@/workers/downscale.worker';
-import type { Answer } from '../../forms/post';
+import { type Answer, headersOf } from '../../forms/post';
 
 /** The photo made small in a worker; itself where the browser has none of what that takes. */
 function smaller(file: File): Promise<DownscaleAnswer> {
@@ -42,7 +42,7 @@ export async function sendPhotoTo(
   try {
     const response = await fetch(`${path}?${new URLSearchParams(facts)}`, {
       method: 'POST',
-      headers: { 'Content-Type': 'application/octet-stream' },
+      headers: headersOf('application/octet-stream'),
       body: small.picture,
       credentials: 'same-origin',
     });

@@ -11,6 +11,7 @@ import type { SetUp } from '@/core/records';
 import { SESSION_NAMES, type SessionName } from '@/core/schedule';
 import type { SetUpOffer } from '@/core/set-up';
 import type { SchoolId } from '@/core/exercise';
+import type { EpisodeId } from '@/core/units';
 import { FigureThumb } from '../../figure/thumb';
 import { nameOf, useDeskFacts } from '../desk-facts';
 import { type DeskLine, readLine } from '../draft';
@@ -41,10 +42,43 @@ export type RowMoves = {
   readonly onCompare: (uid: string) => void;
   readonly onLoads: (uid: string) => void;
   readonly onSession: (uid: string, session: SessionName | null) => void;
+  /** The complaint it is for. */
+  readonly onFor: (uid: string, episodeId: EpisodeId) => void;
   readonly onTakeSetUp: (uid: string, offers: readonly SetUpOffer[]) => void;
   readonly onRemoveSetUp: (uid: string, setUp: SetUp) => void;
   readonly onReason: (uid: string, overrides: DeskLine['overrides']) => void;
 };
+
+/** Which of several complaints a line is for; nothing where one is treated. */
+function ForComplaint({
+  line,
+  name,
+  onFor,
+}: {
+  readonly line: DeskLine;
+  readonly name: string;
+  readonly onFor: RowMoves['onFor'];
+}) {
+  const { episodes } = useDeskFacts();
+  const chosen = line.episodeId ?? episodes[0]?.id ?? '';
+  const isOpen = episodes.some(({ id }) => id === chosen);
+  if (episodes.length < 2) return null;
+  return (
+    <select
+      aria-label={`Complaint that ${name} is for`}
+      className={SMALL_SELECT}
+      value={chosen}
+      onChange={(event) => onFor(line.uid, event.target.value)}
+    >
+      {!isOpen && <option value={chosen}>for one that is closed</option>}
+      {episodes.map(({ id, complaint }) => (
+        <option key={id} value={id}>
+          for {complaint}
+        </option>
+      ))}
+    </select>
+  );
+}
 
 type RowProps = {
   readonly line: DeskLine;
@@ -206,6 +240,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
               </option>
             ))}
           </select>
+          <ForComplaint line={line} name={name} onFor={moves.onFor} />
           <TextButton
             label={`Compare schools for ${name}`}
             disabled={!read.ok}

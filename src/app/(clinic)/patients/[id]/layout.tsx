@@ -13,6 +13,7 @@ import { AlertLine } from '@/ui/forms/alert-line';
 import { PauseSwitch } from '@/ui/forms/pause-switch';
 import { Lantern } from '@/ui/lantern/lantern';
 import { describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { EpisodeSwitch } from '@/ui/person/episode-switch';
 import { ReachLine } from '@/ui/person/reach-line';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { PatientLinkButton } from '@/ui/plan/patient-link';
@@ -27,13 +28,13 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
   const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
-  const { patient, complaint } = opened;
+  const { patient, complaint, open } = opened;
   const [{ days, alerts, paused, ownPause, link }, screening, { details }, done] =
     await Promise.all([
       fileHeader(member, patient),
       screeningState(patient),
       detailsFor(patient),
-      stepsToday(patient),
+      stepsToday(member, patient),
     ]);
   const age = patient.birthDate === null ? null : ageOn(patient.birthDate, todayOf(patient));
   const practises = roleSuffices(member.role, 'practitioner');
@@ -49,10 +50,18 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           <h1 className="text-2xl" dir="auto">
             {patient.name}
           </h1>
-          <p className="text-soft" dir="auto">
-            {complaint}
-            {age !== null && <span>, {age} years</span>}
-          </p>
+          {open.length > 1 ? (
+            <EpisodeSwitch
+              patientId={patient.id}
+              episodes={open.map((one) => ({ id: one.id, complaint: one.complaint }))}
+            />
+          ) : (
+            <p className="text-soft" dir="auto">
+              {complaint}
+              {age !== null && <span>, {age} years</span>}
+            </p>
+          )}
+          {open.length > 1 && age !== null && <p className="text-soft">{age} years</p>}
           <ReachLine patientId={patient.id} details={details} contact={patient.contact} />
           {patient.archivedAt !== null && (
             <p className="border-l-2 border-plum pl-2">

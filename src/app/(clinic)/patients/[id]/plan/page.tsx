@@ -26,7 +26,7 @@ async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan
   const member = await requireMember();
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
-  const { patient } = opened;
+  const { patient, open } = opened;
   const asked = await searchParams;
   const saved = Saved.parse(asked.saved);
   const [{ desk, ...rest }, screening, proposals, next] = await Promise.all([
@@ -56,6 +56,7 @@ async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan
         put={putAsked(PutQuery.parse(asked))}
         patientId={patient.id}
         start={desk}
+        episodes={open.map(({ id, complaint }) => ({ id, complaint }))}
         zone={zoneOf(patient)}
         minutesADay={patient.minutesADay}
         blocked={screening.blocked}
