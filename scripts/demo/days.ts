@@ -13,6 +13,7 @@ import { pausesOf, versionsOf } from '@/db';
 import type { PatientHere } from '@/server/access';
 import { now } from '@/server/clock';
 import { wakingOf } from '@/server/programme-facts';
+import { complaintsOf } from '@/server/patient/complaints';
 import { takeIn } from '@/server/take-in';
 import { VISITS } from './visits';
 import { DAYS } from './world';
@@ -81,6 +82,18 @@ export async function tellOfDay(
     story.reach?.(day) ??
     DRAWING_IN[Math.min(DRAWING_IN.length - 1, Math.floor(share * DRAWING_IN.length))];
   const worst = Math.round(Math.max(0, Math.min(10, mood.pain + 1 + luck.normal())));
+  const { second } = story;
+  const complaints =
+    second && day >= second.onDay ? (await complaintsOf(here.patient, [])).open : [];
+  // Drawn by a chance of its own, so that the first complaint's days stay as they were.
+  const own = chance(day + 5000);
+  const worstOf = complaints.map(({ id, name }) => ({
+    episodeId: id,
+    worst:
+      second && name === second.complaint
+        ? Math.round(Math.max(0, Math.min(10, second.pain(day) + own.normal() * 0.7)))
+        : worst,
+  }));
   const bodies: SessionEventBody[] = [
     {
       type: 'morning',
@@ -95,7 +108,8 @@ export async function tellOfDay(
     {
       type: 'daily',
       date,
-      worst,
+      worst: Math.max(worst, ...worstOf.map((one) => one.worst)),
+      ...(worstOf.length > 0 ? { worstOf } : {}),
       where: arm && part && (luck.fraction() < 0.8 || story.reach) ? [`front right ${part}`] : [],
       headache: /headache/.test(story.complaint) ? luck.fraction() < 0.7 - 0.5 * share : null,
       note: '',

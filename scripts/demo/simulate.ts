@@ -9,6 +9,7 @@ import { now, setClock } from '@/server/clock';
 import { NO_DETAILS } from '@/core/records';
 import { saveDetails } from '@/server/details';
 import { catalogueFor } from '@/server/desk/exercises';
+import { openAnother } from '@/server/episodes';
 import { issueLink, openLink } from '@/server/links';
 import { acknowledge, addPatient, patientFor } from '@/server/people';
 import { decideProposal, sendAccepted } from '@/server/follow/decide';
@@ -113,6 +114,13 @@ export async function live(
             return opened(token);
           },
         );
+      if (story.second?.onDay === day)
+        await openAnother(member, {
+          id: luck.id(),
+          patientId,
+          complaint: story.second.complaint,
+          area: story.second.area,
+        });
       if (written >= 0) {
         await writeVersion(member, patientId, story, written, dates[day] as LocalDate);
         if (written === 0) await teach(member, patientId, story);

@@ -173,6 +173,12 @@ export const STORIES: readonly Story[] = [
     sleep: 24 * 60 - 30,
     // Arm pain drawing in.
     day: (day) => ({ begins: 0.85, does: 0.95, pain: line(7, 2)(day) }),
+    second: {
+      onDay: 44,
+      complaint: 'Low back, standing through rehearsals',
+      area: 'back',
+      pain: (day) => Math.max(2, 6 - (day - 44) * 0.12),
+    },
     stops: [],
     resumes: [],
     words: [
@@ -202,6 +208,21 @@ export const STORIES: readonly Story[] = [
             '3x10s in 6 directions 30% every other day until review',
             { school: 'lengthen' },
           ],
+        ],
+      },
+      {
+        onDay: 44,
+        reason: 'The low back beside it: standing through rehearsals',
+        lines: [
+          ['median-slider', 'x10 move 4s right 2/day daily until review'],
+          ['tuck-lying', '10x10s gap 5s daily until review'],
+          [
+            'six-way-hold',
+            '3x10s in 6 directions 30% every other day until review',
+            { school: 'lengthen' },
+          ],
+          ['bridge', 'x10 hold 5s gap 3s daily until review', { school: 'lengthen' }],
+          ['hip-hinge', '2x10 rest 60s daily until review'],
         ],
       },
     ],

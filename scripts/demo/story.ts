@@ -33,6 +33,15 @@ export type StoryVersion = {
   readonly lines: readonly (readonly [exerciseId: string, dose: string, more?: LineMore])[];
 };
 
+/** Another complaint that comes while the first one is still treated; its lines stand in a version of that day. */
+export type SecondComplaint = {
+  readonly onDay: number;
+  readonly complaint: string;
+  readonly area: EpisodeArea;
+  /** Its worst pain of a day, 0–10, before a little noise. */
+  readonly pain: (day: number) => number;
+};
+
 export type Story = {
   readonly name: string;
   readonly complaint: string;
@@ -58,4 +67,5 @@ export type Story = {
   /** What there is at home, and what fills the day; left out where nobody has asked. */
   readonly home?: HomeBody;
   readonly versions: readonly StoryVersion[];
+  readonly second?: SecondComplaint;
 };

@@ -5,6 +5,7 @@ import type { LocalDate, PatientId } from '@/core/units';
 import {
   type Episode,
   type Patient,
+  type VisitDraftKind,
   entriesOf,
   episodeIsOpen,
   episodesOf,
@@ -16,6 +17,7 @@ import type { SignedIn } from './access';
 import { patientFor } from './people';
 import { NOT_FOUND, Problem } from './problem';
 import type { Measure } from './visit/measuring';
+import { keptVisitDraft } from './visit/visit-drafts';
 import { writeAs } from './visit/write-as';
 
 /** A patient's open episodes, the one this member has at hand first. */
@@ -23,13 +25,42 @@ export function openEpisodes(member: SignedIn, patientId: PatientId): Promise<Ep
   return openEpisodesOf({ clinicId: member.clinicId, memberId: member.id, patientId });
 }
 
-/** Goes on with another of a patient's open episodes: what this member writes from now on is of it. */
+/** What is begun for one complaint and would be signed for the other. */
+const OF_A_COMPLAINT = {
+  note: 'a note',
+  measures: 'measures',
+  teach: 'a teaching',
+  history: 'a history',
+  goal: 'a goal',
+  care: 'an entry of other care',
+} as const satisfies Partial<Record<VisitDraftKind, string>>;
+
+async function begun(member: SignedIn, patientId: PatientId): Promise<string[]> {
+  const kinds = Object.keys(OF_A_COMPLAINT) as (keyof typeof OF_A_COMPLAINT)[];
+  const kept = await Promise.all(kinds.map((kind) => keptVisitDraft(member, patientId, kind)));
+  return kinds.filter((_, at) => kept[at] !== null).map((kind) => OF_A_COMPLAINT[kind]);
+}
+
+/**
+ * Goes on with another of a patient's open episodes: what this member writes from now on is of it.
+ *
+ * @throws Problem 404 where it is none of the patient's open ones; 409 while something is begun for the
+ *   one at hand and not signed
+ */
 export async function takeInHand(member: SignedIn, draft: AtHandDraft): Promise<void> {
   const patient = await patientFor(member, draft.patientId);
   const { clinicId } = member;
   const { episodeId } = draft;
   const open = await openEpisodes(member, patient.id);
   if (!open.some(({ id }) => id === episodeId)) throw new Problem(404, NOT_FOUND);
+  const [atHand] = open;
+  if (atHand?.id === episodeId) return;
+  const left = await begun(member, patient.id);
+  if (left.length > 0)
+    throw new Problem(
+      409,
+      `You have begun ${left.join(' and ')} for “${atHand?.complaint ?? ''}”. Save or discard it first: it would stand with the other complaint.`,
+    );
   await writeAs(member, 'assistant', {
     verb: 'took in hand',
     subject: { kind: 'episode', id: episodeId },

@@ -21,6 +21,7 @@ import { handoutOf } from '@/server/visit/handout';
 import { measuresOf, saveMeasurements } from '@/server/visit/measuring';
 import { screeningState } from '@/server/visit/screening';
 import { stepsToday, summaryOf } from '@/server/visit/summary';
+import { keepVisitDraft } from '@/server/visit/visit-drafts';
 import { device, makePatient, prescribe, screened, today } from '../support/clinic';
 import { databaseStage, patientOf } from '../support/stage';
 
@@ -138,6 +139,20 @@ describe('two complaints at once', () => {
     expect(await stepsToday(by, patient)).toContain('screen');
     await inHand(back);
     expect(await stepsToday(by, patient)).toContain('screen');
+  });
+
+  it('are not changed over while something is begun for the one at hand', async () => {
+    const { by, id, neck, back, inHand } = await twoOf('Two Drafts');
+    const keep = (body: string | null) => keepVisitDraft(by, { patientId: id, kind: 'note', body });
+    await keep('{}');
+    await expect(inHand(neck)).rejects.toMatchObject({
+      status: 409,
+      say: expect.stringContaining('You have begun a note for “Low back”.'),
+    });
+    await inHand(back);
+    await keep(null);
+    await inHand(neck);
+    expect((await openEpisodes(by, id))[0]?.id).toBe(neck.id);
   });
 
   it('refuse a page that shows the other one', async () => {

@@ -60,7 +60,7 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
             </p>
             {rib.complaint !== '' && (
               <p className="text-fine leading-snug" dir="auto">
-                {say('line.for', { complaint: rib.complaint })}
+                {say('today.for', { complaint: rib.complaint })}
               </p>
             )}
             <p className="max-w-[34ch] text-fine leading-snug text-soft">{rib.words}</p>

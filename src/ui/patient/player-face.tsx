@@ -38,6 +38,11 @@ export function PlayerFace(props: PlayerFaceProps) {
           <h1 ref={title} tabIndex={-1} className="text-xl outline-none" dir="auto">
             {line.name}
           </h1>
+          {line.complaint !== undefined && (
+            <p className="text-fine leading-snug text-soft" dir="auto">
+              {say('today.for', { complaint: line.complaint })}
+            </p>
+          )}
         </div>
         <p className="figures pt-1 whitespace-nowrap text-soft">
           <span className="sr-only">{say('player.timeLeft')} </span>

@@ -46,7 +46,7 @@ export function NewEpisode({
           : 'It begins an episode of its own: screened again, with its own findings, programme and verdict. What was before stays here to read.'}
       </p>
       <Field
-        label="Complaint"
+        label={isBeside ? 'The other complaint' : 'Complaint'}
         name="complaint"
         dir="auto"
         autoComplete="off"
