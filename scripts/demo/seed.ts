@@ -8,7 +8,7 @@ import { setClock } from '@/server/clock';
 import { hashPassword } from '@/server/passwords';
 import { live, memberFor } from './simulate';
 import { addOwnExercise } from './own-exercise';
-import { CLINIC, DAYS, DEMO_PASSWORD, MEMBERS } from './world';
+import { CLINIC, DAYS, DEMO_PASSWORD, MEMBERS, OPENING_HOURS } from './world';
 
 /** Fills an empty database with the demo world and notes its sign-ins beside it. */
 async function seed(facts: string): Promise<void> {
@@ -20,7 +20,7 @@ async function seed(facts: string): Promise<void> {
   const clinicId = crypto.randomUUID();
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await write(() => [
-    insertClinic({ ...CLINIC, id: clinicId, createdAt }),
+    insertClinic({ ...CLINIC, openingHours: OPENING_HOURS, id: clinicId, createdAt }),
     ...MEMBERS.map((member) =>
       insertMember({ ...member, clinicId, id: crypto.randomUUID(), passwordHash, createdAt }),
     ),

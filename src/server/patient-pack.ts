@@ -10,6 +10,8 @@ import {
   packDays,
   shareOfDay,
 } from '@/core/exchange';
+import { openSpans } from '@/core/opening-hours';
+import { dateIn } from '@/core/schedule';
 import { type LocalDate, addDays, dateInWords } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
@@ -29,12 +31,24 @@ import { WEEK_DAYS, askedOf, questionsFor } from './patient-questions';
 import { factsOf, todayOf } from './programme-facts';
 import { ownCues } from './visit/teaching';
 
+/** A phone without a signal knows for so many days when the clinic answers: as long as its days reach. */
+const HOURS_DAYS = 8;
+
 /** What a patient sees of their clinic. */
 export async function patientClinic(here: PatientHere): Promise<PatientPack['clinic']> {
   const clinic = await clinicById(here.clinicId);
   if (!clinic) throw new Problem(404, NOT_FOUND);
-  const { name, phone, emergencyText } = clinic;
-  return { name, phone, emergencyText };
+  const { name, phone, emergencyText, emergencyNumber, afterHoursPhone, readsReports } = clinic;
+  const open = openSpans(clinic.openingHours, clinic.zone, dateIn(clinic.zone, now()), HOURS_DAYS);
+  return {
+    name,
+    phone,
+    emergencyText,
+    ...(emergencyNumber === '' ? {} : { emergencyNumber }),
+    ...(afterHoursPhone === '' ? {} : { afterHoursPhone }),
+    ...(readsReports === '' ? {} : { readsReports }),
+    ...(open.length === 0 ? {} : { open }),
+  };
 }
 
 /** The pack for a patient's device: today and the week after it. */

@@ -38,7 +38,7 @@ function wordsWhose(language: Language, wanted: (key: string) => boolean): Compi
 
 /** Texts the clinic's server says, or one page alone: they need not travel to every phone. */
 const NOT_EVERYWHERE =
-  /^(dose(?!\.direction)|question|remind|nextVisit|rest|session|problem|together)\.|^cover$/;
+  /^(dose(?!\.direction)|health|question|remind|nextVisit|rest|session|problem|together)\.|^cover$/;
 
 /** The texts of the patient's screens, compiled here so that the phone needs no parser. */
 export function patientWords(language: Language): CompiledWords {
@@ -52,7 +52,9 @@ export function togetherWords(language: Language): CompiledWords {
 
 /** The texts of the health questions' page. */
 export function healthWords(language: Language): CompiledWords {
-  return wordsWhose(language, (key) => /^(health|question)\.|^day\.(yes|no)$/.test(key));
+  return wordsWhose(language, (key) =>
+    /^(health|question)\.|^day\.(yes|no)$|^stop\.(emergencyCall|call)$/.test(key),
+  );
 }
 
 /** What the first screen says; the texts of the others come with the pack. */

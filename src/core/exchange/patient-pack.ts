@@ -116,6 +116,21 @@ export type PackQuestions = {
   readonly photo: boolean;
 };
 
+/** Whom a patient calls, and who hears of what they tell. What is left out is not known. */
+export type PackClinic = {
+  readonly name: string;
+  readonly phone: string;
+  readonly emergencyText: string;
+  /** Dialled by one touch; left out where the clinic set none: then its words stand alone. */
+  readonly emergencyNumber?: string;
+  /** Whom to call while the clinic is closed, where that is another number. */
+  readonly afterHoursPhone?: string;
+  /** Times of the coming days in which it answers, milliseconds since 1970. */
+  readonly open?: readonly { readonly from: number; readonly to: number }[];
+  /** Who reads what is told, and when, in the clinic's own words. */
+  readonly readsReports?: string;
+};
+
 /**
  * Everything the patient's page needs, in one document, so that it can live on the device.
  * The player builds its segments from the doses with the same function that told the time.
@@ -124,11 +139,7 @@ export type PatientPack = {
   readonly format: typeof PACK_FORMAT;
   readonly patientId: PatientId;
   readonly name: string;
-  readonly clinic: {
-    readonly name: string;
-    readonly phone: string;
-    readonly emergencyText: string;
-  };
+  readonly clinic: PackClinic;
   /** The health questions wait to be answered. */
   readonly asksHealth: boolean;
   /** When the patient is seen next, in words; empty where nothing is agreed, left out of packs of before. */

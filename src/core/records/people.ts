@@ -1,6 +1,8 @@
 import { z } from 'zod';
-import { type Zone, parseZone } from '../schedule';
-import { recordId, words } from './words';
+import { type OpenTime, readOpenTimes } from '../opening-hours';
+import { type WallMinute, type Zone, parseZone } from '../schedule';
+import { WEEKDAYS } from '../units';
+import { phoneNumber, recordId, words } from './words';
 
 export const ROLES = ['lead', 'practitioner', 'assistant'] as const;
 export type Role = (typeof ROLES)[number];
@@ -64,10 +66,42 @@ export const zoneName = z
   .refine((name) => parseZone(name) !== null, 'This time zone is not known.')
   .transform((name) => name as Zone);
 
+/** The times of a weekday as they were typed, read into minutes. */
+const openTimes = z
+  .string()
+  .max(100, 'This is too long for the hours of a day.')
+  .transform((text, context): readonly OpenTime[] => {
+    const read = readOpenTimes(text);
+    if (read.ok) return read.times;
+    context.addIssue({ code: 'custom', message: read.say });
+    return z.NEVER;
+  });
+
+/** When the clinic answers, weekday by weekday; one that is left out is closed. */
+const openingHours = z.partialRecord(z.enum(WEEKDAYS), openTimes);
+
+/** The same as it is kept. */
+export const StoredOpeningHours = z.partialRecord(
+  z.enum(WEEKDAYS),
+  z.array(
+    z.object({
+      from: z.number().transform((minute) => minute as WallMinute),
+      to: z.number().transform((minute) => minute as WallMinute),
+    }),
+  ),
+);
+
 export const ClinicDraft = z.object({
   name: words('The clinic’s name', 200),
   phone: words('The phone number', 40),
   emergencyText: words('The emergency text', 400),
+  /** Dialled by one touch in an emergency; empty where there is none to dial. */
+  emergencyNumber: phoneNumber(0).optional(),
+  /** Whom a patient calls while the clinic is closed; empty for the clinic's own number. */
+  afterHoursPhone: phoneNumber(0).optional(),
+  openingHours: openingHours.optional(),
+  /** Who reads what phones tell, and when, in the clinic's own words. */
+  readsReports: words('Who reads what is told', 200, 0).optional(),
   zone: zoneName,
   screeningDays: z
     .number({ error: 'Write after how many days a screening is redone.' })

@@ -14,6 +14,7 @@ import {
   ROLES,
   SEES,
   StoredDetectable,
+  StoredOpeningHours,
   TriageLimitsDraft,
 } from '@/core/records';
 import { EPISODE_AREAS } from '@/core/measures';
@@ -28,6 +29,15 @@ export const clinic = sqliteTable('clinic', {
   phone: text('phone').notNull(),
   /** The clinic's own words for an emergency, with the local number. */
   emergencyText: text('emergency_text').notNull(),
+  /** Dialled by one touch in an emergency; empty where there is none. */
+  emergencyNumber: text('emergency_number').notNull().default(''),
+  /** Whom a patient calls while the clinic is closed; empty for its own number. */
+  afterHoursPhone: text('after_hours_phone').notNull().default(''),
+  openingHours: json('opening_hours', 'the clinic’s opening hours', StoredOpeningHours)
+    .notNull()
+    .default({}),
+  /** Who reads what phones tell, and when, in the clinic's own words. */
+  readsReports: text('reads_reports').notNull().default(''),
   zone: zone('zone').notNull(),
   /** Days after which a screening asks to be redone. */
   screeningDays: integer('screening_days').notNull().default(SCREENING_LASTS_DAYS),

@@ -2,6 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
+import { type OpeningHours, sayOpenTimes } from '@/core/opening-hours';
+import { WEEKDAYS, type Weekday } from '@/core/units';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { Refusal } from './refusal';
@@ -14,6 +16,20 @@ type Clinic = {
   readonly emergencyText: string;
   readonly zone: string;
   readonly screeningDays: number;
+  readonly emergencyNumber: string;
+  readonly afterHoursPhone: string;
+  readonly openingHours: OpeningHours;
+  readonly readsReports: string;
+};
+
+const DAYS: Readonly<Record<Weekday, string>> = {
+  mon: 'Monday',
+  tue: 'Tuesday',
+  wed: 'Wednesday',
+  thu: 'Thursday',
+  fri: 'Friday',
+  sat: 'Saturday',
+  sun: 'Sunday',
 };
 
 export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly string[] }) {
@@ -24,6 +40,10 @@ export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly 
       name: textOf(fields, 'name'),
       phone: textOf(fields, 'phone'),
       emergencyText: textOf(fields, 'emergencyText'),
+      emergencyNumber: textOf(fields, 'emergencyNumber'),
+      afterHoursPhone: textOf(fields, 'afterHoursPhone'),
+      openingHours: Object.fromEntries(WEEKDAYS.map((day) => [day, textOf(fields, day)])),
+      readsReports: textOf(fields, 'readsReports'),
       zone: textOf(fields, 'zone'),
       screeningDays: numberOf(fields, 'screeningDays'),
     }),
@@ -54,6 +74,48 @@ export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly 
         defaultValue={clinic.emergencyText}
         hint="Your own words with the local number; shown to a patient who stops."
         error={form.errorAt('emergencyText')}
+      />
+      <Field
+        label="Emergency number"
+        name="emergencyNumber"
+        type="tel"
+        defaultValue={clinic.emergencyNumber}
+        hint="Dialled by one touch from the stop screen. Left empty, only your words stand there."
+        error={form.errorAt('emergencyNumber')}
+      />
+      <fieldset className="grid gap-2">
+        <legend className="font-medium">When the phone is answered</legend>
+        <p className="text-small text-soft">
+          Such as 08:00–12:00, 13:00–18:00; empty for closed. A patient who stops reads whether it
+          is answered now.
+        </p>
+        <div className="grid gap-x-4 gap-y-1 sm:grid-cols-2">
+          {WEEKDAYS.map((day) => (
+            <Field
+              key={day}
+              label={DAYS[day]}
+              name={day}
+              defaultValue={sayOpenTimes(clinic.openingHours[day] ?? [])}
+              autoComplete="off"
+              error={form.errorAt('openingHours', day)}
+            />
+          ))}
+        </div>
+      </fieldset>
+      <Field
+        label="Number while it is closed"
+        name="afterHoursPhone"
+        type="tel"
+        defaultValue={clinic.afterHoursPhone}
+        hint="A colleague, or your region’s medical line. Left empty, the clinic’s own number stands there."
+        error={form.errorAt('afterHoursPhone')}
+      />
+      <Field
+        label="Who reads what is told, and when"
+        name="readsReports"
+        defaultValue={clinic.readsReports}
+        hint="Such as: Pia, on working days at 8 and at 13. Patients read it when they stop."
+        error={form.errorAt('readsReports')}
       />
       <ZoneChoice zones={zones} start={clinic.zone} error={form.errorAt('zone')} />
       <Field

@@ -27,6 +27,7 @@ export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: 
         name: textOf(fields, 'clinic'),
         phone: textOf(fields, 'phone'),
         emergencyText: textOf(fields, 'emergencyText'),
+        emergencyNumber: textOf(fields, 'emergencyNumber'),
         zone: textOf(fields, 'zone'),
       },
       lead: {
@@ -68,6 +69,13 @@ export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: 
         name="emergencyText"
         hint="Your own words with the local number, for instance: call 112."
         error={form.errorAt('clinic', 'emergencyText')}
+      />
+      <Field
+        label="Emergency number"
+        name="emergencyNumber"
+        type="tel"
+        hint="Dialled by one touch from the stop screen; may stay empty."
+        error={form.errorAt('clinic', 'emergencyNumber')}
       />
       <ZoneChoice
         key={guessed}

@@ -1,14 +1,40 @@
-import type { ComponentProps } from 'react';
+import { type ComponentProps, useId } from 'react';
 
-/** The one big button of a patient's screen. */
-export function BeginButton({ children, ...props }: ComponentProps<'button'>) {
+/**
+ * The one big button of a patient's screen.
+ *
+ * @param missing which answer it waits for, in a sentence; it looks so, and does nothing until it is there
+ */
+export function BeginButton({
+  children,
+  missing = '',
+  onClick,
+  ...props
+}: ComponentProps<'button'> & { missing?: string }) {
+  const about = useId();
+  const waits = missing !== '' || props.disabled === true;
   return (
-    <button
-      type="button"
-      {...props}
-      className="min-h-14 rounded bg-action px-6 py-3 text-[1.1em] font-semibold text-on-action"
-    >
-      {children}
-    </button>
+    <>
+      <button
+        type="button"
+        {...props}
+        // It stays within reach of the keyboard, so that what is missing is read out with it.
+        aria-disabled={missing !== '' || undefined}
+        aria-describedby={missing === '' ? undefined : about}
+        onClick={missing === '' ? onClick : (event) => event.preventDefault()}
+        className={`min-h-14 rounded px-6 py-3 text-[1.1em] font-semibold ${
+          waits
+            ? 'cursor-not-allowed border border-dashed border-soft bg-paper text-soft'
+            : 'bg-action text-on-action'
+        }`}
+      >
+        {children}
+      </button>
+      {missing !== '' && (
+        <p id={about} role="status" className="text-soft">
+          {missing}
+        </p>
+      )}
+    </>
   );
 }

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { BeginButton } from './begin-button';
 import { Scale } from './scale';
 import { useSay } from './say';
+import { Title } from './title';
 import { checkInTold } from './told';
 
 /** After a session: pain now, how hard it was, and a word if the patient likes. */
@@ -33,7 +34,7 @@ export function CheckIn({
 
   return (
     <form className="grid gap-5" onSubmit={save}>
-      <h1 className="text-2xl">{say('checkin.saved', { title })}</h1>
+      <Title>{say('checkin.saved', { title })}</Title>
       <Scale legend={say('checkin.pain')} name="pain" value={pain} onChange={setPain} />
       <Scale legend={say('checkin.effort')} name="effort" value={effort} onChange={setEffort} />
       <label className="grid gap-1">

@@ -11,6 +11,7 @@ import { shiftedDate } from './local-today';
 import { tellDay } from './device/recorder';
 import { Scale } from './scale';
 import { useDay, useSay } from './say';
+import { Title } from './title';
 import { dayTold } from './told';
 
 /** What a morning is told by where there is room for more than one touch. */
@@ -24,7 +25,8 @@ export default function DayEntry({
 }: {
   pack: PatientPack;
   today: LocalDate;
-  onDone: () => void;
+  /** @param isTold false where it was left without a word */
+  onDone: (isTold: boolean) => void;
 }) {
   const say = useSay();
   const inWords = useDay();
@@ -54,12 +56,12 @@ export default function DayEntry({
     if (saving || nothing) return;
     setSaving(true);
     for (const body of told) await tellDay(pack, today, body);
-    onDone();
+    onDone(true);
   }
 
   return (
     <form className="grid gap-6" onSubmit={save}>
-      <h1 className="text-2xl">{say('day.title')}</h1>
+      <Title>{say('day.title')}</Title>
       {questions.morning && (
         <Choice
           legend={say('day.morning')}
@@ -141,7 +143,11 @@ export default function DayEntry({
       <BeginButton type="submit" disabled={saving || nothing}>
         {say('day.save')}
       </BeginButton>
-      <button type="button" className="min-h-11 text-action underline" onClick={onDone}>
+      <button
+        type="button"
+        className="min-h-11 text-action underline"
+        onClick={() => onDone(false)}
+      >
         {say('first.notNow')}
       </button>
     </form>

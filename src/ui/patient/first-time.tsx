@@ -4,6 +4,7 @@ import type { PatientPack } from '@/core/exchange';
 import { StopWords } from './stop-advice';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
+import { Title } from './title';
 
 const KEY = 'dl-knows-when-to-stop';
 
@@ -29,7 +30,7 @@ export function FirstTime({
   const say = useSay();
   return (
     <section className="grid gap-4">
-      <h1 className="text-2xl">{say('first.title')}</h1>
+      <Title>{say('first.title')}</Title>
       <StopWords pack={pack} />
       <BeginButton
         onClick={() => {

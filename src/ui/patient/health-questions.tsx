@@ -1,5 +1,6 @@
 'use client';
 
+import type { PackClinic } from '@/core/exchange';
 import { dialled } from '@/core/identity';
 import type { PatientWord } from '@/catalogue';
 import { useState } from 'react';
@@ -8,8 +9,9 @@ import { type Answer, NOTHING_ANSWERED, answerTheRestNo, questionsFor } from '@/
 import { useSending } from '../forms/use-sending';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
+import { CALL, PLAIN_CALL } from './whom-to-call';
 
-type Clinic = { readonly name: string; readonly phone: string; readonly emergencyText: string };
+type Clinic = PackClinic;
 
 /** The groups of questions a patient is asked, in the order of the page. */
 const ASKED_GROUPS = ['injury', 'serious', 'cord', 'artery', 'heart', 'conditions'] as const;
@@ -163,6 +165,11 @@ function Thanks({ urgency, clinic }: { urgency: 'emergency' | 'same day' | null;
       {urgency === 'emergency' && (
         <div className="grid gap-2 rounded border-2 border-stop p-4">
           <p className="text-xl font-semibold">{tell('health.emergency')}</p>
+          {clinic.emergencyNumber !== undefined && (
+            <a href={dialled(clinic.emergencyNumber)} className={`${CALL} bg-stop text-on-stop`}>
+              {tell('stop.emergencyCall', { number: clinic.emergencyNumber })}
+            </a>
+          )}
           <p>{clinic.emergencyText}</p>
           <p>{tell('health.emergency.about')}</p>
         </div>
@@ -174,11 +181,13 @@ function Thanks({ urgency, clinic }: { urgency: 'emergency' | 'same day' | null;
           <p>{tell('health.worse', { text: clinic.emergencyText })}</p>
         </div>
       )}
-      <p>
-        <a href={dialled(clinic.phone)} className="inline-block py-2 text-action underline">
-          {clinic.name}: {clinic.phone}
-        </a>
-      </p>
+      <a
+        href={dialled(clinic.phone)}
+        className={urgency === null ? PLAIN_CALL : `${CALL} bg-action text-on-action`}
+        dir="auto"
+      >
+        {tell('stop.call', { who: clinic.name, number: clinic.phone })}
+      </a>
       <p>
         <a href="/today" className="inline-block min-h-11 py-2 text-action underline">
           {tell('health.back')}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { PatientPack } from '@/core/exchange';
 import {
   type Advice,
@@ -20,7 +20,8 @@ import { CheckIn } from './check-in';
 import { LimbMap } from './limb-map';
 import { Scale } from './scale';
 import { useSay } from './say';
-import { StopWords } from './stop-advice';
+import { StopNow } from './stop-advice';
+import { Title } from './title';
 
 const BIG = 'min-h-12 rounded border border-hair bg-sheet px-4 py-2 text-left font-medium';
 
@@ -59,23 +60,19 @@ export function Hurting({
   const [where, setWhere] = useState<readonly RegionId[]>([]);
   const [advice, setAdvice] = useState<Advice | null>(null);
   const [checking, setChecking] = useState(false);
-  const title = useRef<HTMLHeadingElement>(null);
-  useEffect(() => title.current?.focus(), [complaint, advice]);
 
   if (checking) return <CheckIn title={say('end.title')} onSave={onCheckIn} onLeave={onLeave} />;
+
+  if (advice === 'stop and call' || advice === 'emergency')
+    return (
+      <StopNow pack={pack} advice={advice} onWord={() => setChecking(true)} onLeave={onLeave} />
+    );
 
   if (advice)
     return (
       <section className="grid gap-4" aria-live="assertive">
-        <h1
-          ref={title}
-          tabIndex={-1}
-          className={`text-2xl outline-none ${isStopAdvice(advice) ? 'text-stop' : ''}`}
-        >
-          {say(`advice.${advice}`)}
-        </h1>
+        <Title of={advice}>{say(`advice.${advice}`)}</Title>
         <p>{say(`advice.${advice}.about`)}</p>
-        {isStopAdvice(advice) && <StopWords pack={pack} />}
         {advice === 'carry on easier' && (
           <>
             <BeginButton onClick={onGoOn}>{say('advice.easier')}</BeginButton>
@@ -87,7 +84,7 @@ export function Hurting({
         {advice === 'skip this one' && (
           <BeginButton onClick={onSkip}>{say('advice.leaveOut')}</BeginButton>
         )}
-        {(advice === 'stop today' || isStopAdvice(advice)) && (
+        {advice === 'stop today' && (
           <BeginButton onClick={() => setChecking(true)}>{say('hurt.next')}</BeginButton>
         )}
       </section>
@@ -106,9 +103,7 @@ export function Hurting({
   if (!complaint)
     return (
       <section className="grid gap-2">
-        <h1 ref={title} tabIndex={-1} className="text-2xl outline-none">
-          {say('hurt.title')}
-        </h1>
+        <Title>{say('hurt.title')}</Title>
         {COMPLAINTS.map((one) => (
           <button key={one} type="button" className={BIG} onClick={() => setComplaint(one)}>
             {say(`hurt.${one}`)}
@@ -122,9 +117,7 @@ export function Hurting({
 
   return (
     <section className="grid gap-4">
-      <h1 ref={title} tabIndex={-1} className="text-2xl outline-none">
-        {say(`hurt.${complaint}`)}
-      </h1>
+      <Title of={complaint}>{say(`hurt.${complaint}`)}</Title>
       <Scale
         legend={say('hurt.severity')}
         name="severity"
@@ -153,7 +146,13 @@ export function Hurting({
         ))}
       </fieldset>
       <BeginButton
-        disabled={severity === null || compared === null}
+        missing={
+          severity === null
+            ? say('hurt.missing.severity')
+            : compared === null
+              ? say('hurt.missing.compared')
+              : ''
+        }
         onClick={() => compared && answer(compared)}
       >
         {say('hurt.next')}

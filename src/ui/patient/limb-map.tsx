@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { type RegionId, type View, partOf } from '@/core/symptoms';
+import { ARM_CHAIN, LEG_CHAIN, REGIONS, type RegionId, type View, partOf } from '@/core/symptoms';
 import { BodyDrawing, type BodyWords } from '../body/body-drawing';
 import { type Say, useSay } from './say';
 
@@ -17,6 +17,9 @@ export function bodyWords(say: Say): BodyWords {
   };
 }
 
+const LIMBS: readonly string[] = [...ARM_CHAIN, ...LEG_CHAIN];
+const isOfALimb = (region: RegionId) => LIMBS.includes(partOf(region));
+
 /** The drawn body, for touching the furthest place. */
 export function LimbMap({
   legend,
@@ -30,6 +33,10 @@ export function LimbMap({
   const say = useSay();
   const words = bodyWords(say);
   const [view, setView] = useState<View>('front');
+  const toggle = (region: RegionId) =>
+    onChange(
+      marked.includes(region) ? marked.filter((one) => one !== region) : [...marked, region],
+    );
   return (
     <fieldset className="grid gap-2">
       <legend className="pb-1 text-lg font-semibold">{legend}</legend>
@@ -47,20 +54,29 @@ export function LimbMap({
         ))}
       </div>
       <div className="grid justify-items-center">
-        <BodyDrawing
-          view={view}
-          words={words}
-          marked={marked}
-          onToggle={(region) =>
-            onChange(
-              marked.includes(region)
-                ? marked.filter((one) => one !== region)
-                : [...marked, region],
-            )
-          }
-          size="h-[26rem]"
-        />
+        <BodyDrawing view={view} words={words} marked={marked} onToggle={toggle} size="h-[26rem]" />
       </div>
+      {/* Hands and toes are small on the drawing: the same as a list, a finger wide. */}
+      <details>
+        <summary className="min-h-11 py-2 text-action">{say('body.list')}</summary>
+        <ul className="grid grid-cols-2 gap-2">
+          {REGIONS.filter((region) => region.startsWith(view) && isOfALimb(region)).map(
+            (region) => (
+              <li key={region}>
+                <label className="flex min-h-12 items-center gap-2 rounded border border-hair bg-sheet px-2">
+                  <input
+                    type="checkbox"
+                    checked={marked.includes(region)}
+                    onChange={() => toggle(region)}
+                    className="size-5 accent-action"
+                  />
+                  {words.region(region)}
+                </label>
+              </li>
+            ),
+          )}
+        </ul>
+      </details>
       <p role="status" className="min-h-[1.5em] text-soft">
         {marked.length > 0 ? marked.map(words.region).join(', ') : say('hurt.nowhere')}
       </p>

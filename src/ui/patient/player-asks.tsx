@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { SKIP_REASONS, type SkipReason } from '@/core/adherence';
 import { CheckIn } from './check-in';
 import { useSay } from './say';
+import { Title } from './title';
 
 const BIG = 'min-h-14 rounded border border-hair bg-sheet px-4 py-3 text-left font-medium';
 
@@ -18,7 +19,7 @@ export function Skipping({
   const say = useSay();
   return (
     <section className="grid gap-3">
-      <h1 className="text-2xl">{say('skip.title')}</h1>
+      <Title>{say('skip.title')}</Title>
       <p>{say('skip.about')}</p>
       {SKIP_REASONS.map((reason) => (
         <button key={reason} type="button" className={BIG} onClick={() => onSkip(reason)}>
@@ -51,7 +52,7 @@ export function Stopping({
   if (stopped) return <CheckIn title={say('end.title')} onSave={onCheckIn} onLeave={onLeave} />;
   return (
     <section className="grid gap-3">
-      <h1 className="text-2xl">{say('end.title')}</h1>
+      <Title>{say('end.title')}</Title>
       <p>{say('end.saved')}</p>
       <button type="button" className={`${BIG} border-2 border-stop text-stop`} onClick={onHurt}>
         {say('player.wrong')}

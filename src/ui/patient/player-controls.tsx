@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { type ReactNode, type Ref, useEffect, useRef } from 'react';
 import { currentSegment, isBeforeSet } from '@/core/player';
 import { BeginButton } from './begin-button';
 import type { PlayerFaceProps } from './player-face-props';
@@ -29,6 +29,13 @@ export function Controls({
   const say = useSay();
   const segment = currentSegment(head);
   const next = segment ? lines[segment.line + 1] : undefined;
+  // Pausing takes the pressed button away, and so does going on: the keyboard goes to what undoes it.
+  const main = useRef<HTMLButtonElement>(null);
+  const before = useRef(mode);
+  useEffect(() => {
+    if (before.current !== mode) main.current?.focus();
+    before.current = mode;
+  }, [mode]);
   return (
     <footer className="mx-auto grid w-full max-w-2xl gap-2 px-4 pb-3">
       <p className="truncate text-fine text-soft" dir="auto">
@@ -38,14 +45,16 @@ export function Controls({
         <div className="grid grid-cols-5 gap-1.5 text-fine">
           <Side onClick={onBack}>{say('player.back')}</Side>
           <Side onClick={onRepeat}>{say('player.repeat')}</Side>
-          <Side onClick={onPause}>{say('player.pause')}</Side>
+          <Side onClick={onPause} ref={main}>
+            {say('player.pause')}
+          </Side>
           <Side onClick={onLess}>
             {say(segment && isBeforeSet(segment) ? 'player.lessNext' : 'player.less')}
           </Side>
           <Side onClick={onSkip}>{say('player.skip')}</Side>
         </div>
       ) : (
-        <BeginButton onClick={onBegin}>
+        <BeginButton onClick={onBegin} ref={main}>
           {say(mode === 'ready' ? 'player.start' : 'player.goOn')}
         </BeginButton>
       )}
@@ -79,9 +88,17 @@ export function Controls({
   );
 }
 
-function Side({ onClick, children }: { onClick: () => void; children: ReactNode }) {
+function Side({
+  onClick,
+  ref,
+  children,
+}: {
+  onClick: () => void;
+  ref?: Ref<HTMLButtonElement>;
+  children: ReactNode;
+}) {
   return (
-    <button type="button" className={SIDE_BUTTON} onClick={onClick}>
+    <button type="button" ref={ref} className={SIDE_BUTTON} onClick={onClick}>
       {children}
     </button>
   );

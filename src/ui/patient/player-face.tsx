@@ -25,6 +25,13 @@ export function PlayerFace(props: PlayerFaceProps) {
   const line = segment ? lines[segment.line] : undefined;
   const title = useRef<HTMLHeadingElement>(null);
   useEffect(() => title.current?.focus(), []);
+  // A question that was answered goes; whoever answered it begins at the name again.
+  const asks = props.counting !== null;
+  const asked = useRef(asks);
+  useEffect(() => {
+    if (asked.current && !asks) title.current?.focus();
+    asked.current = asks;
+  }, [asks]);
   if (!segment || !line) return null;
   const count = countWords(segment, head.segments, line, say);
   return (

@@ -38,6 +38,18 @@ export function useSay(): Say {
   return say;
 }
 
+/** Says a moment as a person would, in the language of the screen and this phone's own time. */
+export function useMoment(): (at: number, how?: 'day and time' | 'time') => string {
+  const language = useContext(LanguageContext);
+  return (at, how = 'day and time') =>
+    new Intl.DateTimeFormat(language, {
+      ...(how === 'time' ? {} : { weekday: 'long' as const }),
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    }).format(at);
+}
+
 /** Says a day as a person would, in the language of the screen: nobody reads 2026-11-23. */
 export function useDay(): (date: LocalDate) => string {
   const language = useContext(LanguageContext);

@@ -17,7 +17,7 @@ export function Scale({
       <legend className="pb-2 text-lg font-semibold" dir="auto">
         {legend}
       </legend>
-      <div className="grid grid-cols-6 gap-2">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(44px,1fr))] gap-2">
         {STEPS.map((step) => (
           <label
             key={step}

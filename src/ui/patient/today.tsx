@@ -25,6 +25,7 @@ import { Link } from './link';
 import { MorningQuestion } from './morning-question';
 import { ClinicAsks } from './clinic-asks';
 import { OpenLink, Opening, Openings, askedIn } from './opening';
+import { useWayBack } from './use-way-back';
 
 const loadPlayer = () => import('./player');
 const loadDayEntry = () => import('./day-entry');
@@ -170,6 +171,23 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     [start, today],
   );
 
+  const isOpen = playing !== null || telling;
+  const leave = useCallback(() => {
+    setPlaying(null);
+    setTelling(false);
+    // What was known before says nothing about what was added.
+    setHere(null);
+    void refresh();
+  }, [refresh]);
+  useWayBack(isOpen, leave);
+  // Whoever comes back begins at the name of the page.
+  const title = useRef<HTMLHeadingElement>(null);
+  const wasOpen = useRef(false);
+  useEffect(() => {
+    if (wasOpen.current && !isOpen) title.current?.focus();
+    wasOpen.current = isOpen;
+  }, [isOpen]);
+
   const known = dayOfPack(pack, today);
   useLocalReminders(known, pack);
   const day: PackDay | null =
@@ -198,12 +216,7 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
           session={playing.session}
           end={playing.end}
           kept={playing.kept}
-          onLeave={() => {
-            setPlaying(null);
-            // What was known before the session says nothing about what it added.
-            setHere(null);
-            void refresh();
-          }}
+          onLeave={leave}
         />
       </Later>
     );
@@ -213,11 +226,9 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
         <DayEntry
           pack={whole}
           today={today}
-          onDone={() => {
-            setTelling(false);
-            setTold(true);
-            setHere(null);
-            void refresh();
+          onDone={(isTold) => {
+            setTold(isTold);
+            leave();
           }}
         />
       </Later>
@@ -228,7 +239,9 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
         <p className="text-soft" dir="auto">
           {pack.clinic.name}
         </p>
-        <h1 className="text-2xl">{day?.dateText ?? inWords(today)}</h1>
+        <h1 ref={title} tabIndex={-1} className="text-2xl outline-none">
+          {day?.dateText ?? inWords(today)}
+        </h1>
         <p dir="auto">{pack.name}</p>
       </header>
       {!day && <p role="alert">{say('today.noPack', { date: inWords(today) })}</p>}

@@ -1,0 +1,3 @@
+export * from './is-open';
+export * from './open-spans';
+export * from './open-times';

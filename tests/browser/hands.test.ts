@@ -1,0 +1,173 @@
+import type { Page } from 'puppeteer-core';
+import { updateClinic, write } from '@/db';
+import { violations } from '../support/axe';
+import { PHONE, freshPage, goTo, press, says } from '../support/browser';
+import { device, makePatient, prescribe } from '../support/clinic';
+import { browserStage } from '../support/browser-stage';
+
+/** What fingers, keys and Back do on the patient's phone. */
+const stage = browserStage();
+
+async function phoneOf(name: string) {
+  const { practitioner } = stage;
+  const id = await makePatient(practitioner, name);
+  await prescribe(practitioner, id, [
+    { exerciseId: 'tuck-lying', dose: '3x60s gap 30s daily until review' },
+    { exerciseId: 'wall-press', dose: '3x30s rpe 3-5 daily until review' },
+  ]);
+  const { link } = await device(practitioner, id);
+  const phone = await freshPage(stage.browser, PHONE);
+  await goTo(phone, `${stage.server.origin}/open#${link}`);
+  await says(phone, 'Begin');
+  return phone;
+}
+
+/** What the keyboard is at: never the page's body. */
+const focused = (page: Page) =>
+  page.evaluate(() => {
+    const at = document.activeElement;
+    return at === null || at === document.body ? 'nothing' : (at.textContent ?? '').trim();
+  });
+/** Waits until the keyboard is at something that says this. */
+const isAt = (page: Page, words: string) =>
+  page.waitForFunction(
+    (wanted) => {
+      const at = document.activeElement;
+      return at !== document.body && (at?.textContent ?? '').includes(wanted);
+    },
+    { polling: 50 },
+    words,
+  );
+
+/** Touches that would be less than 44 px wide or high, with what they are. */
+const small = (page: Page) =>
+  page.evaluate(() =>
+    [
+      ...document.querySelectorAll<HTMLElement>(
+        'main button, main a[href], main label, main summary, main select',
+      ),
+    ]
+      .filter((one) => one.checkVisibility())
+      .map((one) => ({ box: one.getBoundingClientRect(), says: one.textContent?.trim() ?? '' }))
+      .filter(({ box }) => box.width > 0 && (box.width < 44 || box.height < 44))
+      .map(({ box, says: what }) => `${what} ${Math.round(box.width)}×${Math.round(box.height)}`),
+  );
+
+it('puts whom to call first when everything stops, and lets the word be left', async () => {
+  const { clinicId } = stage.practitioner;
+  await write(() => [
+    updateClinic(clinicId, { emergencyNumber: '000', readsReports: 'Pia, at 8 and at 13' }),
+  ]);
+  const phone = await phoneOf('Sandpiper Quay');
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await press(phone, 'It hurts, or something is wrong');
+  await isAt(phone, 'What is it?');
+  await press(phone, 'Numb or tingling');
+  await isAt(phone, 'Numb or tingling');
+  // It waits, looks so, and says for which answer.
+  await says(phone, 'First say how strong it is.');
+  await press(phone, 'Next');
+  await says(phone, 'First say how strong it is.');
+  await choose(phone, '6');
+  await says(phone, 'First say if it is different from usual.');
+  // What is small on the drawing stands in a list.
+  await phone.locator('::-p-xpath(//summary[normalize-space(.)="Choose from a list"])').click();
+  await phone.locator('::-p-xpath(//label[normalize-space(.)="front right toes"])').click();
+  await says(phone, 'front right toes');
+  expect(await small(phone)).toEqual([]);
+  await phone.setViewport({ ...PHONE, width: 320, height: 568 });
+  expect(await small(phone)).toEqual([]);
+  await phone.setViewport(PHONE);
+  await choose(phone, 'New');
+  await press(phone, 'Next');
+  await isAt(phone, 'Stop now, and call your clinic');
+  expect(await violations(phone, 'stop and what to do')).toEqual([]);
+  const said = await phone.$eval('main', (main) => main.innerText);
+  const order = [
+    'In an emergency',
+    'Call 000',
+    'Call 000.',
+    'Else, your clinic',
+    'Pia, at 8 and at 13',
+    'What happens next',
+  ];
+  expect(order.map((words) => said.indexOf(words))).toEqual(
+    [...order.map((words) => said.indexOf(words))].sort((a, b) => a - b),
+  );
+  expect(said).not.toMatch(/normal/i);
+  expect(
+    await phone.$$eval('main a[href^="tel:"]', (all) =>
+      all.map((one) => Math.round(one.getBoundingClientRect().height) >= 56),
+    ),
+  ).toEqual([true, true]);
+  if (process.env.SHOT) await phone.screenshot({ path: '/tmp/h1.png' });
+  await press(phone, 'Leave it');
+  await says(phone, 'paused');
+  expect(await focused(phone)).not.toBe('nothing');
+  expect(phone.problems).toEqual([]);
+});
+
+it('has the keyboard where the eye goes, from the first touch to the last word', async () => {
+  const phone = await phoneOf('Turnstone Quay');
+  await press(phone, 'Begin');
+  await isAt(phone, 'Before your first session');
+  await press(phone, 'I understand');
+  await isAt(phone, 'Tuck lying down');
+  await press(phone, 'Start');
+  await isAt(phone, 'Pause');
+  // One key pauses and goes on.
+  await phone.keyboard.press('Space');
+  await isAt(phone, 'Go on');
+  await phone.keyboard.press('Space');
+  await isAt(phone, 'Pause');
+  await press(phone, 'Skip');
+  await isAt(phone, 'Leave this exercise out?');
+  await press(phone, 'No time now');
+  await isAt(phone, 'Wall press into a pad');
+  await press(phone, 'Stop');
+  await isAt(phone, 'Stopped');
+  await press(phone, 'It is enough for now');
+  await isAt(phone, 'What you did is saved.');
+  await press(phone, 'Leave without telling');
+  await says(phone, 'A short word about today');
+  await phone.waitForFunction(() => document.activeElement?.tagName === 'H1');
+  await press(phone, 'A short word about today');
+  await isAt(phone, 'A short word about today');
+  await press(phone, 'Not now');
+  await says(phone, 'Everything you did is at harbour.');
+  await phone.waitForFunction(() => document.activeElement?.tagName === 'H1');
+  expect(await phone.$eval('body', (body) => body.innerText)).not.toContain('Saved. Thank you.');
+  expect(phone.problems).toEqual([]);
+});
+
+it('lets Back close what was opened, and loses nothing by it', async () => {
+  const phone = await phoneOf('Dunlin Quay');
+  const before = await phone.evaluate(() => history.length);
+  await press(phone, 'A short word about today');
+  await says(phone, 'About which day?');
+  await phone.goBack();
+  await says(phone, 'Begin');
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await says(phone, 'Hold');
+  await phone.goBack();
+  await says(phone, 'Go on where you left off');
+  expect(new URL(phone.url()).pathname).toBe('/today');
+  // Its own buttons take the step away again: Back does not open it anew.
+  await press(phone, 'A short word about today');
+  await press(phone, 'Not now');
+  await says(phone, 'A short word about today');
+  expect(await phone.evaluate(() => history.length)).toBeLessThanOrEqual(before + 1);
+  await press(phone, 'Settings');
+  await says(phone, 'Your day');
+  await phone.goBack();
+  await says(phone, 'Go on where you left off');
+  expect(phone.problems).toEqual([]);
+});
+
+async function choose(page: Page, words: string): Promise<void> {
+  await page.locator(`::-p-xpath(//label[normalize-space(.)="${words}"])`).click();
+}
