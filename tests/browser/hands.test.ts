@@ -4,6 +4,7 @@ import { violations } from '../support/axe';
 import { PHONE, freshPage, goTo, press, says } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
+import { SIZES, TEXTS, misfitsIn, playing } from '../support/player-fits';
 
 /** What fingers, keys and Back do on the patient's phone. */
 const stage = browserStage();
@@ -165,6 +166,24 @@ it('lets Back close what was opened, and loses nothing by it', async () => {
   await says(phone, 'Your day');
   await phone.goBack();
   await says(phone, 'Go on where you left off');
+  expect(phone.problems).toEqual([]);
+});
+
+it('fits the player into every screen, in every size of text, while it runs', async () => {
+  const phone = await playing(stage, 'Redshank Quay');
+  // "npm run long" measures every kind of segment; here it runs, and is the tightest.
+  expect(await misfitsIn(phone, TEXTS, SIZES)).toEqual([]);
+  await says(phone, 'I am ready');
+  expect(
+    await misfitsIn(
+      phone,
+      ['larger'],
+      [
+        [568, 320],
+        [320, 568],
+      ],
+    ),
+  ).toEqual([]);
   expect(phone.problems).toEqual([]);
 });
 

@@ -3,14 +3,16 @@ import { type ComponentProps, useId } from 'react';
 /**
  * The one big button of a patient's screen.
  *
+ * @param isLow of the letters around it and no higher than a finger: where the screen has little room
  * @param missing which answer it waits for, in a sentence; it looks so, and does nothing until it is there
  */
 export function BeginButton({
   children,
   missing = '',
+  isLow = false,
   onClick,
   ...props
-}: ComponentProps<'button'> & { missing?: string }) {
+}: ComponentProps<'button'> & { missing?: string; isLow?: boolean }) {
   const about = useId();
   const waits = missing !== '' || props.disabled === true;
   return (
@@ -22,7 +24,7 @@ export function BeginButton({
         aria-disabled={missing !== '' || undefined}
         aria-describedby={missing === '' ? undefined : about}
         onClick={missing === '' ? onClick : (event) => event.preventDefault()}
-        className={`min-h-14 rounded px-6 py-3 text-[1.1em] font-semibold ${
+        className={`rounded px-6 text-[1.1em] font-semibold ${isLow ? 'min-h-[48px] py-1' : 'min-h-14 py-3'} ${
           waits
             ? 'cursor-not-allowed border border-dashed border-soft bg-paper text-soft'
             : 'bg-action text-on-action'

@@ -5,17 +5,15 @@ import { currentSegment, isBeforeSet } from '@/core/player';
 import { BeginButton } from './begin-button';
 import type { PlayerFaceProps } from './player-face-props';
 import { useSay } from './say';
-import { SoundChoices } from './sound-choices';
 
-const SIDE_BUTTON = 'min-h-12 rounded border border-hair bg-sheet px-1 font-medium leading-tight';
+const SIDE_BUTTON =
+  'min-h-[48px] rounded border border-hair bg-sheet px-0.5 font-medium leading-tight hyphens-auto';
 
 /** What can be pressed: the way through the session, and always the way out of it. */
 export function Controls({
   mode,
-  chosen,
   head,
   lines,
-  onChoose,
   onBegin,
   onPause,
   onBack,
@@ -37,12 +35,12 @@ export function Controls({
     before.current = mode;
   }, [mode]);
   return (
-    <footer className="mx-auto grid w-full max-w-2xl gap-2 px-4 pb-3">
-      <p className="truncate text-fine text-soft" dir="auto">
+    <footer className="player-controls grid gap-1.5">
+      <p className="truncate text-[0.84em] text-soft" dir="auto">
         {next ? say('player.then', { next: next.name }) : say('player.last')}
       </p>
       {mode === 'running' ? (
-        <div className="grid grid-cols-5 gap-1.5 text-fine">
+        <div className="grid grid-cols-5 gap-1.5 text-[0.84em]">
           <Side onClick={onBack}>{say('player.back')}</Side>
           <Side onClick={onRepeat}>{say('player.repeat')}</Side>
           <Side onClick={onPause} ref={main}>
@@ -54,12 +52,12 @@ export function Controls({
           <Side onClick={onSkip}>{say('player.skip')}</Side>
         </div>
       ) : (
-        <BeginButton onClick={onBegin} ref={main}>
+        <BeginButton onClick={onBegin} ref={main} isLow>
           {say(mode === 'ready' ? 'player.start' : 'player.goOn')}
         </BeginButton>
       )}
       {mode === 'ready' ? (
-        <button type="button" className="min-h-11 text-action underline" onClick={onLeave}>
+        <button type="button" className="min-h-[44px] text-action underline" onClick={onLeave}>
           {say('first.notNow')}
         </button>
       ) : (
@@ -67,23 +65,19 @@ export function Controls({
           <button
             type="button"
             onClick={onStop}
-            className="min-h-16 rounded bg-stop text-xl font-bold tracking-wide text-on-stop uppercase"
+            className="min-h-[64px] rounded bg-stop text-[1.25em] font-bold tracking-wide text-on-stop uppercase"
           >
             {say('player.stop')}
           </button>
           <button
             type="button"
             onClick={onHurt}
-            className="min-h-16 rounded border-2 border-stop px-2 leading-tight font-semibold text-stop"
+            className="min-h-[64px] rounded border-2 border-stop px-2 leading-tight font-semibold text-stop"
           >
             {say('player.wrong')}
           </button>
         </div>
       )}
-      <details className="text-fine">
-        <summary className="min-h-11 py-2 text-action">{say('player.options')}</summary>
-        <SoundChoices chosen={chosen} onChoose={onChoose} />
-      </details>
     </footer>
   );
 }

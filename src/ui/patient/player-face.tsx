@@ -15,7 +15,8 @@ import { Felt, SetUp, Steps } from './line-words';
 import { Controls } from './player-controls';
 import { useSay } from './say';
 import { SegmentNow } from './segment-now';
-import { countWords, cueWords, segmentWord, wayWord } from './segment-words';
+import { countWords, cueWords, segmentWord, sideWords, wayWord } from './segment-words';
+import { SoundChoices } from './sound-choices';
 
 /** The whole screen of a session: the figure, what to do now, its count, its side, what comes next. */
 export function PlayerFace(props: PlayerFaceProps) {
@@ -35,18 +36,18 @@ export function PlayerFace(props: PlayerFaceProps) {
   if (!segment || !line) return null;
   const count = countWords(segment, head.segments, line, say);
   return (
-    <section className="fixed inset-0 grid grid-rows-[auto_minmax(0,1fr)_auto] bg-paper">
-      <header className="mx-auto flex w-full max-w-2xl items-start justify-between gap-3 px-4 pt-3">
-        <div>
-          <p className="text-fine text-soft">
+    <section className="player" data-far={props.chosen.far || undefined}>
+      <header className="player-head flex items-start justify-between gap-3">
+        <div className="min-w-0">
+          <p className="text-[0.84em] text-soft">
             {say('player.exercise', { nth: segment.line + 1, count: lines.length })}
             {count && ` · ${count}`}
           </p>
-          <h1 ref={title} tabIndex={-1} className="text-xl outline-none" dir="auto">
+          <h1 ref={title} tabIndex={-1} className="outline-none" dir="auto">
             {line.name}
           </h1>
           {line.complaint !== undefined && (
-            <p className="text-fine leading-snug text-soft" dir="auto">
+            <p className="text-[0.84em] leading-snug text-soft" dir="auto">
               {say('today.for', { complaint: line.complaint })}
             </p>
           )}
@@ -56,19 +57,12 @@ export function PlayerFace(props: PlayerFaceProps) {
           {formatClock(sessionLeft(head))}
         </p>
       </header>
-      {/* The drawing gives way to the words: nothing lies over anything on a small phone. */}
-      <div
-        className="mx-auto flex w-full max-w-2xl flex-col justify-center-safe gap-3 overflow-auto px-4"
-        // What does not fit is scrolled to, by keys as well.
-        tabIndex={0}
-        role="group"
-        aria-label={line.name}
-      >
-        {line.figure && props.counting === null && (
+      {line.figure && props.counting === null && (
+        <div className="player-figure">
           <Framed
             side={wayWord(segment, line, say) || (line.drawnSide ?? '')}
             signs={line.signs ?? []}
-            className="max-h-[33dvh] min-h-32 w-full flex-1"
+            className="h-full w-full"
           >
             <FigureMoving
               key={line.lineage}
@@ -80,23 +74,41 @@ export function PlayerFace(props: PlayerFaceProps) {
               className="min-h-0 w-full flex-1"
             />
           </Framed>
-        )}
-        {props.counting ? (
-          <>
+        </div>
+      )}
+      {mode !== 'ready' && (
+        <div className="player-now">
+          {props.counting ? (
             <Meanwhile {...props} segment={segment} line={line} />
-            <Question {...props} />
-          </>
-        ) : mode === 'ready' ? (
-          <Ready line={line} />
-        ) : (
-          <Now {...props} segment={segment} line={line} />
-        )}
+          ) : (
+            <Now {...props} segment={segment} line={line} />
+          )}
+        </div>
+      )}
+      {/* What does not fit is scrolled to, by keys as well. */}
+      <div
+        className="player-more flex flex-col gap-2 *:shrink-0"
+        tabIndex={0}
+        role="group"
+        aria-label={line.name}
+      >
         {mode === 'away' && (
           <p className="rounded border-2 border-lit p-3" role="status">
             {say('player.away')}
           </p>
         )}
         {mode === 'paused' && <p role="status">{say('player.paused')}</p>}
+        {props.counting ? (
+          <Question {...props} />
+        ) : mode === 'ready' ? (
+          <Ready line={line} />
+        ) : (
+          <How {...props} segment={segment} line={line} />
+        )}
+        <details className="player-options">
+          <summary className="min-h-11 py-2 text-action">{say('player.options')}</summary>
+          <SoundChoices chosen={props.chosen} onChoose={props.onChoose} />
+        </details>
       </div>
       <Controls {...props} />
     </section>
@@ -159,6 +171,7 @@ function Ready({ line }: { line: PackLine }) {
   );
 }
 
+/** What is done now, and what is pressed when it is done. */
 function Now({
   head,
   own,
@@ -169,13 +182,6 @@ function Now({
   line,
 }: PlayerFaceProps & { segment: PlayedSegment; line: PackLine }) {
   const say = useSay();
-  const elapsed = own ?? head.elapsed;
-  const isSettingUp = segment.kind === 'next-exercise' || segment.kind === 'get-ready';
-  const cue = isSettingUp
-    ? [line.needs && say('player.needs', { needs: line.needs }), line.words]
-        .filter(Boolean)
-        .join(' ')
-    : cueWords(cueAt(segment, elapsed, line.dose.breath, line.cues), say);
   const waits = segment.work === null && segment.kind !== 'move' && segment.kind !== 'release';
   return (
     <SegmentNow
@@ -183,23 +189,46 @@ function Now({
       segment={segment}
       line={line}
       shown={own === null ? secondsLeft(head) : seconds(own)}
-      // While getting ready the dose's own words say it.
-      sideSaid={segment.kind !== 'get-ready'}
+      sideSaid={false}
       spoken
     >
-      {/* What is pressed stands above what is read: a long set-up never hides it. */}
       {mode === 'running' && (own !== null || waits) && (
-        <BeginButton onClick={onTap}>
+        <BeginButton onClick={onTap} isLow>
           {say(own !== null && !waits ? 'player.tapDone' : 'player.ready')}
         </BeginButton>
       )}
       {mode === 'running' && segment.untilFormFails && segment.rep > 0 && !isBeforeSet(segment) && (
-        <BeginButton onClick={onLess}>{say('player.lastGood')}</BeginButton>
+        <BeginButton onClick={onLess} isLow>
+          {say('player.lastGood')}
+        </BeginButton>
       )}
-      {isSettingUp && <SetUp line={line} />}
+    </SegmentNow>
+  );
+}
+
+/** Which side in full, the cue, and how it goes: read, and scrolled where the screen is small. */
+function How({
+  head,
+  own,
+  segment,
+  line,
+}: PlayerFaceProps & { segment: PlayedSegment; line: PackLine }) {
+  const say = useSay();
+  const isSettingUp = segment.kind === 'next-exercise' || segment.kind === 'get-ready';
+  const cue = isSettingUp
+    ? [line.needs && say('player.needs', { needs: line.needs }), line.words]
+        .filter(Boolean)
+        .join(' ')
+    : cueWords(cueAt(segment, own ?? head.elapsed, line.dose.breath, line.cues), say);
+  // While getting ready the dose's own words say it.
+  const side = segment.kind === 'get-ready' ? '' : sideWords(segment, line);
+  return (
+    <>
+      {side !== '' && <p>{side}</p>}
       <p className="min-h-[1.5em]" dir="auto">
         {cue}
       </p>
+      {isSettingUp && <SetUp line={line} />}
       <details>
         <summary className="min-h-11 py-2 text-action">{say('player.how')}</summary>
         <div className="grid gap-2">
@@ -214,6 +243,6 @@ function Now({
           )}
         </div>
       </details>
-    </SegmentNow>
+    </>
   );
 }

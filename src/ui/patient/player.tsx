@@ -63,7 +63,7 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
   const [countBefore, setCountBefore] = useState<number | null>(null);
   const segment = currentSegment(head);
   const line = segment ? lines[segment.line] : undefined;
-  const spoken = segment && line ? segmentSpoken(segment, line, say) : '';
+  const spoken = segment && line ? segmentSpoken(segment, line, say, head.segments) : '';
   const signals = useSignals(segment, mode === 'running', chosen, spoken);
   const lineageAt = (index: number) => lines[index]?.lineage ?? '';
 

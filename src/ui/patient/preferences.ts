@@ -7,6 +7,8 @@ export type Preferences = {
   readonly vibration: boolean;
   /** Tap when done, instead of following the clock. */
   readonly ownPace: boolean;
+  /** The word and the count as large as the screen allows: the phone is propped across the room. */
+  readonly far: boolean;
   readonly paces: Paces;
 };
 
@@ -18,6 +20,7 @@ export const USUAL: Preferences = {
   voice: false,
   vibration: true,
   ownPace: false,
+  far: false,
   paces: DEFAULT_PACES,
 };
 

@@ -14,7 +14,7 @@ export function RepRibs({ head, segment }: { head: Playhead; segment: PlayedSegm
   const height = Math.max(6, Math.min(22, 150 / Math.max(1, shown)));
   const share = segment.work === null ? 0 : head.elapsed / Math.max(0.1, segment.seconds);
   return (
-    <div aria-hidden className="grid w-16 justify-items-center gap-[3px]">
+    <div aria-hidden className="rep-ribs grid w-16 justify-items-center gap-[3px]">
       <div className="h-1.5 w-8 rounded-sm bg-ink" />
       {Array.from({ length: shown }, (_, index) => (
         <div

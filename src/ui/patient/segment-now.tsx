@@ -33,28 +33,28 @@ export function SegmentNow({
   const way = wayWord(segment, line, say);
   const side = sideSaid ? sideWords(segment, line) : '';
   return (
-    <div className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-5">
+    <div className="flex items-center gap-5">
       <RepRibs head={head} segment={segment} />
-      <div className="grid gap-2">
-        <p className="text-2xl font-semibold" data-testid="now">
-          {segmentWord(segment, line, say)}
-        </p>
-        {way && (
-          <p className="justify-self-start rounded bg-ink px-3 py-1 text-lg font-semibold text-paper">
-            {way}
+      <div className="grid min-w-0 flex-1 gap-2">
+        <div className="player-said">
+          <div className="grid justify-items-start gap-1">
+            <p className="player-word" data-testid="now">
+              {segmentWord(segment, line, say)}
+            </p>
+            {way && (
+              <p className="player-way rounded bg-ink px-3 py-0.5 font-semibold text-paper">
+                {way}
+              </p>
+            )}
+          </div>
+          {side && <p>{side}</p>}
+          <p className="player-clock figures" data-testid="left" aria-hidden>
+            {formatClock(shown)}
           </p>
-        )}
-        {side && <p>{side}</p>}
-        <p
-          className="figures text-[3.6rem] leading-none font-semibold"
-          data-testid="left"
-          aria-hidden
-        >
-          {formatClock(shown)}
-        </p>
+        </div>
         {/* Said once when it changes, not at every second. */}
         <p className="sr-only" role="status" aria-live="assertive">
-          {spoken ? segmentSpoken(segment, line, say) : ''}
+          {spoken ? segmentSpoken(segment, line, say, head.segments) : ''}
         </p>
         {children}
       </div>

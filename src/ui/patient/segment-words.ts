@@ -45,15 +45,39 @@ function firstSide({ dose: { side } }: PackLine): 'left' | 'right' | null {
   return side === undefined ? null : side === 'right' ? 'right' : 'left';
 }
 
-/** Word, way and length: what is spoken, and read out, once when it changes. */
-export function segmentSpoken(segment: PlayedSegment, line: PackLine, say: Say): string {
+/** "3 of 10": which repetition of its set a held or moved one is; empty for all else, and for an only one. */
+function repSpoken(segment: PlayedSegment, segments: readonly PlayedSegment[], say: Say): string {
+  if (segment.work === null || segment.rep === 0 || segment.untilFormFails) return '';
+  const count = Math.max(
+    ...segments.filter((one) => one.endsRep && isOfTheSet(one, segment)).map(({ rep }) => rep),
+  );
+  return count > 1 ? say('player.rep', { nth: segment.rep, count }) : '';
+}
+
+const isOfTheSet = (a: PlayedSegment, b: PlayedSegment) =>
+  a.line === b.line && a.round === b.round && a.set === b.set && a.side === b.side;
+
+/**
+ * Which repetition, word, way and length: what is spoken, and read out, once when it changes.
+ *
+ * @param segments of the session, by which repetitions are counted; without them none is named
+ * @example // "3 of 10, Hold, Left side, 10 seconds"
+ */
+export function segmentSpoken(
+  segment: PlayedSegment,
+  line: PackLine,
+  say: Say,
+  segments: readonly PlayedSegment[] = [],
+): string {
   const inFull = segment.kind === 'change-side' || segment.kind === 'get-ready';
   const way = (inFull && sideWords(segment, line)) || wayWord(segment, line, say);
   const seconds = say('player.seconds', { seconds: Math.round(segment.seconds) });
   // The set-up is said while there is time for it.
   const setUp = segment.kind === 'get-ready' ? (line.setUp ?? []) : [];
   return [
-    [segmentWord(segment, line, say), way, seconds].filter((part) => part !== '').join(', '),
+    [repSpoken(segment, segments, say), segmentWord(segment, line, say), way, seconds]
+      .filter((part) => part !== '')
+      .join(', '),
     ...setUp,
   ].join('. ');
 }

@@ -3,7 +3,7 @@
 import type { Preferences } from './preferences';
 import { useSay } from './say';
 
-const CHOICES = ['tones', 'voice', 'vibration', 'ownPace'] as const;
+const CHOICES = ['tones', 'voice', 'vibration', 'ownPace', 'far'] as const;
 
 /** How the player plays on this phone: tones, a spoken voice, vibration, and whose pace. */
 export function SoundChoices({
