@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import {
   Document,
   G,
@@ -129,7 +130,7 @@ export async function handoutPdf(
           <Text>{`${handout.clinic.name}, ${handout.clinic.phone}`}</Text>
           <Text
             render={({ pageNumber, totalPages }) =>
-              `Version ${handout.version}, printed ${handout.madeOn}, page ${pageNumber} of ${totalPages}`
+              `Version ${handout.version}, printed ${shortDay(handout.madeOn)}, page ${pageNumber} of ${totalPages}`
             }
           />
         </View>
@@ -193,7 +194,7 @@ function Head({ handout, styles }: { handout: Handout; styles: Styles }) {
       <View style={{ flex: 1 }}>
         <Text style={styles.title}>{`${handout.patientName}: your exercises`}</Text>
         <Text>{`${handout.clinic.name}, ${handout.clinic.phone}`}</Text>
-        <Text>{`Version ${handout.version}, from ${handout.effectiveFrom}. ${handout.review}`}</Text>
+        <Text>{`Version ${handout.version}, from ${shortDay(handout.effectiveFrom)}. ${handout.review}`}</Text>
         <Text>
           {`All of it once, with rests and changes: ${handout.time}.${
             handout.rounds > 1 ? ` Go through it ${handout.rounds} times.` : ''

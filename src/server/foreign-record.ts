@@ -15,7 +15,7 @@ import {
 } from '@/core/measures';
 import type { ForeignDraft } from '@/core/records';
 import { type Instant, dateIn } from '@/core/schedule';
-import type { ClinicId, LocalDate, PatientId } from '@/core/units';
+import { type ClinicId, type LocalDate, type PatientId, shortDay } from '@/core/units';
 import {
   AlreadyThere,
   type MeasurementRow,
@@ -81,7 +81,7 @@ async function readFor(member: SignedIn, text: string): Promise<ForeignRecord> {
       ...record.left,
       ...ahead.map(({ kind, side, on }) => ({
         what: wordsOf(kind, side),
-        why: `its day, ${on}, has not come yet`,
+        why: `its day, ${shortDay(on)}, has not come yet`,
       })),
     ],
   };
@@ -101,7 +101,7 @@ async function knownOf(
 /** In what a file and a patient differ, in words. */
 function unlikeIn(
   { name, birthDate }: ForeignPatient,
-  here: { readonly name: string; readonly birthDate: string | null },
+  here: { readonly name: string; readonly birthDate: LocalDate | null },
 ): string[] {
   const same = (a: string, b: string) =>
     a.localeCompare(b, undefined, { sensitivity: 'base', usage: 'search' }) === 0;
@@ -109,7 +109,7 @@ function unlikeIn(
     ...(same(name, here.name) ? [] : [`The file is of ${name}, this patient is ${here.name}.`]),
     ...(birthDate === null || here.birthDate === null || birthDate === here.birthDate
       ? []
-      : [`The file says born ${birthDate}, here it is ${here.birthDate}.`]),
+      : [`The file says born ${shortDay(birthDate)}, here it is ${shortDay(here.birthDate)}.`]),
   ];
 }
 

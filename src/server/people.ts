@@ -2,7 +2,7 @@ import { ENGLISH } from '@/catalogue';
 import type { ClinicDraft, MemberDraft, PatientDraft } from '@/core/records';
 import { isAlike, searchText, searchWords } from '@/core/identity';
 import { parseZone, dateIn } from '@/core/schedule';
-import type { LocalDate, MemberId } from '@/core/units';
+import { type LocalDate, type MemberId, shortDay } from '@/core/units';
 import {
   AlreadyThere,
   acknowledgeAlert,
@@ -112,7 +112,7 @@ export async function alikeInWords(
   const said = await Promise.all(
     alike.slice(0, MOST_ALIKE_SAID).map(async (one) => {
       if (!(await mayOpen(member, one))) return 'somebody whose file is closed to you';
-      return `${one.name}${one.birthDate ? `, born ${one.birthDate}` : ''}${one.archivedAt === null ? '' : ' (archived)'}`;
+      return `${one.name}${one.birthDate ? `, born ${shortDay(one.birthDate)}` : ''}${one.archivedAt === null ? '' : ' (archived)'}`;
     }),
   );
   const more = alike.length - said.length;

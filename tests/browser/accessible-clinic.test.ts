@@ -28,6 +28,13 @@ it('the clinic’s own views', async () => {
   await look('sign in, refused');
   await signInAs(page, stage.server.origin, stage.emails.lead);
   await look('morning list');
+  // The first Tab offers the way past the head of the page, and it leads to the page.
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('Tab');
+  expect(await page.evaluate(() => document.activeElement?.textContent)).toBe('Skip to the page');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  expect(await page.evaluate(() => document.activeElement?.closest('main') !== null)).toBe(true);
   await go('/?name=nobody-here');
   await look('morning list, nobody found');
   await go('/patients/new');

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Page } from 'puppeteer-core';
 import { insertAlert, write } from '@/db';
 import { signLetter } from '@/server/follow/review';
 import { looking, visited } from '../support/accessible';
@@ -41,6 +42,23 @@ beforeAll(async () => {
   await signLetter(practitioner, { id: outcomeLetterId, ...order });
 }, 900_000);
 
+/** Fields that the keyboard comes to, one after the other, and finds under something else. */
+const hiddenByLines = (page: Page) =>
+  page.evaluate(() => {
+    const hidden: string[] = [];
+    for (const field of document.querySelectorAll<HTMLElement>(
+      'main input, main select, main button',
+    )) {
+      if (!field.checkVisibility() || field.matches(':disabled, .sr-only')) continue;
+      field.focus();
+      const box = field.getBoundingClientRect();
+      const at = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
+      const isSeen = at !== null && (field.contains(at) || at.contains(field));
+      if (!isSeen) hidden.push(field.getAttribute('aria-label') ?? field.textContent ?? field.id);
+    }
+    return hidden;
+  });
+
 it('screening and measuring', async () => {
   const { page, look, go, clean } = await looking(stage, stage.lead.token);
   await go(`/patients/${newPatientId}/screen`);
@@ -59,6 +77,8 @@ it('screening and measuring', async () => {
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
   await page.click('::-p-xpath(//button[contains(., "Neck bend forward from")])');
   await look('measure, everything open');
+  // Lines that stay hide no field that the keyboard comes to.
+  expect(await hiddenByLines(page)).toEqual([]);
   await go(`/patients/${blockedId}/measure`);
   await look('measure, with findings');
   await go(`/patients/${blockedId}/measure/photos`);

@@ -88,7 +88,7 @@ it('the patient’s views, with targets a finger can hit', async () => {
   await page.$$eval('input[name=compared]', (inputs) => inputs[1]?.click());
   await press(page, 'Next');
   await look('stop and what to do');
-  await press(page, 'Next');
+  await press(page, 'Say how it was');
   await look('check-in');
   await page.click('input[name=pain][value="5"]');
   await look('check-in, answered');

@@ -76,7 +76,7 @@ it('pauses the programme and tells the clinic when something feels wrong', async
   await reportTrouble(phone, 'An arm or leg is weak', 2, 'as usual');
   await says(phone, 'Stop now, and call your clinic');
   expect(await textOf(phone)).toContain('+000 555 01');
-  await press(phone, 'Next');
+  await press(phone, 'Say how it was');
   await press(phone, 'Leave without telling');
   await says(phone, 'Your programme is paused');
   expect(await textOf(phone)).not.toContain('Begin');

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { ReviewRow } from '@/core/review';
 import { TRIAGE_LIMITS } from '@/core/triage';
 import { instantAt } from '@/core/schedule';
-import { addDays } from '@/core/units';
+import { addDays, shortDay } from '@/core/units';
 import {
   GuardRefused,
   alertsToEscalate,
@@ -363,7 +363,7 @@ it('a row of a review says what was measured, and a dash for what was not', () =
     otherwise: false,
   });
   const name = 'Neck turn, left';
-  const said = `60° (${today()})`;
+  const said = `60° (${shortDay(today())})`;
   expect(rowInWords(row(60, null))).toMatchObject({ name, first: said, last: '–' });
   expect(rowInWords(row(null, measured(60)))).toMatchObject({ name, first: '–', last: said });
 });

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Bundle } from 'fhir/r4';
+import { shortDay } from '@/core/units';
 import { Fhir } from 'fhir/fhir';
 import { strFromU8, unzipSync } from 'fflate';
 import type { ForeignDraft } from '@/core/records';
@@ -75,7 +76,7 @@ it('makes a new patient, with what was measured there and where that was', async
   });
   expect(preview.left.map(({ why }) => why)).toEqual([
     'no kind of measurement that is known here',
-    `its day, ${today(1)}, has not come yet`,
+    `its day, ${shortDay(today(1))}, has not come yet`,
   ]);
   const id = randomUUID();
   const draft = { text, from: FROM, into: asNew(id) };

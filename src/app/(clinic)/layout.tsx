@@ -13,6 +13,12 @@ export default async function ClinicLayout({ children }: { children: React.React
   const member = await requireAnyMember();
   return (
     <div className="grid min-h-dvh grid-rows-[auto_1fr_auto]">
+      <a
+        href="#page"
+        className="no-print sr-only rounded bg-action px-4 py-2 text-on-action focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-40"
+      >
+        Skip to the page
+      </a>
       <header className="no-print border-b border-hair bg-sheet">
         <div className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-6 gap-y-1 px-5 py-2">
           <Link href="/" className="text-lg font-semibold text-ink">
@@ -55,7 +61,9 @@ export default async function ClinicLayout({ children }: { children: React.React
           <SignOut />
         </div>
       </header>
-      <main className="mx-auto w-full max-w-[80rem] px-5 py-5">{children}</main>
+      <main id="page" tabIndex={-1} className="mx-auto outline-none w-full max-w-[80rem] px-5 py-5">
+        {children}
+      </main>
       <footer className="mx-auto w-full max-w-[80rem] border-t border-hair px-5 py-3 text-small text-soft">
         {CLINIC_CAUTION}
       </footer>

@@ -54,7 +54,7 @@ describe('what a session is worth', () => {
   ];
   it.each<[Partial<SessionLog>, string, RegExp | null]>([
     [{}, 'good', null],
-    [{ share: 0.99 }, 'not good', /99 % of it done on 2026-10-01/],
+    [{ share: 0.99 }, 'not good', /99 % of it done on 1 Oct 2026/],
     [{ share: 1.25 }, 'good', null],
     [{ share: 1.26 }, 'not good', /126 % .* more than is written/],
     [{ effort: 7 }, 'good', null],
@@ -125,7 +125,7 @@ describe('evidence', () => {
     expect([found.goodDays, found.since, found.broken]).toEqual([
       2,
       on(2),
-      '50 % of it done on 2026-10-02',
+      '50 % of it done on 2 Oct 2026',
     ]);
   });
   it('is old after a fortnight without a session', () => {

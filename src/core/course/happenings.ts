@@ -1,4 +1,4 @@
-import type { LocalDate } from '../units';
+import { type LocalDate, shortDay } from '../units';
 import { type Course, type Lived, type Stretch, livedIn } from './course';
 import { LIGHTS, type SessionLog, isSkip, isUnsettled, lightOf } from './session';
 
@@ -57,7 +57,7 @@ export function happeningsIn(course: Course): Happening[] {
       add({
         ...known(here, `session ${here.log.id}`),
         kind: 'left out for pain',
-        say: `Left out for pain ${left} times in ${last.length} sessions, last on ${here.log.date}`,
+        say: `Left out for pain ${left} times in ${last.length} sessions, last on ${shortDay(here.log.date)}`,
       });
   });
   return [...found.values()].sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
@@ -88,13 +88,13 @@ function inSession(here: Lived): Happening[] {
     found.push({
       ...event,
       kind: 'stopped',
-      say: `Stopped on ${log.date} because something felt wrong`,
+      say: `Stopped on ${shortDay(log.date)} because something felt wrong`,
     });
   if (log.pain !== null && lightOf(log.pain) === 'red')
     found.push({
       ...event,
       kind: 'red light',
-      say: `Pain ${log.pain} of 10 on ${log.date}, over ${LIGHTS.amber} is too much`,
+      say: `Pain ${log.pain} of 10 on ${shortDay(log.date)}, over ${LIGHTS.amber} is too much`,
     });
   return found;
 }
@@ -119,21 +119,21 @@ function nextMorning(lived: readonly Lived[], at: number): Happening[] {
         ? {
             ...event,
             kind: 'second flare',
-            say: `${flares.size} flares in ${FLARE_WINDOW} sessions, the last the morning after ${log.date}`,
+            say: `${flares.size} flares in ${FLARE_WINDOW} sessions, the last the morning after ${shortDay(log.date)}`,
           }
-        : { ...event, kind: 'flare', say: `A flare the morning after ${log.date}` },
+        : { ...event, kind: 'flare', say: `A flare the morning after ${shortDay(log.date)}` },
     );
   if (log.pain !== null && lightOf(log.pain) === 'amber')
     found.push({
       ...event,
       kind: 'amber, not settled',
-      say: `Pain ${log.pain} of 10 on ${log.date} that had not settled by next morning`,
+      say: `Pain ${log.pain} of 10 on ${shortDay(log.date)} that had not settled by next morning`,
     });
   if (before && isUnsettled(before.log))
     found.push({
       ...event,
       kind: 'sore again',
-      say: `Still sore the next morning twice running, the last after ${log.date}`,
+      say: `Still sore the next morning twice running, the last after ${shortDay(log.date)}`,
     });
   return found;
 }

@@ -1,7 +1,7 @@
 import type { SkipReason, Soreness } from '../adherence';
 import { type Dose, heldSeconds, repsOf } from '../dose';
 import type { CountedSet } from '../history';
-import type { LocalDate } from '../units';
+import { type LocalDate, shortDay } from '../units';
 
 /** One session of one line, as progression reads it. */
 export type SessionLog = {
@@ -89,14 +89,16 @@ export type Worth = 'good' | 'untold' | 'left out' | 'not good';
 export function whyNotGood(log: SessionLog, dose: Dose): string | null {
   const { share, effort, pain, date } = log;
   if (isSkip(log)) return null;
-  if (log.stopped !== 'no') return `stopped on ${date}`;
-  if (log.skipped === 'pain' && share < 1) return `left out for pain on ${date}`;
-  if (share < 1) return `${Math.round(share * 100)} % of it done on ${date}`;
+  if (log.stopped !== 'no') return `stopped on ${shortDay(date)}`;
+  if (log.skipped === 'pain' && share < 1) return `left out for pain on ${shortDay(date)}`;
+  if (share < 1) return `${Math.round(share * 100)} % of it done on ${shortDay(date)}`;
   if (isOverdone(log, dose))
-    return `${Math.round(share * 100)} % of it done on ${date}, more than is written: ask for it as written`;
-  if (pain !== null && lightOf(pain) === 'red') return `pain ${pain} of 10 on ${date}`;
-  if (isUnsettled(log)) return `trouble the morning after ${date}`;
-  return effort !== null && effort > HARD_EFFORT ? `effort ${effort} of 10 on ${date}` : null;
+    return `${Math.round(share * 100)} % of it done on ${shortDay(date)}, more than is written: ask for it as written`;
+  if (pain !== null && lightOf(pain) === 'red') return `pain ${pain} of 10 on ${shortDay(date)}`;
+  if (isUnsettled(log)) return `trouble the morning after ${shortDay(date)}`;
+  return effort !== null && effort > HARD_EFFORT
+    ? `effort ${effort} of 10 on ${shortDay(date)}`
+    : null;
 }
 
 /** @example worthOf({ …tenOfTen, pain: 1, nextMorning: null }, dose) // 'untold' */

@@ -1,4 +1,4 @@
-import { type LocalDate, percentText } from '../units';
+import { type LocalDate, percentText, shortDay } from '../units';
 
 export type LetterRow = {
   readonly name: string;
@@ -53,7 +53,7 @@ export function outcomeLetter(facts: LetterFacts): OutcomeLetter {
     ...letter,
     measures: letter.measures.slice(0, MOST_LETTER_ROWS),
     paragraphs: [
-      `${who} ${was} with us from ${from} to ${date} for: ${complaint}.`,
+      `${who} ${was} with us from ${shortDay(from)} to ${shortDay(date)} for: ${complaint}.`,
       ...(sessionsDue > 0
         ? [
             `${who} ${did} ${sessionsDone} of ${sessionsDue} sessions${share === null ? '' : `, ${percentText(share)} of the dose`}.`,

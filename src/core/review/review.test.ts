@@ -107,7 +107,7 @@ describe('the letter', () => {
 
   it('tells the patient in the second person, and the referrer by name', () => {
     expect(outcomeLetter(facts).paragraphs.slice(0, 2)).toEqual([
-      'You were with us from 2026-09-17 to 2026-11-26 for: Neck.',
+      'You were with us from 17 Sep 2026 to 26 Nov 2026 for: Neck.',
       'You did 61 of 70 sessions, 87 % of the dose.',
     ]);
     expect(outcomeLetter({ ...facts, forReferrer: true }).paragraphs[0]).toContain('Linnet was');

@@ -1,4 +1,4 @@
-import type { LocalDate } from '../units';
+import { type LocalDate, shortDay } from '../units';
 import { type ScreeningAnswers } from './answers';
 import type { Outcome } from './outcome';
 import { screen, yesInWords } from './screen';
@@ -41,7 +41,7 @@ export function referralLetter(facts: LetterFacts): string {
   const blocking = fired.filter((rule) => rule.outcome !== 'precautions');
   const pressure = facts.screening.pressure;
   return [
-    `${facts.clinic.name}, ${facts.clinic.phone}\n${facts.date}`,
+    `${facts.clinic.name}, ${facts.clinic.phone}\n${shortDay(facts.date)}`,
     `To: ${facts.to}`,
     `Re: ${facts.patientName}${facts.screening.age === null ? '' : `, ${facts.screening.age} years`}`,
     `Dear colleague,\n${facts.patientName} came to us with: ${facts.complaint}. ${ASKS[outcome === 'unfinished' ? 'refer' : outcome]}`,

@@ -5,6 +5,7 @@ export * from './measure-units';
 export * from './range';
 export * from './result';
 export * from './seconds';
+export * from './short-day';
 export * from './frozen';
 export * from './percent';
 export * from './plain-text';

@@ -13,7 +13,7 @@ import {
   reviewRows,
   sayChange,
 } from '@/core/review';
-import type { LocalDate, PatientId } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import {
   type Episode,
   type OutcomeLetterRow,
@@ -150,7 +150,9 @@ const nameOf = ({ kind, side }: ReviewRow) =>
 /** A row in words for page and letter. */
 export function rowInWords(row: ReviewRow) {
   const said = (measure: ReviewRow['last']) =>
-    measure?.value == null ? '–' : `${formatMeasure(row.kind, measure.value)} (${measure.on})`;
+    measure?.value == null
+      ? '–'
+      : `${formatMeasure(row.kind, measure.value)} (${shortDay(measure.on)})`;
   return {
     name: nameOf(row),
     first: said(row.first),
@@ -235,12 +237,12 @@ function letterOf(
     share,
     verdicts: review.verdicts.map((one) => (draft.forReferrer ? one.referrer : one.patient)),
     limbs: follow.limbs.map(({ say }) => say),
-    beside: follow.beside.map(({ date, say }) => `${date} ${say}`),
+    beside: follow.beside.map(({ date, say }) => `${shortDay(date)} ${say}`),
     measures: review.rows.filter(({ last }) => last !== null).map(rowInWords),
     goals: [
       ...goals.map(
         ({ activity, reachedOn }) =>
-          `${activity}: ${reachedOn ? `reached on ${reachedOn}` : 'not reached yet'}`,
+          `${activity}: ${reachedOn ? `reached on ${shortDay(reachedOn)}` : 'not reached yet'}`,
       ),
       ...activities.map(({ activity, from, to }) => `${activity}: ${from} → ${to} of 10`),
     ],

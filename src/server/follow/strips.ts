@@ -27,7 +27,7 @@ import {
 import { detectableOf, kindOf, marginAt } from '@/core/measures';
 import { isDueOn, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
 import { type SentVersion, minutesAsked } from '@/core/programme';
-import { type LocalDate, addDays } from '@/core/units';
+import { type LocalDate, addDays, shortDay } from '@/core/units';
 import { type Patient, entriesOf, membersOf, outcomeLettersOf } from '@/db';
 import type { SignedIn } from '../access';
 import { type FollowedEpisode, followedEpisode, measuresFor } from '../at-hand';
@@ -200,7 +200,10 @@ function besideIn(
   });
   const paused = pauses
     .filter((pause) => pause.to === null || pause.to >= from)
-    .map((pause) => ({ date: pause.from, say: `paused${pause.to ? ` to ${pause.to}` : ''}` }));
+    .map((pause) => ({
+      date: pause.from,
+      say: `paused${pause.to ? ` to ${shortDay(pause.to)}` : ''}`,
+    }));
   return [...events, ...paused].sort((a, b) => (a.date < b.date ? -1 : 1));
 }
 

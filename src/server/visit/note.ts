@@ -5,7 +5,7 @@ import { OUTCOME_NAMES, yesInWords } from '@/core/screen';
 import { irritability } from '@/core/symptoms';
 import { type NoteText, taughtInWords, visitNote } from '@/core/teach';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
-import { type LocalDate, formatRange } from '@/core/units';
+import { type LocalDate, formatRange, shortDay } from '@/core/units';
 import {
   type Patient,
   forgetVisitDraft,
@@ -66,19 +66,21 @@ export async function draftNote(patient: Patient, complaint: string): Promise<No
     irritability: found ? `Irritability ${found.level}: ${found.reasons.join(', ')}.` : null,
     goals: file.goals
       .filter(({ body }) => body.reachedOn === null)
-      .map(({ body }) => `${body.activity}${body.by ? ` by ${body.by}` : ''}`),
+      .map(({ body }) => `${body.activity}${body.by ? ` by ${shortDay(body.by)}` : ''}`),
     screening: screening.current
       ? [
-          `${screening.outcome ? OUTCOME_NAMES[screening.outcome] : 'Not finished'}, ${screening.current.localDate}`,
+          `${screening.outcome ? OUTCOME_NAMES[screening.outcome] : 'Not finished'}, ${shortDay(screening.current.localDate)}`,
           ...yesInWords(screening.current.answers),
         ]
       : screening.screened === 'on paper' && file.onPaper
-        ? [`Screened on paper on ${file.onPaper.body.screenedOn}: ${file.onPaper.body.why}`]
+        ? [
+            `Screened on paper on ${shortDay(file.onPaper.body.screenedOn)}: ${file.onPaper.body.why}`,
+          ]
         : ['Not screened.'],
     measures: measures.filter(({ on }) => on === today).map(measureInWords),
     findings: findings.confirmed.map(({ say }) => say),
     programme: version && {
-      heading: `Programme version ${version.number} from ${version.effectiveFrom}:`,
+      heading: `Programme version ${version.number} from ${shortDay(version.effectiveFrom)}:`,
       lines: version.lines.map((line) => `${line.exercise.name}: ${line.text}`),
       time: `Gone through once with rests and changes: ${formatRange(
         sessionSeconds(sessionTimeline(version.lines, version.rounds)),
@@ -87,7 +89,7 @@ export async function draftNote(patient: Patient, complaint: string): Promise<No
     teaching: taught
       ? taught.body.lines.map((line) => taughtInWords(names.get(line.lineage) ?? '', line))
       : [],
-    review: version?.reviewOn ? `Review on ${version.reviewOn}.` : null,
+    review: version?.reviewOn ? `Review on ${shortDay(version.reviewOn)}.` : null,
   });
 }
 

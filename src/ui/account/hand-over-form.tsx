@@ -53,7 +53,7 @@ export function HandOver({
     <div className="flex flex-wrap items-center gap-2 pt-2">
       <select
         aria-label={`Who takes over the patients of ${from.name}`}
-        className="rounded border border-hair bg-sheet px-2 py-1"
+        className="rounded border border-edge bg-sheet px-2 py-1"
         value={to}
         onChange={(event) => setTo(event.target.value)}
       >

@@ -63,7 +63,7 @@ export function MemberRow({
           <>
             <select
               aria-label={`Role of ${name}`}
-              className="rounded border border-hair bg-sheet px-2 py-1"
+              className="rounded border border-edge bg-sheet px-2 py-1"
               value={wanted}
               disabled={busy}
               onChange={(event) => setWanted(event.target.value as Role)}

@@ -101,7 +101,7 @@ export function CloseReview({
       <label className="grid gap-1">
         <span className="font-medium">Your words, beside the numbers</span>
         <textarea
-          className="min-h-20 w-full rounded border border-hair bg-sheet px-2.5 py-1.5"
+          className="min-h-20 w-full rounded border border-edge bg-sheet px-2.5 py-1.5"
           value={words}
           maxLength={2000}
           onChange={(event) => setWords(event.target.value)}

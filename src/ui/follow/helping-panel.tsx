@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { type Followed, METHOD, judgeAll, sayTrend, sayVerdict } from '@/core/follow';
-import { type LocalDate, percent } from '@/core/units';
+import { type LocalDate, percent, shortDay } from '@/core/units';
 import { FittedCourse } from './fitted-course';
 import type { JudgeAnswer } from '@/workers/judge.worker';
 
@@ -63,7 +63,8 @@ export function HelpingPanel({
               <ul className="text-small">
                 {told.map(({ date, overlap, say, before, after }) => (
                   <li key={date}>
-                    From version {seams.find((seam) => seam.date === date)?.number} ({date}): {say}
+                    From version {seams.find((seam) => seam.date === date)?.number} (
+                    {shortDay(date)}): {say}
                     {say === 'no clear difference' && ' beyond what went on anyway'}; better in{' '}
                     {percent(overlap?.share ?? 0)} % of all pairs ({percent(overlap?.low ?? 0)}–
                     {percent(overlap?.high ?? 0)} %), {before} days before, {after} after

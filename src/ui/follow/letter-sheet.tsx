@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import type { OutcomeLetter } from '@/core/review';
 import { letterTitle } from '@/core/review';
 
@@ -10,7 +11,7 @@ export function LetterSheet({ letter }: { letter: OutcomeLetter }) {
         <p dir="auto">
           {clinic.name}, {clinic.phone}
         </p>
-        <p>{date}</p>
+        <p>{shortDay(date)}</p>
       </header>
       <h2 className="text-xl" dir="auto">
         {letterTitle(letter)}

@@ -2,7 +2,7 @@
 export type ShownDecision = {
   readonly row: {
     readonly id: string;
-    readonly localDate: string;
+    readonly localDate: LocalDate;
     readonly decision: string;
     readonly move: string;
     readonly fromDose: string;
@@ -24,7 +24,7 @@ export function PastDecisions({ decisions }: { decisions: readonly ShownDecision
       <ul className="divide-y divide-hair border-y border-hair">
         {decisions.map(({ row, name, author, after }) => (
           <li key={row.id} className="py-1.5">
-            <span className="text-soft">{row.localDate}</span>{' '}
+            <span className="text-soft">{shortDay(row.localDate)}</span>{' '}
             <span className="font-medium">{name}</span> {row.decision} by{' '}
             <span dir="auto">{author}</span>:{' '}
             <span className="figures">
@@ -44,4 +44,4 @@ export function PastDecisions({ decisions }: { decisions: readonly ShownDecision
     </details>
   );
 }
-import { percentText } from '@/core/units';
+import { type LocalDate, percentText, shortDay } from '@/core/units';

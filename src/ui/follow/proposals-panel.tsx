@@ -3,7 +3,7 @@
 import { useRef, useState } from 'react';
 import type { ShownProposals } from '@/core/progression';
 import { v4 as uuid } from 'uuid';
-import type { PatientId } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
@@ -45,8 +45,9 @@ export function ProposalsPanel({
 
   async function write() {
     const order = { patientId, basedOn: version, effectiveFrom: from };
-    await send<{ number: number; effectiveFrom: string }>('/api/v1/proposals/send', order, {
-      said: ({ number, effectiveFrom }) => `Version ${number} saved, from ${effectiveFrom}.`,
+    await send<{ number: number; effectiveFrom: LocalDate }>('/api/v1/proposals/send', order, {
+      said: ({ number, effectiveFrom }) =>
+        `Version ${number} saved, from ${shortDay(effectiveFrom)}.`,
     });
   }
 

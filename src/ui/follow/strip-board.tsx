@@ -179,7 +179,7 @@ export function StripBoard({
         <label className="ml-auto flex items-center gap-2">
           <span className="text-soft">Show</span>
           <select
-            className="rounded border border-hair bg-sheet px-2 py-1"
+            className="rounded border border-edge bg-sheet px-2 py-1"
             value={weeks}
             onChange={(event) => setWeeks(Number(event.target.value))}
           >

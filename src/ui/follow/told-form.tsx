@@ -159,7 +159,7 @@ export function ToldForm({
                       max={room}
                       disabled={room === 0}
                       aria-label={`How often ${name} was done, at most ${room}`}
-                      className="w-16 rounded border border-hair bg-sheet px-2 py-1 text-right"
+                      className="w-16 rounded border border-edge bg-sheet px-2 py-1 text-right"
                     />
                   </label>
                 </li>

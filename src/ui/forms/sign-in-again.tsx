@@ -82,7 +82,7 @@ export function SignInAgain({ memberId }: { memberId: string }) {
         />
         <Dialog.Content
           data-lock
-          className="fixed top-1/2 left-1/2 z-50 grid max-h-[92dvh] w-[min(26rem,94vw)] -translate-x-1/2 -translate-y-1/2 gap-3 overflow-auto rounded border border-hair bg-sheet p-5"
+          className="fixed top-1/2 left-1/2 z-50 grid max-h-[92dvh] w-[min(26rem,94vw)] -translate-x-1/2 -translate-y-1/2 gap-3 overflow-auto rounded border border-edge bg-sheet p-5"
         >
           <Dialog.Title className="text-lg font-semibold">
             {isLocked ? 'Locked' : 'Sign in again'}

@@ -65,7 +65,7 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
             <select
               value={paper}
               onChange={(event) => setPaper(event.target.value as Paper)}
-              className="rounded border border-hair bg-sheet px-2 py-1"
+              className="rounded border border-edge bg-sheet px-2 py-1"
             >
               <option value="a4">A4</option>
               <option value="letter">US letter</option>

@@ -84,10 +84,10 @@ describe('a handout', () => {
   it('says who, which version, when to come back, and how long it takes', () => {
     for (const words of [
       'Linnet Marlow: your exercises',
-      'Version 3, from 2026-11-25. Come back on Monday, 7 December.',
+      'Version 3, from 25 Nov 2026. Come back on Monday, 7 December.',
       'about 13 min',
       'Go through it 2 times.',
-      'Printed on 2026-11-26.',
+      'Printed on 26 Nov 2026.',
     ])
       expect(html).toContain(words);
   });

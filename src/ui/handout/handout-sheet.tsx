@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import {
   type Handout,
   type HandoutExercise,
@@ -22,7 +23,7 @@ export function HandoutSheet({ handout, large }: { handout: Handout; large: bool
             {clinic.name}, {clinic.phone}
           </p>
           <p>
-            Version {handout.version}, from {handout.effectiveFrom}. {handout.review}
+            Version {handout.version}, from {shortDay(handout.effectiveFrom)}. {handout.review}
           </p>
           <p>
             All of it once, with rests and changes: {handout.time}.
@@ -55,7 +56,7 @@ export function HandoutSheet({ handout, large }: { handout: Handout; large: bool
       </section>
       <p>{handout.normalSigns}</p>
       <p className="small">
-        {handout.caution} Printed on {handout.madeOn}.
+        {handout.caution} Printed on {shortDay(handout.madeOn)}.
       </p>
     </article>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { type LocalDate, shortDay } from '@/core/units';
 import { useState } from 'react';
 import type { ProposedFinding } from '@/core/findings';
 import { Button } from '../primitives/button';
@@ -16,7 +17,7 @@ export type Decided = {
   readonly source: string;
   readonly reason: string;
   readonly proposed: string | null;
-  readonly localDate: string;
+  readonly localDate: LocalDate;
 };
 /** A finding that the measures propose, with what was said to it before. */
 export type Proposal = ProposedFinding & { readonly before: Decided | null };
@@ -116,7 +117,8 @@ function ProposedRow({
       )}
       {finding.before && (
         <p className="text-small">
-          Before, on {finding.before.localDate}: <span dir="auto">{finding.before.say}</span>
+          Before, on {shortDay(finding.before.localDate)}:{' '}
+          <span dir="auto">{finding.before.say}</span>
           {finding.before.decision === 'dismissed' && ' (dismissed)'}
         </p>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { shortDay } from '@/core/units';
 import {
   type MeasureKindId,
   TRUNK_RATIO_SOURCE,
@@ -59,7 +60,7 @@ export function Earlier({ kind, known }: { kind: MeasureKindId; known: KnownMeas
         {all.flatMap((series) =>
           series.earlier.map((one) => (
             <li key={one.id}>
-              {one.on} {series.side}{' '}
+              {shortDay(one.on)} {series.side}{' '}
               <strong className="font-semibold">
                 {one.value === null || kindOf(kind).unit === ''
                   ? bodyInWords(one)

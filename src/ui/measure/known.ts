@@ -1,10 +1,10 @@
 import type { DetectableChanges, MeasureKindId, MeasurementBody } from '@/core/measures';
-import type { PatientId } from '@/core/units';
+import type { LocalDate, PatientId } from '@/core/units';
 
 /** A stored value, as the sheet needs it. */
 export type KnownMeasure = {
   readonly id: string;
-  readonly on: string;
+  readonly on: LocalDate;
   readonly value: number | null;
   readonly trials: readonly number[];
   readonly body: MeasurementBody | null;

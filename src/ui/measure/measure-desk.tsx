@@ -103,7 +103,7 @@ export function MeasureDesk({
               key={one}
               href={`?profile=${one}`}
               aria-current={one === profile ? 'page' : undefined}
-              className={`rounded border px-3 py-1 ${one === profile ? 'border-ink font-semibold text-ink' : 'border-hair text-action'}`}
+              className={`rounded border px-3 py-1 ${one === profile ? 'border-ink font-semibold text-ink' : 'border-edge text-action'}`}
             >
               {one}
             </Link>

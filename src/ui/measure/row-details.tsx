@@ -110,7 +110,7 @@ export function RowDetails({
                         ),
                       })
                     }
-                    className="figures w-16 rounded border border-hair bg-sheet px-2 py-1 text-right"
+                    className="figures w-16 rounded border border-edge bg-sheet px-2 py-1 text-right"
                   />
                 ))}
                 <span role="status" className="pl-2">

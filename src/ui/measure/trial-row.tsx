@@ -1,5 +1,6 @@
 'use client';
 
+import { shortDay } from '@/core/units';
 import { useId, useState } from 'react';
 import {
   type MeasureKindId,
@@ -73,7 +74,7 @@ export function TrialRow({
               autoComplete="off"
               value={text}
               onChange={(event) => set(index, event.target.value)}
-              className="figures w-16 rounded border border-hair bg-sheet px-2 py-1 text-right aria-invalid:border-stop"
+              className="figures w-16 rounded border border-edge bg-sheet px-2 py-1 text-right aria-invalid:border-stop"
             />
           ))}
         </span>
@@ -158,27 +159,28 @@ export function Before({
   if (kindOf(kind).unit === '')
     return (
       <span>
-        last {bodyInWords(last)} <span className="text-soft">on {last.on}</span>
+        last {bodyInWords(last)} <span className="text-soft">on {shortDay(last.on)}</span>
         {series.first.id !== last.id && (
           <span className="block text-soft">
-            first {bodyInWords(series.first)} on {series.first.on}
+            first {bodyInWords(series.first)} on {shortDay(series.first.on)}
           </span>
         )}
       </span>
     );
-  if (last.value === null) return <span className="text-soft">last on {last.on}</span>;
+  if (last.value === null) return <span className="text-soft">last on {shortDay(last.on)}</span>;
   const { detectable } = known;
   const then = series.first;
   const current = now ?? last.value;
   return (
     <span className="grid">
       <span>
-        last {formatMeasure(kind, last.value)} <span className="text-soft">on {last.on}</span>
+        last {formatMeasure(kind, last.value)}{' '}
+        <span className="text-soft">on {shortDay(last.on)}</span>
         {now !== null && `: ${changeInWords(kind, last.value, now, detectable)}`}
       </span>
       {then.value !== null && (then.id !== last.id || now !== null) && then.id !== last.id && (
         <span className="text-soft">
-          since first, {then.on}: {changeInWords(kind, then.value, current, detectable)}
+          since first, {shortDay(then.on)}: {changeInWords(kind, then.value, current, detectable)}
         </span>
       )}
     </span>

@@ -30,7 +30,7 @@ export function BirthForm() {
           required
           value={birthDate}
           onChange={(event) => setBirthDate(event.target.value)}
-          className="min-h-12 rounded border border-hair bg-sheet px-3"
+          className="min-h-12 rounded border border-edge bg-sheet px-3"
         />
       </label>
       <Refusal say={refusal} />

@@ -6,7 +6,7 @@ import { saveFile } from '../forms/save-file';
 import { useSending } from '../forms/use-sending';
 import { useSay } from './say';
 
-const BUTTON = 'min-h-12 rounded border border-hair bg-sheet px-4 font-medium';
+const BUTTON = 'min-h-12 rounded border border-edge bg-sheet px-4 font-medium';
 
 /** The patient's sessions for the phone's own calendar: as an address that follows, or as a file. */
 export function CalendarBox() {

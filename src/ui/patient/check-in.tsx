@@ -44,7 +44,7 @@ export function CheckIn({
           onChange={(event) => setWord(event.target.value)}
           maxLength={200}
           dir="auto"
-          className="min-h-12 rounded border border-hair bg-sheet px-3"
+          className="min-h-12 rounded border border-edge bg-sheet px-3"
         />
       </label>
       <BeginButton type="submit" disabled={saving}>

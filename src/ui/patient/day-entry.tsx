@@ -76,7 +76,7 @@ export default function DayEntry({
         <select
           value={back}
           onChange={(event) => setBack(Number(event.target.value))}
-          className="min-h-12 rounded border border-hair bg-sheet px-3"
+          className="min-h-12 rounded border border-edge bg-sheet px-3"
         >
           {days.map((day, ago) => (
             <option key={day} value={ago}>
@@ -137,7 +137,7 @@ export default function DayEntry({
           onChange={(event) => setNote(event.target.value)}
           maxLength={200}
           dir="auto"
-          className="min-h-12 rounded border border-hair bg-sheet px-3"
+          className="min-h-12 rounded border border-edge bg-sheet px-3"
         />
       </label>
       <BeginButton type="submit" disabled={saving || nothing}>
@@ -173,7 +173,7 @@ function Choice<T extends string>({
       {options.map(([option, words]) => (
         <label
           key={option}
-          className="flex min-h-12 items-center gap-3 rounded border border-hair bg-sheet px-4"
+          className="flex min-h-12 items-center gap-3 rounded border border-edge bg-sheet px-4"
         >
           <input
             type="radio"

@@ -67,7 +67,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
           max={120}
           value={age}
           onChange={(event) => setAge(event.target.value)}
-          className="min-h-12 w-32 rounded border border-hair bg-sheet px-3"
+          className="min-h-12 w-32 rounded border border-edge bg-sheet px-3"
         />
       </label>
       {ASKED_GROUPS.map((group) => {
@@ -97,7 +97,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
       })}
       <button
         type="button"
-        className="min-h-12 rounded border border-hair bg-sheet px-4"
+        className="min-h-12 rounded border border-edge bg-sheet px-4"
         onClick={() =>
           setFacts((before) => answerTheRestNo({ ...typed, answers: before.answers }, 'patient'))
         }
@@ -139,7 +139,7 @@ function PlainQuestion({
             className={`grid min-h-11 place-items-center rounded border has-focus-visible:outline-2 has-focus-visible:outline-action ${
               answer === choice
                 ? 'border-ink bg-ink font-semibold text-paper'
-                : 'border-hair bg-sheet'
+                : 'border-edge bg-sheet'
             }`}
           >
             <input

@@ -11,7 +11,7 @@ const MOST_REPS = 200;
 const MOST_LOAD = 500;
 
 const TOUCH = 'figures grid min-h-14 place-items-center rounded border text-xl';
-const FIELD = 'figures min-h-12 w-24 rounded border border-hair bg-sheet px-3 text-lg';
+const FIELD = 'figures min-h-12 w-24 rounded border border-edge bg-sheet px-3 text-lg';
 
 /** After a set: how many it was, by one touch, and what was lifted. */
 export function HowManyBox({
@@ -55,7 +55,7 @@ export function HowManyBox({
           <button
             key={count}
             type="button"
-            className={`${TOUCH} ${index === 0 ? 'border-action bg-action font-semibold text-on-action' : 'border-hair bg-sheet'}`}
+            className={`${TOUCH} ${index === 0 ? 'border-action bg-action font-semibold text-on-action' : 'border-edge bg-sheet'}`}
             onClick={() => tell(count)}
           >
             {count}

@@ -23,7 +23,7 @@ import { useSay } from './say';
 import { StopNow } from './stop-advice';
 import { Title } from './title';
 
-const BIG = 'min-h-12 rounded border border-hair bg-sheet px-4 py-2 text-left font-medium';
+const BIG = 'min-h-12 rounded border border-edge bg-sheet px-4 py-2 text-left font-medium';
 
 /** Complaints that may reach down a limb: only these ask where. */
 const REACHING: readonly Complaint[] = [
@@ -132,7 +132,7 @@ export function Hurting({
         {COMPARED.map((one) => (
           <label
             key={one}
-            className="flex min-h-12 items-center gap-3 rounded border border-hair bg-sheet px-4"
+            className="flex min-h-12 items-center gap-3 rounded border border-edge bg-sheet px-4"
           >
             <input
               type="radio"

@@ -47,7 +47,7 @@ export function LimbMap({
             type="button"
             aria-pressed={view === one}
             onClick={() => setView(one)}
-            className={`min-h-11 flex-1 rounded border px-2 ${view === one ? 'border-action font-semibold' : 'border-hair bg-sheet'}`}
+            className={`min-h-11 flex-1 rounded border px-2 ${view === one ? 'border-action font-semibold' : 'border-edge bg-sheet'}`}
           >
             {say(`body.${one}`)}
           </button>
@@ -63,7 +63,7 @@ export function LimbMap({
           {REGIONS.filter((region) => region.startsWith(view) && isOfALimb(region)).map(
             (region) => (
               <li key={region}>
-                <label className="flex min-h-12 items-center gap-2 rounded border border-hair bg-sheet px-2">
+                <label className="flex min-h-12 items-center gap-2 rounded border border-edge bg-sheet px-2">
                   <input
                     type="checkbox"
                     checked={marked.includes(region)}

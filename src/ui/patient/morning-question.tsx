@@ -11,7 +11,7 @@ const WHICH = ['settled', 'still sore', 'flare'] as const satisfies Soreness[];
 
 /** Two answers side by side, each a whole hand wide. */
 const ANSWER =
-  'flex min-h-12 w-full items-center justify-center rounded border border-hair bg-sheet px-4 text-[1.1em] font-medium';
+  'flex min-h-12 w-full items-center justify-center rounded border border-edge bg-sheet px-4 text-[1.1em] font-medium';
 
 /**
  * The one question of the morning after, answered by one touch. Nothing is chosen beforehand: what is

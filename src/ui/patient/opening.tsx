@@ -61,11 +61,11 @@ export function OpenLink({
 const LOOKS = {
   main: 'grid min-h-14 place-content-center rounded bg-action px-6 py-3 text-[1.1em] font-semibold text-on-action',
   button:
-    'inline-flex min-h-11 items-center justify-self-start rounded border border-hair px-4 text-action',
+    'inline-flex min-h-11 items-center justify-self-start rounded border border-edge px-4 text-action',
   words: 'inline-flex min-h-11 items-center justify-self-start px-1 text-action underline',
   answer:
-    'flex min-h-12 items-center justify-center rounded border border-hair bg-sheet px-4 text-[1.1em] font-medium',
-  wide: 'flex min-h-12 items-center rounded border border-hair bg-sheet px-4 text-left font-medium',
+    'flex min-h-12 items-center justify-center rounded border border-edge bg-sheet px-4 text-[1.1em] font-medium',
+  wide: 'flex min-h-12 items-center rounded border border-edge bg-sheet px-4 text-left font-medium',
 } as const;
 
 /** What comes, while the phone gets ready for it: the screen before a session's first one. */

@@ -8,7 +8,7 @@ import { BeginButton } from './begin-button';
 import { useSay } from './say';
 
 const REASONS = ['ill', 'travelling', 'other'] as const;
-const INPUT = 'min-h-12 w-full min-w-0 rounded border border-hair bg-sheet px-3';
+const INPUT = 'min-h-12 w-full min-w-0 rounded border border-edge bg-sheet px-3';
 
 /** Days on which the patient is ill or away. */
 export function PauseForm({ today }: { today: string }) {
@@ -36,7 +36,7 @@ export function PauseForm({ today }: { today: string }) {
         {REASONS.map((one) => (
           <label
             key={one}
-            className="flex min-h-12 items-center gap-3 rounded border border-hair bg-sheet px-4"
+            className="flex min-h-12 items-center gap-3 rounded border border-edge bg-sheet px-4"
           >
             <input
               type="radio"

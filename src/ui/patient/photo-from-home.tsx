@@ -76,7 +76,7 @@ export function PhotoFromHome({ note, outline }: { note: string; outline: Drawin
           </BeginButton>
           <button
             type="button"
-            className="min-h-12 rounded border border-hair bg-sheet"
+            className="min-h-12 rounded border border-edge bg-sheet"
             onClick={() => setPicture(null)}
           >
             {say('photo.again')}

@@ -7,7 +7,7 @@ import type { PlayerFaceProps } from './player-face-props';
 import { useSay } from './say';
 
 const SIDE_BUTTON =
-  'min-h-[48px] rounded border border-hair bg-sheet px-0.5 font-medium leading-tight hyphens-auto';
+  'min-h-[48px] rounded border border-edge bg-sheet px-0.5 font-medium leading-tight hyphens-auto';
 
 /** What can be pressed: the way through the session, and always the way out of it. */
 export function Controls({

@@ -22,7 +22,7 @@ export function Scale({
           <label
             key={step}
             className={`figures grid min-h-12 place-items-center rounded border text-lg has-focus-visible:outline-2 has-focus-visible:outline-action ${
-              value === step ? 'border-plum bg-plum text-paper' : 'border-hair bg-sheet'
+              value === step ? 'border-plum bg-plum text-paper' : 'border-edge bg-sheet'
             }`}
           >
             <input

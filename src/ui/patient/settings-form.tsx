@@ -40,7 +40,7 @@ type Settings = {
   readonly pushKey: string | null;
 };
 
-const INPUT = 'min-h-12 w-full min-w-0 rounded border border-hair bg-sheet px-3';
+const INPUT = 'min-h-12 w-full min-w-0 rounded border border-edge bg-sheet px-3';
 /** The patient's own settings: the day, the home, reminders, the calendar, and this phone. */
 export function SettingsForm({ start }: { start: Settings }) {
   const say = useSay();

@@ -65,7 +65,7 @@ export function StopNow({
       </div>
       <button
         type="button"
-        className="min-h-12 rounded border border-hair bg-sheet px-4 py-2 font-medium text-action"
+        className="min-h-12 rounded border border-edge bg-sheet px-4 py-2 font-medium text-action"
         onClick={onWord}
       >
         {say('stop.word')}

@@ -26,7 +26,7 @@ export function TellBox() {
       <button
         type="button"
         onClick={() => void handOn()}
-        className="min-h-12 w-full rounded border border-hair bg-sheet px-4 font-medium text-action"
+        className="min-h-12 w-full rounded border border-edge bg-sheet px-4 font-medium text-action"
       >
         {say('settings.tell.link')}
       </button>

@@ -47,7 +47,7 @@ export function EpisodeSwitch({
           className={`min-h-8 max-w-full rounded border px-3 text-left ${
             id === atHand
               ? 'border-action bg-wash font-semibold'
-              : 'border-hair bg-sheet text-action hover:underline'
+              : 'border-edge bg-sheet text-action hover:underline'
           }`}
         >
           <bdi>{complaint}</bdi>

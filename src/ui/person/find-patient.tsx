@@ -73,7 +73,7 @@ export function FindPatient() {
           id={list}
           role="listbox"
           aria-label="Patients found"
-          className="absolute right-0 z-20 w-80 max-w-[90vw] divide-y divide-hair rounded border border-hair bg-sheet shadow-lg sm:right-auto"
+          className="absolute right-0 z-20 w-80 max-w-[90vw] divide-y divide-hair rounded border border-edge bg-sheet shadow-lg sm:right-auto"
         >
           {(found ?? []).map((one, index) => (
             <li

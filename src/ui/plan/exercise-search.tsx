@@ -84,12 +84,12 @@ export function ExerciseSearch({
           if (event.key === 'Escape') setOpen(false);
         }}
         placeholder="Add an exercise or a ready programme: name, finding, muscle, prop"
-        className="w-full rounded border border-hair bg-sheet px-3 py-2 placeholder:text-soft"
+        className="w-full rounded border border-edge bg-sheet px-3 py-2 placeholder:text-soft"
       />
       <Command.List
         ref={list}
         label="Exercises found"
-        className={`absolute inset-x-0 top-full z-10 mt-1 max-h-80 overflow-auto rounded border border-hair bg-sheet p-1 shadow-lg ${show ? '' : 'hidden'}`}
+        className={`absolute inset-x-0 top-full z-10 mt-1 max-h-80 overflow-auto rounded border border-edge bg-sheet p-1 shadow-lg ${show ? '' : 'hidden'}`}
       >
         <Command.Empty className="px-3 py-2 text-soft">
           Nothing is called so here. Try another name, a muscle or a position, or{' '}

@@ -21,7 +21,7 @@ import type { HomeBody, PutAsked, TemplateDraft } from '@/core/records';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId, Screened } from '@/core/screen';
 import type { SetUpFacts } from '@/core/set-up';
-import { type Frozen, type LocalDate, sumRanges, type PatientId } from '@/core/units';
+import { type Frozen, type LocalDate, sumRanges, type PatientId, shortDay } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
 import { Button, buttonClass } from '../primitives/button';
@@ -237,14 +237,14 @@ export function PlanDesk(props: PlanDeskProps) {
   async function save() {
     setRefusal(null);
     const version = draftOf(desk, patientId, newest);
-    await send<{ number: number; effectiveFrom: string }>('/api/v1/programmes', version, {
+    await send<{ number: number; effectiveFrom: LocalDate }>('/api/v1/programmes', version, {
       done: ({ number }) => {
         draft.forget();
         // What comes next stands on the page that is read anew.
         router.replace(`/patients/${patientId}/plan?saved=${number}`);
       },
       said: ({ number, effectiveFrom }) =>
-        `Version ${number} saved; it begins on ${effectiveFrom}.`,
+        `Version ${number} saved; it begins on ${shortDay(effectiveFrom)}.`,
       refused: setRefusal,
     });
   }

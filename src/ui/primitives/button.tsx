@@ -3,7 +3,7 @@ import type { ComponentProps } from 'react';
 const LOOK = {
   /** The one thing to do here. */
   main: 'border-action bg-action text-on-action hover:opacity-90',
-  plain: 'border-hair bg-sheet text-ink hover:border-action',
+  plain: 'border-edge bg-sheet text-ink hover:border-action',
   quiet: 'border-transparent bg-transparent text-action underline-offset-4 hover:underline',
   stop: 'border-stop bg-stop text-on-stop hover:opacity-90',
 } as const;

@@ -11,7 +11,7 @@ type FieldProps = {
 };
 
 export const INPUT_CLASS =
-  'w-full rounded border border-hair bg-sheet px-2.5 py-1.5 text-ink placeholder:text-soft aria-invalid:border-stop';
+  'w-full rounded border border-edge bg-sheet px-2.5 py-1.5 text-ink placeholder:text-soft aria-invalid:border-stop';
 
 /** A label above its control; hint or error below, tied to it by `controlProps`. */
 function Labelled({

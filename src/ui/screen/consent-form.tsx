@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { ConsentBody, KeptFields } from '@/core/records';
-import type { PatientId } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { KeptLine } from '../forms/kept-line';
 import { useKeptForm } from '../forms/use-kept-form';
 import { Refusal } from '../forms/refusal';
@@ -32,7 +32,7 @@ export function ConsentForm({
 }: {
   patientId: PatientId;
   today: string;
-  before: { id: string; on: string; body: ConsentBody } | null;
+  before: { id: string; on: LocalDate; body: ConsentBody } | null;
   /** As far as it was filled in before the page was left. */
   kept: KeptFields | null;
 }) {
@@ -105,7 +105,7 @@ export function ConsentForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Record the consent
       </Button>
-      {before && <p className="text-small text-soft">Last recorded on {before.on}.</p>}
+      {before && <p className="text-small text-soft">Last recorded on {shortDay(before.on)}.</p>}
     </form>
   );
 }

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { CARE_KINDS, type CareBody, type GoalBody, type KeptFields } from '@/core/records';
-import type { PatientId } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { useKeptForm } from '../forms/use-kept-form';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
@@ -12,7 +12,7 @@ import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
 
-type Entry<T> = { readonly id: string; readonly on: string; readonly body: T };
+type Entry<T> = { readonly id: string; readonly on: LocalDate; readonly body: T };
 
 /** Takes an entry out of the file; it stays in the record. */
 function useTakeOut(patientId: PatientId) {
@@ -99,8 +99,8 @@ export function Goals({
             <span className="mr-auto min-w-0" dir="auto">
               {goal.body.activity}
               <span className="text-soft">
-                {goal.body.by && ` by ${goal.body.by}`}
-                {goal.body.reachedOn && `, reached on ${goal.body.reachedOn}`}
+                {goal.body.by && ` by ${shortDay(goal.body.by)}`}
+                {goal.body.reachedOn && `, reached on ${shortDay(goal.body.reachedOn)}`}
               </span>
             </span>
             <Button onClick={() => reached(goal)}>
@@ -185,7 +185,7 @@ export function CareLog({
         {care.length === 0 && <li className="py-1 text-soft">Nothing noted yet.</li>}
         {care.map((entry) => (
           <li key={entry.id} className="flex flex-wrap items-center gap-3 py-1">
-            <span className="figures text-soft">{entry.on}</span>
+            <span className="text-soft">{shortDay(entry.on)}</span>
             <span className="mr-auto min-w-0" dir="auto">
               {entry.body.kind}: {entry.body.what}
             </span>

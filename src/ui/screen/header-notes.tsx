@@ -8,11 +8,11 @@ import {
   flagsInWords,
   standsFor,
 } from '@/core/screen';
-import type { PatientId } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 
 export type HeaderScreening = {
   readonly outcome: Outcome | null;
-  readonly on: string | null;
+  readonly on: LocalDate | null;
   readonly precautions: readonly PrecautionId[];
   readonly screened: Screened;
   readonly blocked: boolean;
@@ -46,7 +46,7 @@ export function HeaderNotes({
       ? screened === 'on paper'
         ? 'Screened on paper'
         : 'Not screened yet'
-      : `${OUTCOME_NAMES[outcome]}, screened ${on}`,
+      : `${OUTCOME_NAMES[outcome]}${on === null ? '' : `, screened ${shortDay(on)}`}`,
     NOTES[screened],
     waiting ? 'answers wait to be confirmed' : '',
     openReferrals > 0

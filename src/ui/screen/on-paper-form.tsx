@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { ScreenedOnPaperBody } from '@/core/records';
-import type { PatientId } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
@@ -20,7 +20,7 @@ export function OnPaperForm({
   patientId: PatientId;
   today: string;
   /** The reason that stands now, or stood at an earlier visit. */
-  before: { readonly on: string; readonly body: ScreenedOnPaperBody } | null;
+  before: { readonly on: LocalDate; readonly body: ScreenedOnPaperBody } | null;
 }) {
   const router = useRouter();
   const [id, setId] = useState(() => uuid());
@@ -48,7 +48,7 @@ export function OnPaperForm({
       </p>
       {before && (
         <p className="text-soft">
-          Last written on {before.on}: screened on {before.body.screenedOn},{' '}
+          Last written on {shortDay(before.on)}: screened on {shortDay(before.body.screenedOn)},{' '}
           <span dir="auto">{before.body.why}</span>
         </p>
       )}

@@ -35,7 +35,7 @@ export function QuestionRow({
             key={choice}
             className={`rounded border px-2.5 py-0.5 text-center has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-action ${
               answer !== choice
-                ? 'border-hair bg-sheet'
+                ? 'border-edge bg-sheet'
                 : choice === worrying
                   ? 'border-ink bg-ink font-semibold text-paper'
                   : 'border-dark-rib bg-paper font-semibold'

@@ -151,7 +151,7 @@ function YesNoRow({
       {(['yes', 'no'] as const).map((answer) => (
         <label
           key={answer}
-          className="flex min-h-11 items-center gap-2 rounded border border-hair bg-sheet px-4"
+          className="flex min-h-11 items-center gap-2 rounded border border-edge bg-sheet px-4"
         >
           <input
             type="radio"

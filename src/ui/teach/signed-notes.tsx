@@ -1,5 +1,6 @@
 'use client';
 
+import { type LocalDate, shortDay } from '@/core/units';
 import { NOTE_PARTS, NOTE_TITLES, type NoteText, noteAsText } from '@/core/teach';
 import { copyText } from '../forms/copy-text';
 import { Button } from '../primitives/button';
@@ -10,7 +11,7 @@ export function SignedNotes({
 }: {
   signed: readonly (NoteText & {
     readonly id: string;
-    readonly on: string;
+    readonly on: LocalDate;
     readonly by: string;
   })[];
 }) {
@@ -23,7 +24,7 @@ export function SignedNotes({
           <li key={note.id}>
             <details className="py-1.5">
               <summary>
-                {note.on}, signed by <span dir="auto">{note.by}</span>
+                {shortDay(note.on)}, signed by <span dir="auto">{note.by}</span>
               </summary>
               <div className="grid gap-3 py-2">
                 {NOTE_PARTS.map((part) => (

@@ -35,7 +35,7 @@ async function EvidencePage({ searchParams }: PageProps<'/evidence'>) {
               href={`/evidence?by=${one}`}
               prefetch={false}
               aria-current={one === by ? 'page' : undefined}
-              className={`rounded border px-3 py-1 ${one === by ? 'border-ink font-semibold text-ink' : 'border-hair text-action'}`}
+              className={`rounded border px-3 py-1 ${one === by ? 'border-ink font-semibold text-ink' : 'border-edge text-action'}`}
             >
               By {one}
             </Link>

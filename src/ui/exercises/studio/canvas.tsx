@@ -98,7 +98,7 @@ export function Canvas({ studio, act }: { studio: Studio; act: Act }) {
   return (
     <div
       ref={sheet}
-      className="relative mx-auto touch-none rounded border border-hair bg-sheet select-none"
+      className="relative mx-auto touch-none rounded border border-edge bg-sheet select-none"
       style={{
         aspectRatio: `${width} / ${height}`,
         // As broad as it may be without being higher than the window.

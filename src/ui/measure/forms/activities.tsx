@@ -31,7 +31,7 @@ function ActivitiesRow({ fields, set, errorAt }: FormRowProps) {
               maxLength={120}
               value={fields[`activity ${index}`] ?? ''}
               onChange={(event) => set({ [`activity ${index}`]: event.target.value })}
-              className="min-w-0 flex-1 rounded border border-hair bg-sheet px-2 py-1"
+              className="min-w-0 flex-1 rounded border border-edge bg-sheet px-2 py-1"
             />
             <input
               aria-label={`Score of activity ${index + 1}, 0 to 10`}
@@ -39,7 +39,7 @@ function ActivitiesRow({ fields, set, errorAt }: FormRowProps) {
               autoComplete="off"
               value={fields[`score ${index}`] ?? ''}
               onChange={(event) => set({ [`score ${index}`]: event.target.value })}
-              className="figures w-16 rounded border border-hair bg-sheet px-2 py-1 text-right"
+              className="figures w-16 rounded border border-edge bg-sheet px-2 py-1 text-right"
             />
           </div>
         ))}

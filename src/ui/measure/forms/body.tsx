@@ -44,7 +44,7 @@ export function BodyMap({ fields, set }: FormRowProps) {
               <select
                 value={fields[`movement ${movement}`] ?? ''}
                 onChange={(event) => set({ [`movement ${movement}`]: event.target.value })}
-                className="rounded border border-hair bg-sheet px-1 py-0.5"
+                className="rounded border border-edge bg-sheet px-1 py-0.5"
               >
                 <option value="">not tried</option>
                 {MOVEMENT_EFFECTS.map((effect) => (

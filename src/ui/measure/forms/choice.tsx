@@ -13,7 +13,7 @@ function ChoiceRow({ kind, side, fields, set }: FormRowProps) {
         aria-label={wordsOf(kind, side)}
         value={fields.option ?? ''}
         onChange={(event) => set({ option: event.target.value })}
-        className="w-56 rounded border border-hair bg-sheet px-2 py-1"
+        className="w-56 rounded border border-edge bg-sheet px-2 py-1"
       >
         <option value="">not looked at</option>
         {kindOf(kind).options?.map((option) => (

@@ -43,7 +43,7 @@ function NerveGrid({ fields, set, last }: FormRowProps) {
       aria-label={label}
       value={fields[name] ?? ''}
       onChange={(event) => set({ [name]: event.target.value })}
-      className="w-full rounded border border-hair bg-sheet px-1 py-0.5"
+      className="w-full rounded border border-edge bg-sheet px-1 py-0.5"
     >
       <option value="">–</option>
       {options.map((option) => (

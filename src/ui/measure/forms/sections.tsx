@@ -38,7 +38,7 @@ function SectionsRow(props: FormRowProps) {
               autoComplete="off"
               value={fields[`section ${index}`] ?? ''}
               onChange={(event) => set({ [`section ${index}`]: event.target.value })}
-              className="figures w-14 rounded border border-hair bg-sheet px-2 py-0.5 text-right"
+              className="figures w-14 rounded border border-edge bg-sheet px-2 py-0.5 text-right"
             />
           </label>
         ))}

@@ -59,7 +59,7 @@ function BenchDevice({ name }: { name: SimulatedName }) {
           <span className="sr-only">Trial value of the {name}</span>
           <input
             type="number"
-            className="figures w-20 rounded border border-hair bg-sheet px-2 py-0.5"
+            className="figures w-20 rounded border border-edge bg-sheet px-2 py-0.5"
             value={aim}
             min={0}
             max={most}

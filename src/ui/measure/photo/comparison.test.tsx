@@ -1,3 +1,4 @@
+import { localDate } from '@/core/units';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { sideFigure } from '../../../../scripts/demo/side-figure';
 import { Comparison } from './comparison';
@@ -11,7 +12,7 @@ const photo = (
   roll: number,
 ) => ({
   id,
-  takenOn,
+  takenOn: localDate(takenOn),
   angle,
   ...SIZE,
   marks: sideFigure({ craniovertebralAngle: angle, headTilt: 10, facing, roll }).marks,
@@ -25,7 +26,7 @@ it('says the change, and whether it is beyond error', () => {
       /<[^>]+>/g,
       '',
     );
-  expect(text(4)).toContain('43.0° on 2026-09-01, 49.0° on 2026-11-01: +6.0°, real (needs 4.0°).');
+  expect(text(4)).toContain('43.0° on 1 Sep 2026, 49.0° on 1 Nov 2026: +6.0°, real (needs 4.0°).');
   expect(text(8)).toContain('within error (8.0°)');
   expect(text(null)).toContain('detectable change not known');
   expect(text(4)).toContain('by the known length in each picture');

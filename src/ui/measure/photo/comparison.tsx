@@ -1,8 +1,9 @@
+import { type LocalDate, shortDay } from '@/core/units';
 import { cameraRoll, changeBetween, overlayAtC7 } from '@/core/measures';
 import { AngleLines, type Drawn, FRAME, PlacedPicture, type Placement } from './marked-photo';
 
 type Dated = Drawn & {
-  readonly takenOn: string;
+  readonly takenOn: LocalDate;
   /** The craniovertebral angle that counts, degrees: the mean of the photo's markings. */
   readonly angle: number;
 };
@@ -36,8 +37,8 @@ export function Comparison({
   return (
     <div className="grid gap-4">
       <p role="status">
-        Craniovertebral angle {shown.earlier}° on {earlier.takenOn}, {shown.later}° on{' '}
-        {later.takenOn}: <strong className="figures font-semibold">{words}</strong>
+        Craniovertebral angle {shown.earlier}° on {shortDay(earlier.takenOn)}, {shown.later}° on{' '}
+        {shortDay(later.takenOn)}: <strong className="figures font-semibold">{words}</strong>
         {change.real === null || change.needed === null
           ? ', detectable change not known.'
           : change.real
@@ -45,11 +46,17 @@ export function Comparison({
             : `, within error (${change.needed.toFixed(1)}°).`}
       </p>
       <div className="grid gap-4 md:grid-cols-3">
-        <Frame name={earlier.takenOn} text={`Photo of ${earlier.takenOn}, ${shown.earlier}°`}>
+        <Frame
+          name={shortDay(earlier.takenOn)}
+          text={`Photo of ${shortDay(earlier.takenOn)}, ${shown.earlier}°`}
+        >
           <PlacedPicture photo={earlier} placement={base} />
           <AngleLines photo={earlier} placement={base} facing={facing} color="#16408f" />
         </Frame>
-        <Frame name={later.takenOn} text={`Photo of ${later.takenOn}, ${shown.later}°`}>
+        <Frame
+          name={shortDay(later.takenOn)}
+          text={`Photo of ${shortDay(later.takenOn)}, ${shown.later}°`}
+        >
           <PlacedPicture photo={later} placement={over} />
           <AngleLines photo={later} placement={over} facing={facing} color="#7b2c60" />
         </Frame>

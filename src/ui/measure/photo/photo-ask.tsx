@@ -1,7 +1,7 @@
 'use client';
 
 import { v4 as uuid } from 'uuid';
-import type { PatientId } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 
@@ -13,7 +13,7 @@ export function PhotoAsk({
 }: {
   patientId: PatientId;
   today: string;
-  asked: { readonly id: string; readonly on: string } | null;
+  asked: { readonly id: string; readonly on: LocalDate } | null;
 }) {
   const { busy, send } = useSend();
 
@@ -31,7 +31,9 @@ export function PhotoAsk({
 
   return (
     <p className="flex flex-wrap items-center gap-3 pt-3">
-      {asked ? `Asked for a photo from home on ${asked.on}.` : 'Or let a helper take it at home:'}
+      {asked
+        ? `Asked for a photo from home on ${shortDay(asked.on)}.`
+        : 'Or let a helper take it at home:'}
       <Button disabled={busy} onClick={() => void ask()}>
         {asked ? 'Take the wish back' : 'Ask for a photo on the phone'}
       </Button>

@@ -1,11 +1,12 @@
 'use client';
 
+import { type LocalDate, shortDay } from '@/core/units';
 import { Button } from '../../primitives/button';
 import type { DeskLine } from '../draft';
 
 export type EarlierVersion = {
   readonly number: number;
-  readonly effectiveFrom: string;
+  readonly effectiveFrom: LocalDate;
   readonly reason: string;
   readonly author: string;
   readonly rounds: number;
@@ -49,7 +50,7 @@ export function VersionsPane({
                   <span className="font-medium">Version {version.number}</span>
                   <span className="text-soft">
                     {' '}
-                    from {version.effectiveFrom}, {version.author}
+                    from {shortDay(version.effectiveFrom)}, {version.author}
                     {version.reason !== '' && `: ${version.reason}`}
                   </span>
                 </p>

@@ -23,7 +23,7 @@ import { LineSetUp } from './line-set-up';
 
 const ICON_BUTTON =
   'inline-flex size-7 items-center justify-center rounded border border-transparent text-soft hover:border-hair hover:text-ink disabled:opacity-40';
-const SMALL_SELECT = 'rounded border border-hair bg-sheet px-1 py-0.5 text-small text-ink max-w-44';
+const SMALL_SELECT = 'rounded border border-edge bg-sheet px-1 py-0.5 text-small text-ink max-w-44';
 
 /** What a row can ask of the desk; the same object for all rows, so that rows need not be redrawn. */
 export type RowMoves = {

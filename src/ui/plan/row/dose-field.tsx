@@ -46,7 +46,7 @@ export function DoseField({
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}
-        className="figures w-full rounded text-small border border-hair bg-sheet px-2.5 py-1.5 aria-invalid:border-stop"
+        className="figures w-full rounded text-small border border-edge bg-sheet px-2.5 py-1.5 aria-invalid:border-stop"
       />
       <div id={`${id}-reading`} className="pt-1" aria-live="polite">
         {read.ok ? <Reading read={read} /> : <Mistake dose={dose} error={read.error} />}

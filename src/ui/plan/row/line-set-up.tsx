@@ -1,5 +1,6 @@
 'use client';
 
+import { shortDay } from '@/core/units';
 import { sayPhrase } from '@/catalogue';
 import type { SetUp } from '@/core/records';
 import { type SetUpOffer, readSetUp } from '@/core/set-up';
@@ -10,9 +11,9 @@ const words = ({ fact }: SetUp) => sayPhrase(readSetUp(fact), 'patient');
 function source({ from }: SetUp): string {
   switch (from.kind) {
     case 'measurement':
-      return `measured ${from.on}`;
+      return `measured ${shortDay(from.on)}`;
     case 'finding':
-      return `worked at the re-test, ${from.on}`;
+      return `worked at the re-test, ${shortDay(from.on)}`;
     case 'dose':
       return 'from the dose';
   }

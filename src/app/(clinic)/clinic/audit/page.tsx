@@ -14,7 +14,7 @@ export const metadata: Metadata = { title: 'Audit' };
 
 export default legible(AuditPage);
 
-const FIELD = 'rounded border border-hair bg-sheet px-2 py-1';
+const FIELD = 'rounded border border-edge bg-sheet px-2 py-1';
 
 async function AuditPage({ searchParams }: PageProps<'/clinic/audit'>) {
   const member = await requireMember();

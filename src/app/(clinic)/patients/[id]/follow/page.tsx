@@ -2,7 +2,7 @@ import { requireFile } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { formatSeconds, percentText, seconds, type PatientId } from '@/core/units';
+import { formatSeconds, percentText, seconds, type PatientId, shortDay } from '@/core/units';
 import { roleSuffices } from '@/server/access';
 import { pastDecisions } from '@/server/follow/decided';
 import { shownProposals } from '@/server/follow/proposals';
@@ -136,7 +136,9 @@ function Figures({ follow, patientId }: { follow: Follow; patientId: PatientId }
     [
       'Worst pain',
       last ? `${last.high} of 10` : '–',
-      first && last ? `${first.high} of 10 on ${first.date}, the first told` : 'not told yet',
+      first && last
+        ? `${first.high} of 10 on ${shortDay(first.date)}, the first told`
+        : 'not told yet',
     ],
   ] as const;
   return (

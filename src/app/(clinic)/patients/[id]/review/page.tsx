@@ -1,5 +1,5 @@
 import { requireFile } from '@/server/require';
-import { percentText, type PatientId } from '@/core/units';
+import { percentText, type PatientId, shortDay } from '@/core/units';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { roleSuffices } from '@/server/access';
@@ -25,7 +25,7 @@ async function ReviewPage({ params }: PageProps<'/patients/[id]/review'>) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
       <header className="flex flex-wrap items-center gap-3">
-        <h2 className="mr-auto text-xl">Review, {review.today}</h2>
+        <h2 className="mr-auto text-xl">Review, {shortDay(review.today)}</h2>
         {review.discharged && <strong className="font-semibold">Discharged</strong>}
         <Link href={`/patients/${id}/measure`} className={buttonClass('main')}>
           Measure again
@@ -147,7 +147,8 @@ function Course({ review }: { review: Review }) {
       ))}
       {follow.beside.length > 0 && (
         <p className="text-soft">
-          In the same time: {follow.beside.map(({ date, say }) => `${date} ${say}`).join('; ')}.
+          In the same time:{' '}
+          {follow.beside.map(({ date, say }) => `${shortDay(date)} ${say}`).join('; ')}.
         </p>
       )}
     </section>

@@ -49,7 +49,7 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
             <li key={photo.id}>
               <Link
                 href={`/patients/${id}/measure/photos/${photo.id}`}
-                className="grid gap-1 border border-hair bg-sheet p-2 hover:border-action"
+                className="grid gap-1 border border-edge bg-sheet p-2 hover:border-action"
               >
                 {/* oxlint-disable-next-line nextjs/no-img-element -- private pictures never pass through an image cache */}
                 <img
