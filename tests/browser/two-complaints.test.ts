@@ -83,9 +83,7 @@ it('treats two complaints at once, each with its own lines, pain and course, on 
   await typeInto(stale, 'What was agreed', 'Rest from the nets');
   await press(stale, 'Write it down');
   await says(stale, 'In another window you went on with “Neck”.');
-  expect(
-    await stale.$eval('textarea[name=agreed]', (one) => (one as HTMLTextAreaElement).value),
-  ).toBe('Rest from the nets');
+  expect(await stale.$eval('textarea[name=agreed]', (one) => one.value)).toBe('Rest from the nets');
   // Chosen again, it is written where it belongs, and the words are still there.
   await press(stale, BACK);
   await stale.waitForFunction(isAtHand, {}, BACK);

@@ -147,7 +147,7 @@ describe('two complaints at once', () => {
     await keep('{}');
     await expect(inHand(neck)).rejects.toMatchObject({
       status: 409,
-      say: expect.stringContaining('You have begun a note for “Low back”.'),
+      say: expect.stringContaining('You have begun a note for “Low back”.') as string,
     });
     await inHand(back);
     await keep(null);
@@ -161,7 +161,7 @@ describe('two complaints at once', () => {
     await expect(checkAtHand(by, null)).resolves.toBeUndefined();
     await expect(checkAtHand(by, `${id} ${neck.id}`)).rejects.toMatchObject({
       status: 409,
-      say: expect.stringContaining('“Low back”'),
+      say: expect.stringContaining('“Low back”') as string,
     });
     await inHand(neck);
     await expect(checkAtHand(by, `${id} ${back.id}`)).rejects.toMatchObject({ status: 409 });
