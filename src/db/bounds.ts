@@ -6,6 +6,8 @@ export const LIST_BOUNDS = {
   clinics: 1000,
   apiKeys: 50,
   covers: 200,
+  /** Mails among which one that came back is looked for. */
+  mailsLookedThrough: 50_000,
   /** Events of the sessions of one page. */
   eventsOfSessions: 20_000,
   members: 200,

@@ -1,5 +1,6 @@
 import { and, eq, gte, sql } from 'drizzle-orm';
 import type { Instant } from '@/core/schedule';
+import { LIST_BOUNDS } from './bounds';
 import type { ClinicId, PatientId } from '@/core/units';
 import { type Statement, builder, read, readOne } from './door';
 import { mailServer, mailStop, message } from './schema';
@@ -62,4 +63,57 @@ export function startMail(clinicId: ClinicId, patientId: PatientId): Statement {
   return builder()
     .delete(mailStop)
     .where(and(eq(mailStop.clinicId, clinicId), eq(mailStop.patientId, patientId)));
+}
+
+/** E-mails of a clinic that left since a moment. */
+export function mailsSentSince(clinicId: ClinicId, since: Instant) {
+  return read((db) =>
+    db
+      .select({ id: message.id, patientId: message.patientId })
+      .from(message)
+      .where(
+        and(
+          eq(message.clinicId, clinicId),
+          eq(message.channel, 'e-mail'),
+          gte(message.sentAt, since),
+        ),
+      )
+      .limit(LIST_BOUNDS.mailsLookedThrough),
+  );
+}
+
+/** A guard's condition: the message left, and has not come back already. */
+export function messageWasSent(clinicId: ClinicId, id: string) {
+  return sql`SELECT count(*) = 1 FROM message AS m WHERE m.clinic_id = ${clinicId}
+    AND m.id = ${id} AND m.state = 'sent'`;
+}
+
+/** Marks a message that left and came back. */
+export function markReturned(clinicId: ClinicId, id: string): Statement {
+  return builder()
+    .update(message)
+    .set({ state: 'given up', because: 'came back' })
+    .where(and(eq(message.clinicId, clinicId), eq(message.id, id)));
+}
+
+/** Whether a mail to this address of a patient came back. */
+export async function hasComeBack(
+  clinicId: ClinicId,
+  patientId: PatientId,
+  address: string,
+): Promise<boolean> {
+  const row = await readOne((db) =>
+    db
+      .select({ id: message.id })
+      .from(message)
+      .where(
+        and(
+          eq(message.clinicId, clinicId),
+          eq(message.patientId, patientId),
+          eq(message.address, address),
+          eq(message.because, 'came back'),
+        ),
+      ),
+  );
+  return row !== null;
 }

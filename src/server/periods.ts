@@ -10,6 +10,8 @@ export const PERIODS_MS = {
   outboxBite: MINUTE_MS,
   /** A reminder whose moment passed longer ago is not sent any more. */
   reminderTooLate: 45 * MINUTE_MS,
+  /** A mail that comes back later than this is about none that is known. */
+  mailComesBack: 30 * DAY_MS,
   /** The rows of the morning list are reckoned in the background. */
   triage: MINUTE_MS,
   /** The longest that one clinic's rows are reckoned in one go. */

@@ -7,6 +7,7 @@ import { type MessageRow, auditOf, mailServerOf } from '@/db';
 import { now } from '@/server/clock';
 import { housesSender } from '@/server/mail/sender';
 import { mailOf, saveMail, testMail } from '@/server/mail/settings';
+import { takeReturned } from '@/server/mail/returned';
 import { stopMails, stopPage } from '@/server/mail/stop';
 import { saveSettings } from '@/server/patient/settings';
 import { sendDue, simulatedSender } from '@/server/patient/outbox';
@@ -224,5 +225,76 @@ describe('stopping', () => {
       expect(await stopPage(forged)).toBeNull();
       await expect(stopMails(forged)).rejects.toMatchObject({ status: 404 });
     }
+  });
+});
+
+describe('a mail that comes back later', () => {
+  /** A report as RFC 3464 (section 6) shows one, about the mail of this id. From memory. */
+  const report = (id: string, action = 'failed', status = '5.1.1') =>
+    Buffer.from(
+      [
+        'From: Mail Delivery Subsystem <MAILER-DAEMON@mail.example>',
+        'To: reminders@harbour.example',
+        'MIME-Version: 1.0',
+        'Content-Type: multipart/report; report-type=delivery-status; boundary="b"',
+        '',
+        '--b',
+        '',
+        'Your message could not be delivered.',
+        '--b',
+        'Content-Type: message/delivery-status',
+        '',
+        'Reporting-MTA: dns; mail.example',
+        '',
+        'Final-Recipient: rfc822; patient@home.example',
+        `Action: ${action}`,
+        `Status: ${status}`,
+        'Diagnostic-Code: smtp; 550 5.1.1 User unknown',
+        '--b',
+        'Content-Type: text/rfc822-headers',
+        '',
+        `Message-ID: ${id}`,
+        '--b--',
+      ].join('\r\n'),
+    );
+  const idOf = (text: string) => /^Message-ID: (<[^>]+>)/im.exec(text)?.[1] ?? '';
+
+  it('marks the reminder, and no other goes to that address until another is chosen', async () => {
+    await set();
+    const patientId = await makePatient(stage.practitioner, 'Moved Away');
+    const first = await remind(patientId);
+    const id = idOf(taken[0]?.text ?? '');
+    // The id tells nobody whom the mail is for.
+    expect(id).toMatch(/^<[0-9a-f]{32}@harbour\.example>$/);
+    expect(id).not.toContain(patientId);
+    await expect(takeReturned(stage.practitioner, report(id, 'delayed'))).resolves.toMatchObject({
+      say: expect.stringContaining('goes on trying') as string,
+    });
+    expect(await first.became()).toEqual(['sent', null]);
+    await expect(takeReturned(stage.practitioner, report(id))).resolves.toMatchObject({
+      say: expect.stringContaining('(5.1.1)') as string,
+    });
+    expect(await first.became()).toEqual(['given up', 'came back']);
+    const second = await remind(patientId);
+    expect(await second.became()).toEqual(['given up', 'address sends back']);
+    const elsewhere = await remind(patientId, { address: 'new@home.example' });
+    expect(await elsewhere.became()).toEqual(['sent', null]);
+    // Put in twice it changes nothing.
+    await expect(takeReturned(stage.practitioner, report(id))).rejects.toMatchObject({
+      guard: 'newest',
+    });
+  });
+
+  it('is refused where it is no report, or about nobody of this clinic', async () => {
+    await set();
+    const patientId = await makePatient(stage.practitioner, 'Another One');
+    await remind(patientId);
+    const id = idOf(taken[0]?.text ?? '');
+    await expect(
+      takeReturned(stage.practitioner, Buffer.from(`I am away.\n${id}`)),
+    ).rejects.toMatchObject({ status: 400 });
+    await expect(
+      takeReturned(stage.practitioner, report(`<${'0'.repeat(32)}@harbour.example>`)),
+    ).rejects.toMatchObject({ status: 404 });
   });
 });

@@ -232,6 +232,12 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
       mostADay: 100,
     }),
   },
+  'clinic/mail/returned': {
+    may: MEMBERS,
+    ownClinicOnly: true,
+    body: () => null,
+    file: () => Buffer.from('Action: delayed\n'),
+  },
   'clinic/mail/test': { may: LEAD, ownClinicOnly: true, body: () => ({ test: true }) },
   'mail/stop': { may: EVERYBODY, open: true, body: () => ({ token: 'none' }) },
   'patients/import': {

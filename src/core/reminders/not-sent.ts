@@ -2,6 +2,10 @@
 export const NOT_SENT = [
   'not delivered',
   'refused for good',
+  /** It left, and its report came back. */
+  'came back',
+  /** An earlier one to the same address did. */
+  'address sends back',
   'stopped by the patient',
   'bound of the day',
   'no phone takes it',

@@ -2,10 +2,18 @@ import { sayToPatient } from '@/catalogue';
 import { dateIn, instantAt } from '@/core/schedule';
 import type { WallMinute } from '@/core/schedule';
 import type { NotSent } from '@/core/reminders';
-import { clinicById, hasStoppedMail, mailServerOf, mailsSince, patientById } from '@/db';
+import {
+  clinicById,
+  hasComeBack,
+  hasStoppedMail,
+  mailServerOf,
+  mailsSince,
+  patientById,
+} from '@/db';
 import { languageFor } from '../languages';
 import { now } from '../clock';
 import type { Outcome, Sender } from '../patient/outbox';
+import { mailIdOf } from './mail-id';
 import { sendBySmtp } from './smtp';
 import { stopToken } from './stop-link';
 
@@ -22,7 +30,7 @@ const never = (because: NotSent): Outcome => ({ outcome: 'refused', because });
 export function housesSender(standIn: Sender): Sender {
   return async (message) => {
     if (message.channel !== 'e-mail') return standIn(message);
-    const { clinicId, patientId, purpose, address, text } = message;
+    const { clinicId, patientId, id, purpose, address, text } = message;
     const [server, clinic, patient] = await Promise.all([
       mailServerOf(clinicId),
       clinicById(clinicId),
@@ -35,6 +43,8 @@ export function housesSender(standIn: Sender): Sender {
     const midnight = instantAt(clinic.zone, dateIn(clinic.zone, now()), 0 as WallMinute);
     if (isToPatient && (await mailsSince(clinicId, midnight)) >= server.mostADay)
       return never('bound of the day');
+    if (isToPatient && (await hasComeBack(clinicId, patientId, address)))
+      return never('address sends back');
     const stopAt = isToPatient ? stopAddress(stopToken(server.stopKey, clinicId, patientId)) : '';
     const language = languageFor(patient);
     const { outcome } = await sendBySmtp(server, {
@@ -45,6 +55,7 @@ export function housesSender(standIn: Sender): Sender {
         : `${clinic.name}: something waits`,
       text: isToPatient ? `${text}\n\n${sayToPatient(language, 'remind.stop')}\n${stopAt}\n` : text,
       stopAt,
+      id: mailIdOf(server.stopKey, id),
     });
     return outcome === 'refused' ? never('refused for good') : { outcome };
   };

@@ -59,6 +59,7 @@ export async function testMail(lead: SignedIn): Promise<{ sent: boolean; say: st
   if (!server || !clinic || !member) throw new Problem(404, NOT_FOUND);
   await countTry([{ purpose: 'mail test', what: clinicId }]);
   const { outcome, said } = await sendBySmtp(server, {
+    id: null,
     to: member.email,
     from: { name: clinic.name, address: server.from },
     subject: `${clinic.name}: a test`,

@@ -11,6 +11,8 @@ export type Mail = {
   readonly text: string;
   /** The page on which the reader stops such mails; empty for one a member asked for. */
   readonly stopAt: string;
+  /** Its own id before the sign @, by which its report is known again; null where none is awaited. */
+  readonly id: string | null;
 };
 
 /** What became of a mail: gone, to be tried again, or refused in a way that another try does not change. */
@@ -24,7 +26,7 @@ export type MailOutcome = 'sent' | 'failed' | 'refused';
  */
 export async function sendBySmtp(
   { host, port, security, user, password }: MailServer,
-  { to, from, subject, text, stopAt }: Mail,
+  { to, from, subject, text, stopAt, id }: Mail,
 ): Promise<{ readonly outcome: MailOutcome; readonly said: string }> {
   const transport = createTransport({
     host,
@@ -45,6 +47,7 @@ export async function sendBySmtp(
       from: { name: from.name, address: from.address },
       subject,
       text,
+      ...(id === null ? {} : { messageId: `<${id}@${from.address.split('@').at(-1) ?? ''}>` }),
       headers: {
         // No answering machine answers a reminder.
         'Auto-Submitted': 'auto-generated',

@@ -2,6 +2,7 @@ import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import { sendsMail } from '@/server/mail/settings';
 import { outboxOf } from '@/server/patient/outbox';
+import { ReturnedMail } from '@/ui/clinic/returned-mail';
 import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Outbox' };
@@ -31,6 +32,7 @@ async function OutboxPage() {
           ? 'E-mails leave by the clinic’s own mail server. Texts go to a stand-in that delivers to nobody.'
           : 'A stand-in for a text and mail service: it delivers to nobody, fails one time in five and is tried again, each message once. The lead sets up a real mail server under Clinic.'}
       </p>
+      {mails && <ReturnedMail />}
       {messages.length === 0 ? (
         <p>
           No message yet. Patients choose their reminders on their phone, under Settings; leads hear
