@@ -90,7 +90,7 @@ it('puts whom to call first when everything stops, and lets the word be left', a
     'In an emergency',
     'Call 000',
     'Call 000.',
-    'Else, your clinic',
+    'If it is no emergency',
     'Pia, at 8 and at 13',
     'What happens next',
   ];

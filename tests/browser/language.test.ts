@@ -110,7 +110,7 @@ describe('the patient’s language', () => {
     expect(await strange()).toEqual([]);
     await press(phone, '⟦It hurts, or something is wrong⟧');
     await press(phone, '⟦Headache⟧');
-    await says(phone, '⟦Compared with how you know it?⟧');
+    await says(phone, '⟦Is it different from usual?⟧');
     expect(await strange()).toEqual([]);
     expect(phone.problems).toEqual([]);
     await choose(phone, 'en');

@@ -105,7 +105,7 @@ export function triageFacts(facts: MorningFacts, context: MorningContext): Triag
           kind: alert.kind,
           say:
             ALERT_REASONS[alert.kind] +
-            (isEscalated(alert, context) ? ' Nobody has taken it in time: the lead’s.' : ''),
+            (isEscalated(alert, context) ? ' Not taken in time; passed to the lead.' : ''),
           hoursOpen: Math.floor((now - alert.createdAt) / HOUR_MS),
         }
       : null,
