@@ -1,9 +1,12 @@
 import type { Page } from 'puppeteer-core';
 import { updateClinic, write } from '@/db';
+import { handoutOf } from '@/server/visit/handout';
+import { handoutFile } from '@/ui/handout/handout-file';
 import { violations } from '../support/axe';
 import { PHONE, freshPage, goTo, press, says } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
+import { patientOf } from '../support/stage';
 import { SIZES, TEXTS, misfitsIn, playing } from '../support/player-fits';
 
 /** What fingers, keys and Back do on the patient's phone. */
@@ -185,6 +188,81 @@ it('fits the player into every screen, in every size of text, while it runs', as
     ),
   ).toEqual([]);
   expect(phone.problems).toEqual([]);
+});
+
+it('lets the handout that was sent as a file be read on a phone', async () => {
+  const { practitioner } = stage;
+  const id = await makePatient(practitioner, 'Knot Quay');
+  await prescribe(practitioner, id, [
+    { exerciseId: 'side-neck-stretch', dose: '2x20s gap 5s both 2/day daily until review' },
+    { exerciseId: 'six-way-hold', dose: '2x10s in 6 directions 30% every other day until review' },
+  ]);
+  const handout = await handoutOf(await patientOf(stage, id), 'https://clinic.example/open');
+  if (!handout) throw new Error('no handout');
+  const phone = await freshPage(stage.browser, PHONE);
+  for (const width of [390, 320]) {
+    await phone.setViewport({ ...PHONE, width });
+    await phone.setContent(await handoutFile(handout, false));
+    const { wide, words } = await phone.evaluate(() => ({
+      wide: document.documentElement.scrollWidth,
+      words: Math.min(
+        ...[...document.querySelectorAll('.exercise ol')].map(
+          (one) => one.getBoundingClientRect().width,
+        ),
+      ),
+    }));
+    expect(wide).toBeLessThanOrEqual(width);
+    expect(words).toBeGreaterThan(width * 0.7);
+  }
+});
+
+/** How far a page can be scrolled sideways, in CSS pixels; wide tables scroll in a box of their own. */
+const sideways = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+it('scrolls no page sideways at 320 pixels, which is 400 % on a desk', async () => {
+  const { practitioner } = stage;
+  const id = await makePatient(practitioner, 'Avocet Quay-Featherstonehaugh');
+  await prescribe(practitioner, id, [
+    { exerciseId: 'tuck-lying', dose: '10x10s gap 5s daily until review' },
+  ]);
+  const { link } = await device(practitioner, id);
+  const phone = await freshPage(stage.browser, { ...PHONE, width: 320, height: 568 });
+  await goTo(phone, `${stage.server.origin}/open#${link}`);
+  await says(phone, 'Begin');
+  await phone.evaluate(() => localStorage.setItem('dl-text-size', 'larger'));
+  const wide: string[] = [];
+  for (const path of ['', '/progress', '/settings', '/pause', '/together']) {
+    await goTo(phone, `${stage.server.origin}/today${path}`);
+    if ((await sideways(phone)) > 0) wide.push(`/today${path}`);
+  }
+  await goTo(phone, `${stage.server.origin}/health`);
+  if ((await sideways(phone)) > 0) wide.push('/health');
+  const desk = await stage.open('/', { width: 320, height: 256 });
+  const file = [
+    '?view=summary',
+    '/screen',
+    '/measure',
+    '/plan',
+    '/teach',
+    '/follow',
+    '/review',
+    '/handout',
+    '/record',
+  ];
+  for (const path of [
+    '/',
+    '/patients/new',
+    '/exercises',
+    '/account',
+    '/clinic/outbox',
+    ...file.map((step) => `/patients/${id}${step}`),
+  ]) {
+    await goTo(desk, `${stage.server.origin}${path}`);
+    if ((await sideways(desk)) > 0)
+      wide.push(`${path.replace(id, '…')} by ${await sideways(desk)}`);
+  }
+  expect(wide).toEqual([]);
 });
 
 async function choose(page: Page, words: string): Promise<void> {

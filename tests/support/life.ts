@@ -4,12 +4,12 @@ import { holdOf, repsOfSet, setsOf } from '@/core/dose';
 import { DAY_KEY } from '@/core/history';
 import { type SentLine, type SentVersion, sentVersion } from '@/core/programme';
 import type { LineDraft } from '@/core/records';
-import { versionOn } from '@/core/schedule';
+import { dateIn, instantAt, versionOn } from '@/core/schedule';
 import { versionsOf } from '@/db';
 import type { PatientHere, SignedIn } from '@/server/access';
 import { setClock } from '@/server/clock';
 import { takeIn } from '@/server/take-in';
-import { device, makePatient, prescribe, today } from './clinic';
+import { ZONE, device, instant, makePatient, minute, prescribe, today } from './clinic';
 
 export const DAY_MS = 86_400_000;
 const AN_HOUR_ON = 3_600_000;
@@ -48,7 +48,10 @@ export async function beginLife(
   { name = 'Test Patient', daysAgo = 10 } = {},
 ): Promise<Life> {
   const real = Date.now();
-  const start = real - daysAgo * DAY_MS;
+  // Late in the evening a day's hours would run into the next day: it begins in the morning then.
+  const then = real - daysAgo * DAY_MS;
+  const morning = instantAt(ZONE, dateIn(ZONE, instant(then)), minute(9 * 60));
+  const start = Math.min(then, morning);
   setClock(() => start);
   const patientId = await makePatient(by, name);
   await prescribe(

@@ -26,5 +26,6 @@ export const HANDOUT_CSS = `
 .handout .sr{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
 .handout .missing{border:.4mm dashed #111;padding:1mm 2mm}
 ${paletteCss('.handout svg.figure', PAPER_PALETTE)}
+@media screen and (max-width:640px){.handout{padding:4mm;overflow-wrap:anywhere}.handout .exercise{grid-template-columns:minmax(0,1fr)}.handout header{flex-wrap:wrap}.handout .pictures figure,.handout .pictures figure svg,.handout .pictures figure img{width:34mm}.handout .week{overflow-x:auto}}
 @media print{.handout{padding:0;max-width:none}}
 `;

@@ -133,7 +133,7 @@ export function ForeignRecordIn({ patientId }: { patientId: string | null }) {
         accept=".json,application/json,application/fhir+json"
         aria-label="Choose the file of another system"
         disabled={busy}
-        className="file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
+        className="w-full file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
         onChange={look}
       />
       <Refusal say={say} />

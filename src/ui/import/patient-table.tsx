@@ -96,7 +96,7 @@ export function PatientTable({ zones, zone }: { zones: readonly string[]; zone: 
           accept=".csv,text/csv"
           aria-label="Choose the table"
           disabled={busy}
-          className="file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
+          className="w-full file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
           onChange={({ target }) => void choose(target.files?.[0])}
         />
         {refusal !== '' && (

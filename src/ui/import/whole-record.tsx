@@ -68,7 +68,7 @@ export function WholeRecordIn() {
         accept=".zip,.json,application/zip,application/json"
         aria-label="Choose the record"
         disabled={busy !== ''}
-        className="file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
+        className="w-full file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
         onChange={({ target }) => choose(target.files?.[0])}
       />
       {busy !== '' && <p role="status">{busy}</p>}

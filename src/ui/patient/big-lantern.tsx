@@ -43,7 +43,7 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
               />
             </div>
             {rib.picture && (
-              <Framed side={rib.drawnSide} signs={rib.signs} className="min-w-48">
+              <Framed side={rib.drawnSide} signs={rib.signs} className="min-w-[min(12rem,100%)]">
                 {/* oxlint-disable-next-line nextjs/no-img-element -- an SVG needs no optimising */}
                 <img
                   src={rib.picture.address}

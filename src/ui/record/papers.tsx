@@ -189,7 +189,7 @@ function FilePaper({ patientId, today }: { patientId: PatientId; today: LocalDat
         accept="application/pdf,image/jpeg,image/png,image/webp"
         aria-label="Choose the paper"
         disabled={busy}
-        className="file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
+        className="w-full file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
       />
       <Button type="submit" disabled={busy}>
         File it

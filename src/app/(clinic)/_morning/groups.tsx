@@ -133,7 +133,7 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
       </div>
       <p className="col-start-2 text-small md:col-start-auto">
         <span className="block text-soft">
-          {lastSession === null ? 'No session' : `Heard ${daySaid(lastSession, row.today)}`}
+          {lastSession === null ? 'No session' : `Last heard ${daySaid(lastSession, row.today)}`}
         </span>
         <span className="text-plum">{lastPain === null ? '' : `Pain ${lastPain.pain} of 10`}</span>
         {row.nextVisit && (

@@ -17,7 +17,7 @@ export function BodyMap({ fields, set }: FormRowProps) {
   const reach = furthestReach(marked.filter(isRegion));
   return (
     <div className="grid gap-6 sm:grid-cols-[auto_minmax(0,1fr)]">
-      <div className="flex gap-4">
+      <div className="flex flex-wrap gap-4">
         {(['front', 'back'] as const).map((view) => (
           <BodyDrawing
             key={view}
