@@ -144,7 +144,7 @@ await phone.$$eval('input[name=compared]', (inputs) => inputs[2].click());
 await press(phone, 'Next');
 await wait(500);
 await shot(phone, 'stop');
-await press(phone, 'Next');
+await press(phone, 'Say how it was');
 await phone.waitForSelector('input[name=pain]');
 await phone.click('input[name=pain][value="2"]');
 await wait(200);
