@@ -41,6 +41,20 @@ async function begun(member: SignedIn, patientId: PatientId): Promise<string[]> 
   return kinds.filter((_, at) => kept[at] !== null).map((kind) => OF_A_COMPLAINT[kind]);
 }
 
+/** @throws Problem 409 while something is begun for the episode at hand and not signed */
+export async function refuseWhileBegun(
+  member: SignedIn,
+  patientId: PatientId,
+  { complaint }: Pick<Episode, 'complaint'>,
+): Promise<void> {
+  const left = await begun(member, patientId);
+  if (left.length > 0)
+    throw new Problem(
+      409,
+      `You have begun ${left.join(' and ')} for “${complaint}”. Save or discard it first: it would stand with the other complaint.`,
+    );
+}
+
 /**
  * Goes on with another of a patient's open episodes: what this member writes from now on is of it.
  *
@@ -55,12 +69,7 @@ export async function takeInHand(member: SignedIn, draft: AtHandDraft): Promise<
   if (!open.some(({ id }) => id === episodeId)) throw new Problem(404, NOT_FOUND);
   const [atHand] = open;
   if (atHand?.id === episodeId) return;
-  const left = await begun(member, patient.id);
-  if (left.length > 0)
-    throw new Problem(
-      409,
-      `You have begun ${left.join(' and ')} for “${atHand?.complaint ?? ''}”. Save or discard it first: it would stand with the other complaint.`,
-    );
+  if (atHand) await refuseWhileBegun(member, patient.id, atHand);
   await writeAs(member, 'assistant', {
     verb: 'took in hand',
     subject: { kind: 'episode', id: episodeId },
@@ -77,15 +86,22 @@ const AtHand = z.tuple([recordId, recordId]);
 
 /**
  * Refuses a write of a page that shows another complaint than the one at hand: in another window somebody
- * went on with that one, and the words would stand in the wrong episode.
+ * went on with that one, and the words would stand in the wrong episode. What is about nobody, or about
+ * another patient, is let through: locking the desk and looking for somebody are never refused.
  *
+ * @param about the patient that what was sent is about
  * @throws Problem 409, or 400 where the header is none of ours
  */
-export async function checkAtHand(member: SignedIn, header: string | null): Promise<void> {
+export async function checkAtHand(
+  member: SignedIn,
+  about: PatientId,
+  header: string | null,
+): Promise<void> {
   if (header === null) return;
   const parsed = AtHand.safeParse(header.split(' '));
   if (!parsed.success) throw new Problem(400, 'This was not sent by a page of ours.');
   const [patientId, episodeId] = parsed.data;
+  if (patientId !== about) return;
   const [atHand] = await openEpisodes(member, patientId);
   if (atHand?.id === episodeId) return;
   throw new Problem(

@@ -13,6 +13,7 @@ import {
   setSearch,
 } from '@/db';
 import type { SignedIn } from './access';
+import { openEpisodes, refuseWhileBegun } from './at-hand';
 import { detailsFor, findable } from './details';
 import { patientFor } from './people';
 import { NOT_FOUND, Problem } from './problem';
@@ -37,6 +38,8 @@ export async function openAnother(member: SignedIn, draft: EpisodeDraft): Promis
       409,
       `${MOST_EPISODES} episodes of this patient are open. Close one under Review first.`,
     );
+  const [atHand] = await openEpisodes(member, patient.id);
+  if (atHand) await refuseWhileBegun(member, patient.id, atHand);
   const { details } = await detailsFor(patient);
   const search = await findable(patient, details, [
     complaint,

@@ -1,6 +1,6 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
-import type { z } from 'zod';
+import { z } from 'zod';
 import type { Role } from '@/core/records';
 import { type PatientHere, type SignedIn, roleSuffices } from './access';
 import { publicOrigin } from './address';
@@ -60,7 +60,7 @@ export function handler<W extends Who, S extends z.ZodType>(options: HandlerOpti
     answering(request, async () => {
       const actor = await actorFor(options.who, options.factorless);
       const input = await recordIn(request, options.input, limit);
-      if (!options.anyEpisode) await checkEpisode(actor, request);
+      if (!options.anyEpisode) await checkEpisode(actor, request, input);
       return options.run({ actor: actor as ActorOf<W>, input, request });
     });
 }
@@ -123,7 +123,7 @@ export function bytesHandler<W extends Who, S extends z.ZodType>(options: BytesO
       const { searchParams } = new URL(request.url);
       const query = checked(options.query, Object.fromEntries(searchParams));
       const bytes = await readBytes(request, options.limit, options.tooLarge);
-      await checkEpisode(actor, request);
+      await checkEpisode(actor, request, query);
       return options.run({ actor: actor as ActorOf<W>, query, bytes });
     });
 }
@@ -226,9 +226,18 @@ async function actorFor(who: Who, factorless?: true): Promise<SignedIn | Patient
   return member;
 }
 
-async function checkEpisode(actor: SignedIn | PatientHere | null, request: Request) {
-  if (actor?.kind === 'member') await checkAtHand(actor, request.headers.get(AT_HAND_HEADER));
+/** Looks whether a page's complaint is still at hand, where what was sent is about a patient. */
+async function checkEpisode(
+  actor: SignedIn | PatientHere | null,
+  request: Request,
+  sent: unknown,
+): Promise<void> {
+  const { success, data } = OfPatient.safeParse(sent);
+  if (success && actor?.kind === 'member')
+    await checkAtHand(actor, data.patientId, request.headers.get(AT_HAND_HEADER));
 }
+
+const OfPatient = z.object({ patientId: z.string() });
 
 function typeOf(request: Request): string {
   return request.headers.get('content-type') ?? '';

@@ -84,6 +84,12 @@ it('treats two complaints at once, each with its own lines, pain and course, on 
   await press(stale, 'Write it down');
   await says(stale, 'In another window you went on with “Neck”.');
   expect(await stale.$eval('textarea[name=agreed]', (one) => one.value)).toBe('Rest from the nets');
+  // Looking for somebody is about nobody yet, and is not refused.
+  await stale.type(
+    'input[aria-label="Find a patient"], input[placeholder="Find a patient"]',
+    'Wren',
+  );
+  await says(stale, 'Wren Tidewell');
   // Chosen again, it is written where it belongs, and the words are still there.
   await press(stale, BACK);
   await stale.waitForFunction(isAtHand, {}, BACK);

@@ -142,7 +142,7 @@ describe('the morning list', () => {
         reason: 'later',
       }),
     ).rejects.toMatchObject({ status: 409 });
-    expect((await row())?.reason).toContain('the lead’s');
+    expect((await row())?.reason).toContain('passed to the lead');
     const said = (await auditOf(practitioner.clinicId, practitioner.clinicId)).filter(({ verb }) =>
       verb.startsWith('escalated'),
     );

@@ -150,6 +150,7 @@ describe('two complaints at once', () => {
       say: expect.stringContaining('You have begun a note for “Low back”.') as string,
     });
     await inHand(back);
+    await expect(open(id, 'Knee')).rejects.toMatchObject({ status: 409 });
     await keep(null);
     await inHand(neck);
     expect((await openEpisodes(by, id))[0]?.id).toBe(neck.id);
@@ -157,15 +158,18 @@ describe('two complaints at once', () => {
 
   it('refuse a page that shows the other one', async () => {
     const { by, id, neck, back, inHand } = await twoOf('Two Windows');
-    await expect(checkAtHand(by, `${id} ${back.id}`)).resolves.toBeUndefined();
-    await expect(checkAtHand(by, null)).resolves.toBeUndefined();
-    await expect(checkAtHand(by, `${id} ${neck.id}`)).rejects.toMatchObject({
+    const page = (header: string | null, about = id) => checkAtHand(by, about, header);
+    await expect(page(`${id} ${back.id}`)).resolves.toBeUndefined();
+    await expect(page(null)).resolves.toBeUndefined();
+    // What is about somebody else is none of it.
+    await expect(page(`${id} ${neck.id}`, randomUUID())).resolves.toBeUndefined();
+    await expect(page(`${id} ${neck.id}`)).rejects.toMatchObject({
       status: 409,
       say: expect.stringContaining('“Low back”') as string,
     });
     await inHand(neck);
-    await expect(checkAtHand(by, `${id} ${back.id}`)).rejects.toMatchObject({ status: 409 });
-    await expect(checkAtHand(by, 'anything')).rejects.toMatchObject({ status: 400 });
+    await expect(page(`${id} ${back.id}`)).rejects.toMatchObject({ status: 409 });
+    await expect(page('anything')).rejects.toMatchObject({ status: 400 });
   });
 
   it('stand in one programme, each line for its own', async () => {
