@@ -3,7 +3,7 @@ import { updateClinic, write } from '@/db';
 import { handoutOf } from '@/server/visit/handout';
 import { handoutFile } from '@/ui/handout/handout-file';
 import { violations } from '../support/axe';
-import { PHONE, freshPage, goTo, press, says } from '../support/browser';
+import { PHONE, awake, freshPage, goTo, press, says } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
 import { patientOf } from '../support/stage';
@@ -23,6 +23,8 @@ async function phoneOf(name: string) {
   const phone = await freshPage(stage.browser, PHONE);
   await goTo(phone, `${stage.server.origin}/open#${link}`);
   await says(phone, 'Begin');
+  // A touch before it is awake is a step of its own on the way back (docs/decisions/0025).
+  await awake(phone);
   return phone;
 }
 
