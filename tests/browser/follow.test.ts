@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import { DAY_KEY } from '@/core/history';
 import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
@@ -93,12 +94,12 @@ it('reads all strips at one day, judges in a worker, and holds the same as a tab
   await page.$eval('svg[aria-roledescription="strips"]', (svg) => svg.focus());
   await page.keyboard.press('Home');
   const first = await page.$eval('[data-testid=cursor]', (element) => element.textContent);
-  expect(first).toContain(today(-21));
+  expect(first?.startsWith(shortDay(today(-21)))).toBe(true);
   await page.keyboard.press('PageDown');
   await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('ArrowLeft');
   const sixth = await page.$eval('[data-testid=cursor]', (element) => element.textContent);
-  expect(sixth).toContain(today(-16));
+  expect(sixth?.startsWith(shortDay(today(-16)))).toBe(true);
   expect(sixth).toContain('creaky');
   await page.click('::-p-xpath(//summary[contains(., "The same as a table")])');
   await page.waitForSelector('[aria-label="Every day as a table"] tbody tr');

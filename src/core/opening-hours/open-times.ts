@@ -1,5 +1,5 @@
 import type { WallMinute } from '../schedule';
-import type { Weekday } from '../units';
+import { type Weekday, clockText } from '../units';
 
 /** A time of a day in which the clinic answers, by the wall clock; it ends before midnight. */
 export type OpenTime = { readonly from: WallMinute; readonly to: WallMinute };
@@ -52,10 +52,7 @@ function minuteOf(hour = '', minute = '00'): WallMinute | null {
   return h > 23 || m > 59 ? null : ((h * 60 + m) as WallMinute);
 }
 
-const clock = (minute: number) =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-
 /** @example sayOpenTimes([{ from: 480, to: 720 }]) // "08:00–12:00" */
 export function sayOpenTimes(times: readonly OpenTime[]): string {
-  return times.map(({ from, to }) => `${clock(from)}–${clock(to)}`).join(', ');
+  return times.map(({ from, to }) => `${clockText(from)}–${clockText(to)}`).join(', ');
 }

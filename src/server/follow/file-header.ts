@@ -2,7 +2,7 @@ import type { OpenAlert } from '@/core/triage';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { DayAdherence } from '@/core/adherence';
 import { adherenceHistory } from '@/core/history';
-import { addDays } from '@/core/units';
+import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, newestLinkOf, openAlertsOf, pausesOf } from '@/db';
 import type { SignedIn } from '../access';
 import { factsOf, todayOf } from '../programme-facts';
@@ -10,7 +10,11 @@ import { factsOf, todayOf } from '../programme-facts';
 /** What the header of a patient's file shows on every step. */
 export type FileHeader = {
   /** A pause of the patient's own that is not over yet. */
-  readonly ownPause: { readonly reason: string; readonly from: string; readonly to: string } | null;
+  readonly ownPause: {
+    readonly reason: string;
+    readonly from: LocalDate;
+    readonly to: LocalDate;
+  } | null;
   readonly days: readonly DayAdherence[];
   readonly alerts: readonly OpenAlert[];
   readonly paused: boolean;
@@ -30,7 +34,7 @@ export async function fileHeader(member: SignedIn, patient: Patient): Promise<Fi
     ({ cause, toDate }) => cause === 'patient' && toDate !== null && toDate >= today,
   );
   return {
-    ownPause: own ? { reason: own.reason, from: own.fromDate, to: own.toDate ?? '' } : null,
+    ownPause: own ? { reason: own.reason, from: own.fromDate, to: own.toDate ?? today } : null,
     days: facts ? adherenceHistory(facts, from, today) : [],
     alerts: alerts.map(({ id, kind, createdAt, escalatedAt }) => ({
       id,

@@ -3,8 +3,8 @@
 import Papa from 'papaparse';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { type Strip, readStrip, stripTable } from '@/core/follow';
-import { type LocalDate, addDays, daysBetween } from '@/core/units';
-import { dayAxis, tickText } from '../charts/day-axis';
+import { type LocalDate, addDays, daysBetween, shortDay } from '@/core/units';
+import { dayAxis } from '../charts/day-axis';
 import {
   type DrawnSeam,
   FILE_COLOURS,
@@ -233,9 +233,7 @@ export function StripBoard({
           </span>
         ) : (
           <>
-            <strong className="figures font-semibold">
-              {cursor} <span className="font-normal text-soft">({tickText(cursor)})</span>
-            </strong>
+            <strong className="font-semibold">{shortDay(cursor)}</strong>
             {shown.map((strip) => {
               const said = readStrip(strip, cursor);
               return said === '' ? null : (

@@ -1,5 +1,6 @@
 'use client';
 
+import { shortDay } from '@/core/units';
 import { useState } from 'react';
 import { type Strip, stripTable } from '@/core/follow';
 
@@ -36,7 +37,7 @@ export function StripTable({
               {rows().map(({ date, cells }) => (
                 <tr key={date} className="border-t border-hair">
                   <th scope="row" className="py-1 pr-4 text-left font-normal whitespace-nowrap">
-                    {date}
+                    {shortDay(date)}
                   </th>
                   {cells.map((cell, index) => (
                     <td key={shown[index]?.id} className="pr-4" dir="auto">

@@ -1,5 +1,6 @@
 'use client';
 
+import { type LocalDate, shortDay } from '@/core/units';
 import Link from 'next/link';
 import { type ChangeEvent, useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -21,7 +22,7 @@ type Line = {
 type Preview = {
   readonly patient: {
     readonly name: string;
-    readonly birthDate: string | null;
+    readonly birthDate: LocalDate | null;
     readonly sex: string | null;
     readonly phones: readonly string[];
     readonly email: string;
@@ -158,7 +159,9 @@ export function ForeignRecordIn({ patientId }: { patientId: string | null }) {
         >
           <h3 className="text-lg">
             <bdi>{preview.patient.name}</bdi>
-            {preview.patient.birthDate !== null && <>, born {preview.patient.birthDate}</>}
+            {preview.patient.birthDate !== null && (
+              <>, born {shortDay(preview.patient.birthDate)}</>
+            )}
           </h3>
           {asked && (
             <label className="flex items-baseline gap-2 border-l-4 border-lit px-3 py-1">

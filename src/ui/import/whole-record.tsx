@@ -1,5 +1,6 @@
 'use client';
 
+import { type LocalDate, shortDay } from '@/core/units';
 import Link from 'next/link';
 import { useState } from 'react';
 import { RECORD_FILE_LIMIT } from '@/core/records';
@@ -12,7 +13,7 @@ import { Button, buttonClass } from '../primitives/button';
 type Looked = {
   readonly patientId: string;
   readonly name: string;
-  readonly birthDate: string | null;
+  readonly birthDate: LocalDate | null;
   readonly madeAt: string;
   readonly made: string;
   readonly isNew: boolean;
@@ -77,7 +78,7 @@ export function WholeRecordIn() {
         <section className="grid gap-3" aria-live="polite">
           <h3 className="text-lg">
             <bdi>{looked.name}</bdi>
-            {looked.birthDate !== null && <span>, born {looked.birthDate}</span>}
+            {looked.birthDate !== null && <span>, born {shortDay(looked.birthDate)}</span>}
           </h3>
           <p className="text-soft">
             Taken out at <bdi>{looked.madeAt}</bdi> on {looked.made.slice(0, 10)}.{' '}

@@ -1,10 +1,11 @@
+import { shortDay, type LocalDate } from '@/core/units';
 /** Teachings in the record, newest first. */
 export function SignedTeachings({
   signed,
 }: {
   signed: readonly {
     readonly id: string;
-    readonly on: string;
+    readonly on: LocalDate;
     readonly version: number;
     readonly by: string;
     readonly lines: readonly string[];
@@ -19,7 +20,7 @@ export function SignedTeachings({
           <li key={id}>
             <details className="py-1.5">
               <summary>
-                {on}, version {version}, signed by <span dir="auto">{by}</span>
+                {shortDay(on)}, version {version}, signed by <span dir="auto">{by}</span>
               </summary>
               <ul className="list-disc pl-6">
                 {lines.map((line) => (

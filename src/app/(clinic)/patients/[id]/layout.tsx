@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import { todayOf } from '@/server/programme-facts';
 import { ageOn } from '@/core/identity';
 import { requireMember } from '@/server/require';
@@ -70,7 +71,8 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           )}
           {ownPause && (
             <p>
-              Paused by the patient ({ownPause.reason}), {ownPause.from} to {ownPause.to}
+              Paused by the patient ({ownPause.reason}), {shortDay(ownPause.from)} to{' '}
+              {shortDay(ownPause.to)}
             </p>
           )}
           {alerts.map((alert) => (

@@ -246,7 +246,7 @@ function Versions({ follow }: { follow: Follow }) {
             <details>
               <summary>
                 <strong className="font-semibold">
-                  {version.number}, from {version.effectiveFrom}
+                  {version.number}, from {shortDay(version.effectiveFrom)}
                 </strong>{' '}
                 <span className="text-soft">
                   {follow.seams.find((seam) => seam.number === version.number)?.author}

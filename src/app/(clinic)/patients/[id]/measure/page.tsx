@@ -1,4 +1,4 @@
-import type { PatientId } from '@/core/units';
+import { type PatientId, shortDay } from '@/core/units';
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -68,10 +68,10 @@ function PhotoSummary({
             <strong className="figures font-semibold">
               {formatMeasure('craniovertebral-angle', angle.last.value)}
             </strong>{' '}
-            <span className="text-soft">on {angle.last.on}</span>
+            <span className="text-soft">on {shortDay(angle.last.on)}</span>
             {angle.first.value !== null &&
               angle.first.id !== angle.last.id &&
-              `; since ${angle.first.on}: ${changeInWords('craniovertebral-angle', angle.first.value, angle.last.value, known.detectable)}`}
+              `; since ${shortDay(angle.first.on)}: ${changeInWords('craniovertebral-angle', angle.first.value, angle.last.value, known.detectable)}`}
           </>
         )}
       </p>

@@ -68,7 +68,8 @@ async function ReviewPage({ params }: PageProps<'/patients/[id]/review'>) {
             {review.letters.map(({ id: letterId, kind, localDate }) => (
               <li key={letterId}>
                 <Link href={`/patients/${id}/review/${letterId}`} className="text-action underline">
-                  {kind === 'discharge' ? 'Discharge letter' : 'Review letter'}, {localDate}
+                  {kind === 'discharge' ? 'Discharge letter' : 'Review letter'},{' '}
+                  {shortDay(localDate)}
                 </Link>
               </li>
             ))}

@@ -1,4 +1,4 @@
-import type { PatientId } from '@/core/units';
+import { type PatientId, shortDay } from '@/core/units';
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -103,8 +103,8 @@ function Safety({
       {state.waiting && (
         <p className="border-l-2 border-lit pl-3">
           {state.waiting.byPatient ? 'The patient answered' : 'Answers were kept'} on{' '}
-          {state.waiting.localDate}. These answers count once a practitioner has gone through them
-          and confirmed.
+          {shortDay(state.waiting.localDate)}. These answers count once a practitioner has gone
+          through them and confirmed.
         </p>
       )}
       {state.blocked && step.running && (
@@ -181,7 +181,7 @@ function Current({
         <OutcomeName outcome={state.current?.outcome ?? 'unfinished'} />
       </p>
       <p className="text-soft">
-        Confirmed on {state.current?.localDate} by {author}.
+        Confirmed{state.current && ` on ${shortDay(state.current.localDate)}`} by {author}.
       </p>
       <GuidedVerdicts result={result} />
       <FiredRules rules={result.fired} />
@@ -219,7 +219,7 @@ function Referrals({
                 href={`/patients/${patientId}/letter/${referral.id}`}
                 className="text-action underline"
               >
-                {referral.localDate}, to {referral.to}
+                {shortDay(referral.localDate)}, to {referral.to}
               </Link>
               {answers.length === 0 && (
                 <strong className="font-semibold"> Open, no answer yet.</strong>

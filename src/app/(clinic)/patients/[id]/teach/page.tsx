@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -22,7 +23,7 @@ async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
     <div className="grid gap-6">
       <div className="no-print flex flex-wrap items-center gap-2">
         <p className="mr-auto text-soft">
-          {empty ? '' : `Version ${version.number}, from ${version.effectiveFrom}`}
+          {empty ? '' : `Version ${version.number}, from ${shortDay(version.effectiveFrom)}`}
         </p>
         {!empty && (
           <Link href={`/patients/${id}/handout`} className={buttonClass('plain')}>

@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -54,10 +55,10 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
                 {/* oxlint-disable-next-line nextjs/no-img-element -- private pictures never pass through an image cache */}
                 <img
                   src={`/api/v1/photos/picture?id=${photo.id}`}
-                  alt={`Side photo of ${photo.takenOn}`}
+                  alt={`Side photo of ${shortDay(photo.takenOn)}`}
                   className="h-44 w-full object-contain"
                 />
-                {photo.takenOn}
+                {shortDay(photo.takenOn)}
                 <span className="text-soft">
                   {angle !== null ? `craniovertebral angle ${angle.toFixed(1)}°` : 'not marked yet'}
                 </span>

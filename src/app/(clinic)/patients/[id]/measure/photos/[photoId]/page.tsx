@@ -1,3 +1,4 @@
+import { shortDay } from '@/core/units';
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -42,7 +43,7 @@ async function PhotoPage({ params }: PageProps<'/patients/[id]/measure/photos/[p
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <svg
         role="img"
-        aria-label={`Side photo of ${photo.takenOn}, craniovertebral angle ${measures.craniovertebralAngle.toFixed(1)}°`}
+        aria-label={`Side photo of ${shortDay(photo.takenOn)}, craniovertebral angle ${measures.craniovertebralAngle.toFixed(1)}°`}
         viewBox={`0 0 ${FRAME.width} ${FRAME.height}`}
         className="max-h-[75vh] w-full border border-hair bg-wash"
       >
@@ -59,7 +60,7 @@ async function PhotoPage({ params }: PageProps<'/patients/[id]/measure/photos/[p
         </g>
       </svg>
       <div className="grid content-start gap-4">
-        <h2 className="text-lg">Side photo of {photo.takenOn}</h2>
+        <h2 className="text-lg">Side photo of {shortDay(photo.takenOn)}</h2>
         <PhotoNumbers measures={measures} />
         <p>
           {first !== undefined && second !== undefined
@@ -85,7 +86,7 @@ async function PhotoPage({ params }: PageProps<'/patients/[id]/measure/photos/[p
                 href={`/patients/${id}/measure/photos/compare?earlier=${earlier.id}&later=${later.id}`}
                 className={buttonClass('plain')}
               >
-                Compare with {other.takenOn}
+                Compare with {shortDay(other.takenOn)}
               </Link>
             );
           })}
