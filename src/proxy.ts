@@ -1,6 +1,9 @@
 import { type NextRequest, NextResponse } from 'next/server';
 import { renewCookies } from '@/server/cookies';
 
+/** Pages that a patient reads. */
+const OF_PATIENTS = /^\/(today|open|health|tell)(\/|$)/;
+
 /**
  * Puts the security headers on every page, with a nonce of its own for the scripts of each.
  * See docs/decisions/0005-content-policy.md for why styles are less strict.
@@ -23,6 +26,9 @@ export function proxy(request: NextRequest): NextResponse {
   ].join('; ');
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
+  // Who the page is for: it tells the language of the whole document.
+  if (OF_PATIENTS.test(request.nextUrl.pathname)) headers.set('x-page-of', 'patient');
+  else headers.delete('x-page-of');
   headers.set('Content-Security-Policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('Content-Security-Policy', policy);

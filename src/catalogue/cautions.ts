@@ -1,7 +1,6 @@
-import { ENGLISH } from './messages/patient';
-
 /** The cautions the product always shows. They defer to licensed practice and local rules. */
-export const CLINIC_CAUTION = ENGLISH.texts.caution;
+export const CLINIC_CAUTION =
+  'Dry Lantern supports a licensed clinician and does not replace one. Local law and scope of practice decide who may prescribe. It is no emergency service.';
 
 /** Stands under every screening, for clinicians. */
 export const SCREENING_CAUTION =

@@ -11,9 +11,13 @@ export {
   healthWords,
   patientWords,
   sayToPatient,
+  sayerOf,
   stopSigns,
   todayWords,
   togetherWords,
 } from './messages/patient';
+export { describeFigure } from './messages/describe-figure';
+export { exerciseIn, inLanguage, unsaid, waysIn, wordsIn } from './messages/in-language';
+export { writtenWay } from './messages/written-way';
 export { waysOf } from './ways';
 export { readLanguage } from './messages/read-language';

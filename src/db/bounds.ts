@@ -77,6 +77,8 @@ export const LIST_BOUNDS = {
   sealed: 500,
   /** Patients whose search text is made in one go at the start. */
   searchMade: 200,
+  /** Languages a clinic stands for, each as its texts were. */
+  languageChecks: 200,
   /** Rows of the morning list shown at once. */
   triagePage: 50,
 } as const;

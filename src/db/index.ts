@@ -24,6 +24,7 @@ export * from './erase';
 export * from './errors';
 export { cutJournal, purgeDatabase } from './purge';
 export { readEveryRow } from './every-row';
+export * from './language-checks';
 export * from './leases';
 export * from './links';
 export * from './looks';

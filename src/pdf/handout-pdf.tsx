@@ -1,4 +1,3 @@
-import { shortDay } from '@/core/units';
 import {
   Document,
   G,
@@ -117,12 +116,12 @@ export async function handoutPdf(
   const missing = missingInPdf(textOf(handout));
   const bytes = await renderToBuffer(
     <Document
-      title={`${handout.patientName}: exercises, version ${handout.version}`}
+      title={`${handout.patientName}: ${handout.words.file}`}
       author={handout.clinic.name}
-      subject="Home exercise programme"
+      subject={handout.words.about}
       creator="Dry Lantern"
       producer="Dry Lantern"
-      language="en"
+      language={handout.language}
       pageMode="useNone"
     >
       <Page size={paper === 'a4' ? 'A4' : 'LETTER'} style={styles.page} wrap>
@@ -130,7 +129,9 @@ export async function handoutPdf(
           <Text>{`${handout.clinic.name}, ${handout.clinic.phone}`}</Text>
           <Text
             render={({ pageNumber, totalPages }) =>
-              `Version ${handout.version}, printed ${shortDay(handout.madeOn)}, page ${pageNumber} of ${totalPages}`
+              handout.words.foot
+                .replace('{page}', String(pageNumber))
+                .replace('{pages}', String(totalPages))
             }
           />
         </View>
@@ -139,14 +140,21 @@ export async function handoutPdf(
           {missing.length > 0 && (
             <View style={styles.missing}>
               <Text>
-                {`Some letters cannot be printed by this file’s fonts (${missing
-                  .map((letter) => `U+${(letter.codePointAt(0) ?? 0).toString(16).toUpperCase()}`)
-                  .join(', ')}). The print view of the page shows them.`}
+                {handout.words.missing.replace(
+                  '{letters}',
+                  missing
+                    .map((letter) => `U+${(letter.codePointAt(0) ?? 0).toString(16).toUpperCase()}`)
+                    .join(', '),
+                )}
               </Text>
             </View>
           )}
+          {handout.words.shared !== '' && (
+            <Text style={styles.numbers}>{handout.words.shared}</Text>
+          )}
           {handout.exercises.map((exercise, index) => (
             <Exercise
+              noDrawing={handout.words.noDrawing}
               key={exercise.lineage}
               exercise={exercise}
               nth={index + 1}
@@ -154,7 +162,12 @@ export async function handoutPdf(
               large={large}
             />
           ))}
-          <Week week={handout.week} styles={styles} />
+          <Week
+            week={handout.week}
+            title={handout.words.week}
+            exercise={handout.words.exercise}
+            styles={styles}
+          />
           <Stop handout={handout} styles={styles} />
           <Text style={styles.line}>{handout.normalSigns}</Text>
           <Text style={styles.small}>{handout.caution}</Text>
@@ -174,14 +187,11 @@ function textOf({ patientName, clinic, exercises }: Handout): string {
     clinic.emergencyText,
     ...exercises.flatMap((exercise) => [
       exercise.name,
-      exercise.complaint ?? '',
+      exercise.complaint,
       ...exercise.steps,
-      ...exercise.setUp,
       exercise.howMany,
       ...exercise.own,
-      exercise.needs,
-      exercise.feel,
-      exercise.normal,
+      ...exercise.about,
       exercise.stop,
     ]),
   ].join(' ');
@@ -192,20 +202,15 @@ function Head({ handout, styles }: { handout: Handout; styles: Styles }) {
   return (
     <View style={styles.head}>
       <View style={{ flex: 1 }}>
-        <Text style={styles.title}>{`${handout.patientName}: your exercises`}</Text>
+        <Text style={styles.title}>{handout.words.title}</Text>
         <Text>{`${handout.clinic.name}, ${handout.clinic.phone}`}</Text>
-        <Text>{`Version ${handout.version}, from ${shortDay(handout.effectiveFrom)}. ${handout.review}`}</Text>
-        <Text>
-          {`All of it once, with rests and changes: ${handout.time}.${
-            handout.rounds > 1 ? ` Go through it ${handout.rounds} times.` : ''
-          }`}
-        </Text>
+        <Text>{handout.words.head.join(' ')}</Text>
       </View>
       <View style={{ width: 74, alignItems: 'center' }}>
         <Svg width={70} height={70} viewBox={`-2 -2 ${size + 4} ${size + 4}`}>
           <Path d={path} fill="#000000" />
         </Svg>
-        <Text style={styles.caption}>Your page on the phone</Text>
+        <Text style={styles.caption}>{handout.words.page}</Text>
       </View>
     </View>
   );
@@ -283,11 +288,13 @@ function Signs({ exercise, styles }: { exercise: HandoutExercise; styles: Styles
 function Exercise({
   exercise,
   nth,
+  noDrawing,
   styles,
   large,
 }: {
   exercise: HandoutExercise;
   nth: number;
+  noDrawing: string;
   styles: Styles;
   large: boolean;
 }) {
@@ -301,66 +308,63 @@ function Exercise({
             <Text style={styles.caption}>{name}</Text>
           </View>
         ))}
-        {exercise.photos.map((photo, index) => (
-          <View key={photo} style={styles.picture}>
+        {exercise.photos.map(({ address, words }) => (
+          <View key={address} style={styles.picture}>
             <Image
-              src={photo}
+              src={address}
               style={{ width: large ? 74 : 80, maxHeight: 108, objectFit: 'cover' }}
             />
-            <Text style={styles.caption}>
-              {exercise.photos.length > 1 ? `Your set-up, ${index + 1}` : 'Your set-up'}
-            </Text>
+            <Text style={styles.caption}>{words}</Text>
           </View>
         ))}
         {exercise.side !== '' && (
-          <Text style={[styles.caption, styles.bold, { width: '100%' }]}>
-            {`Drawn: ${exercise.side.toLowerCase()}`}
-          </Text>
+          <Text style={[styles.caption, styles.bold, { width: '100%' }]}>{exercise.side}</Text>
         )}
         <Signs exercise={exercise} styles={styles} />
-        {pictures.length === 0 && (
-          <Text style={styles.caption}>No drawing: this exercise is your clinic’s own.</Text>
-        )}
+        {pictures.length === 0 && <Text style={styles.caption}>{noDrawing}</Text>}
       </View>
       <View style={styles.words}>
         <Text style={styles.name}>{`${nth}. ${exercise.name}`}</Text>
-        {exercise.complaint && <Text style={styles.line}>{`For: ${exercise.complaint}`}</Text>}
+        {exercise.complaint !== '' && <Text style={styles.line}>{exercise.complaint}</Text>}
         <Text style={styles.numbers}>{exercise.numbers}</Text>
+        {exercise.numbersBeside !== '' && (
+          <Text style={[styles.small, styles.line]}>{exercise.numbersBeside}</Text>
+        )}
         {exercise.steps.map((step, index) => (
           <View key={step} style={styles.step}>
             <Text style={styles.stepNumber}>{`${index + 1}.`}</Text>
             <Text style={{ flex: 1 }}>{step}</Text>
           </View>
         ))}
-        {exercise.setUp.map((one) => (
-          <Text key={one} style={[styles.bold, styles.line]}>{`Set up for you: ${one}.`}</Text>
+        {exercise.own.map((one) => (
+          <Text key={one} style={[styles.bold, styles.line]}>
+            {one}
+          </Text>
         ))}
         {exercise.howMany !== '' && <Text style={styles.line}>{exercise.howMany}</Text>}
-        {exercise.own.map((cue) => (
-          <Text key={cue} style={[styles.bold, styles.line]}>{`For you: ${cue}`}</Text>
-        ))}
-        {exercise.needs !== '' && <Text style={styles.line}>{`You need: ${exercise.needs}.`}</Text>}
-        <Text>
-          {[
-            exercise.feel && `Felt: ${exercise.feel}`,
-            exercise.normal && `Normal: ${exercise.normal}`,
-            exercise.stop && `Stop: ${exercise.stop}`,
-          ]
-            .filter(Boolean)
-            .join(' ')}
-        </Text>
+        <Text>{[...exercise.about, exercise.stop].filter((one) => one !== '').join(' ')}</Text>
       </View>
     </View>
   );
 }
 
-function Week({ week, styles }: { week: HandoutWeek; styles: Styles }) {
+function Week({
+  week,
+  title,
+  exercise,
+  styles,
+}: {
+  week: HandoutWeek;
+  title: string;
+  exercise: string;
+  styles: Styles;
+}) {
   return (
     <View style={styles.week}>
       <View wrap={false}>
-        <Text style={styles.name}>The week: tick what you did</Text>
+        <Text style={styles.name}>{title}</Text>
         <View style={[styles.row, { borderTopWidth: 0.7 }, styles.small]}>
-          <Text style={styles.first}>Exercise</Text>
+          <Text style={styles.first}>{exercise}</Text>
           {week.days.map((day) => (
             <View key={day} style={styles.cell}>
               <Text>{day}</Text>
@@ -371,7 +375,7 @@ function Week({ week, styles }: { week: HandoutWeek; styles: Styles }) {
       {week.rows.map(({ name, due, asNeeded }, index) => (
         <View key={index} style={[styles.row, styles.small]} wrap={false}>
           <Text style={styles.first}>{name}</Text>
-          {due.map((times, day) => (
+          {due.map(({ times }, day) => (
             <View key={week.days[day]} style={styles.cell}>
               <Boxes due={times} asNeeded={asNeeded} />
             </View>
@@ -400,14 +404,14 @@ function Stop({ handout, styles }: { handout: Handout; styles: Styles }) {
   const { clinic } = handout;
   return (
     <View style={styles.stop} wrap={false}>
-      <Text style={styles.name}>Stop, and tell your clinic</Text>
-      {handout.stopSigns.map((sign) => (
+      <Text style={styles.name}>{handout.words.stop}</Text>
+      {[...handout.stopSigns, ...handout.stopBeside].map((sign) => (
         <View key={sign} style={styles.step}>
           <Text style={styles.stepNumber}>•</Text>
           <Text style={{ flex: 1 }}>{sign}</Text>
         </View>
       ))}
-      <Text style={styles.bold}>{`Call ${clinic.name}: ${clinic.phone}`}</Text>
+      <Text style={styles.bold}>{handout.words.call}</Text>
       <Text style={styles.bold}>{clinic.emergencyText}</Text>
     </View>
   );

@@ -1,6 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { ENGLISH, type Language, readLanguage } from '@/catalogue';
+import { allSayings } from '@/catalogue/sayings';
+import { SHIPPED_LANGUAGES } from '@/catalogue/shipped-languages';
 import type { Patient } from '@/db';
 
 /** Where language files lie: `pt.json`, `pt-BR.json` … with the keys of the English one. */
@@ -11,11 +13,14 @@ function folder(): string {
 let known: ReadonlyMap<string, Language> | undefined;
 
 /**
- * The languages a patient can choose: English, and every file in the languages folder, read once. What
- * is wrong in a file is told in the server's log, and that text is said in English.
+ * The languages a patient can choose: those that ship, and every file in the languages folder, read once; a file
+ * of a shipped one's tag stands in its place. What is wrong in a file is told in the server's log, and that text is said in English.
  */
 function languages(): ReadonlyMap<string, Language> {
-  known ??= new Map([[ENGLISH.tag, ENGLISH], ...filesIn(folder()).flatMap(languageIn)]);
+  known ??= new Map([
+    ...[ENGLISH, ...SHIPPED_LANGUAGES].map((one): [string, Language] => [one.tag, one]),
+    ...filesIn(folder()).flatMap(languageIn),
+  ]);
   return known;
 }
 
@@ -33,7 +38,11 @@ function filesIn(path: string): string[] {
 
 function languageIn(path: string): [string, Language][] {
   const tag = path.replace(/^.*[\\/]/, '').replace(/\.json$/, '');
-  const read = readLanguage(tag, jsonIn(path));
+  const read = readLanguage(
+    tag,
+    jsonIn(path),
+    allSayings().map(({ text }) => text),
+  );
   if (!read) {
     console.error(`[dry-lantern] languages: ${tag}.json could not be read as a language`);
     return [];
@@ -51,6 +60,11 @@ function jsonIn(path: string): unknown {
   } catch {
     return null;
   }
+}
+
+/** Every language that can be chosen, English first. */
+export function allLanguages(): readonly Language[] {
+  return [...languages().values()];
 }
 
 /** What can be chosen, each by its own name. */

@@ -15,7 +15,8 @@ import {
   revokeLinksOf,
   write,
 } from '@/db';
-import { type PatientHere, type SignedIn, actorOf, stillIssuesLinks } from './access';
+import { type PatientHere, type SignedIn, actorOf, roleSuffices, stillIssuesLinks } from './access';
+import { uncheckedLanguage } from './checked-languages';
 import { now } from './clock';
 import { patientFor } from './people';
 import { LINK_GONE, Problem } from './problem';
@@ -24,13 +25,18 @@ import { hashToken, randomToken } from './secrets';
 /**
  * Makes a patient's personal link and revokes the one before. The token is returned once, to be
  * shown and handed over; only its hash is kept.
+ *
+ * @param answersForWords the practitioner has gone through words that nobody of the clinic has checked
  */
 export async function issueLink(
   member: SignedIn,
   patientId: PatientId,
+  answersForWords = false,
 ): Promise<{ token: string }> {
   mustIssueLinks(member);
   const patient = await patientFor(member, patientId);
+  const unchecked = await uncheckedLanguage(patient);
+  if (unchecked !== null) mustAnswerFor(member, unchecked, answersForWords);
   const token = randomToken();
   const at = now();
   const { clinicId } = member;
@@ -41,9 +47,34 @@ export async function issueLink(
     // Whoever holds the calendar's address holds the programme too.
     revokeCalendarLinks(clinicId, patient.id, at),
     insertLink({ clinicId, id, patientId: patient.id, tokenHash: hashToken(token), createdAt: at }),
-    audit({ clinicId, at, actor: actorOf(member), verb: 'issued', subject: { kind: 'link', id } }),
+    audit({
+      clinicId,
+      at,
+      actor: actorOf(member),
+      verb: unchecked === null ? 'issued' : 'issued, answering for unchecked words,',
+      subject: { kind: 'link', id },
+    }),
   ]);
   return { token };
+}
+
+/**
+ * Words nobody here has checked reach a patient only by a practitioner who answers for them.
+ *
+ * @throws Problem 403 for an assistant, 409 without the tick
+ */
+function mustAnswerFor(member: SignedIn, language: string, answers: boolean): void {
+  if (!roleSuffices(member.role, 'practitioner'))
+    throw new Problem(
+      403,
+      `This patient reads ${language}, whose words nobody of your clinic has checked yet. A practitioner makes the link.`,
+    );
+  if (!answers)
+    throw new Problem(
+      409,
+      `This patient reads ${language}, whose words nobody of your clinic has checked yet. Tick that you have gone through the exercises with them.`,
+      ['answersForWords'],
+    );
 }
 
 const NO_LINKS =

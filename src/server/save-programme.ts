@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import { type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
-import type { Catalogue } from '@/catalogue';
+import { type ExerciseSnapshot, type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
+import { type Catalogue, ENGLISH, type Language, wordsIn } from '@/catalogue';
 import { GRAMMAR, directionMisfit, formatDose, readTyped } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
 import { lineFlags } from '@/core/exercise';
@@ -40,6 +40,7 @@ import { type SignedIn, actorOf, stillMay } from './access';
 import { openEpisodes } from './at-hand';
 import { now } from './clock';
 import { catalogueFor } from './desk/exercises';
+import { languageFor } from './languages';
 import { patientFor } from './people';
 import { Problem } from './problem';
 import { todayOf } from './programme-facts';
@@ -101,6 +102,7 @@ export async function saveProgramme(
     clinicId,
     programmeId,
     number,
+    language: languageFor(patient),
     atHand: episode.id,
     // A line of a complaint that was treated beside this one keeps it; one of before is of this one now.
     kept: new Set(
@@ -230,6 +232,7 @@ function lineRows(
   {
     atHand,
     kept,
+    language,
     ...ids
   }: {
     clinicId: ClinicId;
@@ -239,6 +242,7 @@ function lineRows(
     atHand: EpisodeId;
     /** Complaints that a line may be for. */
     kept: ReadonlySet<EpisodeId>;
+    language: Language;
   },
 ): LineRow[] {
   const known = new Map(
@@ -257,7 +261,7 @@ function lineRows(
       lineage,
       anchor: continues?.anchor ?? draft.effectiveFrom,
       exerciseId: line.exerciseId,
-      exercise: wordingOf(catalogue, line.exerciseId),
+      exercise: wordingOf(catalogue, line.exerciseId, language),
       episodeId: [line.episodeId, before?.episodeId].find((of) => of && kept.has(of)) ?? atHand,
       dose: texts[place] ?? '',
       school: line.school ?? null,
@@ -268,10 +272,18 @@ function lineRows(
   });
 }
 
-function wordingOf(catalogue: Catalogue, exerciseId: ExerciseId) {
+/** The exercise as it is worded today, and as the patient reads it where that is another language. */
+function wordingOf(
+  catalogue: Catalogue,
+  exerciseId: ExerciseId,
+  language: Language,
+): ExerciseSnapshot {
   const exercise = catalogue.byId(exerciseId);
   if (!exercise) throw new Error('a checked exercise is gone');
-  return snapshotOf(exercise);
+  const snapshot = snapshotOf(exercise);
+  return language.tag === ENGLISH.tag
+    ? snapshot
+    : { ...snapshot, told: { language: language.tag, words: wordsIn(language, snapshot) } };
 }
 
 /** Pauses a programme from today, or lets it go on again from today. */

@@ -217,7 +217,7 @@ export const ASSISTED_NECK = [
     },
     feel: 'A dull pressure that lets go.',
     normal: 'The head feeling heavy afterwards.',
-    stop: 'Headache coming on, dizziness, any change of sight.',
+    stop: 'A headache that comes on, feeling dizzy, any change of sight.',
     watch: 'Never on the side or front of the neck. Not with blood thinners without thought.',
     keywords: ['release', 'pressure', 'headache', 'self-massage'],
   }),

@@ -29,7 +29,7 @@ export const PRONE_W = [
     muscles: ['lower trapezius', 'middle trapezius'],
     traits: ['face-down'],
     steps: [
-      'Lie face down, forehead on a folded towel, elbows bent beside your ribs, hands level with the head.',
+      'Lie face down, forehead on a folded towel. Bend your elbows beside your ribs, hands level with the head.',
       'Draw the blades together and down; hands and elbows lift a little. Lower slowly.',
     ],
     cues: ['Blades first', 'Neck long', 'Elbows near the ribs'],

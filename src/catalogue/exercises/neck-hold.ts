@@ -184,7 +184,7 @@ export const NECK_HOLD = [
     },
     steps: [
       'Sit or stand tall, the towel behind the upper back of your head, an end in each hand.',
-      'Press your hands forward, elbows straightening, and your head back into the towel.',
+      'Press your hands forward as the elbows straighten, and your head back into the towel.',
     ],
     cues: ['Chest up', 'Hands forward', 'Head long'],
     faults: { 'Looks up': 'Eyes level', ...HOLD_FAULTS },
@@ -246,7 +246,7 @@ export const NECK_HOLD = [
     },
     steps: [
       'Sit tall. Your hand resists the head lightly: at the forehead, behind it, at the side.',
-      'Move slowly through the comfortable range against it, and slowly back.',
+      'Move slowly against it as far as is easy, and slowly back.',
     ],
     cues: ['Slow both ways', 'Comfortable range only'],
     faults: {

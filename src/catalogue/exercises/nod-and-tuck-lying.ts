@@ -174,7 +174,7 @@ export const NOD_AND_TUCK_LYING = [
     doses: { climb: 'x5 slow daily' },
     steps: [
       'Lie on your back with the ball under your head. Tip your chin up a little.',
-      'Let your head hover just off the ball, draw the chin in while it hovers, then lower it slowly.',
+      'Let your head hover just off the ball. Draw the chin in while it hovers, then lower it slowly.',
     ],
     cues: ['Slowly through all four', 'Lower ribs stay down'],
     faults: {

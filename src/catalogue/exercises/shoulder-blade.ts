@@ -74,7 +74,7 @@ export const SHOULDER_BLADE = [
     doses: { climb: '2x15 slow rest 30s daily', 'volume-load': '2x20-30 rest 30s daily' },
     steps: [
       'Stand at arm’s length from the wall, hands on it, elbows straight.',
-      'Let the chest sink between the blades, then push the wall away until the upper back rounds a little.',
+      'Let the chest sink between the blades. Then push the wall away until the upper back rounds a little.',
     ],
     cues: ['Elbows stay straight', 'Neck long'],
     faults: { 'Elbows bend': 'Only the blades move', 'Head hangs': 'Long neck, chin in' },

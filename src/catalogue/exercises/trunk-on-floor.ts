@@ -23,7 +23,7 @@ export const LOW_BACK_EASY = [
     doses: { climb: 'x10 slow daily', lengthen: 'x10 hold 3s gap 2s daily' },
     steps: [
       'Lie on your back, knees bent.',
-      'Roll the pelvis back until the small of your back lies on the floor, then forward until it is hollow.',
+      'Roll the pelvis back until the small of your back lies on the floor. Then roll it forward until it is hollow.',
       'Stop in the middle: that is neutral.',
     ],
     cues: ['Small and slow', 'Buttocks stay down', 'Find the middle'],
@@ -237,7 +237,7 @@ export const TRUNK_ON_FLOOR = [
     usualDose: '6-4-2 hold 10s rest 20-30s daily',
     doses: TRUNK_DOSES,
     steps: [
-      'Face down on your forearms, elbows under the shoulders, toes tucked under.',
+      'Lie face down on your forearms. Elbows under the shoulders, toes tucked under.',
       'Lift to one line from the heels to the head. Hold and breathe.',
     ],
     cues: ['One line', 'Push the floor away', 'Breathe'],

@@ -209,7 +209,7 @@ export const TUCK_RESISTED = [
       'Head drops below level': 'Stop, support it, begin again shorter',
       'Edge at the neck': 'Slide up until it lies at the stiff upper back',
     },
-    feel: 'The upper back opening, the neck working evenly.',
+    feel: 'The upper back opens, the neck works evenly.',
     normal: 'Tired neck, an open feeling in the upper back.',
     stop: 'Dizziness, tingling, any change of sight.',
     watch: 'Edge at the stiffest point. Weighted only from extension to neutral.',

@@ -1,10 +1,10 @@
+import { describeFigure } from '..';
 import { gzipSync } from 'node:zlib';
 import {
   type DrawnProp,
   type Figure,
   PRINT_PALETTE,
   beyondRange,
-  describeFigure,
   drawFigure,
   drawPose,
   markAt,

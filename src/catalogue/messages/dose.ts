@@ -25,6 +25,7 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
     '{n, plural, one {one set} other {# sets}} of as many as can be done until form fails',
   'count.max': 'as many as can be done until form fails',
   hold: 'hold {span}',
+  'hold.gap': 'hold {span}, {gap} between repetitions',
   move: '{span} of movement each',
   slow: 'slowly',
   breath: 'breathing {in}-{hold}-{out}',
@@ -48,13 +49,19 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   'side.each': 'each side, one after the other',
   'side.alternating': 'left and right alternating',
   'effort.percent': '{count} % of maximum push',
-  'effort.perceived': 'perceived effort {count} of 10',
+  'effort.perceived.held': 'perceived effort {count} of 10',
+  'effort.perceived.moved': 'perceived effort {count} of 10',
+  'effort.perceived.lain': 'perceived effort {count} of 10',
   tuck: 'tuck {count} % of full',
   'tuck.mm': 'tuck {count} mm back from the slouch',
   warmUp: '{n, plural, one {first set is warm-up} other {first # sets are warm-up}}',
   'times.exact': '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}',
   'times.upTo':
     '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, up to {most} allowed',
+  'everyDay.exact':
+    '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, daily',
+  'everyDay.upTo':
+    '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, up to {most} allowed, daily',
   'times.everyHours': '{hours, plural, one {every hour} other {every # hours}}, waking to sleep',
   'times.everyMinutes': 'every {minutes} minutes, waking to sleep',
   'times.asNeeded': 'as needed',

@@ -1,7 +1,9 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Phrase } from '@/core/dose';
+import { dateInWords, intlTag, isolated } from '@/core/units';
 import { DOSE_FOR_CLINICIAN, type MessageTable, doseTexts } from './dose';
 import { ENGLISH, type Language } from './patient';
+import { CHOSEN_BY, writtenWay } from './written-way';
 
 export type { MessageTable };
 
@@ -37,7 +39,18 @@ export function sayPhrase(phrase: Phrase, audience: Audience, language = ENGLISH
       sayValue(value, audience, language),
     ]),
   );
-  return String(formatOf(text, language.tag).format(values));
+  const way = audience === 'patient' ? writtenWay(language.tag) : 'ltr';
+  const within =
+    way === 'rtl' && !CHOSEN_BY.has(`dose.${phrase.key}`) ? apart(phrase, values) : values;
+  return String(formatOf(text, intlTag(language.tag)).format(within));
+}
+
+/** Words that came as they are, such as a band's name, kept together in their own order. */
+function apart({ values }: Phrase, said: Readonly<Record<string, string | number>>) {
+  const asTheyAre = Object.fromEntries(
+    Object.entries(said).filter(([name]) => typeof values[name] === 'string'),
+  );
+  return { ...said, ...isolated(asTheyAre) };
 }
 
 function sayValue(
@@ -46,8 +59,9 @@ function sayValue(
   language: Language,
 ): string | number {
   if (typeof value === 'string' || typeof value === 'number') return value;
+  if ('date' in value) return dateInWords(value.date, language.tag);
   if ('key' in value) return sayPhrase(value, audience, language);
-  return new Intl.ListFormat(language.tag, { type: 'conjunction' }).format(
+  return new Intl.ListFormat(intlTag(language.tag), { type: 'conjunction' }).format(
     value.map((item) => sayPhrase(item, audience, language)),
   );
 }

@@ -1,5 +1,7 @@
-import { setupI18n } from '@lingui/core';
+import { type I18n, setupI18n } from '@lingui/core';
 import { type CompiledMessage, compileMessage } from '@lingui/message-utils/compileMessage';
+import { intlTag, isolated } from '@/core/units';
+import { CHOSEN_BY, writtenWay } from './written-way';
 import ENGLISH_WORDS from '../languages/en.json';
 
 /** A key of the patient's texts. */
@@ -13,9 +15,14 @@ export type Language = {
   /** BCP 47, such as "pt" or "pt-BR". */
   readonly tag: string;
   readonly texts: PatientTexts;
+  /**
+   * What the catalogue says of exercises and drawings: its English → the same in this language. What
+   * is not here is said in English.
+   */
+  readonly sayings: Readonly<Record<string, string>>;
 };
 
-export const ENGLISH: Language = { tag: 'en', texts: ENGLISH_WORDS };
+export const ENGLISH: Language = { tag: 'en', texts: ENGLISH_WORDS, sayings: {} };
 
 /** Compiled messages of one language, as the phone's i18n runtime takes them. */
 export type CompiledWords = Readonly<Record<string, CompiledMessage>>;
@@ -38,7 +45,7 @@ function wordsWhose(language: Language, wanted: (key: string) => boolean): Compi
 
 /** Texts the clinic's server says, or one page alone: they need not travel to every phone. */
 const NOT_EVERYWHERE =
-  /^(dose(?!\.direction)|health|question|remind|nextVisit|rest|session|problem|together)\.|^cover$/;
+  /^(dose(?!\.direction)|figure|handout|health|question|remind|nextVisit|rest|session|problem|together)\.|^cover$/;
 
 /** The texts of the patient's screens, compiled here so that the phone needs no parser. */
 export function patientWords(language: Language): CompiledWords {
@@ -66,6 +73,17 @@ export function todayWords(language: Language): CompiledWords {
   return wordsWhose(language, (key) => TODAY.test(key));
 }
 
+const speakers = new WeakMap<Language, I18n>();
+
+function speakerOf(language: Language): I18n {
+  const known = speakers.get(language);
+  if (known) return known;
+  const locale = intlTag(language.tag);
+  const made = setupI18n({ locale, messages: { [locale]: { ...compiledWords(language) } } });
+  speakers.set(language, made);
+  return made;
+}
+
 /**
  * Says a text of the patient's at the clinic, in the patient's language.
  *
@@ -76,11 +94,15 @@ export function sayToPatient(
   key: PatientWord,
   values: Readonly<Record<string, string | number>> = {},
 ): string {
-  const { tag } = language;
-  return setupI18n({ locale: tag, messages: { [tag]: { ...compiledWords(language) } } })._(
-    key,
-    values,
-  );
+  const within =
+    writtenWay(language.tag) === 'rtl' && !CHOSEN_BY.has(key) ? isolated(values) : values;
+  return speakerOf(language)._(key, within);
+}
+
+/** Says a language's texts, for where many are said. */
+export function sayerOf(language: Language) {
+  return (key: PatientWord, values?: Readonly<Record<string, string | number>>) =>
+    sayToPatient(language, key, values);
 }
 
 /** What every patient is told before the first session and on every handout. */

@@ -22,9 +22,14 @@ function valuesOf(message: unknown): string[] {
  * text, names a value the English one lacks, or cannot be compiled is said in English and told.
  *
  * @param tag BCP 47
+ * @param sayings what the catalogue says of exercises, in English; the file has each by its English text
  * @returns null when it is no table of texts, or the tag is no language
  */
-export function readLanguage(tag: string, file: unknown): LanguageRead | null {
+export function readLanguage(
+  tag: string,
+  file: unknown,
+  sayings: readonly string[] = [],
+): LanguageRead | null {
   if (typeof file !== 'object' || file === null || Array.isArray(file)) return null;
   try {
     Intl.getCanonicalLocales(tag);
@@ -32,8 +37,9 @@ export function readLanguage(tag: string, file: unknown): LanguageRead | null {
     return null;
   }
   const given = file as Readonly<Record<string, unknown>>;
+  const known = new Set(sayings);
   const problems: string[] = Object.keys(given)
-    .filter((key) => !(key in ENGLISH.texts))
+    .filter((key) => !(key in ENGLISH.texts) && !known.has(key))
     .map((key) => `${key}: there is no such text`);
   const texts = Object.fromEntries(
     Object.entries(ENGLISH.texts).map(([key, english]) => {
@@ -42,7 +48,20 @@ export function readLanguage(tag: string, file: unknown): LanguageRead | null {
       return [key, wrong ? english : given[key]];
     }),
   ) as Record<PatientWord, string>;
-  return { language: { tag, texts: texts satisfies PatientTexts }, problems };
+  const { said, unsaid } = readSayings(given, sayings);
+  if (unsaid > 0) problems.push(`${unsaid} texts of exercises are missing`);
+  return { language: { tag, texts: texts satisfies PatientTexts, sayings: said }, problems };
+}
+
+/** The catalogue's texts a file has, and how many it has not. */
+function readSayings(given: Readonly<Record<string, unknown>>, sayings: readonly string[]) {
+  const said = Object.fromEntries(
+    sayings.flatMap((english): [string, string][] => {
+      const text = Object.hasOwn(given, english) ? given[english] : undefined;
+      return typeof text === 'string' && text.trim() !== '' ? [[english, text]] : [];
+    }),
+  );
+  return { said, unsaid: sayings.length - Object.keys(said).length };
 }
 
 function whatIsWrong(text: unknown, english: string): string | null {

@@ -19,7 +19,16 @@ export * from './without';
 export { type TypedDose, readTyped } from './typed';
 export { LONGEST_LINE, parseDose } from './parse';
 export { PART_WORDS } from './parts';
-export { BOUT_MODES, type BoutMode, type Phrase, readDose, readToday } from './reading';
+export {
+  BOUT_MODES,
+  type BoutMode,
+  type DateValue,
+  type Phrase,
+  readBeside,
+  readDose,
+  readToday,
+  sharedWhen,
+} from './reading';
 export {
   barriersOf,
   blocksOf,

@@ -1,4 +1,4 @@
-import { type Range, type Seconds, isExact } from '../units';
+import { type LocalDate, type Range, type Seconds, isExact } from '../units';
 import { directionNames, directionsOf } from './directions';
 import {
   type Dose,
@@ -17,8 +17,13 @@ import {
  */
 export type Phrase = {
   readonly key: string;
-  readonly values: Readonly<Record<string, string | number | Phrase | readonly Phrase[]>>;
+  readonly values: Readonly<
+    Record<string, string | number | DateValue | Phrase | readonly Phrase[]>
+  >;
 };
+
+/** A day, said as people of the language say it. */
+export type DateValue = { readonly date: LocalDate };
 
 /** What a bout of a written length is: held still, moved through, or lain. */
 export const BOUT_MODES = ['held', 'moved', 'lain'] as const;
@@ -53,14 +58,43 @@ function span(range: Range<Seconds>): Phrase {
  * @param ways what its sides and directions are, to be said in full
  */
 export function readDose(dose: Dose, mode: BoutMode, ways: Ways = NO_WAYS): Phrase[] {
+  return [...readHow(dose, mode, ways), ...readWhen(dose)];
+}
+
+/** When a dose is done: how often, on which days, from and until when. */
+export function readWhen(dose: Dose): Phrase[] {
   const when: (Phrase | null)[] = [
-    dose.times ? readTimes(dose.times) : null,
-    readDays(dose),
+    ...readOften(dose),
     dose.fromDay ? phrase('fromDay', { day: dose.fromDay }) : null,
     dose.until ? readUntil(dose.until) : null,
   ];
-  return [...readHow(dose, mode, ways), ...when.filter((item) => item !== null)];
+  return when.filter((item) => item !== null);
 }
+
+/**
+ * What several doses share of when they are done, to be said once for all of them; of a single one
+ * nothing is shared.
+ *
+ * @example // two doses "x10 hold 3s daily until review" and "3x30s daily": every day
+ */
+export function sharedWhen(doses: readonly Dose[]): Phrase[] {
+  const [first, ...others] = doses.map(readWhen);
+  if (!first || others.length === 0) return [];
+  return first.filter((one) => others.every((list) => list.some((two) => isSame(one, two))));
+}
+
+/** A dose in plain words without what is said once for all. */
+export function readBeside(
+  dose: Dose,
+  mode: BoutMode,
+  ways: Ways,
+  shared: readonly Phrase[],
+): Phrase[] {
+  const own = readWhen(dose).filter((one) => !shared.some((two) => isSame(one, two)));
+  return [...readHow(dose, mode, ways), ...own];
+}
+
+const isSame = (a: Phrase, b: Phrase) => JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * The same for a day whose sessions stand there by themselves: without when it is done, but with how often
@@ -73,9 +107,10 @@ export function readToday(dose: Dose, mode: BoutMode, ways: Ways = NO_WAYS): Phr
 }
 
 function readHow(dose: Dose, mode: BoutMode, ways: Ways): Phrase[] {
+  const together = restsAfterHold(dose);
   const phrases: (Phrase | null)[] = [
     readHead(dose.head, mode),
-    dose.hold ? phrase('hold', { span: span(dose.hold) }) : null,
+    together ?? (dose.hold ? phrase('hold', { span: span(dose.hold) }) : null),
     dose.tempo
       ? dose.tempo.kind === 'slow'
         ? phrase('slow')
@@ -86,16 +121,23 @@ function readHow(dose: Dose, mode: BoutMode, ways: Ways): Phrase[] {
     readStations(dose),
     dose.load ? readLoad(dose.load) : null,
     readBand(dose),
-    dose.gap ? phrase('gap', { span: span(dose.gap) }) : null,
+    dose.gap && !together ? phrase('gap', { span: span(dose.gap) }) : null,
     dose.rest ? phrase('rest', { span: span(dose.rest) }) : null,
     readSide(dose, ways),
-    dose.effort ? readEffort(dose.effort) : null,
-    dose.tuck
-      ? phrase(dose.tuck.kind === 'mm' ? 'tuck.mm' : 'tuck', { count: count(dose.tuck.range) })
-      : null,
+    dose.effort ? readEffort(dose.effort, mode) : null,
+    dose.tuck ? readTuck(dose.tuck) : null,
     dose.warmUpSets ? phrase('warmUp', { n: dose.warmUpSets }) : null,
   ];
   return phrases.filter((item) => item !== null);
+}
+
+/** Hold and pause in one sentence, as it is said, where nothing of the dose stands between the two. */
+function restsAfterHold(dose: Dose): Phrase | null {
+  const { hold, gap, tempo, breath, directions, stations, load, band } = dose;
+  const between = tempo ?? breath ?? directions ?? stations ?? load ?? band;
+  return hold && gap && between === undefined
+    ? phrase('hold.gap', { span: span(hold), gap: span(gap) })
+    : null;
 }
 
 function readHead(head: Head, mode: BoutMode): Phrase {
@@ -173,9 +215,29 @@ function readBand({ band }: Dose): Phrase | null {
     : phrase('band.stretched', { name, percent: band.stretchPercent });
 }
 
-function readEffort(effort: Effort): Phrase {
-  const key = effort.kind === 'percent' ? 'effort.percent' : 'effort.perceived';
+function readEffort(effort: Effort, mode: BoutMode): Phrase {
+  const key = effort.kind === 'percent' ? 'effort.percent' : `effort.perceived.${mode}`;
   return phrase(key, { count: count(effort.range) });
+}
+
+/** Up to this share of the way is "only a little", up to the next "about half way"; our words. */
+const LITTLE_PERCENT = 35;
+const HALF_PERCENT = 60;
+
+function readTuck({ kind, range }: NonNullable<Dose['tuck']>): Phrase {
+  if (kind === 'mm') return phrase('tuck.mm', { count: count(range) });
+  const share =
+    range.most <= LITTLE_PERCENT ? 'little' : range.most <= HALF_PERCENT ? 'half' : 'most';
+  return phrase('tuck', { count: count(range), share });
+}
+
+/** How often and on which days: one sentence where it is so often every day. */
+function readOften({ times, days }: Dose): (Phrase | null)[] {
+  if (times?.kind === 'per day' && days?.kind === 'daily') {
+    const { least, most } = times.times;
+    return [phrase(isExact(times.times) ? 'everyDay.exact' : 'everyDay.upTo', { least, most })];
+  }
+  return [times ? readTimes(times) : null, readDays(days)];
 }
 
 function readTimes(times: Times): Phrase {
@@ -206,7 +268,7 @@ function readTimes(times: Times): Phrase {
   }
 }
 
-function readDays({ days }: Dose): Phrase | null {
+function readDays(days: Dose['days']): Phrase | null {
   switch (days?.kind) {
     case undefined:
       return null;
@@ -226,7 +288,7 @@ function readUntil(until: Until): Phrase {
     case 'day':
       return phrase('until.day', { day: until.day });
     case 'date':
-      return phrase('until.date', { date: until.date });
+      return phrase('until.date', { date: { date: until.date } });
     case 'review':
       return phrase('until.review');
   }

@@ -34,7 +34,7 @@ function short({ key, values }: Phrase): string {
     typeof value === 'object'
       ? [value]
           .flat()
-          .map((one) => short(one))
+          .map((one) => ('date' in one ? one.date : short(one)))
           .join(' ')
       : value,
   );

@@ -13,8 +13,8 @@ import {
   STATURE_CM,
   angles,
   beyondRange,
-  changeInWords,
-  describeFigure,
+  readChange,
+  readFigure,
   drawFigure,
   markAt,
   minus,
@@ -220,9 +220,14 @@ describe('what a neck can show', () => {
   });
 
   it('says in words only what the drawing shows', () => {
-    expect(changeInWords(SITTING, headed(-21, 0))).toBe('head 4 cm back');
-    expect(changeInWords(SITTING, headed(0, 20))).toMatch(/chin down 20°/);
-    expect(changeInWords(SITTING, SITTING)).toBe('');
+    expect(readChange(SITTING, headed(-21, 0))).toEqual([
+      { key: 'change.headForwardCm.less', values: { n: 4 } },
+    ]);
+    expect(readChange(SITTING, headed(0, 20))).toContainEqual({
+      key: 'change.gazeUpDeg.less',
+      values: { n: 20 },
+    });
+    expect(readChange(SITTING, SITTING)).toEqual([]);
   });
 });
 
@@ -241,9 +246,17 @@ const figure: Figure = {
 
 describe('a drawing', () => {
   it('is described from where it is seen and what moves', () => {
-    expect(describeFigure(figure)).toBe(
-      'Seen from the side. Sitting tall. Then: head slid straight back (head 4 cm back).',
-    );
+    expect(readFigure(figure)).toEqual([
+      { key: 'seen.side', values: {} },
+      { key: 'first', values: { name: 'Sitting tall' } },
+      {
+        key: 'thenBy',
+        values: {
+          name: 'Head slid straight back',
+          change: [{ key: 'change.headForwardCm.less', values: { n: 4 } }],
+        },
+      },
+    ]);
   });
 
   it('keeps one box for all moments, so that nothing jumps', () => {

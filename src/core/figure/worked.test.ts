@@ -1,3 +1,4 @@
+import { describeFigure } from '@/catalogue';
 import fc from 'fast-check';
 import { asLine, digest, drawnCases, rounded } from '../../../tests/support/worked';
 import { EXERCISES } from '@/catalogue';
@@ -18,9 +19,8 @@ import {
   anglesOf,
   attributesOf,
   beyondRange,
-  changeInWords,
+  readChange,
   compose,
-  describeFigure,
   drawFigure,
   drawPose,
   ease,
@@ -161,9 +161,9 @@ describe('any pose', () => {
 
   it('changes in words', () => {
     const poses = drawnCases(pose, 41, 3);
-    expect(poses.slice(1).map((to, i) => changeInWords(poses[i] ?? to, to))).toMatchSnapshot();
+    expect(poses.slice(1).map((to, i) => readChange(poses[i] ?? to, to))).toMatchSnapshot();
     const small = [4.9, 5, 11.9, 12, 15].map((flex) =>
-      changeInWords(BASE_POSES.sitting, {
+      readChange(BASE_POSES.sitting, {
         ...BASE_POSES.sitting,
         thorax: { flex, side: 0, turn: 0 },
         head: { ...BASE_POSES.sitting.head, turn: flex },

@@ -47,6 +47,18 @@ export type ExerciseSnapshot = {
   readonly directions?: readonly DirectionName[] | undefined;
   /** How a clinic's own exercise was drawn when it was sent. */
   readonly drawing?: string | undefined;
+  /** The same words as the patient read them when it was sent; left out where both read one language. */
+  readonly told?: ToldExercise | undefined;
+};
+
+/** The words of an exercise in the patient's language, kept with the version that was sent. */
+export type ToldExercise = {
+  /** BCP 47. */
+  readonly language: string;
+  readonly words: Pick<
+    ExerciseSnapshot,
+    'name' | 'steps' | 'cues' | 'faults' | 'feel' | 'normal' | 'stop' | 'sides'
+  >;
 };
 
 /** What a version keeps of an exercise. */

@@ -2,6 +2,7 @@ export * from './access';
 export * from './api-key';
 export * from './band';
 export * from './cover';
+export * from './language';
 export * from './episode';
 export * from './erasure';
 export * from './file-entry';

@@ -1,4 +1,19 @@
+import { intlTag } from './intl-tag';
 import type { LocalDate } from './local-date';
+
+const FULL = { weekday: 'long', day: 'numeric', month: 'long' } as const;
+const WEEKDAY = { weekday: 'short', day: 'numeric' } as const;
+
+/** Making one is dear: one for each language and kind. */
+const FORMATS = new Map<string, Intl.DateTimeFormat>();
+
+function say(date: LocalDate, tag: string, kind: typeof FULL | typeof WEEKDAY): string {
+  const key = `${tag} ${kind.weekday}`;
+  const format =
+    FORMATS.get(key) ?? new Intl.DateTimeFormat(intlTag(tag), { ...kind, timeZone: 'UTC' });
+  FORMATS.set(key, format);
+  return format.format(Date.parse(`${date}T00:00:00Z`));
+}
 
 /**
  * A date in words, without a zone, as a person reads it: weekday, day and month.
@@ -7,10 +22,10 @@ import type { LocalDate } from './local-date';
  * @example dateInWords('2026-11-23', 'en') // "Monday 23 November"
  */
 export function dateInWords(date: LocalDate, tag: string): string {
-  return new Intl.DateTimeFormat(tag === 'en' ? 'en-GB' : tag, {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  }).format(Date.parse(`${date}T00:00:00Z`));
+  return say(date, tag, FULL);
+}
+
+/** A day of a week's table. @example dayOfWeekText('2026-11-23', 'en') // "Mon 23" */
+export function dayOfWeekText(date: LocalDate, tag: string): string {
+  return say(date, tag, WEEKDAY);
 }

@@ -1,5 +1,7 @@
 export * from './clock';
 export * from './date-in-words';
+export * from './intl-tag';
+export * from './isolated';
 export * from './local-date';
 export * from './measure-units';
 export * from './range';

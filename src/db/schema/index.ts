@@ -1,3 +1,4 @@
+export * from './language';
 export * from './log';
 export * from './people';
 export * from './api';

@@ -1,7 +1,16 @@
-import { ENGLISH, type Language, sayPhrases, sayToPatient, waysOf } from '@/catalogue';
+import {
+  ENGLISH,
+  type Language,
+  describeFigure,
+  exerciseIn,
+  sayPhrases,
+  sayToPatient,
+  waysIn,
+  waysOf,
+} from '@/catalogue';
 import { directionNames, doseSigns, readDose, readToday } from '@/core/dose';
 import type { PackLine } from '@/core/exchange';
-import { type Figure, describeFigure } from '@/core/figure';
+import { type Figure } from '@/core/figure';
 import type { SentLine } from '@/core/programme';
 import { howMany } from '@/core/progression';
 import { packPicture } from './figure-file';
@@ -36,8 +45,11 @@ export function packLine(
     readonly language: Language;
   },
 ): PackLine {
-  const { name, steps, cues, mode, position, feel, normal, stop } = line.exercise;
-  const ways = waysOf(line);
+  const { name, steps, cues, mode, position, feel, normal, stop } = exerciseIn(
+    language,
+    line.exercise,
+  );
+  const ways = waysIn(language, waysOf(line));
   const side = line.dose.side === 'left' ? 'left' : 'right';
   return {
     lineage: line.lineage,
@@ -70,7 +82,7 @@ export function packLine(
       width,
       height,
     })),
-    description: figure ? describeFigure(figure) : '',
+    description: figure ? describeFigure(figure, language) : '',
   };
 }
 

@@ -1,6 +1,7 @@
 import { headers } from 'next/headers';
 import {
   type CompiledWords,
+  ENGLISH,
   type Language,
   healthWords,
   patientWords,
@@ -8,6 +9,7 @@ import {
   togetherWords,
 } from '@/catalogue';
 import type { PatientHere } from '../access';
+import { currentPatient } from '../current';
 import { languageAccepted, languageFor } from '../languages';
 
 /** The texts a page hands to what is drawn on it, with their language. */
@@ -27,6 +29,21 @@ export function wordsFor(
 ): PageWords {
   const language = languageFor(patient);
   return { words: WORDS_OF[which](language), language: language.tag };
+}
+
+/**
+ * The language of the whole document: a patient's on their own pages, the clinic's on all others, also
+ * on a browser that has opened a patient's link.
+ */
+export async function documentLanguage(): Promise<string> {
+  if ((await headers()).get('x-page-of') !== 'patient') return ENGLISH.tag;
+  try {
+    const here = await currentPatient();
+    return (here ? languageFor(here.patient) : await strangersLanguage()).tag;
+  } catch {
+    // The page itself says what is wrong with the record.
+    return ENGLISH.tag;
+  }
 }
 
 /** The language of somebody whose link is not open yet: what the browser asks for, where we have it. */

@@ -1,12 +1,27 @@
-import { CLINIC_CAUTION, ENGLISH, sayPhrases, stopSigns, waysOf } from '@/catalogue';
-import { doseSigns, readDose, setsOf } from '@/core/dose';
-import { type Figure, describeFigure, drawFigure } from '@/core/figure';
+import {
+  ENGLISH,
+  type Language,
+  describeFigure,
+  exerciseIn,
+  inLanguage,
+  sayPhrases,
+  sayToPatient,
+  sayerOf,
+  stopSigns,
+  waysIn,
+  waysOf,
+  writtenWay,
+} from '@/catalogue';
+import { doseSigns, readBeside, setsOf, sharedWhen } from '@/core/dose';
+import { type Figure, drawFigure } from '@/core/figure';
 import { type Handout, type HandoutExercise, weekTable } from '@/core/handout';
-import type { SentLine } from '@/core/programme';
+import type { SentLine, SentVersion } from '@/core/programme';
 import { howMany } from '@/core/progression';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
-import { type LocalDate, dateInWords, formatRange } from '@/core/units';
+import { dateInWords, dayOfWeekText, wholeMinutes } from '@/core/units';
 import { type Patient, clinicById } from '@/db';
+import { languageFor } from '../languages';
+import { isLanguageChecked } from '../checked-languages';
 import { NOT_FOUND, Problem } from '../problem';
 import { complaintsOf } from '../patient/complaints';
 import { drawnSideOf, needsOf } from '../patient/pack-line';
@@ -19,35 +34,37 @@ import { newestVersion } from './newest-version';
 import { ownCues } from './teaching';
 
 /** Lines to write the counts of a session on; what the phone asks after each set. */
-function howManyToWrite({ dose, school }: SentLine): string {
+function howManyToWrite({ dose, school }: SentLine, language: Language): string {
   const asks = howMany(dose, school?.id ?? null);
   if (!asks) return '';
-  const blanks = Array.from({ length: setsOf(dose.head).most }, () => '______').join(' ');
+  const blanks = Array.from({ length: setsOf(dose.head).most }, () => BLANK).join(' ');
   return asks.unit === null
-    ? `How many, set by set: ${blanks}`
-    : `How many, set by set: ${blanks}, with how much: ____ ${asks.unit}`;
+    ? sayToPatient(language, 'handout.howMany', { blanks })
+    : sayToPatient(language, 'handout.howManyLoad', { blanks, blank: BLANK, unit: asks.unit });
 }
 
-/** "Mon 23": a day of the week table. */
-function dayText(date: LocalDate): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    timeZone: 'UTC',
-  }).format(Date.parse(`${date}T00:00:00Z`));
+/** Where a number is written by hand. */
+const BLANK = '______';
+
+/** How often an exercise is due on a day of the week table, in words. */
+function cellWords(times: number, asNeeded: boolean, language: Language): string {
+  if (times === 0)
+    return sayToPatient(language, asNeeded ? 'handout.cell.needed' : 'handout.cell.rest');
+  return sayToPatient(language, 'handout.cell.times', { n: times });
 }
 
 /** First and last pose, drawn here: two engines' sines may differ in the last digit. */
 function drawn(
   figure: Figure | null,
   side: 'right' | 'left',
+  language: Language,
 ): Pick<HandoutExercise, 'pictures' | 'description'> {
   if (!figure) return { pictures: [], description: '' };
   const last = figure.poses.length - 1;
   return {
-    description: describeFigure(figure),
+    description: describeFigure(figure, language),
     pictures: [0, last].map((pose) => ({
-      name: figure.names[pose] ?? '',
+      name: inLanguage(language, figure.names[pose] ?? ''),
       drawing: drawFigure(figure, pose / last, { side, before: pose > 0 }),
     })),
   };
@@ -63,11 +80,13 @@ export async function handoutOf(
   address: string,
   photosAs: 'addresses' | 'pictures' = 'addresses',
 ): Promise<Handout | null> {
-  const [version, clinic, cues, nextVisit] = await Promise.all([
+  const language = languageFor(patient);
+  const [version, clinic, cues, nextVisit, isChecked] = await Promise.all([
     newestVersion(patient),
     clinicById(patient.clinicId),
     ownCues(patient),
-    nextVisitInWords(patient, ENGLISH),
+    nextVisitInWords(patient, language),
+    isLanguageChecked(patient.clinicId, language),
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   if (!version || version.lines.length === 0) return null;
@@ -79,53 +98,126 @@ export async function handoutOf(
   const today = todayOf(patient);
   const from = version.effectiveFrom > today ? version.effectiveFrom : today;
   const week = weekTable(version.lines, from, wakingOf(patient), version.reviewOn);
+  const shared = sharedWhen(version.lines.map(({ dose }) => dose));
+  const say = sayerOf(language);
   return {
     clinic: { name: clinic.name, phone: clinic.phone, emergencyText: clinic.emergencyText },
     patientName: patient.name,
     version: version.number,
-    effectiveFrom: version.effectiveFrom,
-    madeOn: today,
-    review: nextVisit
-      ? nextVisit
-      : version.reviewOn
-        ? `Come back on ${dateInWords(version.reviewOn, 'en')}.`
-        : 'No day to come back is set: ask your clinic.',
-    rounds: version.rounds,
-    time: formatRange(sessionSeconds(sessionTimeline(version.lines, version.rounds))),
+    language: language.tag,
+    way: writtenWay(language.tag),
+    words: {
+      ...fixedWords(language),
+      title: say('handout.title', { name: patient.name }),
+      head: [
+        say('handout.version', {
+          version: version.number,
+          date: dateInWords(version.effectiveFrom, language.tag),
+        }),
+        nextVisit ??
+          (version.reviewOn
+            ? say('handout.comeBack', { date: dateInWords(version.reviewOn, language.tag) })
+            : say('handout.noReview')),
+        say('handout.once', { time: timeInWords(version, language) }),
+        ...(version.rounds > 1 ? [say('handout.rounds', { rounds: version.rounds })] : []),
+      ],
+      shared:
+        shared.length === 0
+          ? ''
+          : say('handout.all', { words: sayPhrases(shared, 'patient', language) }),
+      call: say('handout.call', { clinic: clinic.name, phone: clinic.phone }),
+      printed: say('handout.printed', { date: dateInWords(today, language.tag) }),
+      foot: say('handout.foot', {
+        version: version.number,
+        date: dateInWords(today, language.tag),
+        page: '{page}',
+        pages: '{pages}',
+      }),
+      file: say('handout.file', { version: version.number }),
+    },
     exercises: version.lines.map((line) => {
-      const { name, mode, steps, cues: usual, feel = '', normal = '', stop = '' } = line.exercise;
+      const { name, mode, steps, feel, normal, stop } = exerciseIn(language, line.exercise);
+      const numbersIn = (tongue: Language) =>
+        sayPhrases(
+          readBeside(line.dose, mode, waysIn(tongue, waysOf(line)), shared),
+          'patient',
+          tongue,
+        );
+      const complaint = complaints.of(line);
+      const side = drawnSideOf(line, language);
+      const needs = needsOf(line.exercise, language);
+      const pictures = photos.get(line.lineage) ?? [];
       return {
         lineage: line.lineage,
         name,
-        complaint: complaints.of(line),
-        numbers: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
+        complaint: complaint === null ? '' : say('today.for', { complaint }),
+        numbers: numbersIn(language),
+        numbersBeside: isChecked ? '' : numbersIn(ENGLISH),
         signs: doseSigns(line.dose, mode),
-        setUp: setUpWords(line),
-        howMany: howManyToWrite(line),
+        own: [
+          ...setUpWords(line, language).map((words) => say('handout.setUp', { words })),
+          ...(cues.get(line.lineage) ?? []).map((cue) => say('handout.forYou', { cue })),
+        ],
+        howMany: howManyToWrite(line, language),
         steps,
-        own: cues.get(line.lineage) ?? [],
-        cues: usual,
-        needs: needsOf(line.exercise),
-        feel,
-        normal,
-        stop,
-        side: drawnSideOf(line),
-        photos: photos.get(line.lineage) ?? [],
-        ...drawn(figures(line), line.dose.side === 'left' ? 'left' : 'right'),
+        about: [
+          ...(needs ? [say('player.needs', { needs })] : []),
+          ...(feel ? [say('player.felt', { words: feel })] : []),
+          ...(normal ? [say('player.normal', { words: normal })] : []),
+        ],
+        stop: stop ? say('player.stopFor', { words: stop }) : '',
+        side: side === '' ? '' : say('handout.drawn', { side }),
+        photos: pictures.map((address, index) => ({
+          address,
+          words: say('player.setUpPhoto', { nth: index + 1, count: pictures.length }),
+        })),
+        ...drawn(figures(line), line.dose.side === 'left' ? 'left' : 'right', language),
       };
     }),
     week: {
-      days: week.days.map(dayText),
+      days: week.days.map((date) => dayOfWeekText(date, language.tag)),
       rows: week.rows.map(({ line, due, asNeeded }) => ({
-        name: line.exercise.name,
-        due,
+        name: exerciseIn(language, line.exercise).name,
+        due: due.map((times) => ({ times, words: cellWords(times, asNeeded, language) })),
         asNeeded,
       })),
     },
-    stopSigns: stopSigns(ENGLISH),
-    normalSigns: ENGLISH.texts['sign.normal'],
-    caution: CLINIC_CAUTION,
+    stopSigns: stopSigns(language),
+    stopBeside: isChecked ? [] : stopSigns(ENGLISH),
+    normalSigns: language.texts['sign.normal'],
+    caution: language.texts.caution,
     address,
+  };
+}
+
+/** How long a session takes, as the phone says it. */
+function timeInWords(version: SentVersion, language: Language): string {
+  const { least, most } = wholeMinutes(
+    sessionSeconds(sessionTimeline(version.lines, version.rounds)),
+  );
+  return least === most
+    ? sayToPatient(language, 'today.about', { minutes: least })
+    : sayToPatient(language, 'today.between', { least, most });
+}
+
+/** What every handout of a language says of itself. */
+function fixedWords(language: Language) {
+  const { texts } = language;
+  const key = 'player.key';
+  return {
+    page: texts['handout.page'],
+    code: texts['handout.code'],
+    noDrawing: texts['handout.noDrawing'],
+    week: texts['handout.week'],
+    exercise: texts['handout.exercise'],
+    stop: texts['stop.at'],
+    missing: texts['handout.missing'],
+    about: texts['handout.about'],
+    key: Object.fromEntries(
+      Object.entries(texts)
+        .filter(([name]) => name === key || name.startsWith(`${key}.`))
+        .map(([name, text]) => [name.slice(key.length + 1), text]),
+    ),
   };
 }
 

@@ -1,7 +1,8 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { type Figure, type Moment, describeFigure } from '@/core/figure';
+import { type Figure, type Moment } from '@/core/figure';
+import { describeFigure } from '@/catalogue';
 import { Button } from '../primitives/button';
 import { FigureMoving } from './moving';
 

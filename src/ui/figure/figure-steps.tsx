@@ -1,4 +1,5 @@
-import { type Figure, describeFigure, drawFigure, drawPose } from '@/core/figure';
+import { type Figure, drawFigure, drawPose } from '@/core/figure';
+import { describeFigure } from '@/catalogue';
 import { FigureStill } from './still';
 
 /** An exercise as its poses in a row, each with its name, and its commonest fault beside them. */

@@ -7,11 +7,10 @@ export async function handoutFile(handout: Handout, large: boolean): Promise<str
   // The server's renderer may not be imported at the top of what a page can reach.
   const { renderToStaticMarkup } = await import('react-dom/server');
   const body = renderToStaticMarkup(<HandoutSheet handout={handout} large={large} />);
-  const title = `Exercises, version ${handout.version}`;
   return (
-    '<!doctype html><html lang="en"><head><meta charset="utf-8">' +
+    `<!doctype html><html lang="${handout.language}" dir="${handout.way}"><head><meta charset="utf-8">` +
     '<meta name="viewport" content="width=device-width, initial-scale=1">' +
     '<meta name="referrer" content="no-referrer">' +
-    `<title>${title}</title><style>${HANDOUT_CSS}</style></head><body>${body}</body></html>`
+    `<title>${handout.words.file}</title><style>${HANDOUT_CSS}</style></head><body>${body}</body></html>`
   );
 }

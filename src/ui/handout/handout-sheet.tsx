@@ -1,54 +1,60 @@
-import { shortDay } from '@/core/units';
-import {
-  type Handout,
-  type HandoutExercise,
-  type HandoutWeek,
-  MOST_BOXES,
-  cellWords,
-} from '@/core/handout';
+import { type Handout, type HandoutExercise, type HandoutWeek, MOST_BOXES } from '@/core/handout';
 import { DoseSigns } from '../figure/dose-signs';
-import { EnglishKey } from '../figure/english-key';
+import { FigureKey } from '../figure/figure-key';
 import { FigureStill } from '../figure/still';
 import { QrCode } from './qr';
 
 /** The handout as a page: shown, printed, and sent as a file from the same markup. */
 export function HandoutSheet({ handout, large }: { handout: Handout; large: boolean }) {
-  const { clinic, exercises, week } = handout;
+  const { clinic, exercises, words } = handout;
   return (
-    <article className={`handout${large ? ' large' : ''}`} lang="en">
+    <article
+      className={`handout${large ? ' large' : ''}`}
+      lang={handout.language}
+      dir={handout.way}
+    >
       <header>
         <div>
-          <h1 dir="auto">{handout.patientName}: your exercises</h1>
+          <h1>{words.title}</h1>
           <p dir="auto">
-            {clinic.name}, {clinic.phone}
+            {clinic.name}, <bdi dir="ltr">{clinic.phone}</bdi>
           </p>
-          <p>
-            Version {handout.version}, from {shortDay(handout.effectiveFrom)}. {handout.review}
-          </p>
-          <p>
-            All of it once, with rests and changes: {handout.time}.
-            {handout.rounds > 1 && ` Go through it ${handout.rounds} times.`}
-          </p>
+          <p>{words.head.join(' ')}</p>
         </div>
         <div className="qr">
-          <QrCode text={handout.address} label="Code that opens your page on the phone" />
-          Your page on the phone
+          <QrCode text={handout.address} label={words.code} />
+          {words.page}
         </div>
       </header>
+      {words.shared && <p className="numbers">{words.shared}</p>}
       {exercises.map((exercise, index) => (
-        <Exercise key={exercise.lineage} exercise={exercise} nth={index + 1} />
+        <Exercise
+          key={exercise.lineage}
+          exercise={exercise}
+          nth={index + 1}
+          noDrawing={words.noDrawing}
+        />
       ))}
-      {exercises.some(({ pictures }) => pictures.length > 0) && <EnglishKey className="key" />}
-      <Week week={week} />
+      {exercises.some(({ pictures }) => pictures.length > 0) && (
+        <FigureKey className="key" say={(sign) => words.key[sign ?? ''] ?? ''} />
+      )}
+      <Week week={handout.week} title={words.week} exercise={words.exercise} />
       <section className="stop">
-        <h2>Stop, and tell your clinic</h2>
+        <h2>{words.stop}</h2>
         <ul>
           {handout.stopSigns.map((sign) => (
             <li key={sign}>{sign}</li>
           ))}
         </ul>
-        <p dir="auto">
-          Call {clinic.name}: <strong>{clinic.phone}</strong>
+        {handout.stopBeside.length > 0 && (
+          <ul lang="en" dir="ltr" className="beside">
+            {handout.stopBeside.map((sign) => (
+              <li key={sign}>{sign}</li>
+            ))}
+          </ul>
+        )}
+        <p>
+          <strong>{words.call}</strong>
         </p>
         <p dir="auto">
           <strong>{clinic.emergencyText}</strong>
@@ -56,13 +62,21 @@ export function HandoutSheet({ handout, large }: { handout: Handout; large: bool
       </section>
       <p>{handout.normalSigns}</p>
       <p className="small">
-        {handout.caution} Printed on {shortDay(handout.madeOn)}.
+        {handout.caution} {words.printed}
       </p>
     </article>
   );
 }
 
-function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number }) {
+function Exercise({
+  exercise,
+  nth,
+  noDrawing,
+}: {
+  exercise: HandoutExercise;
+  nth: number;
+  noDrawing: string;
+}) {
   const { pictures, description } = exercise;
   return (
     <section className="exercise">
@@ -76,28 +90,28 @@ function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number })
             {name}
           </figure>
         ))}
-        {exercise.photos.map((photo, index) => (
-          <figure key={photo}>
+        {exercise.photos.map(({ address, words }) => (
+          <figure key={address}>
             {/* oxlint-disable-next-line nextjs/no-img-element -- private pictures never pass through an image cache */}
-            <img
-              src={photo}
-              alt={`Your own set-up for ${exercise.name}, photo ${index + 1} of ${exercise.photos.length}`}
-            />
-            Your set-up{exercise.photos.length > 1 && `, ${index + 1}`}
+            <img src={address} alt={`${words}: ${exercise.name}`} />
+            {words}
           </figure>
         ))}
-        {exercise.side !== '' && <p className="side">Drawn: {exercise.side.toLowerCase()}</p>}
+        {exercise.side !== '' && <p className="side">{exercise.side}</p>}
         <DoseSigns signs={exercise.signs} />
-        {pictures.length === 0 && (
-          <p className="small">No drawing: this exercise is your clinic’s own.</p>
-        )}
+        {pictures.length === 0 && <p className="small">{noDrawing}</p>}
       </div>
       <div>
         <h2 dir="auto">
           {nth}. {exercise.name}
         </h2>
-        {exercise.complaint && <p dir="auto">For: {exercise.complaint}</p>}
+        {exercise.complaint && <p>{exercise.complaint}</p>}
         <p className="numbers">{exercise.numbers}</p>
+        {exercise.numbersBeside && (
+          <p lang="en" dir="ltr" className="beside">
+            {exercise.numbersBeside}
+          </p>
+        )}
         <ol>
           {exercise.steps.map((step) => (
             <li key={step} dir="auto">
@@ -105,40 +119,28 @@ function Exercise({ exercise, nth }: { exercise: HandoutExercise; nth: number })
             </li>
           ))}
         </ol>
-        {exercise.setUp.map((one) => (
-          <p key={one} className="own" dir="auto">
-            Set up for you: {one}.
+        {exercise.own.map((one) => (
+          <p key={one} className="own">
+            {one}
           </p>
         ))}
         {exercise.howMany && <p className="numbers">{exercise.howMany}</p>}
-        {exercise.own.map((cue) => (
-          <p key={cue} className="own" dir="auto">
-            For you: {cue}
-          </p>
-        ))}
-        {exercise.needs && <p>You need: {exercise.needs}.</p>}
         <p>
-          {exercise.feel && `Felt: ${exercise.feel} `}
-          {exercise.normal && `Normal: ${exercise.normal} `}
-          {exercise.stop && (
-            <>
-              <strong>Stop:</strong> {exercise.stop}
-            </>
-          )}
+          {exercise.about.join(' ')} {exercise.stop && <strong>{exercise.stop}</strong>}
         </p>
       </div>
     </section>
   );
 }
 
-function Week({ week }: { week: HandoutWeek }) {
+function Week({ week, title, exercise }: { week: HandoutWeek; title: string; exercise: string }) {
   return (
     <section className="week">
-      <h2>The week: tick what you did</h2>
+      <h2>{title}</h2>
       <table>
         <thead>
           <tr>
-            <th scope="col">Exercise</th>
+            <th scope="col">{exercise}</th>
             {week.days.map((day) => (
               <th key={day} scope="col">
                 {day}
@@ -153,8 +155,9 @@ function Week({ week }: { week: HandoutWeek }) {
               <th scope="row" dir="auto">
                 {name}
               </th>
-              {due.map((times, day) => (
+              {due.map(({ times, words }, day) => (
                 <td key={week.days[day]}>
+                  <span className="sr">{words}</span>
                   <Boxes due={times} asNeeded={asNeeded} />
                 </td>
               ))}
@@ -169,15 +172,12 @@ function Week({ week }: { week: HandoutWeek }) {
 function Boxes({ due, asNeeded }: { due: number; asNeeded: boolean }) {
   const boxes = due > MOST_BOXES ? 1 : due;
   return (
-    <>
-      <span className="sr">{cellWords(due, asNeeded)}</span>
-      <span aria-hidden>
-        {Array.from({ length: boxes }, (_, index) => (
-          <span key={index} className="box" />
-        ))}
-        {due > MOST_BOXES && `× ${due}`}
-        {due === 0 && (asNeeded ? '( )' : '–')}
-      </span>
-    </>
+    <span aria-hidden>
+      {Array.from({ length: boxes }, (_, index) => (
+        <span key={index} className="box" />
+      ))}
+      {due > MOST_BOXES && `× ${due}`}
+      {due === 0 && (asNeeded ? '( )' : '–')}
+    </span>
   );
 }

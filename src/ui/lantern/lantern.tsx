@@ -27,7 +27,7 @@ export function Lantern({
       viewBox={`0 0 ${wide} ${tall}`}
       height={height}
       width={(height * wide) / tall}
-      className="shrink-0"
+      className="lantern shrink-0"
     >
       <path d={`M${wide / 2 - 7} 4 q7 -6 14 0`} fill="none" stroke="var(--ink)" strokeWidth={1.4} />
       <rect x={wide / 2 - 11} y={4} width={22} height={cap - 5} rx={1.5} fill="var(--ink)" />

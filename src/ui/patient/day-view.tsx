@@ -74,10 +74,10 @@ export function DayView({
       )}
       <Sessions show="others" {...sessions} />
       {isToday && (pack.cover ?? '') !== '' && (
-        <p className="border-l-2 border-plum pl-3">{pack.cover}</p>
+        <p className="border-s-2 border-plum ps-3">{pack.cover}</p>
       )}
       {isToday && (pack.nextVisit ?? '') !== '' && (
-        <p className="border-l-2 border-plum pl-3">{pack.nextVisit}</p>
+        <p className="border-s-2 border-plum ps-3">{pack.nextVisit}</p>
       )}
     </>
   );

@@ -23,7 +23,7 @@ import { useSay } from './say';
 import { StopNow } from './stop-advice';
 import { Title } from './title';
 
-const BIG = 'min-h-12 rounded border border-edge bg-sheet px-4 py-2 text-left font-medium';
+const BIG = 'min-h-12 rounded border border-edge bg-sheet px-4 py-2 text-start font-medium';
 
 /** Complaints that may reach down a limb: only these ask where. */
 const REACHING: readonly Complaint[] = [

@@ -4,7 +4,7 @@ import { useSay } from './say';
 /** How the exercise is done. */
 export function Steps({ line }: { line: PackLine }) {
   return (
-    <ol className="grid list-decimal gap-1 pl-6">
+    <ol className="grid list-decimal gap-1 ps-6">
       {line.steps.map((step) => (
         <li key={step} dir="auto">
           {step}
@@ -19,7 +19,7 @@ export function SetUp({ line: { setUp = [], photos = [] } }: { line: PackLine })
   const say = useSay();
   if (setUp.length + photos.length === 0) return null;
   return (
-    <div className="grid gap-2 border-l-4 border-lit pl-3">
+    <div className="grid gap-2 border-s-4 border-lit ps-3">
       <p className="font-semibold">{say('player.setUp')}</p>
       {setUp.map((one) => (
         <p key={one} dir="auto">

@@ -65,7 +65,7 @@ const LOOKS = {
   words: 'inline-flex min-h-11 items-center justify-self-start px-1 text-action underline',
   answer:
     'flex min-h-12 items-center justify-center rounded border border-edge bg-sheet px-4 text-[1.1em] font-medium',
-  wide: 'flex min-h-12 items-center rounded border border-edge bg-sheet px-4 text-left font-medium',
+  wide: 'flex min-h-12 items-center rounded border border-edge bg-sheet px-4 text-start font-medium',
 } as const;
 
 /** What comes, while the phone gets ready for it: the screen before a session's first one. */

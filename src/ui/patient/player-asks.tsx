@@ -6,7 +6,7 @@ import { CheckIn } from './check-in';
 import { useSay } from './say';
 import { Title } from './title';
 
-const BIG = 'min-h-14 rounded border border-edge bg-sheet px-4 py-3 text-left font-medium';
+const BIG = 'min-h-14 rounded border border-edge bg-sheet px-4 py-3 text-start font-medium';
 
 /** Why this exercise is left out. */
 export function Skipping({

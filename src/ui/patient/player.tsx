@@ -64,7 +64,7 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
   const segment = currentSegment(head);
   const line = segment ? lines[segment.line] : undefined;
   const spoken = segment && line ? segmentSpoken(segment, line, say, head.segments) : '';
-  const signals = useSignals(segment, mode === 'running', chosen, spoken);
+  const signals = useSignals(segment, mode === 'running', chosen, spoken, pack.language);
   const lineageAt = (index: number) => lines[index]?.lineage ?? '';
 
   function choose(change: Partial<Preferences>) {

@@ -79,7 +79,7 @@ export function ProgressView({ progress }: { progress: Progress }) {
               <thead>
                 <tr>
                   {(['day', 'worst', 'sessionsDone'] as const).map((column) => (
-                    <th key={column} scope="col" className="text-left font-medium">
+                    <th key={column} scope="col" className="text-start font-medium">
                       {say(`progress.${column}`)}
                     </th>
                   ))}

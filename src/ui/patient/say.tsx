@@ -3,7 +3,8 @@
 import { setupI18n } from '@lingui/core';
 import { type ReactNode, createContext, useContext, useMemo } from 'react';
 import type { CompiledWords, PatientWord } from '@/catalogue';
-import { type LocalDate, dateInWords } from '@/core/units';
+import { CHOSEN_BY, writtenWay } from '@/catalogue/messages/written-way';
+import { type LocalDate, dateInWords, intlTag, isolated } from '@/core/units';
 
 /** Says a fixed text of the patient's screens. */
 export type Say = (key: PatientWord, values?: Readonly<Record<string, string | number>>) => string;
@@ -22,8 +23,11 @@ export function Words({
   children: ReactNode;
 }) {
   const say = useMemo<Say>(() => {
-    const i18n = setupI18n({ locale: language, messages: { [language]: { ...words } } });
-    return (key, values) => i18n._(key, values);
+    const locale = intlTag(language);
+    const i18n = setupI18n({ locale, messages: { [locale]: { ...words } } });
+    const apart = writtenWay(language) === 'rtl';
+    return (key, values) =>
+      i18n._(key, apart && values && !CHOSEN_BY.has(key) ? isolated(values) : values);
   }, [words, language]);
   return (
     <LanguageContext value={language}>
@@ -38,11 +42,16 @@ export function useSay(): Say {
   return say;
 }
 
+/** The language of the screen, BCP 47. */
+export function useLanguage(): string {
+  return useContext(LanguageContext);
+}
+
 /** Says a moment as a person would, in the language of the screen and this phone's own time. */
 export function useMoment(): (at: number, how?: 'day and time' | 'time') => string {
   const language = useContext(LanguageContext);
   return (at, how = 'day and time') =>
-    new Intl.DateTimeFormat(language, {
+    new Intl.DateTimeFormat(intlTag(language), {
       ...(how === 'time' ? {} : { weekday: 'long' as const }),
       hour: '2-digit',
       minute: '2-digit',

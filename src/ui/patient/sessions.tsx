@@ -114,7 +114,7 @@ function ResetsRow({
           onOpen={() => onBegin(now, 'least')}
         >
           {say('today.resetNow')}
-          {now.at !== null && <span className="pl-1 font-normal">· {clockText(now.at)}</span>}
+          {now.at !== null && <span className="ps-1 font-normal">· {clockText(now.at)}</span>}
           <span className="sr-only">: {name}</span>
         </OpenLink>
       )}

@@ -25,7 +25,7 @@ export function StopWords({ pack }: { pack: Signs }) {
     <div className="grid gap-4">
       <div className="grid gap-2">
         <p>{say('stop.at')}</p>
-        <ul className="list-disc pl-6">
+        <ul className="list-disc ps-6">
           {pack.stopSigns.map((sign) => (
             <li key={sign}>{sign}</li>
           ))}

@@ -94,7 +94,7 @@ function Shown({
     return () => clearInterval(timer);
   }, [headNow, count, stands]);
   const segment = currentSegment(head);
-  useSignals(segment, running, SILENT, '');
+  useSignals(segment, running, SILENT, '', '');
   const moment = useCallback((): Moment => {
     const now = headNow();
     const current = currentSegment(now);

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef } from 'react';
 import type { PlayedSegment } from '@/core/timeline';
+import { speak } from './voice';
 
 /** A tone for each kind of change, in hertz: work is higher than rest. */
 const TONE = { hold: 660, move: 520, release: 440, pause: 330 } as const;
@@ -10,12 +11,14 @@ type Chosen = { readonly tones: boolean; readonly voice: boolean; readonly vibra
  * Tones, voice, vibration and a screen that stays on, where the browser allows each.
  *
  * @param spoken what the voice says when the segment changes
+ * @param language of it, BCP 47: a phone without a voice for it stays silent
  */
 export function useSignals(
   segment: PlayedSegment | null,
   running: boolean,
   { tones, voice, vibration }: Chosen,
   spoken: string,
+  language: string,
 ) {
   const audio = useRef<AudioContext | null>(null);
   const lock = useRef<WakeLockSentinel | null>(null);
@@ -63,18 +66,11 @@ export function useSignals(
   }, [kind, startsAt, running, tones, vibration]);
 
   useEffect(() => {
-    if (running && voice && startsAt >= 0) speak(spoken);
-  }, [running, voice, startsAt, spoken]);
+    if (running && voice && startsAt >= 0) speak(spoken, language);
+  }, [running, voice, startsAt, spoken, language]);
   useEffect(() => () => quiet(), []);
 
   return { wake };
-}
-
-/** By the browser's own voice, where it has one; the newest word is what counts. */
-function speak(text: string): void {
-  if (!('speechSynthesis' in window)) return;
-  window.speechSynthesis.cancel();
-  window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
 }
 
 function quiet(): void {

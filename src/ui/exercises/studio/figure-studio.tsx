@@ -1,7 +1,8 @@
 'use client';
 
 import { useEffect, useReducer, useRef } from 'react';
-import { type Figure, describeFigure } from '@/core/figure';
+import { type Figure } from '@/core/figure';
+import { describeFigure } from '@/catalogue';
 import { type StudioAct, openStudio, poseAtHand, studioAfter } from '@/core/studio';
 import { useKeys } from '../../forms/use-keys';
 import { Button } from '../../primitives/button';

@@ -6,9 +6,9 @@ import { issueLink } from '@/server/links';
 
 export const POST = handler({
   who: 'assistant',
-  input: z.object({ patientId: recordId }),
+  input: z.object({ patientId: recordId, answersForWords: z.boolean().default(false) }),
   run: async ({ actor, input, request }) => {
-    const { token } = await issueLink(actor, input.patientId);
+    const { token } = await issueLink(actor, input.patientId, input.answersForWords);
     // Behind the #, the token reaches no server's log.
     return { value: { address: `${publicOrigin(request)}/open#${token}` } };
   },
