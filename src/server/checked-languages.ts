@@ -42,6 +42,18 @@ export async function uncheckedLanguage(patient: Patient): Promise<string | null
     : language.texts['language.name'];
 }
 
+/** What a patient reads where it is not the clinic's language; else null. */
+export async function patientReads(
+  patient: Patient,
+): Promise<{ readonly name: string; readonly checked: boolean } | null> {
+  const language = languageFor(patient);
+  if (language.tag === ENGLISH.tag) return null;
+  return {
+    name: language.texts['language.name'],
+    checked: await isLanguageChecked(patient.clinicId, language),
+  };
+}
+
 /** A language as the clinic sees it. */
 export type LanguageStanding = {
   readonly tag: string;

@@ -6,6 +6,7 @@ import { type PatientHere, type SignedIn, roleSuffices } from './access';
 import { publicOrigin } from './address';
 import { AT_HAND_HEADER, checkAtHand } from './at-hand';
 import { currentMember, currentPatient } from './current';
+import { readersLanguage } from './patient/words';
 import {
   FACTOR_FIRST,
   LINK_GONE,
@@ -14,6 +15,7 @@ import {
   Problem,
   asProblem,
   logFailure,
+  sayRefusal,
 } from './problem';
 
 type Who = Role | 'patient' | 'anyone';
@@ -57,7 +59,7 @@ const DEFAULT_LIMIT = 64 * 1024;
 export function handler<W extends Who, S extends z.ZodType>(options: HandlerOptions<W, S>) {
   const { limit = DEFAULT_LIMIT } = options;
   return (request: Request): Promise<NextResponse> =>
-    answering(request, async () => {
+    answering(request, options.who, async () => {
       const actor = await actorFor(options.who, options.factorless);
       const input = await recordIn(request, options.input, limit);
       if (!options.anyEpisode) await checkEpisode(actor, request, input);
@@ -94,7 +96,7 @@ export function fileHandler<W extends Who, S extends z.ZodType>(
   },
 ) {
   return (request: Request): Promise<NextResponse> =>
-    answering(request, async () => {
+    answering(request, options.who, async () => {
       const actor = (await actorFor(options.who)) as ActorOf<W>;
       const input = await recordIn(request, options.input, DEFAULT_LIMIT);
       return { file: await options.run({ actor, input, request }) };
@@ -118,7 +120,7 @@ type BytesOptions<W extends Who, S extends z.ZodType> = {
 /** As `handler`, for a file sent as it is; the record about it stands in the address. */
 export function bytesHandler<W extends Who, S extends z.ZodType>(options: BytesOptions<W, S>) {
   return (request: Request): Promise<NextResponse> =>
-    answering(request, async () => {
+    answering(request, options.who, async () => {
       const actor = await actorFor(options.who);
       const { searchParams } = new URL(request.url);
       const query = checked(options.query, Object.fromEntries(searchParams));
@@ -138,7 +140,7 @@ export function patientFormHandler(options: {
   readonly then: string;
 }) {
   return (request: Request): Promise<NextResponse> =>
-    answering(request, async () => {
+    answering(request, 'patient', async () => {
       const here = await currentPatient();
       if (here) await options.run(here);
       // Where the link has ended, a browser is led to the page that says so.
@@ -149,7 +151,11 @@ export function patientFormHandler(options: {
 }
 
 /** Answers a write of our own pages: its value, or why it was not carried out. */
-async function answering(request: Request, work: () => Promise<Answer>): Promise<NextResponse> {
+async function answering(
+  request: Request,
+  who: Who,
+  work: () => Promise<Answer>,
+): Promise<NextResponse> {
   try {
     checkOrigin(request);
     const answer = await work();
@@ -179,7 +185,8 @@ async function answering(request: Request, work: () => Promise<Answer>): Promise
     // Whoever left is told nothing, and nothing went wrong.
     if (problem.status >= 500 && !request.signal.aborted)
       logFailure(new URL(request.url).pathname, error);
-    const { say, at, details } = problem;
+    const { at, details } = problem;
+    const say = who === 'patient' ? sayRefusal(problem, await readersLanguage()) : problem.say;
     return NextResponse.json(
       { ok: false, say, at, details },
       { status: problem.status, headers: NO_STORE },

@@ -76,9 +76,14 @@ export function isOffered(tag: string): boolean {
   return languages().has(tag);
 }
 
+/** A language by its tag; English where there is none of it. */
+export function languageOf(tag: string): Language {
+  return languages().get(tag) ?? ENGLISH;
+}
+
 /** The language a patient reads; English where theirs is not there any more. */
 export function languageFor({ language }: Pick<Patient, 'language'>): Language {
-  return languages().get(language) ?? ENGLISH;
+  return languageOf(language);
 }
 
 /**

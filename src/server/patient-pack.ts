@@ -1,6 +1,14 @@
-import { type Language, patientWords, sayToPatient, stopSigns } from '@/catalogue';
+import {
+  ENGLISH,
+  type Language,
+  inLanguage,
+  patientWords,
+  sayToPatient,
+  stopSigns,
+} from '@/catalogue';
 import {
   PACK_FORMAT,
+  type PackBeside,
   type PackDay,
   type PackSession,
   type PatientPack,
@@ -18,6 +26,7 @@ import type { PatientHere } from './access';
 import { now } from './clock';
 import { coverInWords } from './cover';
 import { figuresOfLines } from './desk/own-figures';
+import { isLanguageChecked } from './checked-languages';
 import { languageFor } from './languages';
 import { NOT_FOUND, Problem } from './problem';
 import { asksForOwnScreening } from './visit/screening';
@@ -33,6 +42,13 @@ import { ownCues } from './visit/teaching';
 
 /** A phone without a signal knows for so many days when the clinic answers: as long as its days reach. */
 const HOURS_DAYS = 8;
+
+/** What keeps a patient safe, in the clinic's language. */
+export const BESIDE: PackBeside = {
+  language: ENGLISH.tag,
+  stopSigns: stopSigns(ENGLISH),
+  emergency: ENGLISH.texts['stop.emergencySigns'],
+};
 
 /** What a patient sees of their clinic. */
 export async function patientClinic(here: PatientHere): Promise<PatientPack['clinic']> {
@@ -56,7 +72,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
   const { patient, clinicId } = here;
   const today = todayOf(patient);
   const language = languageFor(patient);
-  const [[facts], clinic, pauses, asksHealth, cues, asked, layout, nextVisit, cover] =
+  const [[facts], clinic, pauses, asksHealth, cues, asked, layout, nextVisit, cover, isChecked] =
     await Promise.all([
       factsOf(clinicId, [patient], addDays(today, -WEEK_DAYS), today),
       patientClinic(here),
@@ -67,6 +83,7 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
       layoutOf(patient),
       nextVisitInWords(patient, language),
       coverInWords(patient, language),
+      isLanguageChecked(clinicId, language),
     ]);
   if (!facts) throw new Problem(404, NOT_FOUND);
   const timesOn = (date: LocalDate) =>
@@ -96,16 +113,27 @@ export async function patientPack(here: PatientHere): Promise<PatientPack> {
         own: cues.get(line.lineage) ?? [],
         complaint: complaints.of(line),
         language,
+        isChecked,
       }),
     ),
     days: [dayInWords(first, language), ...others.map((day) => dayInWords(day, language))],
-    ...questionsFor(facts, asked, today, complaints.open),
+    ...asksIn(language, questionsFor(facts, asked, today, complaints.open)),
     stopSigns: stopSigns(language),
     normalSigns: language.texts['sign.normal'],
     caution: language.texts.caution,
+    ...(isChecked ? {} : { beside: BESIDE }),
     language: language.tag,
     texts: patientWords(language),
   };
+}
+
+/** What is asked, with its exercises named in the patient's language. */
+function asksIn(language: Language, asked: ReturnType<typeof questionsFor>): typeof asked {
+  const asks = asked.questions.asks?.map((one) => ({
+    ...one,
+    line: inLanguage(language, one.line),
+  }));
+  return { ...asked, questions: { ...asked.questions, ...(asks && { asks }) } };
 }
 
 /** A day with its names in the patient's language. */

@@ -1,4 +1,4 @@
-import { ENGLISH } from '@/catalogue';
+import { ENGLISH, type Language, type PatientWord } from '@/catalogue';
 import { logError } from './log';
 import { AlreadyThere, DatabaseFailure, GuardRefused, Unreadable } from '@/db';
 
@@ -15,6 +15,26 @@ export class Problem extends Error {
     this.name = 'Problem';
   }
 }
+
+/** A refusal whose sentence is in the words of the patient who reads it. */
+export class ToldProblem extends Problem {}
+
+/**
+ * Why something was not done, as a patient reads it: in their language where it was said in it, else what
+ * is true of every refusal of its kind.
+ */
+export function sayRefusal(problem: Problem, language: Language): string {
+  if (language.tag === ENGLISH.tag || problem instanceof ToldProblem) return problem.say;
+  return language.texts[REFUSALS[problem.status] ?? 'problem.notDone'];
+}
+
+const REFUSALS: Readonly<Partial<Record<Problem['status'], PatientWord>>> = {
+  401: 'problem.linkGone',
+  413: 'problem.tooLarge',
+  429: 'problem.tooMuch',
+  500: 'problem.broken',
+  503: 'problem.broken',
+};
 
 export const NOT_SIGNED_IN =
   'You are not signed in, or were away too long. Sign in again; what you typed stays here.';

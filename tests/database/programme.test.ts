@@ -201,7 +201,7 @@ describe('the measured set-up of a line', () => {
     expect(pack.lines[0]).toMatchObject({ setUp: [words] });
     expect(pack.lines[0]?.stop).not.toBe('');
     const handout = await handoutOf(patient, 'https://clinic.example/today');
-    expect(handout?.exercises[0]?.setUp).toEqual([words]);
+    expect(handout?.exercises[0]?.own).toEqual([`Set up for you: ${words}.`]);
     const { pages } = await teachStep(practitioner, patient);
     expect(pages[0]?.sentences.find(({ part }) => part === 'numbers')?.say).toContain(words);
   });

@@ -5,6 +5,11 @@ import { ENGLISH, type Language, type PatientTexts, type PatientWord } from './p
 /** A language file as it was read, and what is wrong with it: such texts stay English. */
 export type LanguageRead = { readonly language: Language; readonly problems: readonly string[] };
 
+/** Names of the values a text says, in ICU message syntax, those inside plurals and choices too. */
+export function valuesIn(text: string): ReadonlySet<string> {
+  return new Set(valuesOf(compileMessage(text)));
+}
+
 /** Names of the values a compiled message says, those inside plurals and choices too. */
 function valuesOf(message: unknown): string[] {
   if (!Array.isArray(message)) return [];
@@ -64,14 +69,15 @@ function readSayings(given: Readonly<Record<string, unknown>>, sayings: readonly
   return { said, unsaid: sayings.length - Object.keys(said).length };
 }
 
-function whatIsWrong(text: unknown, english: string): string | null {
+/** What is wrong with a text that stands for an English one; null where nothing is. */
+export function whatIsWrong(text: unknown, english: string): string | null {
   if (text === undefined) return 'missing';
   if (typeof text !== 'string' || text.trim() === '') return 'not a text';
-  const known = new Set(valuesOf(compileMessage(english)));
+  const known = valuesIn(english);
   try {
     // The compiler only warns of what it cannot read; this one refuses it.
     new IntlMessageFormat(text, undefined, undefined, { ignoreTag: true });
-    const strange = valuesOf(compileMessage(text)).find((name) => !known.has(name));
+    const strange = [...valuesIn(text)].find((name) => !known.has(name));
     return strange === undefined ? null : `{${strange}} has no value here`;
   } catch {
     return 'its braces do not close';

@@ -36,6 +36,8 @@ export type PackLine = {
   readonly words: string;
   /** The same without when it is done, which the day says by its sessions; left out of packs of before. */
   readonly how?: string;
+  /** The same in the clinic's language, while nobody has checked the patient's; else left out. */
+  readonly beside?: string;
   readonly dose: Dose;
   /** What is done on each side, in full; left out of packs of before, null without sides. */
   readonly sides?: Sides | null;
@@ -157,16 +159,36 @@ export type PatientPack = {
   readonly stopSigns: readonly string[];
   readonly normalSigns: string;
   readonly caution: string;
+  /** What keeps the patient safe in the clinic's language, while nobody has checked theirs; else left out. */
+  readonly beside?: PackBeside;
   /** BCP 47 tag of every text in here. */
   readonly language: string;
   /** The texts of the screens beyond the first, as the device's i18n takes them. */
   readonly texts: Readonly<Record<string, unknown>>;
 };
 
+/** Words of the clinic's language that stand beside a translation nobody of the clinic has checked. */
+export type PackBeside = {
+  /** BCP 47. */
+  readonly language: string;
+  readonly stopSigns: readonly string[];
+  /** What is an emergency. */
+  readonly emergency: string;
+};
+
 /** What the first screen shows of a line. */
 export type ShownLine = Pick<
   PackLine,
-  'lineage' | 'name' | 'complaint' | 'words' | 'how' | 'share' | 'picture' | 'drawnSide' | 'signs'
+  | 'lineage'
+  | 'name'
+  | 'complaint'
+  | 'words'
+  | 'how'
+  | 'beside'
+  | 'share'
+  | 'picture'
+  | 'drawnSide'
+  | 'signs'
 >;
 
 /** The first screen's part of the pack: the page carries it, and fetches the rest when it has woken up. */
@@ -184,17 +206,20 @@ export function shownPack({ texts: _, lines, days, ...pack }: PatientPack): Show
     // Places in the list stay what they were.
     lines: lines
       .slice(0, Math.max(-1, ...used) + 1)
-      .map(({ lineage, name, complaint, words, how, share, picture, drawnSide, signs }) => ({
-        ...(complaint === undefined ? {} : { complaint }),
-        ...(how === undefined ? {} : { how }),
-        ...(drawnSide === undefined ? {} : { drawnSide }),
-        ...(signs === undefined ? {} : { signs }),
-        lineage,
-        name,
-        words,
-        share,
-        picture,
-      })),
+      .map(
+        ({ lineage, name, complaint, words, how, beside, share, picture, drawnSide, signs }) => ({
+          ...(complaint === undefined ? {} : { complaint }),
+          ...(how === undefined ? {} : { how }),
+          ...(beside === undefined ? {} : { beside }),
+          ...(drawnSide === undefined ? {} : { drawnSide }),
+          ...(signs === undefined ? {} : { signs }),
+          lineage,
+          name,
+          words,
+          share,
+          picture,
+        }),
+      ),
   };
 }
 

@@ -1,7 +1,7 @@
 import { parseDose } from '../dose';
 import type { ScheduledLine, WallMinute } from '../schedule';
 import type { LocalDate } from '../units';
-import { cellWords, missingLetters, weekTable } from '.';
+import { missingLetters, weekTable } from '.';
 
 const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
 const date = (text: string) => text as LocalDate;
@@ -43,15 +43,6 @@ describe('the week to tick', () => {
     expect(week.rows[0]?.due.slice(0, 3)).toEqual([0, 0, 0]);
     expect(week.rows[0]?.due[3]).toBe(1);
     expect(week.rows[0]?.due.at(-1)).toBe(0);
-  });
-
-  it('is read out cell by cell', () => {
-    expect([
-      cellWords(0, false),
-      cellWords(1, false),
-      cellWords(8, false),
-      cellWords(0, true),
-    ]).toEqual(['rest', 'once', '8 times', 'when needed']);
   });
 });
 

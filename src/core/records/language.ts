@@ -10,3 +10,6 @@ export const LanguageCheckDraft = z.object({
 export type LanguageCheckDraft = z.infer<typeof LanguageCheckDraft>;
 
 export const LanguageCheckEnd = z.object({ language: z.string().max(35) });
+
+/** A patient chooses what they read. */
+export const OwnLanguage = z.object({ language: z.string().max(35) });

@@ -66,6 +66,40 @@ export const ProgrammeDraft = z.object({
     .max(MOST_SENT_LINES, `A programme has at most ${MOST_SENT_LINES} exercises. Take some out.`),
 });
 export type ProgrammeDraft = z.infer<typeof ProgrammeDraft>;
+
+/** Lines of a desk, to be read as their patient will; a dose need not be whole yet. */
+export const ReadingOrder = z.object({
+  patientId: recordId,
+  lines: z
+    .array(
+      z.object({
+        lineage: z.string().max(100).nullable(),
+        exerciseId: z.string().max(100),
+        dose: z.string().max(400),
+      }),
+    )
+    .max(MOST_SENT_LINES),
+});
+export type ReadingOrder = z.infer<typeof ReadingOrder>;
+
+/** One text as the clinic reads it and as the patient does. */
+export type ReadBoth = {
+  readonly clinic: string;
+  readonly patient: string;
+  /** The patient's language has no words for it: it is shown as it was written. */
+  readonly asWritten: boolean;
+};
+
+/** What a patient reads of a desk, beside what the clinic does. */
+export type PatientReading = {
+  readonly tag: string;
+  readonly way: 'ltr' | 'rtl';
+  readonly name: string;
+  /** Somebody of the clinic stands for the texts of this language. */
+  readonly checked: boolean;
+  readonly lines: readonly { readonly name: ReadBoth; readonly texts: readonly ReadBoth[] }[];
+  readonly stopSigns: readonly ReadBoth[];
+};
 export type LineDraft = z.infer<typeof LineDraft>;
 
 const templateLine = LineDraft.omit({

@@ -2,13 +2,18 @@ import { intlTag } from './intl-tag';
 import type { LocalDate } from './local-date';
 
 const FULL = { weekday: 'long', day: 'numeric', month: 'long' } as const;
+const MONTH = { day: 'numeric', month: 'short' } as const;
 const WEEKDAY = { weekday: 'short', day: 'numeric' } as const;
 
 /** Making one is dear: one for each language and kind. */
 const FORMATS = new Map<string, Intl.DateTimeFormat>();
 
-function say(date: LocalDate, tag: string, kind: typeof FULL | typeof WEEKDAY): string {
-  const key = `${tag} ${kind.weekday}`;
+function say(
+  date: LocalDate,
+  tag: string,
+  kind: typeof FULL | typeof MONTH | typeof WEEKDAY,
+): string {
+  const key = `${tag} ${Object.values(kind).join(' ')}`;
   const format =
     FORMATS.get(key) ?? new Intl.DateTimeFormat(intlTag(tag), { ...kind, timeZone: 'UTC' });
   FORMATS.set(key, format);
@@ -28,4 +33,9 @@ export function dateInWords(date: LocalDate, tag: string): string {
 /** A day of a week's table. @example dayOfWeekText('2026-11-23', 'en') // "Mon 23" */
 export function dayOfWeekText(date: LocalDate, tag: string): string {
   return say(date, tag, WEEKDAY);
+}
+
+/** A day among many. @example dayAndMonthText('2026-11-23', 'en') // "23 Nov" */
+export function dayAndMonthText(date: LocalDate, tag: string): string {
+  return say(date, tag, MONTH);
 }

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { dateText } from '@/core/records';
 import { birthProofOf, putBirthProof } from '@/db';
 import type { PatientHere } from '../access';
-import { Problem } from '../problem';
+import { ToldProblem } from '../problem';
 import { languageFor } from '../languages';
 import { hashToken, randomToken, sameSecret } from '../secrets';
 import { countTry, forgetTries } from '../attempts';
@@ -36,7 +36,7 @@ export async function checkBirth(here: PatientHere, birthDate: string): Promise<
   const tried = [{ purpose: 'birth date' as const, what: here.id }];
   await countTry(tried);
   if (birthDate !== known)
-    throw new Problem(403, sayToPatient(languageFor(here.patient), 'progress.birth.wrong'), [
+    throw new ToldProblem(403, sayToPatient(languageFor(here.patient), 'progress.birth.wrong'), [
       'birthDate',
     ]);
   const proof = randomToken();

@@ -36,6 +36,7 @@ export function packLine(
     own,
     complaint = null,
     language,
+    isChecked = true,
   }: {
     readonly photos: readonly SetUpPhoto[];
     readonly share: number;
@@ -43,6 +44,8 @@ export function packLine(
     /** What it is for, where more than one complaint is treated. */
     readonly complaint?: string | null;
     readonly language: Language;
+    /** The clinic stands for the language's texts. */
+    readonly isChecked?: boolean;
   },
 ): PackLine {
   const { name, steps, cues, mode, position, feel, normal, stop } = exerciseIn(
@@ -64,6 +67,9 @@ export function packLine(
     stop: stop ?? '',
     words: sayPhrases(readDose(line.dose, mode, ways), 'patient', language),
     how: sayPhrases(readToday(line.dose, mode, ways), 'patient', language),
+    ...(isChecked
+      ? {}
+      : { beside: sayPhrases(readToday(line.dose, mode, waysOf(line)), 'patient', ENGLISH) }),
     dose: line.dose,
     sides: ways.sides,
     directions: directionNames(line.dose, ways.directions),

@@ -1,3 +1,4 @@
+import { ENGLISH } from '@/catalogue';
 import type { Instant } from '@/core/schedule';
 import { Problem } from '../problem';
 import { tallyOf } from '../tally';
@@ -16,9 +17,5 @@ const count = tallyOf('quota', DAY_MS, MOST_BYTES_A_DAY);
  * @throws Problem 429 when it is more than a day may bring; the device keeps it and sends it later
  */
 export function countSent(patientId: string, bytes: number, at: Instant): void {
-  if (!count(patientId, bytes, at))
-    throw new Problem(
-      429,
-      'More was sent today than the clinic takes in a day. It stays on this phone and is sent tomorrow; if you did not send so much, call your clinic.',
-    );
+  if (!count(patientId, bytes, at)) throw new Problem(429, ENGLISH.texts['problem.tooMuch']);
 }

@@ -3,9 +3,17 @@ import { sayToPatient } from '@/catalogue';
 import { ASKED_PROPS } from '@/core/exercise';
 import type { HomeBody, OwnPause, PatientSettings, RemindersBody } from '@/core/records';
 import { addDays } from '@/core/units';
-import { insertEntry, insertOwnPause, patientById, pausesOf, setPatientDay, startMail } from '@/db';
+import {
+  insertEntry,
+  insertOwnPause,
+  patientById,
+  pausesOf,
+  setPatientDay,
+  setPatientLanguage,
+  startMail,
+} from '@/db';
 import type { PatientHere } from '../access';
-import { Problem } from '../problem';
+import { ToldProblem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { isOffered, languageFor, offeredLanguages } from '../languages';
 import { pushKeyOf } from '../push/settings';
@@ -110,11 +118,13 @@ export async function pauseMyself(here: PatientHere, draft: OwnPause): Promise<v
   const today = todayOf(here.patient);
   const language = languageFor(here.patient);
   if (draft.from < addDays(today, -7))
-    throw new Problem(400, sayToPatient(language, 'problem.pauseEarly'), ['from']);
+    throw new ToldProblem(400, sayToPatient(language, 'problem.pauseEarly'), ['from']);
   if (draft.to > addDays(draft.from, LONGEST_PAUSE))
-    throw new Problem(400, sayToPatient(language, 'problem.pauseLong', { days: LONGEST_PAUSE }), [
-      'to',
-    ]);
+    throw new ToldProblem(
+      400,
+      sayToPatient(language, 'problem.pauseLong', { days: LONGEST_PAUSE }),
+      ['to'],
+    );
   await writeAsPatient(here, {
     verb: 'paused',
     subject: { kind: 'pause', id: draft.id },
@@ -138,5 +148,25 @@ export async function pauseMyself(here: PatientHere, draft: OwnPause): Promise<v
           one.toDate === draft.to &&
           one.reason === draft.reason,
       ),
+  });
+}
+
+/**
+ * A patient chooses the language of everything they read.
+ *
+ * @throws Problem 400 for a language that is not offered
+ */
+export async function chooseLanguage(here: PatientHere, language: string): Promise<void> {
+  const { patient, clinicId, id } = here;
+  if (!isOffered(language))
+    throw new ToldProblem(400, sayToPatient(languageFor(patient), 'problem.noLanguage'), [
+      'language',
+    ]);
+  if (patient.language === language) return;
+  await writeAsPatient(here, {
+    verb: 'set the language of',
+    subject: { kind: 'patient', id },
+    statements: () => [setPatientLanguage(clinicId, id, language)],
+    isThere: async () => (await patientById(clinicId, id))?.language === language,
   });
 }

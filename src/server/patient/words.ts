@@ -1,8 +1,10 @@
+import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import {
   type CompiledWords,
   ENGLISH,
   type Language,
+  type PatientWord,
   healthWords,
   patientWords,
   todayWords,
@@ -10,7 +12,7 @@ import {
 } from '@/catalogue';
 import type { PatientHere } from '../access';
 import { currentPatient } from '../current';
-import { languageAccepted, languageFor } from '../languages';
+import { languageAccepted, languageFor, languageOf } from '../languages';
 
 /** The texts a page hands to what is drawn on it, with their language. */
 export type PageWords = { readonly words: CompiledWords; readonly language: string };
@@ -31,18 +33,28 @@ export function wordsFor(
   return { words: WORDS_OF[which](language), language: language.tag };
 }
 
+/** What a patient's page is called, in the language of its document; no search engine keeps it. */
+export async function titleOf(key: PatientWord): Promise<Metadata> {
+  return { title: languageOf(await documentLanguage()).texts[key], robots: 'noindex' };
+}
+
 /**
  * The language of the whole document: a patient's on their own pages, the clinic's on all others, also
  * on a browser that has opened a patient's link.
  */
 export async function documentLanguage(): Promise<string> {
-  if ((await headers()).get('x-page-of') !== 'patient') return ENGLISH.tag;
+  const isPatients = (await headers()).get('x-page-of') === 'patient';
+  return isPatients ? (await readersLanguage()).tag : ENGLISH.tag;
+}
+
+/** The language of the patient on this device; of a stranger what their browser asks for. */
+export async function readersLanguage(): Promise<Language> {
   try {
     const here = await currentPatient();
-    return (here ? languageFor(here.patient) : await strangersLanguage()).tag;
+    return here ? languageFor(here.patient) : await strangersLanguage();
   } catch {
-    // The page itself says what is wrong with the record.
-    return ENGLISH.tag;
+    // The record cannot be read: the refusal says so in English.
+    return ENGLISH;
   }
 }
 

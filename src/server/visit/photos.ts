@@ -30,7 +30,7 @@ import {
 } from '@/db';
 import type { PatientHere, SignedIn } from '../access';
 import { patientFor } from '../people';
-import { NOT_FOUND, Problem } from '../problem';
+import { NOT_FOUND, Problem, ToldProblem } from '../problem';
 import { languageFor } from '../languages';
 import { todayOf } from '../programme-facts';
 import { newestConsent, newestEntry } from './entries';
@@ -88,10 +88,10 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
   const asked = await photoRequest(patient);
   if (!asked) {
     if ((await photoById(clinicId, id))?.patientId === patient.id) return;
-    throw new Problem(409, sayToPatient(languageFor(patient), 'problem.noPhotoAsked'));
+    throw new ToldProblem(409, sayToPatient(languageFor(patient), 'problem.noPhotoAsked'));
   }
   if ((await newestConsent(patient))?.body.photos !== true)
-    throw new Problem(409, sayToPatient(languageFor(patient), 'problem.noPhotoConsent'));
+    throw new ToldProblem(409, sayToPatient(languageFor(patient), 'problem.noPhotoConsent'));
   const { bytes, width, height } = await storedPicture(upload);
   const takenOn = todayOf(patient);
   await writeAsPatient(here, {

@@ -6,12 +6,23 @@ import type { PatientId } from '@/core/units';
 import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { FileMaking, useFile } from '../forms/use-file';
+import { AnswersForWords } from '../plan/answers-for-words';
 import { Button } from '../primitives/button';
 import { HANDOUT_CSS } from './handout-css';
 import { HandoutSheet } from './handout-sheet';
 
 /** The sheet as it will be printed, with paper, type size and what its code opens. */
-export function HandoutDesk({ patientId, handout }: { patientId: PatientId; handout: Handout }) {
+export function HandoutDesk({
+  patientId,
+  handout,
+  unchecked,
+}: {
+  patientId: PatientId;
+  handout: Handout;
+  /** The patient's language while nobody of the clinic stands for its words; else null. */
+  unchecked: string | null;
+}) {
+  const [answers, setAnswers] = useState(false);
   const [paper, setPaper] = useState<Paper>('a4');
   const [large, setLarge] = useState(false);
   const [link, setLink] = useState<string | null>(null);
@@ -24,7 +35,10 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
   async function newLink() {
     setLinking(true);
     setRefusal('');
-    const answer = await sending<{ address: string }>('/api/v1/links', { patientId });
+    const answer = await sending<{ address: string }>('/api/v1/links', {
+      patientId,
+      answersForWords: answers,
+    });
     setLinking(false);
     if (!answer) return;
     if (answer.ok) setLink(answer.value.address);
@@ -50,13 +64,22 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
           <Button look="main" onClick={() => window.print()}>
             Print
           </Button>
-          <Button disabled={busy} onClick={() => void file('pdf')}>
-            PDF
-          </Button>
+          {handout.way === 'ltr' && (
+            <Button disabled={busy} onClick={() => void file('pdf')}>
+              PDF
+            </Button>
+          )}
           <Button disabled={busy} onClick={() => void file('html')}>
             File for e-mail
           </Button>
         </div>
+        {handout.way === 'rtl' && (
+          <p className="text-small text-soft">
+            This language is written from right to left, and the PDF’s own drawing of it cannot be
+            trusted with every dot and bracket. Print it, also to a PDF, from here: the browser sets
+            it right.
+          </p>
+        )}
         <FileMaking making={making} cancel={cancel} />
         <Refusal say={refusal || fileRefusal} />
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
@@ -88,7 +111,13 @@ export function HandoutDesk({ patientId, handout }: { patientId: PatientId; hand
               <p className="text-soft">
                 The patient’s page, on a phone that has opened their link before.
               </p>
-              <Button disabled={busy} onClick={() => void newLink()}>
+              {unchecked !== null && (
+                <AnswersForWords language={unchecked} ticked={answers} onTick={setAnswers} />
+              )}
+              <Button
+                disabled={busy || (unchecked !== null && !answers)}
+                onClick={() => void newLink()}
+              >
                 Put a new personal link on it
               </Button>
               <p className="text-small text-soft">The one before stops working.</p>

@@ -2,61 +2,76 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { FIGURES } from '@/catalogue/figures';
 import { type Figure, drawFigure } from '@/core/figure';
 import type { Handout } from '@/core/handout';
-import type { LocalDate } from '@/core/units';
 import { handoutFile } from './handout-file';
 import { HandoutSheet } from './handout-sheet';
 import { qrPath } from '@/pdf/qr-path';
 
 const figure = FIGURES['tuck-lying'] as Figure;
 
+const due = (...times: number[]) => times.map((one) => ({ times: one, words: `${one} times` }));
+
 const handout: Handout = {
   clinic: { name: 'Harbour <Clinic>', phone: '+000 1', emergencyText: 'Ring the bell & call 000.' },
   patientName: 'Linnet Marlow',
   version: 3,
-  effectiveFrom: '2026-11-25' as LocalDate,
-  madeOn: '2026-11-26' as LocalDate,
-  review: 'Come back on Monday, 7 December.',
-  rounds: 2,
-  time: 'about 13 min',
+  language: 'en',
+  way: 'ltr',
+  words: {
+    title: 'Linnet Marlow: your exercises',
+    head: ['Version 3, from Wednesday 25 November.', 'Come back on Monday 7 December.'],
+    shared: 'For all of them: Once every day.',
+    page: 'Your page on the phone',
+    code: 'Code that opens it',
+    noDrawing: 'No drawing: this exercise is your clinic’s own.',
+    week: 'The week',
+    exercise: 'Exercise',
+    stop: 'Stop and call if you have:',
+    call: 'Call Harbour <Clinic>: +000 1',
+    printed: 'Printed on Thursday 26 November.',
+    foot: 'Page {page} of {pages}',
+    missing: 'No letters for {letters}.',
+    file: 'Exercises, version 3',
+    about: 'Home exercise programme',
+    key: { '': 'What the signs mean', hold: 'hold so long' },
+  },
   exercises: [
     {
       lineage: 'a',
       name: 'Tuck lying down',
-      numbers: '10 times. Hold each one for 10 seconds.',
+      complaint: '',
+      numbers: 'Do 10. Hold each for 10 seconds.',
+      numbersBeside: '',
       signs: [
         { kind: 'hold', text: '10 s' },
         { kind: 'repeat', text: '×10' },
       ],
-      setUp: ['Pad 4.5 cm thick'],
       howMany: '',
       steps: ['Lie down.', 'Draw the chin in.'],
-      own: ['Towel under the head'],
-      cues: ['Shoulders down'],
-      needs: 'pillow',
-      feel: 'Deep at the front.',
-      normal: 'A shake.',
-      stop: 'Dizziness.',
+      own: ['Set up for you: Pad 4.5 cm thick.', 'For you: Towel under the head'],
+      about: ['You need: pillow.', 'You should feel: Deep at the front.'],
+      stop: 'Stop for: Dizziness.',
       pictures: [0, 1].map((along) => ({
         name: figure.names[along] ?? '',
         drawing: drawFigure(figure, along),
       })),
-      side: 'Left side',
-      photos: ['data:image/jpeg;base64,/9j/1', 'data:image/jpeg;base64,/9j/2'],
+      side: 'Drawn: Left side',
+      photos: [1, 2].map((nth) => ({
+        address: `data:image/jpeg;base64,/9j/${nth}`,
+        words: `Your own set-up, photo ${nth} of 2`,
+      })),
       description: 'Seen from the side.',
     },
     {
       lineage: 'b',
       name: 'Our own',
-      numbers: '5 times.',
+      complaint: '',
+      numbers: 'Do 5.',
+      numbersBeside: '',
       signs: [{ kind: 'repeat', text: '×5' }],
-      setUp: [],
       howMany: 'How many? ____',
       steps: ['Do it.'],
       own: [],
-      cues: [],
-      needs: '',
-      feel: '',
-      normal: '',
+      about: [],
       stop: '',
       pictures: [],
       side: '',
@@ -67,12 +82,13 @@ const handout: Handout = {
   week: {
     days: ['Wed 25', 'Thu 26', 'Fri 27', 'Sat 28', 'Sun 29', 'Mon 30', 'Tue 1'],
     rows: [
-      { name: 'Tuck lying down', due: [2, 0, 2, 0, 2, 0, 2], asNeeded: false },
-      { name: 'Our own', due: [9, 9, 9, 9, 9, 9, 9], asNeeded: false },
-      { name: 'Wall press', due: [0, 0, 0, 0, 0, 0, 0], asNeeded: true },
+      { name: 'Tuck lying down', due: due(2, 0, 2, 0, 2, 0, 2), asNeeded: false },
+      { name: 'Our own', due: due(9, 9, 9, 9, 9, 9, 9), asNeeded: false },
+      { name: 'Wall press', due: due(0, 0, 0, 0, 0, 0, 0), asNeeded: true },
     ],
   },
   stopSigns: ['a headache', 'anything severe'],
+  stopBeside: [],
   normalSigns: 'A stretch is normal.',
   caution: 'It supports a clinician.',
   address: 'https://clinic.example/today',
@@ -84,10 +100,9 @@ describe('a handout', () => {
   it('says who, which version, when to come back, and how long it takes', () => {
     for (const words of [
       'Linnet Marlow: your exercises',
-      'Version 3, from 25 Nov 2026. Come back on Monday, 7 December.',
-      'about 13 min',
-      'Go through it 2 times.',
-      'Printed on 26 Nov 2026.',
+      'Version 3, from Wednesday 25 November. Come back on Monday 7 December.',
+      'For all of them: Once every day.',
+      'Printed on Thursday 26 November.',
     ])
       expect(html).toContain(words);
   });
@@ -95,15 +110,14 @@ describe('a handout', () => {
   it('tells each exercise in words: numbers, steps, the patient’s own reminder, when to stop', () => {
     for (const words of [
       '1. Tuck lying down',
-      '10 times. Hold each one for 10 seconds.',
+      'Do 10. Hold each for 10 seconds.',
       '<li dir="auto">Draw the chin in.</li>',
       'For you: Towel under the head',
       'Set up for you: Pad 4.5 cm thick.',
       'How many? ____',
       'You need: pillow.',
-      'Felt: Deep at the front.',
-      'Normal: A shake.',
-      'Dizziness.',
+      'You should feel: Deep at the front.',
+      '<strong>Stop for: Dizziness.</strong>',
     ])
       expect(html).toContain(words);
     expect(html).toContain('No drawing: this exercise is your clinic’s own.');
@@ -111,9 +125,8 @@ describe('a handout', () => {
 
   it('shows the patient’s own set-up beside the drawing, each photo named', () => {
     expect(html.match(/<img /g)).toHaveLength(2);
-    expect(html).toContain('alt="Your own set-up for Tuck lying down, photo 2 of 2"');
-    expect(html).toContain('Your set-up, 1');
-    expect(html.match(/Drawn: left side/g)).toHaveLength(1);
+    expect(html).toContain('alt="Your own set-up, photo 2 of 2: Tuck lying down"');
+    expect(html.match(/Drawn: Left side/g)).toHaveLength(1);
   });
 
   it('has a box for every time it is due, a dash for a rest, and a number where they would not fit', () => {
@@ -123,7 +136,7 @@ describe('a handout', () => {
     expect(row('Tuck lying down').match(/>–</g)).toHaveLength(3);
     expect(row('Our own').match(/class="box"/g)).toHaveLength(7);
     expect(row('Our own')).toContain('× 9');
-    expect(row('Wall press').match(/when needed/g)).toHaveLength(7);
+    expect(row('Wall press').match(/0 times/g)).toHaveLength(7);
     // What is drawn as boxes is said in words.
     expect(row('Tuck lying down')).toContain('<span class="sr">2 times</span>');
   });
@@ -148,9 +161,9 @@ describe('a handout', () => {
 
   it('is one file that asks for nothing else', async () => {
     const file = await handoutFile(handout, false);
-    expect(file.startsWith('<!doctype html><html lang="en"><head><meta charset="utf-8">')).toBe(
-      true,
-    );
+    expect(
+      file.startsWith('<!doctype html><html lang="en" dir="ltr"><head><meta charset="utf-8">'),
+    ).toBe(true);
     expect(file).toContain(html);
     expect(file).not.toMatch(/<script|<link|@import|url\(|src="(?!data:image\/jpeg;base64,)/);
     // The title names no patient: it may stand in a mail program's list.

@@ -2,7 +2,10 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import type { DayAdherence } from '@/core/adherence';
 import { localDate } from '@/core/units';
 import { Lantern } from './lantern';
-import { describeDays, ribOfDay } from './rib';
+import { type SayDays, describeDays, ribOfDay } from './rib';
+import { ENGLISH, sayerOf } from '@/catalogue';
+
+const SAY: SayDays = sayerOf(ENGLISH);
 
 const date = localDate('2026-11-23');
 const due = (share: number, isToday = false): DayAdherence => ({
@@ -73,13 +76,13 @@ describe('the lantern', () => {
 
 describe('the days in words', () => {
   it('counts what was done, in part, missed, and today apart', () => {
-    expect(describeDays(DAYS)).toBe(
+    expect(describeDays(DAYS, SAY)).toBe(
       '3 days with something due: 1 done in full, 1 in part, 1 missed. Today: 25 % done.',
     );
-    expect(describeDays([due(1)])).toBe(
+    expect(describeDays([due(1)], SAY)).toBe(
       '1 day with something due: 1 done in full, 0 in part, 0 missed.',
     );
-    expect(describeDays([{ kind: 'rest', date, extraSeconds: 0 }])).toBe(
+    expect(describeDays([{ kind: 'rest', date, extraSeconds: 0 }], SAY)).toBe(
       'Nothing was due in these days.',
     );
   });

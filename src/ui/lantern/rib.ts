@@ -1,4 +1,4 @@
-import { percentText } from '@/core/units';
+import { percent } from '@/core/units';
 import type { DayAdherence } from '@/core/adherence';
 
 /** One rib of a lantern: a day of the fortnight, or an exercise of today. */
@@ -24,17 +24,23 @@ export function ribOfDay(day: DayAdherence): Rib {
   }
 }
 
+/** What the lantern of days is said by: three texts of the patient's table. */
+export type SayDays = (
+  key: 'lantern.none' | 'lantern.days' | 'lantern.today',
+  values?: Readonly<Record<string, number>>,
+) => string;
+
 /** The lantern of days in words. */
-export function describeDays(days: readonly DayAdherence[]): string {
+export function describeDays(days: readonly DayAdherence[], say: SayDays): string {
   const due = days.filter((day) => day.kind === 'due');
   const past = due.filter((day) => !day.isToday);
-  if (due.length === 0) return 'Nothing was due in these days.';
+  if (due.length === 0) return say('lantern.none');
   const full = past.filter((day) => day.share >= 0.995).length;
   const missed = past.filter((day) => day.share === 0).length;
   const today = due.find((day) => day.isToday);
   const words = [
-    `${past.length} ${past.length === 1 ? 'day' : 'days'} with something due: ${full} done in full, ${past.length - full - missed} in part, ${missed} missed.`,
+    say('lantern.days', { count: past.length, full, part: past.length - full - missed, missed }),
   ];
-  if (today) words.push(`Today: ${percentText(today.share)} done.`);
+  if (today) words.push(say('lantern.today', { percent: percent(today.share) }));
   return words.join(' ');
 }

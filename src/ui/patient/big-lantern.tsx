@@ -4,6 +4,7 @@ import { percent } from '@/core/units';
 import type { PackPicture } from '@/core/exchange';
 import type { DoseSign } from '@/core/dose';
 import { Framed } from '../figure/framed';
+import { Beside } from './beside';
 import { type Say, useSay } from './say';
 
 /** One exercise of today. */
@@ -13,6 +14,8 @@ export type ExerciseRib = {
   /** What it is for; empty where one complaint is treated. */
   readonly complaint: string;
   readonly words: string;
+  /** The same in the clinic's language; empty where that is not wanted. */
+  readonly beside: string;
   /** Share of today's dose done, 0–1. */
   readonly share: number;
   readonly picture: PackPicture | null;
@@ -64,6 +67,7 @@ export function BigLantern({ ribs }: { ribs: readonly ExerciseRib[] }) {
               </p>
             )}
             <p className="max-w-[34ch] text-fine leading-snug text-soft">{rib.words}</p>
+            {rib.beside !== '' && <Beside language="en">{rib.beside}</Beside>}
           </li>
         ))}
       </ol>

@@ -62,6 +62,7 @@ export function DayView({
             name: line.name,
             complaint: line.complaint ?? '',
             words: line.how ?? line.words,
+            beside: line.beside ?? '',
             picture: line.picture,
             drawnSide: line.drawnSide ?? '',
             signs: line.signs ?? [],

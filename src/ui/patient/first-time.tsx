@@ -3,19 +3,9 @@
 import type { PatientPack } from '@/core/exchange';
 import { StopWords } from './stop-advice';
 import { BeginButton } from './begin-button';
+import { nowKnowsWhenToStop } from './knows-when-to-stop';
 import { useSay } from './say';
 import { Title } from './title';
-
-const KEY = 'dl-knows-when-to-stop';
-
-/** Whether this device has shown when to stop before; asks again where nothing can be kept. */
-export function knowsWhenToStop(): boolean {
-  try {
-    return localStorage.getItem(KEY) === 'yes';
-  } catch {
-    return false;
-  }
-}
 
 /** Before the first session on a device: what to stop for and whom to call. */
 export function FirstTime({
@@ -34,11 +24,7 @@ export function FirstTime({
       <StopWords pack={pack} />
       <BeginButton
         onClick={() => {
-          try {
-            localStorage.setItem(KEY, 'yes');
-          } catch {
-            // It will be shown again next time; that is all.
-          }
+          nowKnowsWhenToStop();
           onUnderstood();
         }}
       >

@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react';
+
 /** The clinic's own words, one paragraph after the other; ends of lines stay. */
 export function NoticeWords({ paragraphs }: { paragraphs: readonly string[] }) {
   return (
@@ -18,15 +20,19 @@ export function NoticeFirst({
   paragraphs,
   read,
   again,
+  choice,
 }: {
   title: string;
   clinic: string;
   paragraphs: readonly string[];
   read: string;
   again: string;
+  /** The languages, before anything is to be read. */
+  choice?: ReactNode;
 }) {
   return (
     <section className="grid gap-5">
+      {choice}
       <header className="grid gap-1">
         <h1 className="text-2xl">{title}</h1>
         <p className="text-soft" dir="auto">

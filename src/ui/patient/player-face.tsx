@@ -13,6 +13,7 @@ import { BeginButton } from './begin-button';
 import { HowManyBox } from './how-many';
 import { Felt, SetUp, Steps } from './line-words';
 import { Controls } from './player-controls';
+import { Beside } from './beside';
 import { useSay } from './say';
 import { SegmentNow } from './segment-now';
 import { countWords, cueWords, segmentWord, sideWords, wayWord } from './segment-words';
@@ -164,7 +165,8 @@ function Ready({ line }: { line: PackLine }) {
     <div className="grid gap-3">
       <SetUp line={line} />
       <Steps line={line} />
-      <p className="text-soft">{line.words}</p>
+      <p className="text-soft">{line.how ?? line.words}</p>
+      {line.beside && <Beside language="en">{line.beside}</Beside>}
       {line.needs && <p>{say('player.needs', { needs: line.needs })}</p>}
       <Felt line={line} />
     </div>
@@ -216,7 +218,7 @@ function How({
   const say = useSay();
   const isSettingUp = segment.kind === 'next-exercise' || segment.kind === 'get-ready';
   const cue = isSettingUp
-    ? [line.needs && say('player.needs', { needs: line.needs }), line.words]
+    ? [line.needs && say('player.needs', { needs: line.needs }), line.how ?? line.words]
         .filter(Boolean)
         .join(' ')
     : cueWords(cueAt(segment, own ?? head.elapsed, line.dose.breath, line.cues), say);
@@ -228,6 +230,7 @@ function How({
       <p className="min-h-[1.5em]" dir="auto">
         {cue}
       </p>
+      {isSettingUp && line.beside && <Beside language="en">{line.beside}</Beside>}
       {isSettingUp && <SetUp line={line} />}
       <details>
         <summary className="min-h-11 py-2 text-action">{say('player.how')}</summary>

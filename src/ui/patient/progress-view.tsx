@@ -3,11 +3,12 @@
 import type { PainTold, Progress, ProgressDay } from '@/core/history';
 import { Lantern } from '../lantern/lantern';
 import { describeDays, ribOfDay } from '../lantern/rib';
-import { useSay } from './say';
+import { useSay, useShortDay } from './say';
 
 /** How it is going: in words first, then the lantern of the weeks and the line of the pain. */
 export function ProgressView({ progress }: { progress: Progress }) {
   const say = useSay();
+  const inWords = useShortDay();
   const { days, sessions, pain, activities, holds } = progress;
   const told = days.filter(({ worst }) => worst !== null);
   const nothing = !sessions && told.length === 0;
@@ -39,11 +40,14 @@ export function ProgressView({ progress }: { progress: Progress }) {
               <figure key={week[0]?.date} className="grid justify-items-center gap-1">
                 <Lantern
                   ribs={week.map(({ adherence }) => ribOfDay(adherence))}
-                  label={describeDays(week.map(({ adherence }) => adherence))}
+                  label={describeDays(
+                    week.map(({ adherence }) => adherence),
+                    say,
+                  )}
                   height={84}
                 />
                 <figcaption className="figures text-[0.7em] text-soft">
-                  {week[0]?.date.slice(5)}
+                  {week[0] && inWords(week[0].date)}
                 </figcaption>
               </figure>
             ))}
@@ -88,7 +92,7 @@ export function ProgressView({ progress }: { progress: Progress }) {
               <tbody>
                 {[...days].reverse().map(({ date, worst, done }) => (
                   <tr key={date}>
-                    <td>{date}</td>
+                    <td>{inWords(date)}</td>
                     <td>{worst ?? '–'}</td>
                     <td>{done}</td>
                   </tr>

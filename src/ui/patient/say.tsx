@@ -4,7 +4,7 @@ import { setupI18n } from '@lingui/core';
 import { type ReactNode, createContext, useContext, useMemo } from 'react';
 import type { CompiledWords, PatientWord } from '@/catalogue';
 import { CHOSEN_BY, writtenWay } from '@/catalogue/messages/written-way';
-import { type LocalDate, dateInWords, intlTag, isolated } from '@/core/units';
+import { type LocalDate, dateInWords, dayAndMonthText, intlTag, isolated } from '@/core/units';
 
 /** Says a fixed text of the patient's screens. */
 export type Say = (key: PatientWord, values?: Readonly<Record<string, string | number>>) => string;
@@ -63,4 +63,10 @@ export function useMoment(): (at: number, how?: 'day and time' | 'time') => stri
 export function useDay(): (date: LocalDate) => string {
   const language = useContext(LanguageContext);
   return (date) => dateInWords(date, language);
+}
+
+/** The same without the weekday, where many days stand beside each other: "23 Nov". */
+export function useShortDay(): (date: LocalDate) => string {
+  const language = useContext(LanguageContext);
+  return (date) => dayAndMonthText(date, language);
 }

@@ -1,11 +1,15 @@
 'use client';
 
 import type { ShownPack } from '@/core/exchange';
+import { Beside } from './beside';
 import { useSay } from './say';
 import { Title } from './title';
 import { WhomToCall } from './whom-to-call';
 
-type Signs = Pick<ShownPack, 'clinic' | 'cover' | 'stopSigns' | 'normalSigns' | 'caution'>;
+type Signs = Pick<
+  ShownPack,
+  'clinic' | 'cover' | 'stopSigns' | 'normalSigns' | 'caution' | 'beside'
+>;
 
 /** What to stop for and whom to call. Always on the page, and first of all before a first session. */
 export function StopAdvice({ pack, open = false }: { pack: Signs; open?: boolean }) {
@@ -30,9 +34,12 @@ export function StopWords({ pack }: { pack: Signs }) {
             <li key={sign}>{sign}</li>
           ))}
         </ul>
+        {pack.beside && (
+          <Beside language={pack.beside.language}>{pack.beside.stopSigns.join('; ')}.</Beside>
+        )}
         <p>{pack.normalSigns}</p>
       </div>
-      <WhomToCall clinic={pack.clinic} cover={pack.cover ?? ''} />
+      <WhomToCall clinic={pack.clinic} cover={pack.cover ?? ''} beside={pack.beside} />
       <p className="text-fine text-soft">{pack.caution}</p>
     </div>
   );
@@ -58,7 +65,7 @@ export function StopNow({
   return (
     <section className="grid gap-4" aria-live="assertive">
       <Title className="text-stop">{say(`advice.${advice}`)}</Title>
-      <WhomToCall clinic={pack.clinic} cover={pack.cover ?? ''} />
+      <WhomToCall clinic={pack.clinic} cover={pack.cover ?? ''} beside={pack.beside} />
       <div className="grid gap-2">
         <h2 className="text-xl">{say('stop.next')}</h2>
         <p>{say(`advice.${advice}.about`)}</p>

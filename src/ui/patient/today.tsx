@@ -25,6 +25,8 @@ import { Link } from './link';
 import { MorningQuestion } from './morning-question';
 import { ClinicAsks } from './clinic-asks';
 import { OpenLink, Opening, Openings, askedIn } from './opening';
+import { knowsWhenToStop } from './knows-when-to-stop';
+import { LanguageChoice, type OfferedLanguage } from './language-choice';
 import { useWayBack } from './use-way-back';
 
 const loadPlayer = () => import('./player');
@@ -43,19 +45,21 @@ export type TodayProps = {
   readonly start: ShownPack;
   readonly words: CompiledWords;
   readonly language: string;
+  /** What can be chosen: offered on a phone on which nothing was begun yet. */
+  readonly languages: readonly OfferedLanguage[];
 };
 
 /** The patient's page, with its texts around it. */
-export function Today({ words, language, start }: TodayProps) {
+export function Today({ words, language, languages, start }: TodayProps) {
   return (
     <Words words={words} language={language}>
-      <TodayPage start={start} language={language} />
+      <TodayPage start={start} language={language} languages={languages} />
     </Words>
   );
 }
 
 /** Today's lantern, its sessions, and where everything is saved; with or without a signal. */
-function TodayPage({ start, language }: { start: ShownPack; language: string }) {
+function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
   const say = useSay();
   const inWords = useDay();
   const [pack, setPack] = useState<ShownPack>(start);
@@ -65,6 +69,8 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
   const [playing, setPlaying] = useState<Playing | null>(null);
   const [telling, setTelling] = useState(false);
   const [told, setTold] = useState(false);
+  const [isNew, setIsNew] = useState(false);
+  useEffect(() => setIsNew(!knowsWhenToStop()), []);
   /** The morning's answer, touched before this page was awake. */
   const [early, setEarly] = useState<'none' | 'some' | null>(null);
   const busy = useRef(false);
@@ -235,6 +241,9 @@ function TodayPage({ start, language }: { start: ShownPack; language: string }) 
     );
   return (
     <div className="grid gap-6">
+      {isNew && (
+        <LanguageChoice label={say('settings.language')} languages={languages} chosen={language} />
+      )}
       <header>
         <p className="text-soft" dir="auto">
           {pack.clinic.name}

@@ -1,9 +1,10 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { PackClinic } from '@/core/exchange';
+import type { PackBeside, PackClinic } from '@/core/exchange';
 import { dialled } from '@/core/identity';
 import { type Answering, answeringAt } from '@/core/opening-hours';
+import { Beside } from './beside';
 import { useMoment, useSay } from './say';
 
 /** A large button that dials. */
@@ -17,7 +18,15 @@ export const PLAIN_CALL = 'inline-block min-h-11 py-2 text-action underline';
  * Whom to call: in an emergency first, with its signs, then the clinic with whether it answers now. Each is
  * one large button that dials; where the clinic set no emergency number its words stand alone.
  */
-export function WhomToCall({ clinic, cover = '' }: { clinic: PackClinic; cover?: string }) {
+export function WhomToCall({
+  clinic,
+  cover = '',
+  beside,
+}: {
+  clinic: PackClinic;
+  cover?: string;
+  beside?: PackBeside | undefined;
+}) {
   const say = useSay();
   const answering = useAnswering(clinic.open ?? []);
   const { emergencyNumber, readsReports } = clinic;
@@ -28,6 +37,7 @@ export function WhomToCall({ clinic, cover = '' }: { clinic: PackClinic; cover?:
           <strong className="font-semibold">{say('stop.emergency')}</strong>{' '}
           {say('stop.emergencySigns')}
         </p>
+        {beside && <Beside language={beside.language}>{beside.emergency}</Beside>}
         {emergencyNumber !== undefined && (
           <a href={dialled(emergencyNumber)} className={`${CALL} bg-stop text-on-stop`}>
             {say('stop.emergencyCall', { number: emergencyNumber })}

@@ -7,24 +7,29 @@ import { copyText } from '../forms/copy-text';
 import { useSend } from '../forms/use-send';
 import { QrCode } from '../handout/qr';
 import { Button } from '../primitives/button';
+import { AnswersForWords } from './answers-for-words';
 
 /** Makes the patient's personal link and shows it once, as text and as a code to scan. */
 export function PatientLinkButton({
   patientId,
   patientName,
   link,
+  unchecked,
 }: {
   patientId: PatientId;
   patientName: string;
   link: { readonly issued: boolean; readonly opened: boolean };
+  /** The patient's language while nobody of the clinic stands for its words; else null. */
+  unchecked: string | null;
 }) {
+  const [answers, setAnswers] = useState(false);
   const [address, setAddress] = useState('');
   const { busy, send } = useSend();
 
   async function issue() {
     await send<{ address: string }>(
       '/api/v1/links',
-      { patientId },
+      { patientId, answersForWords: answers },
       {
         done: (made) => setAddress(made.address),
       },
@@ -62,10 +67,17 @@ export function PatientLinkButton({
             {state} Whoever has the link sees this patient’s programme, so hand it over in person. A
             new link ends the one before.
           </Dialog.Description>
+          {unchecked !== null && !address && (
+            <AnswersForWords language={unchecked} ticked={answers} onTick={setAnswers} />
+          )}
           {address && <LinkShown address={address} />}
           <div className="flex flex-wrap gap-2">
             {!address && (
-              <Button look="main" disabled={busy} onClick={issue}>
+              <Button
+                look="main"
+                disabled={busy || (unchecked !== null && !answers)}
+                onClick={issue}
+              >
                 {link.issued ? 'Make a new link' : 'Make the link'}
               </Button>
             )}

@@ -53,6 +53,7 @@ import { DeskTime } from './panels/desk-time';
 import { PasteDialog } from './panels/paste-dialog';
 import { HomeDialog } from './panels/home-dialog';
 import { KeysDialog } from './panels/keys-dialog';
+import { type PatientReads, ReadsPanel } from './panels/reads-panel';
 import { QuietLink } from '../primitives/quiet-link';
 import { ReadyFit } from './panels/ready-fit';
 import { Suggestions } from './panels/suggestions';
@@ -104,6 +105,8 @@ export type PlanDeskProps = {
   readonly kept: KeptDesk | null;
   readonly others: readonly OtherAtDesk[];
   readonly earlier: readonly EarlierVersion[];
+  /** What the patient reads, where it is not the clinic's language; else null. */
+  readonly reads: PatientReads | null;
 };
 
 /** Findings left, lines in the middle, the day right, checks below; all by key, mouse or touch. */
@@ -386,6 +389,7 @@ export function PlanDesk(props: PlanDeskProps) {
             canRedo={history.after.length > 0}
             onSave={save}
           />
+          {props.reads && <ReadsPanel patientId={patientId} desk={desk} reads={props.reads} />}
           <DeskTime
             day={reckoned.day}
             week={sumRanges(reckoned.calendar.slice(0, 7).map(({ time }) => time))}

@@ -6,10 +6,13 @@ import { contactSaid, daySaid, isCallDone } from '@/core/visits';
 import type { MorningGroup, PatientRow as Row } from '@/server/morning-list';
 import { AlertLine } from '@/ui/forms/alert-line';
 import { Lantern } from '@/ui/lantern/lantern';
-import { describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { type SayDays, describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { ENGLISH, sayerOf } from '@/catalogue';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { PutAside } from '@/ui/triage/put-aside';
 import { type Query, address } from './query';
+
+const SAY_DAYS: SayDays = sayerOf(ENGLISH);
 
 const GROUPS = {
   'call today': { title: 'Call today', mark: 'bg-stop' },
@@ -90,7 +93,7 @@ function PatientRow({ row, mayAct }: { row: Row; mayAct: boolean }) {
     <li className="grid grid-cols-[2.6rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[2.6rem_minmax(0,1.2fr)_minmax(0,1.9fr)_7.5rem_minmax(0,1.6fr)]">
       <Lantern
         ribs={row.days.map(ribOfDay)}
-        label={`Last ${LANTERN_DAYS} days. ${describeDays(row.days)}`}
+        label={`Last ${LANTERN_DAYS} days. ${describeDays(row.days, SAY_DAYS)}`}
         height={58}
       />
       <div className="min-w-0">

@@ -19,6 +19,8 @@ import { ApiKeys } from '@/ui/clinic/api-keys';
 import { apiKeysFor } from '@/server/read-api/keys';
 import { PushSwitch } from '@/ui/clinic/push-switch';
 import { sendsPush } from '@/server/push/settings';
+import { languagesOf } from '@/server/checked-languages';
+import { LanguagesBox } from '@/ui/clinic/languages-box';
 import { MailForm } from '@/ui/clinic/mail-form';
 import { ClinicForm } from '@/ui/forms/clinic-form';
 import { DetectableTable } from '@/ui/forms/detectable-table';
@@ -33,8 +35,8 @@ export default legible(ClinicPage);
 async function ClinicPage() {
   const member = await currentMember();
   if (member?.role !== 'lead') redirect('/');
-  const [clinic, members, detectable, bands, limits, allowed, mail, keys, push] = await Promise.all(
-    [
+  const [clinic, members, detectable, bands, limits, allowed, mail, keys, push, languages] =
+    await Promise.all([
       clinicOf(member),
       colleaguesOf(member),
       detectableChangesOf(member.clinicId),
@@ -44,8 +46,8 @@ async function ClinicPage() {
       mailOf(member),
       apiKeysFor(member),
       sendsPush(member.clinicId),
-    ],
-  );
+      languagesOf(member.clinicId),
+    ]);
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: clinic.zone });
   const said = (at: number | null) => (at === null ? null : day.format(at));
   return (
@@ -108,6 +110,20 @@ async function ClinicPage() {
           hurts.
         </p>
         <PushSwitch on={push} />
+      </section>
+      <section className="grid gap-2 pt-10">
+        <h2 className="text-lg">Languages of patients</h2>
+        <p className="max-w-[75ch] text-soft">
+          Each was drafted by machine. Until somebody of your clinic who speaks it has read its
+          texts and stands for them, doses, stop signs and emergency words show English beside them,
+          and a practitioner answers for every link. Any change of a text undoes it.
+        </p>
+        <LanguagesBox
+          languages={languages.map(({ checked, ...one }) => ({
+            ...one,
+            checked: checked && `${checked.by}, ${day.format(checked.at)}`,
+          }))}
+        />
       </section>
       <section className="grid gap-2 pt-10">
         <h2 className="text-lg">Keys for reading</h2>

@@ -2,12 +2,12 @@ import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
 import { languageFor } from '@/server/languages';
 import { patientClinic } from '@/server/patient-pack';
-import { wordsFor } from '@/server/patient/words';
+import { wordsFor, titleOf } from '@/server/patient/words';
 import { HealthQuestions } from '@/ui/patient/health-questions';
 import { Words } from '@/ui/patient/say';
 import { legibleToPatient } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'Before your visit', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('health.title');
 
 /** The plain-language screening, filled from the patient's own link. */
 async function HealthPage() {

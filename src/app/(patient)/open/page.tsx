@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { patientWords } from '@/catalogue';
-import { strangersLanguage } from '@/server/patient/words';
+import { strangersLanguage, titleOf } from '@/server/patient/words';
 import { OpenLink } from '@/ui/patient/open-link';
 import { Words } from '@/ui/patient/say';
 import { Centred } from '../centred';
 
-export const metadata: Metadata = { title: 'Opening your programme', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('open.opening');
 
 /** Where a personal link leads. The token stands behind the # and is never part of a request's address. */
 export default async function OpenPage() {

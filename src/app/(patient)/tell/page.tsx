@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { sayToPatient } from '@/catalogue';
-import { strangersLanguage } from '@/server/patient/words';
+import { strangersLanguage, titleOf } from '@/server/patient/words';
 import { Centred } from '../centred';
 
-export const metadata: Metadata = { title: 'One word is enough', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('tell.title');
 
 /**
  * What somebody is asked who may remind a patient of their posture. It is the same for everybody, and

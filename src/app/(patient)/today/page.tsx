@@ -3,10 +3,11 @@ import { headers } from 'next/headers';
 import { patientWords, sayToPatient } from '@/catalogue';
 import { shownPack } from '@/core/exchange';
 import { currentPatient } from '@/server/current';
-import { languageFor } from '@/server/languages';
+import { languageFor, offeredLanguages } from '@/server/languages';
 import { patientPack } from '@/server/patient-pack';
 import { noticeOf } from '@/server/patient/notice';
-import { strangersLanguage, wordsFor } from '@/server/patient/words';
+import { documentLanguage, strangersLanguage, titleOf, wordsFor } from '@/server/patient/words';
+import { LanguageChoice } from '@/ui/patient/language-choice';
 import { NoticeFirst } from '@/ui/patient/notice';
 import { Words } from '@/ui/patient/say';
 import { EarlyTextSize } from '@/ui/patient/early-text-size';
@@ -16,11 +17,13 @@ import { UnsentHere } from '@/ui/patient/unsent-here';
 import { legibleToPatient } from '@/app/legible';
 import { Centred } from '../centred';
 
-export const metadata: Metadata = {
-  title: 'Today',
-  robots: 'noindex',
-  manifest: '/api/v1/patient/manifest',
-};
+export async function generateMetadata(): Promise<Metadata> {
+  const language = await documentLanguage();
+  return {
+    ...(await titleOf('today.title')),
+    manifest: `/api/v1/patient/manifest?language=${encodeURIComponent(language)}`,
+  };
+}
 
 /** One document for today, player and check-in, fed by one pack. */
 async function TodayPage() {
@@ -48,6 +51,13 @@ async function TodayPage() {
           title={sayToPatient(language, 'notice.title')}
           read={sayToPatient(language, 'notice.read')}
           again={sayToPatient(language, 'notice.again')}
+          choice={
+            <LanguageChoice
+              label={sayToPatient(language, 'settings.language')}
+              languages={offeredLanguages()}
+              chosen={language.tag}
+            />
+          }
         />
       </main>
     );
@@ -56,7 +66,11 @@ async function TodayPage() {
     <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
       <EarlyTextSize nonce={(await headers()).get('x-nonce') ?? ''} />
       <EarlyTouch nonce={(await headers()).get('x-nonce') ?? ''} />
-      <Today start={shownPack(await patientPack(here))} {...wordsFor(here, 'today')} />
+      <Today
+        start={shownPack(await patientPack(here))}
+        languages={offeredLanguages()}
+        {...wordsFor(here, 'today')}
+      />
     </main>
   );
 }

@@ -13,15 +13,19 @@ import { screeningState } from '@/server/visit/screening';
 import { AlertLine } from '@/ui/forms/alert-line';
 import { PauseSwitch } from '@/ui/forms/pause-switch';
 import { Lantern } from '@/ui/lantern/lantern';
-import { describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { type SayDays, describeDays, ribOfDay } from '@/ui/lantern/rib';
+import { ENGLISH, sayerOf } from '@/catalogue';
 import { EpisodeSwitch } from '@/ui/person/episode-switch';
 import { ReachLine } from '@/ui/person/reach-line';
+import { uncheckedLanguage } from '@/server/checked-languages';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { PatientLinkButton } from '@/ui/plan/patient-link';
 import { HeaderNotes } from '@/ui/screen/header-notes';
 import { StickyLine } from '@/ui/plan/sticky-line';
 import { VisitRail } from '@/ui/plan/visit-rail';
 import { legible } from '@/app/legible';
+
+const SAY_DAYS: SayDays = sayerOf(ENGLISH);
 
 export default legible(PatientLayout);
 
@@ -30,12 +34,13 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
   const opened = await openPatient(member, (await params).id);
   if (!opened) notFound();
   const { patient, complaint, open } = opened;
-  const [{ days, alerts, paused, ownPause, link }, screening, { details }, done] =
+  const [{ days, alerts, paused, ownPause, link }, screening, { details }, done, unchecked] =
     await Promise.all([
       fileHeader(member, patient),
       screeningState(patient),
       detailsFor(patient),
       stepsToday(member, patient),
+      uncheckedLanguage(patient),
     ]);
   const age = patient.birthDate === null ? null : ageOn(patient.birthDate, todayOf(patient));
   const practises = roleSuffices(member.role, 'practitioner');
@@ -44,7 +49,7 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
       <div className="file-header flex flex-wrap items-center gap-4 pb-3">
         <Lantern
           ribs={days.map(ribOfDay)}
-          label={`Last ${LANTERN_DAYS} days. ${describeDays(days)}`}
+          label={`Last ${LANTERN_DAYS} days. ${describeDays(days, SAY_DAYS)}`}
           height={74}
         />
         <div className="mr-auto min-w-0 max-w-[34rem]">
@@ -88,7 +93,12 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
         <div className="no-print flex flex-wrap items-center gap-2">
           <PauseSwitch patientId={patient.id} paused={paused} allowed={practises} />
           {member.issuesLinks && (
-            <PatientLinkButton patientId={patient.id} patientName={patient.name} link={link} />
+            <PatientLinkButton
+              patientId={patient.id}
+              patientName={patient.name}
+              link={link}
+              unchecked={unchecked}
+            />
           )}
         </div>
       </div>

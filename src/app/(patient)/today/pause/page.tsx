@@ -2,11 +2,11 @@ import { requirePatient } from '@/server/require';
 import type { Metadata } from 'next';
 import { todayOf } from '@/server/programme-facts';
 import { PauseForm } from '@/ui/patient/pause-form';
-import { wordsFor } from '@/server/patient/words';
+import { wordsFor, titleOf } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 import { legibleToPatient } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'Pause', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('pause.title');
 
 async function PausePage() {
   const here = await requirePatient();

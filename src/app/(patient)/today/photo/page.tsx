@@ -5,11 +5,11 @@ import { BASE_POSES, drawPose } from '@/core/figure';
 import { figureOf } from '@/catalogue/figures';
 import { photoRequest } from '@/server/visit/photos';
 import { PhotoFromHome } from '@/ui/patient/photo-from-home';
-import { wordsFor } from '@/server/patient/words';
+import { wordsFor, titleOf } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 import { legibleToPatient } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'A side photo', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('photo.title');
 
 async function PhotoPage() {
   const here = await requirePatient();

@@ -6,11 +6,11 @@ import { cookieOf } from '@/server/cookies';
 import { mayHistory } from '@/server/patient/birth';
 import { BirthForm } from '@/ui/patient/birth-form';
 import { ProgressView } from '@/ui/patient/progress-view';
-import { wordsFor } from '@/server/patient/words';
+import { wordsFor, titleOf } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 import { legibleToPatient } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'How it is going', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('progress.title');
 
 async function ProgressPage() {
   const here = await requirePatient();

@@ -6,11 +6,11 @@ import { sayToPatient } from '@/catalogue';
 import { languageFor } from '@/server/languages';
 import { noticeOf } from '@/server/patient/notice';
 import { NoticeWords } from '@/ui/patient/notice';
-import { wordsFor } from '@/server/patient/words';
+import { wordsFor, titleOf } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 import { legibleToPatient } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'Settings', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('settings.title');
 
 async function SettingsPage() {
   const here = await requirePatient();

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { requirePatient } from '@/server/require';
-import { wordsFor } from '@/server/patient/words';
+import { wordsFor, titleOf } from '@/server/patient/words';
 import { Shell } from '@/ui/patient/shell';
 import { Together } from '@/ui/patient/together';
 import { legibleToPatient } from '@/app/legible';
 
-export const metadata: Metadata = { title: 'Together', robots: 'noindex' };
+export const generateMetadata = (): Promise<Metadata> => titleOf('together.title');
 
 /** What the clinic shows this phone during a visit by phone or video. */
 async function TogetherPage() {

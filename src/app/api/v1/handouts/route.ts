@@ -17,6 +17,9 @@ export const POST = fileHandler({
     const handout = await handoutOf(patient, address, 'pictures');
     if (!handout)
       throw new Problem(409, 'There is no programme yet, so there is nothing to print.');
+    // Its dots and brackets are not set right by the PDF's library: dots change words.
+    if (input.format === 'pdf' && handout.way === 'rtl')
+      throw new Problem(409, 'This language is printed from the page, not as a PDF.');
     await noteLook(actor, patient, 'handout');
     const name = `exercises-version-${handout.version}.${input.format}`;
     return input.format === 'pdf'

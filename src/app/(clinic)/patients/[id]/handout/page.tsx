@@ -4,6 +4,7 @@ import { headers } from 'next/headers';
 import Link from 'next/link';
 import { originOf } from '@/server/address';
 import { handoutAddress, handoutOf } from '@/server/visit/handout';
+import { uncheckedLanguage } from '@/server/checked-languages';
 import { HandoutDesk } from '@/ui/handout/handout-desk';
 import { legible } from '@/app/legible';
 
@@ -25,5 +26,6 @@ async function HandoutPage({ params }: PageProps<'/patients/[id]/handout'>) {
         </Link>
       </p>
     );
-  return <HandoutDesk patientId={id} handout={handout} />;
+  const unchecked = await uncheckedLanguage(opened.patient);
+  return <HandoutDesk patientId={id} handout={handout} unchecked={unchecked} />;
 }

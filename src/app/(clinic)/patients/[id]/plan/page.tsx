@@ -8,6 +8,7 @@ import { PutQuery, putAsked } from '@/server/desk/put';
 import { openPatient } from '@/server/open-patient';
 import { afterSave, deskOf } from '@/server/plan';
 import { zoneOf } from '@/server/programme-facts';
+import { patientReads } from '@/server/checked-languages';
 import { screeningState } from '@/server/visit/screening';
 import { ProposalsPanel } from '@/ui/follow/proposals-panel';
 import { NextAfterSave } from '@/ui/plan/next-after-save';
@@ -29,11 +30,12 @@ async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan
   const { patient, open } = opened;
   const asked = await searchParams;
   const saved = Saved.parse(asked.saved);
-  const [{ desk, ...rest }, screening, proposals, next] = await Promise.all([
+  const [{ desk, ...rest }, screening, proposals, next, reads] = await Promise.all([
     deskOf(member, patient),
     screeningState(patient),
     shownProposals(patient),
     saved === null ? null : afterSave(patient, saved),
+    patientReads(patient),
   ]);
   const proposed = proposals ? proposals.open.length + proposals.waiting.length : 0;
   if (!roleSuffices(member.role, 'practitioner'))
@@ -62,6 +64,7 @@ async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan
         blocked={screening.blocked}
         screened={screening.screened}
         precautions={screening.precautions}
+        reads={reads}
       />
     </>
   );

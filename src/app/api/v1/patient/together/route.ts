@@ -1,13 +1,14 @@
 import { NextResponse } from 'next/server';
 import { currentPatient } from '@/server/current';
-import { LINK_GONE, asProblem, logFailure } from '@/server/problem';
+import { LINK_GONE, Problem, asProblem, logFailure } from '@/server/problem';
+import { refused } from '@/server/patient/refused';
 import { shareStream, streamsHaveRoom } from '@/server/share/stream';
 
 /** What the clinic shows this phone, as server-sent events while the page is open. */
 export async function GET(): Promise<NextResponse> {
   try {
     const here = await currentPatient();
-    if (!here) return NextResponse.json({ ok: false, say: LINK_GONE }, { status: 401 });
+    if (!here) return await refused(new Problem(401, LINK_GONE));
     if (!streamsHaveRoom()) return new NextResponse(null, { status: 503 });
     return new NextResponse(shareStream(here), {
       headers: {
@@ -19,7 +20,6 @@ export async function GET(): Promise<NextResponse> {
     });
   } catch (error) {
     logFailure('together', error);
-    const { say, status } = asProblem(error);
-    return NextResponse.json({ ok: false, say }, { status });
+    return refused(asProblem(error));
   }
 }

@@ -1,0 +1,57 @@
+'use client';
+
+import { useState } from 'react';
+import { Refusal } from '../forms/refusal';
+import { useSending } from '../forms/use-sending';
+
+/** A language by its own name. */
+export type OfferedLanguage = { readonly tag: string; readonly name: string };
+
+/**
+ * Every language by its own name, to be touched by somebody who cannot read the page yet; nothing where
+ * there is only one.
+ */
+export function LanguageChoice({
+  label,
+  languages,
+  chosen,
+}: {
+  label: string;
+  languages: readonly OfferedLanguage[];
+  chosen: string;
+}) {
+  const { busy, sending } = useSending();
+  const [refusal, setRefusal] = useState('');
+  if (languages.length < 2) return null;
+
+  async function choose(language: string) {
+    setRefusal('');
+    const answer = await sending('/api/v1/patient/language', { language });
+    if (!answer) return;
+    // Every text of the page is another then, and so is the side it begins at.
+    if (answer.ok) location.reload();
+    else setRefusal(answer.say);
+  }
+
+  return (
+    <div className="grid gap-1">
+      <ul aria-label={label} className="flex flex-wrap gap-x-2">
+        {languages.map(({ tag, name }) => (
+          <li key={tag}>
+            <button
+              type="button"
+              lang={tag}
+              aria-pressed={tag === chosen}
+              disabled={busy}
+              className="min-h-11 min-w-11 px-2 text-action underline aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:no-underline"
+              onClick={() => void (tag !== chosen && choose(tag))}
+            >
+              {name}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Refusal say={refusal} />
+    </div>
+  );
+}
