@@ -14,7 +14,7 @@ const shared = {
   testEnvironment: 'node',
   transform,
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|temporal-polyfill|temporal-utils|intl-messageformat|@formatjs/[a-z-]+|uuid|@lingui/[a-z-]+|fhir-kit-client|@messageformat/[a-z-]+)/)',
+    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|temporal-polyfill|temporal-utils|intl-messageformat|@formatjs/[a-z-]+|uuid|@lingui/[a-z-]+|fhir-kit-client|flesch-kincaid|syllable|@messageformat/[a-z-]+)/)',
   ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',

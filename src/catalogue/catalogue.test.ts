@@ -188,17 +188,17 @@ describe('plain words', () => {
 
   it('says a dose to the patient in sentences', () => {
     expect(say('3x10 hold 5s gap 2s rest 60s each side 50% 2/day', 'patient')).toBe(
-      '10 times in a row; do that 3 times over. Hold each one for 5 seconds. 2 seconds between them. Rest 60 seconds between rounds. On each side. With 50 % of your strongest push. Twice a day.',
+      'Do 3 sets of 10. Hold each for 5 seconds, rest 2 seconds. Rest 60 seconds between sets. Do each side. Push with 50 % of your strongest push. Twice a day.',
     );
     expect(say('2min', 'patient', 'lain')).toBe('Stay there for 2 minutes.');
     expect(say('1-5min rpe 3-5 as needed', 'patient')).toBe(
-      'Hold for 1 to 5 minutes. So that it feels like 3 to 5 of 10. When you need it.',
+      'Hold for 1 to 5 minutes. Push until it feels like 3 to 5 out of 10. When you need it.',
     );
   });
 
   it('says it to the clinician in one line', () => {
     expect(say('6-4-2 hold 10-15s rest 20-30s daily', 'clinician')).toBe(
-      'Sets of 6, 4, and 2, hold 10 to 15 seconds, 20 to 30 seconds rest between sets, daily',
+      'Sets of 6, 4 and 2, hold 10 to 15 seconds, 20 to 30 seconds rest between sets, daily',
     );
   });
 

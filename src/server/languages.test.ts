@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ENGLISH } from '@/catalogue';
+import { allSayings } from '@/catalogue/sayings';
 import { isOffered, languageAccepted, languageFor, offeredLanguages } from './languages';
 
 const folder = mkdtempSync(join(tmpdir(), 'dry-lantern-languages-'));
@@ -12,8 +13,9 @@ beforeAll(() => {
   const allButOne = Object.fromEntries(
     Object.entries(ENGLISH.texts).filter(([key]) => key !== 'settings.back'),
   );
-  writeFileSync(join(folder, 'de.json'), JSON.stringify(ENGLISH.texts));
-  writeFileSync(join(folder, 'pt.json'), JSON.stringify(allButOne));
+  const sayings = Object.fromEntries(allSayings().map(({ text }) => [text, text]));
+  writeFileSync(join(folder, 'de.json'), JSON.stringify({ ...ENGLISH.texts, ...sayings }));
+  writeFileSync(join(folder, 'pt.json'), JSON.stringify({ ...allButOne, ...sayings }));
   writeFileSync(join(folder, 'fr.json'), 'no JSON');
   process.env.LANGUAGES_DIR = folder;
   offeredLanguages();
@@ -31,9 +33,11 @@ it('tells the log of one missing text, of a file that is none, and of a whole on
 });
 
 it('offers what could be read, and speaks English where nothing else fits', () => {
-  expect(offeredLanguages().map(({ tag }) => tag)).toEqual(['en', 'de', 'pt']);
+  expect(offeredLanguages().map(({ tag }) => tag)).toEqual(['en', 'ar', 'de', 'es', 'pt']);
   expect([isOffered('pt'), isOffered('fr'), isOffered('en')]).toEqual([true, false, true]);
   expect(languageFor({ language: 'pt' }).tag).toBe('pt');
+  // A file stands in the place of the one that ships.
+  expect(languageFor({ language: 'de' }).texts['today.begin']).toBe('Begin');
   expect(languageFor({ language: 'xx' }).tag).toBe('en');
   expect(languageAccepted('fr, pt;q=0.8').tag).toBe('pt');
   expect(languageAccepted(null).tag).toBe('en');

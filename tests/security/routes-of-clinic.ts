@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { languageHash } from '@/server/checked-languages';
+import { languageOf } from '@/server/languages';
 import { limitsFileText } from '@/core/exchange';
 import { TRIAGE_LIMITS } from '@/core/triage';
 import { NO_DETAILS } from '@/core/records';
@@ -44,6 +46,21 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
   'patients/language': {
     may: MEMBERS,
     body: () => ({ patientId: world.patientId, language: 'en' }),
+  },
+  'languages/check': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ id: randomUUID(), language: 'de', hash: languageHash(languageOf('de')) }),
+  },
+  'languages/uncheck': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ language: 'de' }),
+  },
+  'languages/file': {
+    may: PRACTITIONERS,
+    ownClinicOnly: true,
+    body: () => ({ language: 'de' }),
   },
   'clinic/push': { may: LEAD, ownClinicOnly: true, body: () => ({ on: false }) },
   'clinic/limits': {
@@ -96,6 +113,13 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
       wakeMinute: 420,
       sleepMinute: 1320,
       minutesADay: null,
+    }),
+  },
+  'programmes/words': {
+    may: PRACTITIONERS,
+    body: () => ({
+      patientId: world.patientId,
+      lines: [{ lineage: null, exerciseId: 'tuck-seated', dose: 'x10 daily' }],
     }),
   },
   programmes: {

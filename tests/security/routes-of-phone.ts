@@ -29,6 +29,7 @@ export const PHONE_ROUTES: Readonly<Record<string, RouteRule>> = {
       },
     }),
   },
+  'patient/language': { may: ['patient', 'other patient'], body: () => ({ language: 'en' }) },
   'patient/pauses': {
     may: ['patient', 'other patient'],
     body: () => ({ id: randomUUID(), from: today(40), to: today(41), reason: 'ill' }),

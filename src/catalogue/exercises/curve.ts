@@ -40,7 +40,7 @@ export const CURVE_EXERCISES = [
   entry({
     ...CURVE,
     id: 'rolled-cloth',
-    name: 'Rolled-cloth curve drill',
+    name: 'Rolled-cloth curve',
     rung: 2,
     position: 'sitting',
     purpose: 'mobilise',

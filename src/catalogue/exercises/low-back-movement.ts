@@ -9,8 +9,8 @@ const BACK = {
 } as const;
 const FORWARD = { ...BACK, family: 'Bending forward' } as const;
 const ONE_WAY = {
-  normal: 'Ache in the middle of the back that fades; symptoms drawing in towards the spine.',
-  stop: 'Symptoms going further down the leg, new numbness or weakness.',
+  normal: 'An ache in the middle of the back that fades; pain that draws in towards the spine.',
+  stop: 'Pain or tingling that goes further down the leg, new numbness or weakness.',
   keywords: ['repeated movements', 'sciatica', 'disc', 'directional'],
 } as const;
 

@@ -34,7 +34,7 @@ const TENSIONER = {
   },
   feel: 'A brief pull along the nerve.',
   normal: 'A pull that settles within minutes.',
-  stop: 'Symptoms that do not go away in a few minutes, or new weakness.',
+  stop: 'Pain or tingling that does not go away in a few minutes, or new weakness.',
   watch: 'A later stage. Settles within minutes, or drop back to the slider.',
 } as const;
 const KEYWORDS = ['nerve glide', 'neurodynamic', 'tingling', 'arm'];

@@ -28,7 +28,7 @@ const SLIDER = first('The arm or leg moves without symptoms that stay.', 'Tingli
 const TENSIONER = then(
   'both ends',
   'Ten sliders, smooth, and nothing stays afterwards.',
-  'Symptoms that do not go away in a few minutes, or new weakness.',
+  'Pain or tingling that does not go away in a few minutes, or new weakness.',
 );
 
 /** Each step of every ladder. Common practice, no source. */

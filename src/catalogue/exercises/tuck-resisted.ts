@@ -86,7 +86,7 @@ export const TUCK_RESISTED = [
     faults: { 'Starts from a poked chin': 'Tuck first, then press', ...PUSH_FAULTS },
     feel: 'Work at the front of the neck.',
     normal: 'Tired muscles at the front.',
-    stop: 'Pain while pushing: an isometric that hurts is not for you.',
+    stop: 'Pain while pushing: a push that hurts is not for you.',
     watch: 'Keep the tuck; not from a poked chin.',
     keywords: ['isometric', 'own hand', 'neck strength'],
   }),

@@ -58,6 +58,7 @@ export const DOSE_FOR_CLINICIAN: MessageTable = {
   'times.exact': '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}',
   'times.upTo':
     '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, up to {most} allowed',
+  'everyDay.once': 'daily',
   'everyDay.exact':
     '{least, plural, one {once a day} =2 {twice a day} other {# times a day}}, daily',
   'everyDay.upTo':

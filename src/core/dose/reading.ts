@@ -237,6 +237,8 @@ function readOften({ times, days }: Dose): (Phrase | null)[] {
     const { least, most } = times.times;
     return [phrase(isExact(times.times) ? 'everyDay.exact' : 'everyDay.upTo', { least, most })];
   }
+  // Where nothing is written of how often, it is once.
+  if (times === undefined && days?.kind === 'daily') return [phrase('everyDay.once')];
   return [times ? readTimes(times) : null, readDays(days)];
 }
 

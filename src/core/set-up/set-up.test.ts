@@ -226,11 +226,11 @@ it('is said to the patient in full, and to the clinician in short', () => {
     "5 cm under the trunk",
   ],
   [
-    "Look up to 28° and no further: as high as the push is kept",
+    "Look up to 28° and no further: as high as you can keep up the push",
     "looking up to 28°",
   ],
   [
-    "Look up to 30° and no further: as high as the push is kept",
+    "Look up to 30° and no further: as high as you can keep up the push",
     "looking up to 30°",
   ],
   [

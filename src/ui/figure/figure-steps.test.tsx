@@ -26,7 +26,7 @@ describe('a drawing on a page', () => {
     const html = renderToStaticMarkup(<FigureSteps figure={tuck} />);
     expect(html).toContain('role="group"');
     expect(html).toContain(
-      'aria-label="Seen from the side. Sitting tall, gaze level. Then: head slid',
+      'aria-label="Seen from the side. Sitting tall, gaze level. Then: Head slid',
     );
     for (const [index, name] of tuck.names.entries())
       expect(html).toContain(`${index + 1}. ${name}`);

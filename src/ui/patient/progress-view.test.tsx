@@ -29,7 +29,7 @@ const shown = (progress: Partial<Progress>) =>
 
 describe('how it is going', () => {
   it('says that nothing has been told yet', () => {
-    expect(shown({})).toContain('Nothing has been told yet.');
+    expect(shown({})).toContain('You have told nothing yet.');
   });
 
   it('says first in words what the record holds, without praise and without blame', () => {
@@ -41,9 +41,9 @@ describe('how it is going', () => {
     });
     expect(html).toContain('You did 11 of 14 sessions in the last 14 days.');
     expect(html).toContain(
-      'Your worst pain has come down from about 6 to about 4. That is more than day-to-day',
+      'Your worst pain has come down from about 6 to about 4. That is more than the ups and downs from day to day.',
     );
-    expect(html).toContain('Tuck and lighten: held 5 s at first, 10 s now.');
+    expect(html).toContain('Tuck and lighten: you held it for 5 s at first, and 10 s now.');
     expect(html).not.toMatch(/great|well done|should|missed|fail/i);
   });
 
