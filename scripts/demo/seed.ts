@@ -26,10 +26,12 @@ async function seed(facts: string): Promise<void> {
     ),
   ]);
   let patientToken = '';
+  const tokens: Record<string, string> = {};
   for (const [index, story] of STORIES.entries()) {
     const email = MEMBERS[index % 2]?.email ?? '';
     const { token } = await live(story, 1000 + index, dates, () => memberFor(email));
     if (index === 0) patientToken = token;
+    if (story.language) tokens[story.language] = token;
   }
   setClock(null);
   await addOwnExercise(await memberFor(MEMBERS[0]?.email ?? ''));
@@ -37,7 +39,7 @@ async function seed(facts: string): Promise<void> {
   writeFileSync(
     facts,
     JSON.stringify(
-      { seededOn: today, signIns, patientToken, patientName: STORIES[0]?.name },
+      { seededOn: today, signIns, patientToken, patientName: STORIES[0]?.name, tokens },
       null,
       2,
     ),

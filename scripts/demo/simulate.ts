@@ -7,7 +7,7 @@ import { memberBySession, openAlertsOf, patientByDevice } from '@/db';
 import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from '@/server/access';
 import { now, setClock } from '@/server/clock';
 import { NO_DETAILS } from '@/core/records';
-import { saveDetails } from '@/server/details';
+import { saveDetails, saveLanguage } from '@/server/details';
 import { catalogueFor } from '@/server/desk/exercises';
 import { openAnother } from '@/server/episodes';
 import { issueLink, openLink } from '@/server/links';
@@ -71,6 +71,7 @@ export async function live(
     sleepMinute: story.sleep as WallMinute,
     minutesADay: story.minutesADay,
   });
+  if (story.language) await saveLanguage(member, { patientId, language: story.language });
   if (story.home)
     await saveEntry(member, {
       id: luck.id(),
@@ -110,7 +111,7 @@ export async function live(
           visit,
           dates[day] as LocalDate,
           async () => {
-            if (token === '') ({ token } = await issueLink(member, patientId));
+            if (token === '') ({ token } = await issueLink(member, patientId, true));
             return opened(token);
           },
         );
@@ -125,7 +126,7 @@ export async function live(
         await writeVersion(member, patientId, story, written, dates[day] as LocalDate);
         if (written === 0) await teach(member, patientId, story);
       }
-      if (token === '' && written >= 0) ({ token } = await issueLink(member, patientId));
+      if (token === '' && written >= 0) ({ token } = await issueLink(member, patientId, true));
     }
     if (!story.day) continue;
     at(day, 9 * 60 + 40);

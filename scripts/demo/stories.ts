@@ -371,4 +371,57 @@ export const STORIES: readonly Story[] = [
       },
     ],
   },
+  {
+    name: 'Ramiro Veldecanto',
+    complaint: 'Rope maker; neck and shoulder, right side',
+    area: 'neck',
+    language: 'es',
+    minutesADay: 12,
+    wake: 6 * 60,
+    sleep: 22 * 60,
+    day: (day) => ({ begins: 0.93, does: 0.97, pain: day < 64 ? 4 : 3 }),
+    stops: [],
+    resumes: [],
+    words: ['mejor por la mañana', 'cansado'],
+    cue: 'Hombros abajo al tirar de la cuerda',
+    versions: [
+      {
+        onDay: 59,
+        reason: 'Stiff on the right, weak nod',
+        lines: [
+          [
+            'tuck-seated',
+            'x10 hold 5s gap 3s tuck 20-30% daily until review',
+            { school: 'lengthen' },
+          ],
+          ['side-neck-stretch', '2x30s right daily until review'],
+          ['blade-set', 'x10 hold 5s gap 3s daily until review', { school: 'lengthen' }],
+        ],
+      },
+    ],
+  },
+  {
+    name: 'نوار السهلي',
+    complaint: 'Net mender; neck pain over the work',
+    area: 'neck',
+    language: 'ar',
+    minutesADay: 12,
+    wake: 6 * 60 + 30,
+    sleep: 22 * 60,
+    day: (day) => ({ begins: 0.9, does: 0.95, pain: day < 65 ? 5 : 4 }),
+    stops: [],
+    resumes: [],
+    words: ['أفضل قليلا', 'متعب اليوم'],
+    versions: [
+      {
+        onDay: 60,
+        reason: 'Neck held forward over the nets; endurance first',
+        lines: [
+          ['tuck-seated', 'x10 hold 5s gap 3s daily until review', { school: 'lengthen' }],
+          ['wall-press', '3x30s gap 60s rpe 3-4 daily until review'],
+          ['half-tuck-turn', 'x5 hold 1s gap 2s each side daily until review'],
+        ],
+      },
+    ],
+  },
 ];

@@ -46,6 +46,8 @@ export type Story = {
   readonly name: string;
   readonly complaint: string;
   readonly area: EpisodeArea;
+  /** What they read where it is not English, BCP 47. */
+  readonly language?: string;
   readonly minutesADay: number;
   readonly wake: number;
   readonly sleep: number;

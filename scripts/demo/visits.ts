@@ -320,4 +320,18 @@ export const VISITS: Readonly<Record<string, readonly DemoVisit[]>> = {
       },
     },
   ],
+  'Ramiro Veldecanto': [
+    {
+      onDay: 59,
+      screening: { yes: [], age: 47 },
+      measures: [...turn([64, 66, 65], [71, 70, 72]), ...pain(4, 2, 6)],
+    },
+  ],
+  'نوار السهلي': [
+    {
+      onDay: 60,
+      screening: { yes: [], age: 35 },
+      measures: [...turn([69, 68, 70], [70, 71, 69]), ...pain(5, 3, 7)],
+    },
+  ],
 };

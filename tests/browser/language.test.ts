@@ -1,3 +1,4 @@
+import { allSayings } from '@/catalogue/sayings';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
@@ -13,9 +14,10 @@ import { browserStage } from '../support/browser-stage';
 const ENGLISH = JSON.parse(
   readFileSync(join(ROOT, 'src/catalogue/languages/en.json'), 'utf8'),
 ) as Record<string, string>;
-const BRACKETED = Object.fromEntries(
-  Object.entries(ENGLISH).map(([key, text]) => [key, `⟦${text}⟧`]),
-);
+const BRACKETED = Object.fromEntries([
+  ...Object.entries(ENGLISH).map(([key, text]) => [key, `⟦${text}⟧`]),
+  ...allSayings().map(({ text }) => [text, `⟦${text}⟧`]),
+]);
 
 const folder = temporaryFolder('languages');
 writeFileSync(join(folder, 'pt.json'), JSON.stringify(BRACKETED));
@@ -23,7 +25,7 @@ writeFileSync(join(folder, 'fr.json'), 'no table');
 const stage = browserStage({ LANGUAGES_DIR: folder });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** Words on the page outside brackets, but for what the clinic or the catalogue of exercises wrote. */
+/** Words on the page outside brackets. */
 function unbracketed(page: Page): Promise<string[]> {
   return page.evaluate(() => {
     const left = (document.querySelector('main')?.innerText ?? '')
@@ -44,28 +46,18 @@ async function choose(phone: Page, tag: string): Promise<void> {
   ]);
 }
 
-const wordsIn = (text: string) => text.match(/[A-Za-z]{2,}/g) ?? [];
-
-/** What the clinic wrote, what the catalogue says of the exercises, and the day by the calendar. */
+/** What the clinic wrote, the patient's name, and days by the calendar of the language. */
 function othersWords(page: Page): Promise<string[]> {
   return page.evaluate(async () => {
     const answer = (await (await fetch('/api/v1/patient/pack')).json()) as {
-      value: {
-        clinic: object;
-        days: { dateText: string }[];
-        lines: { name: string; steps: string[]; cues: string[]; description: string }[];
-      };
+      value: { clinic: object; days: { dateText: string }[] };
     };
-    const { clinic, days, lines } = answer.value;
-    const texts = lines.flatMap((line) => [
-      line.name,
-      line.description,
-      ...line.steps,
-      ...line.cues,
-    ]);
-    return [JSON.stringify(clinic), ...days.map(({ dateText }) => dateText), ...texts];
+    const { clinic, days } = answer.value;
+    return [JSON.stringify(clinic), ...days.map(({ dateText }) => dateText)];
   });
 }
+
+const wordsIn = (text: string) => text.match(/[A-Za-z]{2,}/g) ?? [];
 
 describe('the patient’s language', () => {
   it('is chosen in the settings, and then every page speaks it', async () => {
@@ -83,7 +75,7 @@ describe('the patient’s language', () => {
     const strange = async () => (await unbracketed(phone)).filter((word) => !others.has(word));
 
     // Each language is offered by its own name.
-    expect(await strange()).toEqual(['English']);
+    expect((await strange()).sort()).toEqual(['Deutsch', 'English', 'Espa', 'ol']);
     expect(await phone.$eval('main', (main) => main.lang)).toBe('pt');
     for (const path of [
       '/today/progress',
@@ -94,8 +86,9 @@ describe('the patient’s language', () => {
     ]) {
       await goTo(phone, `${stage.server.origin}${path}`);
       expect([path, await strange()]).toEqual([path, []]);
+      expect([path, await phone.title()]).toEqual([path, expect.stringContaining('⟦')]);
     }
-    expect(await textOf(phone)).toContain('⟦⟦4⟧ times in a row; do that ⟦3⟧ times over⟧');
+    expect(await textOf(phone)).toContain('⟦Do ⟦3⟧ sets of ⟦4⟧⟧');
 
     await press(phone, '⟦A short word about today⟧');
     await says(phone, '⟦Your worst pain today, 0 to 10⟧');

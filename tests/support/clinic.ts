@@ -128,7 +128,7 @@ export async function device(
   by: SignedIn,
   patientId: string,
 ): Promise<PatientHere & { token: string; link: string }> {
-  const { token: link } = await issueLink(by, patientId);
+  const { token: link } = await issueLink(by, patientId, true);
   const { device: token } = await openLink(link);
   const tokenHash = hashToken(token);
   const found = await patientByDevice(tokenHash, now());

@@ -1,4 +1,6 @@
 import type { Page } from 'puppeteer-core';
+import { ENGLISH, type Language } from '@/catalogue';
+import { saveLanguage } from '@/server/details';
 import { PHONE, freshPage, goTo, press } from './browser';
 import type { BrowserStage } from './browser-stage';
 import { device, makePatient, prescribe } from './clinic';
@@ -97,8 +99,14 @@ export async function misfitsIn(
 }
 
 /** A phone on which a session of many kinds of segments has just begun. */
-export async function playing({ practitioner, browser, server }: BrowserStage, name: string) {
+export async function playing(
+  { practitioner, browser, server }: BrowserStage,
+  name: string,
+  language: Language = ENGLISH,
+) {
   const id = await makePatient(practitioner, name);
+  if (language.tag !== ENGLISH.tag)
+    await saveLanguage(practitioner, { patientId: id, language: language.tag });
   await prescribe(practitioner, id, [
     // Sides, sets and rests; then directions; then another position.
     { exerciseId: 'side-neck-stretch', dose: '2x2s gap 2s both daily' },
@@ -108,8 +116,7 @@ export async function playing({ practitioner, browser, server }: BrowserStage, n
   const { link } = await device(practitioner, id);
   const phone = await freshPage(browser, PHONE);
   await goTo(phone, `${server.origin}/open#${link}`);
-  await press(phone, 'Begin');
-  await press(phone, 'I understand');
-  await press(phone, 'Start');
+  for (const key of ['today.begin', 'first.understood', 'player.start'] as const)
+    await press(phone, language.texts[key]);
   return phone;
 }

@@ -1,0 +1,157 @@
+import { ENGLISH, type Language } from '@/catalogue';
+import { SHIPPED_LANGUAGES } from '@/catalogue/shipped-languages';
+import { saveLanguage } from '@/server/details';
+import type { Page } from 'puppeteer-core';
+import { violations } from '../support/axe';
+import { PHONE, freshPage, goTo, press, says, textOf } from '../support/browser';
+import { browserStage } from '../support/browser-stage';
+import { device, makePatient, prescribe } from '../support/clinic';
+import { SIZES, misfitsIn, playing } from '../support/player-fits';
+
+/** The languages that ship, on the phone and at the desk. */
+const stage = browserStage();
+
+const languageOf = (tag: string): Language => {
+  const found = SHIPPED_LANGUAGES.find((one) => one.tag === tag);
+  if (!found) throw new Error(`no ${tag}`);
+  return found;
+};
+const ARABIC = languageOf('ar');
+const SPANISH = languageOf('es');
+
+/** Somebody who reads a language, with a programme and an open phone. */
+async function reader(name: string, language: Language, viewport = PHONE) {
+  const id = await makePatient(stage.practitioner, name);
+  await saveLanguage(stage.practitioner, { patientId: id, language: language.tag });
+  await prescribe(stage.practitioner, id, [
+    { exerciseId: 'tuck-seated', dose: 'x10 hold 5s gap 3s daily' },
+    { exerciseId: 'side-neck-stretch', dose: '2x20s right daily' },
+  ]);
+  const { link } = await device(stage.practitioner, id);
+  const phone = await freshPage(stage.browser, viewport);
+  await goTo(phone, `${stage.server.origin}/open#${link}`);
+  await says(phone, language.texts['today.begin']);
+  return { id, phone };
+}
+
+const written = (page: Page) =>
+  page.evaluate(() => [document.documentElement.lang, document.documentElement.dir]);
+
+it('is written from right to left throughout in Arabic, drawings as they are', async () => {
+  const { phone } = await reader('Quay Arabic', ARABIC);
+  expect(await written(phone)).toEqual(['ar', 'rtl']);
+  expect(await textOf(phone)).toContain(ARABIC.sayings['Tuck sitting tall']);
+  // Nothing of the page goes beyond its edge, and no drawing is turned round.
+  expect(
+    await phone.evaluate(() => [
+      document.documentElement.scrollWidth <= innerWidth,
+      [...document.querySelectorAll('svg.figure, img')].every(
+        (one) => getComputedStyle(one).transform === 'none',
+      ),
+    ]),
+  ).toEqual([true, true]);
+  for (const path of ['/today/progress', '/today/settings', '/today/pause', '/health']) {
+    await goTo(phone, `${stage.server.origin}${path}`);
+    expect([path, ...(await written(phone))]).toEqual([path, 'ar', 'rtl']);
+    expect([path, await violations(phone, path)]).toEqual([path, []]);
+  }
+  expect(phone.problems).toEqual([]);
+  await phone.close();
+}, 300_000);
+
+it('is chosen on the first screen by its own name, and the clinic’s pages stay as they are', async () => {
+  const id = await makePatient(stage.practitioner, 'Quay First');
+  await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-seated', dose: 'x10 daily' }]);
+  const { link } = await device(stage.practitioner, id);
+  const phone = await freshPage(stage.browser, PHONE);
+  await goTo(phone, `${stage.server.origin}/open#${link}`);
+  await says(phone, 'Begin');
+  await press(phone, 'العربية');
+  await says(phone, ARABIC.texts['today.begin']);
+  expect(await written(phone)).toEqual(['ar', 'rtl']);
+  await press(phone, 'Español');
+  await says(phone, SPANISH.texts['today.begin']);
+  expect(await written(phone)).toEqual(['es', 'ltr']);
+  await phone.close();
+  const desk = await stage.open(`/patients/${id}/plan`);
+  expect(await written(desk)).toEqual(['en', 'ltr']);
+  await desk.close();
+}, 300_000);
+
+it('shows the clinic’s language beside doses, stop signs and emergency words until somebody stands for it', async () => {
+  const { id, phone } = await reader('Quay Beside', SPANISH);
+  const english = 'Do 10. Hold each for 5 seconds, rest 3 seconds.';
+  const spanish = 'Haga 10. Mantenga cada una 5 segundos, descanse 3 segundos.';
+  for (const words of [english, spanish]) await says(phone, words);
+  expect(await phone.$$eval('span[lang=en]', (all) => all.map((one) => one.textContent))).toContain(
+    english,
+  );
+  await press(phone, SPANISH.texts['today.begin']);
+  await says(phone, SPANISH.texts['stop.emergencySigns']);
+  const stop = await textOf(phone);
+  expect(stop).toContain(ENGLISH.texts['stop.emergencySigns']);
+  expect(stop).toContain(ENGLISH.texts['sign.symptoms']);
+  expect(stop).toContain(SPANISH.texts['language.drafted']);
+
+  const clinic = await stage.open(`/patients/${id}/plan`);
+  await says(clinic, 'This patient reads Español.');
+  await press(clinic, 'What the patient reads');
+  await says(clinic, spanish);
+  expect(await textOf(clinic)).toContain(SPANISH.sayings['Look straight ahead']);
+  await press(clinic, 'Close');
+
+  // A link needs a name under the words.
+  await press(clinic, 'Patient’s link');
+  await clinic.waitForSelector('[role=dialog] input[type=checkbox]');
+  const isOff = () =>
+    clinic.$eval('[role=dialog] button.bg-action', (one) => (one as HTMLButtonElement).disabled);
+  expect(await isOff()).toBe(true);
+  await clinic.click('[role=dialog] input[type=checkbox]');
+  expect(await isOff()).toBe(false);
+  await press(clinic, 'Make a new link');
+  await clinic.waitForSelector('[data-testid=patient-link]');
+  await clinic.close();
+  await phone.close();
+}, 300_000);
+
+it('prints a handout in Arabic from the page, and refuses a PDF that could misplace a dot', async () => {
+  const { id, phone } = await reader('Quay Handout', ARABIC);
+  await phone.close();
+  const desk = await stage.open(`/patients/${id}/handout`);
+  await says(desk, ARABIC.texts['handout.week']);
+  expect(
+    await desk.$eval('article.handout', (one) => [
+      one.getAttribute('lang'),
+      one.getAttribute('dir'),
+    ]),
+  ).toEqual(['ar', 'rtl']);
+  expect(await textOf(desk)).toContain('written from right to left');
+  expect(await desk.$('::-p-xpath(//button[normalize-space(.)="PDF"])')).toBeNull();
+  const asked = await desk.evaluate(async (patientId) => {
+    const order = { patientId, format: 'pdf', paper: 'a4', large: false, link: null };
+    const answer = await fetch('/api/v1/handouts', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(order),
+    });
+    return [answer.status, ((await answer.json()) as { say: string }).say];
+  }, id);
+  expect(asked).toEqual([409, 'This language is printed from the page, not as a PDF.']);
+  // The letters are joined by the font that ships: Chromium's own shaping of what stands on the page.
+  expect(
+    await desk.evaluate(() => document.fonts.check('16px "Noto Sans Arabic Variable"', 'تمرين')),
+  ).toBe(true);
+  expect(desk.problems).toEqual([]);
+  await desk.close();
+}, 300_000);
+
+it.each(SHIPPED_LANGUAGES.map((one): [string, Language] => [one.tag, one]))(
+  'fits the player’s words of %s into the smallest screens in the largest text',
+  async (tag, language) => {
+    const phone = await playing(stage, `Quay Fits ${tag}`, language);
+    await press(phone, language.texts['player.pause']);
+    expect(await misfitsIn(phone, ['normal', 'larger'], SIZES)).toEqual([]);
+    await phone.close();
+  },
+  300_000,
+);
