@@ -2,6 +2,7 @@ import { allSayings } from '@/catalogue/sayings';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
+import { saveLanguage } from '@/server/details';
 import { PHONE, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { ROOT, temporaryFolder } from '../support/server';
@@ -22,14 +23,28 @@ const BRACKETED = Object.fromEntries([
 const folder = temporaryFolder('languages');
 writeFileSync(join(folder, 'pt.json'), JSON.stringify(BRACKETED));
 writeFileSync(join(folder, 'fr.json'), 'no table');
+process.env.LANGUAGES_DIR = folder;
 const stage = browserStage({ LANGUAGES_DIR: folder });
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
+afterAll(() => {
+  delete process.env.LANGUAGES_DIR;
+  rmSync(folder, { recursive: true, force: true });
+});
 
 /** Words on the page outside brackets. */
 function unbracketed(page: Page): Promise<string[]> {
   return page.evaluate(() => {
-    const left = (document.querySelector('main')?.innerText ?? '')
+    const main = document.querySelector('main');
+    // Parts that say they are in another language: the clinic's beside, and each language's own name.
+    const others = [...(main?.querySelectorAll<HTMLElement>('[lang]') ?? [])].filter(
+      ({ lang }) => lang !== document.documentElement.lang,
+    );
+    for (const one of others) one.style.display = 'none';
+    const text = main?.innerText ?? '';
+    for (const one of others) one.style.removeProperty('display');
+    const left = text
       // Brackets may stand in brackets: the innermost go first.
+      .replace(/⟦[^⟦⟧]*⟧/g, '')
+      .replace(/⟦[^⟦⟧]*⟧/g, '')
       .replace(/⟦[^⟦⟧]*⟧/g, '')
       .replace(/⟦[^⟦⟧]*⟧/g, '')
       .replace(/⟦[^⟦⟧]*⟧/g, '');
@@ -57,6 +72,16 @@ function othersWords(page: Page): Promise<string[]> {
   });
 }
 
+/** What a calendar of the language calls its days and months. */
+const CALENDAR = Array.from({ length: 400 }, (_, day) =>
+  new Intl.DateTimeFormat('pt', {
+    weekday: day % 2 ? 'short' : 'long',
+    day: 'numeric',
+    month: day % 2 ? 'short' : 'long',
+    timeZone: 'UTC',
+  }).format(day * 86_400_000),
+);
+
 const wordsIn = (text: string) => text.match(/[A-Za-z]{2,}/g) ?? [];
 
 describe('the patient’s language', () => {
@@ -71,7 +96,7 @@ describe('the patient’s language', () => {
     await goTo(phone, `${stage.server.origin}/open#${link}`);
     await says(phone, 'Begin');
     await choose(phone, 'pt');
-    const others = new Set((await othersWords(phone)).flatMap(wordsIn));
+    const others = new Set([...(await othersWords(phone)), ...CALENDAR].flatMap(wordsIn));
     const strange = async () => (await unbracketed(phone)).filter((word) => !others.has(word));
 
     // Each language is offered by its own name.
@@ -125,6 +150,35 @@ describe('the patient’s language', () => {
     expect(stage.server.log()).not.toContain('pt.json');
   });
 });
+
+it('is that of every document the patient takes home', async () => {
+  const id = await makePatient(stage.practitioner, 'Q Z');
+  await saveLanguage(stage.practitioner, { patientId: id, language: 'pt' });
+  await prescribe(stage.practitioner, id, [
+    { exerciseId: 'wall-press', dose: '3x30s gap 60s rpe 3-5 2/day until review' },
+    { exerciseId: 'sciatic-slider', dose: 'x10 move 2s each side every other day' },
+  ]);
+  const desk = await stage.open(`/patients/${id}/handout`);
+  const said = await desk.$eval('article.handout', (sheet) => {
+    // What the clinic's language says beside it is meant to be English.
+    for (const one of sheet.querySelectorAll('[lang=en]')) one.remove();
+    const names = [...sheet.querySelectorAll('[aria-label], [alt]')].flatMap((one) => [
+      one.getAttribute('aria-label') ?? '',
+      one.getAttribute('alt') ?? '',
+    ]);
+    return [sheet.textContent ?? '', ...names].join('\n');
+  });
+  let left = said;
+  for (let depth = 0; depth < 8; depth += 1) left = left.replace(/⟦[^⟦⟧]*⟧/g, '');
+  const clinic = await desk.$$eval('article.handout [dir=auto]', (all) =>
+    all.map((one) => one.textContent ?? ''),
+  );
+  const known = new Set([...clinic, ...CALENDAR].flatMap(wordsIn));
+  expect(wordsIn(left).filter((word) => !known.has(word))).toEqual([]);
+  expect(said).toContain('⟦Then: ⟦');
+  expect(desk.problems).toEqual([]);
+  await desk.close();
+}, 300_000);
 
 it('is set by the clinic before the link is opened, so that the first screen is in it', async () => {
   const id = await makePatient(stage.practitioner, 'Dora Mistral');

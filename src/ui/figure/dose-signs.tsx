@@ -18,7 +18,7 @@ export function DoseSigns({ signs }: { signs: readonly DoseSign[] }) {
       {signs.map(({ kind, text }) => (
         <span key={kind} className="sign">
           <SignIcon kind={kind} />
-          {text}
+          <bdi dir="ltr">{text}</bdi>
         </span>
       ))}
     </p>

@@ -21,6 +21,7 @@ export function FirstTime({
   return (
     <section className="grid gap-4">
       <Title>{say('first.title')}</Title>
+      {pack.beside && <p>{say('language.drafted')}</p>}
       <StopWords pack={pack} />
       <BeginButton
         onClick={() => {

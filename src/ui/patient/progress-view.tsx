@@ -3,7 +3,8 @@
 import type { PainTold, Progress, ProgressDay } from '@/core/history';
 import { Lantern } from '../lantern/lantern';
 import { describeDays, ribOfDay } from '../lantern/rib';
-import { useSay, useShortDay } from './say';
+import { writtenWay } from '@/catalogue/messages/written-way';
+import { useLanguage, useSay, useShortDay } from './say';
 
 /** How it is going: in words first, then the lantern of the weeks and the line of the pain. */
 export function ProgressView({ progress }: { progress: Progress }) {
@@ -139,8 +140,13 @@ function DayLine({
   /** The course behind the ups and downs, with its band; nothing where none is told. */
   fitted?: PainTold['fitted'];
 }) {
+  const isLeftwards = writtenWay(useLanguage()) === 'rtl';
   const wide = Math.max(60, days.length * 4);
-  const x = (index: number) => (days.length > 1 ? (index / (days.length - 1)) * wide : 0);
+  // Days run the way the language is read.
+  const x = (index: number) => {
+    const along = days.length > 1 ? (index / (days.length - 1)) * wide : 0;
+    return isLeftwards ? wide - along : along;
+  };
   const y = (value: number) => HIGH - (value / 10) * HIGH;
   const told = days.flatMap(({ value, date }, index) =>
     value === null ? [] : [{ date, at: [x(index), y(value)] as const }],
@@ -159,7 +165,8 @@ function DayLine({
     points.map(([a, b]) => `${a.toFixed(1)} ${b.toFixed(1)}`).join('L');
   return (
     <svg
-      viewBox={`-14 -6 ${wide + 20} ${HIGH + 12}`}
+      viewBox={`${isLeftwards ? -6 : -14} -6 ${wide + 20} ${HIGH + 12}`}
+      direction="ltr"
       className="w-full"
       role="img"
       aria-label={label}
@@ -174,7 +181,13 @@ function DayLine({
             stroke="var(--hair)"
             strokeWidth={0.6}
           />
-          <text x={-3} y={y(value) + 3} textAnchor="end" fontSize={8} fill="var(--soft)">
+          <text
+            x={isLeftwards ? wide + 3 : -3}
+            y={y(value) + 3}
+            textAnchor={isLeftwards ? 'start' : 'end'}
+            fontSize={8}
+            fill="var(--soft)"
+          >
             {value}
           </text>
         </g>

@@ -245,13 +245,15 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
         <LanguageChoice label={say('settings.language')} languages={languages} chosen={language} />
       )}
       <header>
-        <p className="text-soft" dir="auto">
-          {pack.clinic.name}
+        <p className="text-soft">
+          <bdi>{pack.clinic.name}</bdi>
         </p>
         <h1 ref={title} tabIndex={-1} className="text-2xl outline-none">
           {day?.dateText ?? inWords(today)}
         </h1>
-        <p dir="auto">{pack.name}</p>
+        <p>
+          <bdi>{pack.name}</bdi>
+        </p>
       </header>
       {!day && <p role="alert">{say('today.noPack', { date: inWords(today) })}</p>}
       <ClinicAsks asks={pack.questions.asks ?? []} />
