@@ -17,7 +17,7 @@ export {
   togetherWords,
 } from './messages/patient';
 export { describeFigure } from './messages/describe-figure';
-export { exerciseIn, inLanguage, unsaid, waysIn, wordsIn } from './messages/in-language';
+export { exerciseIn, inLanguage, waysIn, wordsIn } from './messages/in-language';
 export { writtenWay } from './messages/written-way';
 export { waysOf } from './ways';
 export { readLanguage } from './messages/read-language';

@@ -41,6 +41,8 @@ type Surroundings = {
 export function patientWorker(self: Surroundings): void {
   const CACHE = 'dry-lantern-1';
   const PAGE = '/today';
+  // What stands in the place of a page of the patient's that needs a signal.
+  const INSTEAD = '/today/offline';
   const PATIENCE_MS = 3000;
 
   async function keepAll(urls: readonly string[]): Promise<void> {
@@ -48,7 +50,7 @@ export function patientWorker(self: Surroundings): void {
     const wanted = new Set(urls.map((url) => new URL(url, self.location.origin).href));
     await Promise.all(
       [...wanted].map(async (url) => {
-        const isPage = new URL(url).pathname === PAGE;
+        const isPage = [PAGE, INSTEAD].includes(new URL(url).pathname);
         if (!isPage && (await cache.match(url))) return;
         const response = await fetch(url, { credentials: 'same-origin' });
         if (response.ok && !response.redirected) await cache.put(url, response);
@@ -68,6 +70,16 @@ export function patientWorker(self: Surroundings): void {
     );
     const answer = fresh.then((response) => (response.status >= 500 ? kept.clone() : response));
     return Promise.race([answer, late]).catch(() => kept.clone());
+  }
+
+  async function otherPage(request: Request): Promise<Response> {
+    try {
+      return await fetch(request);
+    } catch (error) {
+      const kept = await (await caches.open(CACHE)).match(INSTEAD);
+      if (!kept) throw error;
+      return kept;
+    }
   }
 
   async function file(request: Request): Promise<Response> {
@@ -112,6 +124,7 @@ export function patientWorker(self: Surroundings): void {
     const url = new URL(request.url);
     if (request.method !== 'GET' || url.origin !== self.location.origin) return;
     if (request.mode === 'navigate' && url.pathname === PAGE) event.respondWith(page(request));
+    else if (request.mode === 'navigate') event.respondWith(otherPage(request));
     else if (/^\/(_next\/static|figures|api\/v1\/patient\/set-up)\//.test(url.pathname))
       event.respondWith(file(request));
   });

@@ -3,7 +3,7 @@ import { updateClinic, write } from '@/db';
 import { handoutOf } from '@/server/visit/handout';
 import { handoutFile } from '@/ui/handout/handout-file';
 import { violations } from '../support/axe';
-import { PHONE, awake, freshPage, goTo, press, says } from '../support/browser';
+import { PHONE, awake, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
 import { patientOf } from '../support/stage';
@@ -270,3 +270,24 @@ it('scrolls no page sideways at 320 pixels, which is 400 % on a desk', async () 
 async function choose(page: Page, words: string): Promise<void> {
   await page.locator(`::-p-xpath(//label[normalize-space(.)="${words}"])`).click();
 }
+
+it('says that a page is on its way where it takes long, and is silent where it does not', async () => {
+  const desk = await stage.open('/');
+  await desk.setRequestInterception(true);
+  let release: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  desk.on('request', (request) => {
+    const isNext = new URL(request.url()).pathname === '/evidence';
+    void (isNext ? held.then(() => request.continue()) : request.continue());
+  });
+  expect(await textOf(desk)).not.toContain('Loading …');
+  await press(desk, 'Evidence');
+  await says(desk, 'Loading …');
+  release();
+  await says(desk, 'that the clinic learns');
+  expect(await textOf(desk)).not.toContain('Loading …');
+  expect(desk.problems).toEqual([]);
+  await desk.close();
+});

@@ -15,9 +15,9 @@ import { browserStage } from '../support/browser-stage';
 const ENGLISH = JSON.parse(
   readFileSync(join(ROOT, 'src/catalogue/languages/en.json'), 'utf8'),
 ) as Record<string, string>;
-const BRACKETED = Object.fromEntries([
-  ...Object.entries(ENGLISH).map(([key, text]) => [key, `⟦${text}⟧`]),
-  ...allSayings().map(({ text }) => [text, `⟦${text}⟧`]),
+const BRACKETED: Readonly<Record<string, string>> = Object.fromEntries<string>([
+  ...Object.entries(ENGLISH).map(([key, text]): [string, string] => [key, `⟦${text}⟧`]),
+  ...allSayings().map(({ text }): [string, string] => [text, `⟦${text}⟧`]),
 ]);
 
 const folder = temporaryFolder('languages');

@@ -104,7 +104,7 @@ it('shows the clinic’s language beside doses, stop signs and emergency words u
   await press(clinic, 'Patient’s link');
   await clinic.waitForSelector('[role=dialog] input[type=checkbox]');
   const isOff = () =>
-    clinic.$eval('[role=dialog] button.bg-action', (one) => (one as HTMLButtonElement).disabled);
+    clinic.$eval('[role=dialog] button.bg-action', (one) => one.matches(':disabled'));
   expect(await isOff()).toBe(true);
   await clinic.click('[role=dialog] input[type=checkbox]');
   expect(await isOff()).toBe(false);

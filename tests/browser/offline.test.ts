@@ -12,6 +12,14 @@ it('opens, plays and keeps everything with the clinic’s server gone, across a 
   await stage.server.stop('SIGKILL');
   await phone.reload();
   await says(phone, 'Neck warm-up');
+  // A page that needs a signal says so itself, with whom to call, and leads back.
+  for (const path of ['progress', 'settings', 'pause', 'photo', 'together']) {
+    await phone.goto(`${origin}/today/${path}`);
+    await says(phone, 'No signal just now');
+  }
+  expect(await phone.$eval('a[href^="tel:"]', (one) => one.textContent)).toContain('Call harbour');
+  await press(phone, 'Back to today');
+  await says(phone, 'Neck warm-up');
   await press(phone, 'Begin');
   await press(phone, 'I understand');
   await press(phone, 'Start');
@@ -76,7 +84,12 @@ it('keeps no page of the clinic on a device', async () => {
   );
   const own = names.filter((path) => !path.startsWith('/_next/static/')).sort();
   // The drawings are the catalogue's own; no other page is kept.
-  expect(own).toEqual(['/figures/neck-warm-up/right', '/figures/sciatic-slider/right', '/today']);
+  expect(own).toEqual([
+    '/figures/neck-warm-up/right',
+    '/figures/sciatic-slider/right',
+    '/today',
+    '/today/offline',
+  ]);
 });
 
 it('forgets whom it was for when the link was ended, and keeps what is not sent until it is', async () => {

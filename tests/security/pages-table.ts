@@ -119,6 +119,7 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
   '(patient)/today/settings': { path: () => '/today/settings', may: ['patient'] },
   '(patient)/today/photo': { path: () => '/today/photo', may: ['patient'] },
   '(patient)/today/together': { path: () => '/today/together', may: ['patient'] },
+  '(patient)/today/offline': { path: () => '/today/offline', may: ['patient'] },
   '(patient)/today/pause': { path: () => '/today/pause', may: ['patient'] },
   '(patient)/today': { path: () => '/today', may: ['patient'] },
 };

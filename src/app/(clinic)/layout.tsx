@@ -1,10 +1,12 @@
 import { roleSuffices } from '@/server/access';
 import { requireAnyMember } from '@/server/require';
 import Link from 'next/link';
+import { Suspense } from 'react';
 import { Toaster } from 'sonner';
 import { CLINIC_CAUTION } from '@/catalogue';
 import { Reread } from '@/ui/forms/reread';
 import { SignInAgain } from '@/ui/forms/sign-in-again';
+import { WaitingLine } from '@/ui/primitives/waiting-line';
 import { FindPatient } from '@/ui/person/find-patient';
 import { LockButton } from '@/ui/forms/lock-button';
 import { SignOut } from '@/ui/forms/sign-out';
@@ -67,6 +69,9 @@ export default async function ClinicLayout({ children }: { children: React.React
       <footer className="mx-auto w-full max-w-[80rem] border-t border-hair px-5 py-3 text-small text-soft">
         {CLINIC_CAUTION}
       </footer>
+      <Suspense>
+        <WaitingLine />
+      </Suspense>
       <Reread />
       <SignInAgain memberId={member.id} />
       <Toaster position="bottom-left" visibleToasts={3} />

@@ -33,12 +33,6 @@ export function exerciseTexts({
   ].filter((text) => text !== '');
 }
 
-/** Texts of an exercise that its language has no words for: shown as they were written. */
-export function unsaid(language: Language, exercise: Worded): readonly string[] {
-  if (language.tag === ENGLISH.tag) return [];
-  return exerciseTexts(exercise).filter((text) => !Object.hasOwn(language.sayings, text));
-}
-
 /**
  * An exercise as a patient reads it: in the words the version kept for that language, else in the
  * catalogue's, and as it was written where there are none.

@@ -1,6 +1,8 @@
 /** The worker that lets this page open without a signal, and the list of files it is told to keep. */
 const WORKER = '/api/v1/patient/worker';
 const SCOPE = '/today';
+/** The page that stands in the place of one that needs a signal. */
+export const INSTEAD = '/today/offline';
 
 /** A pause of the page: what is not needed now waits until nothing else does. */
 function idle(): Promise<void> {
@@ -41,7 +43,7 @@ export async function keepForOffline(
     await document.fonts.ready;
     const worker =
       registration.active ?? registration.waiting ?? registration.installing ?? undefined;
-    worker?.postMessage({ keep: [SCOPE, ...loadedFiles(), ...pictures] });
+    worker?.postMessage({ keep: [SCOPE, INSTEAD, ...loadedFiles(), ...pictures] });
   } catch {
     // Without it everything works while there is a signal.
   }
