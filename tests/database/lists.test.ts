@@ -226,7 +226,7 @@ describe('a patient’s pack', () => {
     expect((await patientPack(here)).days[0]).toMatchObject({
       programme: null,
       sessions: [],
-      restText: 'Your clinician has not written your programme yet.',
+      restText: 'Your clinic has not written your programme yet.',
     });
   });
 

@@ -116,9 +116,11 @@ it('stand on the run sheet, the phone and the handout, and are nobody’s side p
     { address: `/api/v1/patient/set-up/picture?id=${id}`, width: 1000, height: 750 },
   ]);
   const page = await handoutOf(patient, 'https://clinic.example/today');
-  expect(page?.exercises[0]?.photos).toEqual([`/api/v1/photos/picture?id=${id}`]);
+  expect(page?.exercises[0]?.photos).toEqual([
+    { address: `/api/v1/photos/picture?id=${id}`, words: 'Your own set-up, photo 1 of 1' },
+  ]);
   const file = await handoutOf(patient, 'https://clinic.example/today', 'pictures');
-  expect(file?.exercises[0]?.photos[0]).toMatch(/^data:image\/jpeg;base64,\/9j\//);
+  expect(file?.exercises[0]?.photos[0]?.address).toMatch(/^data:image\/jpeg;base64,\/9j\//);
   expect(file?.exercises[1]?.photos).toEqual([]);
   expect(await photosOf(practitioner.clinicId, patientId)).toEqual([]);
   const marks = {

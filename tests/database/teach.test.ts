@@ -155,8 +155,8 @@ describe('a teaching', () => {
     expect(pack.lines.map(({ cues }) => cues[0])).toEqual(['Towel under the head', 'Eyes level']);
     const handout = await handoutOf(await patientOf(stage, id), 'http://x/today');
     expect(handout?.exercises.map(({ own }) => own)).toEqual([
-      ['Towel under the head'],
-      ['Eyes level'],
+      ['For you: Towel under the head'],
+      ['For you: Eyes level'],
     ]);
   });
 });
@@ -172,10 +172,10 @@ describe('a handout', () => {
     const handout = await handoutOf(await patientOf(stage, id), 'http://x/today');
     expect(handout).toMatchObject({
       version: 1,
-      review: 'No day to come back is set: ask your clinic.',
       clinic: { phone: '+000 555 01', emergencyText: 'Call 000.' },
     });
-    expect(handout?.week.rows.map(({ due }) => due)).toEqual([
+    expect(handout?.words.head).toContain('No day to come back is set: ask your clinic.');
+    expect(handout?.week.rows.map(({ due }) => due.map(({ times }) => times))).toEqual([
       [1, 1, 1, 1, 1, 1, 1],
       [1, 1, 1, 1, 1, 1, 1],
     ]);

@@ -202,7 +202,7 @@ describe('two complaints at once', () => {
       { id: back.id, name: 'Low back' },
     ]);
     const paper = await handoutOf(patient, 'https://clinic.example');
-    expect(paper?.exercises.map((one) => one.complaint)).toContain('Low back');
+    expect(paper?.exercises.map((one) => one.complaint)).toContain('For: Low back');
   });
 
   it('have a course of their own each, by phone and as written down', async () => {
