@@ -48,8 +48,8 @@ export async function readingOf(
             ...exercise.steps.map((text) => both(text, language)),
             ...exercise.cues.map((text) => both(text, language)),
             ...felt(exercise, language),
-            // Nobody but the clinic can say its own words in another language.
-            ...own.map((cue) => ({ clinic: cue, patient: cue, asWritten: true })),
+            // A fix of the catalogue's has its words; nobody but the clinic can say its own.
+            ...own.map((cue) => both(cue, language)),
           ],
         },
       ];

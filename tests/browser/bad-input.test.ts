@@ -199,7 +199,7 @@ it('refuses a name of 201 characters with a sentence', async () => {
 it('says that a link is not complete, or no longer works', async () => {
   const phone = await freshPage(browser, PHONE);
   await goTo(phone, `${server.origin}/open`);
-  await says(phone, 'This link is not complete.');
+  await says(phone, 'This link is not whole.');
   await phone.goto('about:blank');
   await goTo(phone, `${server.origin}/open#${'x'.repeat(43)}`);
   await says(phone, 'This link no longer works.');
@@ -240,7 +240,7 @@ it('tells a patient whose record cannot be read whom to call, and the clinic whi
   });
   for (const path of ['/today', '/today/progress']) {
     await phone.goto(`${server.origin}${path}`, { waitUntil: 'load' });
-    await says(phone, 'Something in your record cannot be read');
+    await says(phone, 'We cannot read something in your record');
     expect(await textOf(phone)).toContain('+000 555 01');
     expect(await textOf(phone)).not.toContain('exercise as it was sent');
   }

@@ -32,7 +32,7 @@ it('asks how many after each set, by one touch, and notes what was lifted', asyn
   await press(phone, 'Begin');
   await press(phone, 'I understand');
   expect(await textOf(phone)).toContain(
-    'As many as you can in a row, until your form fails; do that 2 times over',
+    'Do 2 sets. In each, do as many as you can, until your form fails.',
   );
   await press(phone, 'Start');
   await says(phone, '3, for as long as your form holds');

@@ -183,7 +183,7 @@ it('hands on a page that says nothing of anybody', async () => {
   expect(address).toBe(`${stage.server.origin}/tell`);
   const other = await freshPage(stage.browser, PHONE);
   await goTo(other, address);
-  await says(other, 'Never while they are driving.');
+  await says(other, 'Never while they drive.');
   expect(await textOf(other)).not.toMatch(/Wren|exercise|pain|clinic/i);
   expect([...phone.problems, ...other.problems]).toEqual([]);
 });

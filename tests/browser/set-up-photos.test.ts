@@ -53,7 +53,7 @@ it('are taken on the run sheet, seen on sheet and handout, kept on the phone, an
   await pictureShown(desk, 'img[alt^="Set-up for Neck warm-up"]');
   expect(await violations(desk, 'the run sheet with a photo')).toEqual([]);
   await goTo(desk, `${origin}/patients/${patientId}/handout`);
-  await pictureShown(desk, 'img[alt^="Your own set-up for Neck warm-up"]');
+  await pictureShown(desk, 'img[alt^="Your own set-up, photo"][alt$="Neck warm-up"]');
 
   // The phone has it before the player opens, and without a server too.
   await goTo(phone, `${origin}/today`);

@@ -57,7 +57,7 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
-  it('says that the browser has cleared what was kept here', async () => {
+  it('says that the browser has cleared what it kept here', async () => {
     const phone = await atToday();
     const patientId = await phone.evaluate(async () => {
       const { value } = (await (await fetch('/api/v1/patient/pack')).json()) as {
@@ -73,7 +73,7 @@ describe('the first page', () => {
     );
     await goTo(phone, `${stage.server.origin}/today`);
     await phone.removeScriptToEvaluateOnNewDocument(identifier);
-    await says(phone, 'has cleared what was kept on it');
+    await says(phone, 'has cleared what it kept');
     await goTo(phone, `${stage.server.origin}/today`);
     await says(phone, 'Everything you did is at');
     expect(await textOf(phone)).not.toContain('has cleared');

@@ -3,6 +3,7 @@ import {
   type Language,
   describeFigure,
   exerciseIn,
+  inLanguage,
   sayPhrases,
   sayToPatient,
   waysIn,
@@ -59,7 +60,8 @@ export function packLine(
     name,
     ...(complaint === null ? {} : { complaint }),
     steps,
-    cues: [...own, ...cues],
+    // A fix of the catalogue's is said in the patient's language; the clinic's own words stay.
+    cues: [...own.map((cue) => inLanguage(language, cue)), ...cues],
     needs: needsOf(line.exercise, language),
     setUp: setUpWords(line, language),
     feel: feel ?? '',

@@ -114,7 +114,7 @@ export async function handoutOf(
           version: version.number,
           date: dateInWords(version.effectiveFrom, language.tag),
         }),
-        nextVisit ??
+        nextVisit ||
           (version.reviewOn
             ? say('handout.comeBack', { date: dateInWords(version.reviewOn, language.tag) })
             : say('handout.noReview')),
@@ -156,7 +156,9 @@ export async function handoutOf(
         signs: doseSigns(line.dose, mode),
         own: [
           ...setUpWords(line, language).map((words) => say('handout.setUp', { words })),
-          ...(cues.get(line.lineage) ?? []).map((cue) => say('handout.forYou', { cue })),
+          ...(cues.get(line.lineage) ?? []).map((cue) =>
+            say('handout.forYou', { cue: inLanguage(language, cue) }),
+          ),
         ],
         howMany: howManyToWrite(line, language),
         steps,

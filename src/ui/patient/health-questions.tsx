@@ -55,7 +55,8 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
         <h1 className="text-2xl">{tell('health.title')}</h1>
         <p>{tell('health.about')}</p>
         <p>
-          <strong className="font-semibold">{tell('health.now')}</strong> {clinic.emergencyText}
+          <strong className="font-semibold">{tell('health.now')}</strong>{' '}
+          <bdi>{clinic.emergencyText}</bdi>
         </p>
       </header>
       <label className="grid gap-1">
@@ -170,7 +171,9 @@ function Thanks({ urgency, clinic }: { urgency: 'emergency' | 'same day' | null;
               {tell('stop.emergencyCall', { number: clinic.emergencyNumber })}
             </a>
           )}
-          <p>{clinic.emergencyText}</p>
+          <p>
+            <bdi>{clinic.emergencyText}</bdi>
+          </p>
           <p>{tell('health.emergency.about')}</p>
         </div>
       )}

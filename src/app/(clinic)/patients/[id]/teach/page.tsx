@@ -3,6 +3,7 @@ import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { roleSuffices } from '@/server/access';
+import { patientReads } from '@/server/checked-languages';
 import { teachStep } from '@/server/visit/teaching';
 import { buttonClass } from '@/ui/primitives/button';
 import { UnseenPhotos } from '@/ui/teach/set-up-photos';
@@ -18,6 +19,7 @@ async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
   const { id } = await params;
   const { member, ...opened } = await requireFile(id);
   const { version, pages, signed, unseenPhotos, ...rest } = await teachStep(member, opened.patient);
+  const reads = await patientReads(opened.patient);
   const empty = !version || pages.length === 0;
   return (
     <div className="grid gap-6">
@@ -34,6 +36,13 @@ async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
           Visit note
         </Link>
       </div>
+      {reads && (
+        <p className="border-l-2 border-lit pl-3">
+          This patient reads <bdi>{reads.name}</bdi>. Fixes of the catalogue are said in it; what
+          you write yourself is shown as you write it: write it in that language, or ask somebody to
+          translate it.
+        </p>
+      )}
       {empty ? (
         <p>
           There is no programme to teach yet.{' '}
