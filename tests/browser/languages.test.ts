@@ -66,6 +66,10 @@ it('is chosen on the first screen by its own name, and the clinic’s pages stay
   const phone = await freshPage(stage.browser, PHONE);
   await goTo(phone, `${stage.server.origin}/open#${link}`);
   await says(phone, 'Begin');
+  // The list has a name also before anything else of the page has come.
+  expect(await phone.$eval('ul:has(button[lang])', (list) => list.getAttribute('aria-label'))).toBe(
+    'Language',
+  );
   await press(phone, 'العربية');
   await says(phone, ARABIC.texts['today.begin']);
   expect(await written(phone)).toEqual(['ar', 'rtl']);

@@ -66,7 +66,7 @@ export function healthWords(language: Language): CompiledWords {
 
 /** What the first screen says; the texts of the others come with the pack. */
 const TODAY =
-  /^(today|saved|paused|stop|morning|asks|day\.(title|saved|morning\.(settled|still sore|flare)$))/;
+  /^(today|saved|paused|stop|morning|asks|settings\.language$|day\.(title|saved|morning\.(settled|still sore|flare)$))/;
 
 /** The texts of the patient's first screen, so that its page carries no others. */
 export function todayWords(language: Language): CompiledWords {

@@ -1,9 +1,11 @@
+import { sayToPatient } from '@/catalogue';
+import { languageFor } from '../languages';
 import webPush from 'web-push';
 import type { PushDraft } from '@/core/records';
 import type { ClinicId } from '@/core/units';
 import { pushServerOf, putPushServer, putPushSubscription } from '@/db';
 import type { PatientHere, SignedIn } from '../access';
-import { Problem } from '../problem';
+import { Problem, ToldProblem } from '../problem';
 import { writeAs, writeAsPatient } from '../visit/write-as';
 import { mayBeCalled } from './endpoint';
 
@@ -39,7 +41,7 @@ export async function switchPush(lead: SignedIn, { on }: { readonly on: boolean 
 export async function keepPhone(here: PatientHere, draft: PushDraft): Promise<void> {
   const { clinicId, id: patientId, tokenHash } = here;
   if (!(await sendsPush(clinicId)))
-    throw new Problem(409, 'Your clinic sends no notices to phones. Choose another way.');
+    throw new ToldProblem(409, sayToPatient(languageFor(here.patient), 'problem.noNotices'));
   if (!mayBeCalled(draft.endpoint))
     throw new Problem(400, 'This phone names no service that takes notices.', ['endpoint']);
   await writeAsPatient(here, {
