@@ -170,7 +170,7 @@ it('is that of every document the patient takes home', async () => {
   });
   let left = said;
   for (let depth = 0; depth < 8; depth += 1) left = left.replace(/⟦[^⟦⟧]*⟧/g, '');
-  const clinic = await desk.$$eval('article.handout [dir=auto]', (all) =>
+  const clinic = await desk.$$eval('article.handout bdi, article.handout [dir=auto]', (all) =>
     all.map((one) => one.textContent ?? ''),
   );
   const known = new Set([...clinic, ...CALENDAR].flatMap(wordsIn));

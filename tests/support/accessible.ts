@@ -2,7 +2,7 @@ import { patientById, photosOf } from '@/db';
 import { referralsOf } from '@/server/visit/referral';
 import { carryOut } from '../../scripts/demo/visit';
 import { VISITS } from '../../scripts/demo/visits';
-import { violations } from './axe';
+import { alikeButtons, violations } from './axe';
 import { DESK, beMember, freshPage, goTo } from './browser';
 import { makePatient, type member, today } from './clinic';
 import { BrowserStage } from './browser-stage';
@@ -16,7 +16,7 @@ export async function looking(stage: BrowserStage, token: string | null) {
     page,
     found,
     look: async (name: string) => {
-      found[name] = await violations(page, name);
+      found[name] = [...(await violations(page, name)), ...(await alikeButtons(page))];
     },
     go: (path: string, origin = stage.server.origin) => goTo(page, `${origin}${path}`),
     clean: () =>

@@ -89,3 +89,17 @@ export function smallTargets(page: Page): Promise<string[]> {
       .map((element) => element.textContent ?? ''),
   );
 }
+
+/** Names that several buttons of a page bear: those who hear them one by one cannot tell them apart. */
+export function alikeButtons(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const names = [...document.querySelectorAll('button')]
+      .filter((one) => one.checkVisibility() && !one.disabled)
+      .map((one) =>
+        (one.getAttribute('aria-label') ?? one.textContent ?? '').replace(/\s+/g, ' ').trim(),
+      );
+    const seen = new Set<string>();
+    const twice = names.filter((name) => seen.has(name) || !seen.add(name));
+    return [...new Set(twice)].map((name) => `several buttons are called “${name}”`);
+  });
+}

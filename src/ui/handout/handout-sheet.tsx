@@ -16,8 +16,8 @@ export function HandoutSheet({ handout, large }: { handout: Handout; large: bool
       <header>
         <div>
           <h1>{words.title}</h1>
-          <p dir="auto">
-            {clinic.name}, <bdi dir="ltr">{clinic.phone}</bdi>
+          <p>
+            <bdi>{clinic.name}</bdi>, <bdi dir="ltr">{clinic.phone}</bdi>
           </p>
           <p>{words.head.join(' ')}</p>
         </div>

@@ -81,6 +81,7 @@ export function FindingsPanel({
               <Dismiss
                 busy={busy}
                 words="Take back"
+                of={finding.say}
                 onDismiss={(reason) => decide(finding, 'dismissed', reason)}
               />
             )}

@@ -83,7 +83,12 @@ export function ProposedGroup({
           <Button look="quiet" onClick={() => setApart(true)}>
             One by one<span className="sr-only">: {said}</span>
           </Button>
-          <Dismiss busy={busy} words="Dismiss" onDismiss={(reason) => all('dismissed', reason)} />
+          <Dismiss
+            busy={busy}
+            words="Dismiss"
+            of={said}
+            onDismiss={(reason) => all('dismissed', reason)}
+          />
         </div>
       )}
     </li>
@@ -136,6 +141,7 @@ function ProposedRow({
           <Dismiss
             busy={busy}
             words="Dismiss"
+            of={finding.say}
             onDismiss={(reason) => onDecide('dismissed', say, reason)}
           />
         </div>
@@ -147,10 +153,13 @@ function ProposedRow({
 /** Asks for the reason before something is dismissed. */
 export function Dismiss({
   words,
+  of,
   busy,
   onDismiss,
 }: {
   words: string;
+  /** What it is about, for those who hear the buttons one by one. */
+  of: string;
   busy: boolean;
   onDismiss: (reason: string) => Promise<boolean>;
 }) {
@@ -160,6 +169,7 @@ export function Dismiss({
     return (
       <Button look="quiet" onClick={() => setAsking(true)}>
         {words}
+        <span className="sr-only">: {of}</span>
       </Button>
     );
   return (

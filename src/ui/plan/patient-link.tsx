@@ -58,8 +58,8 @@ export function PatientLinkButton({
         <Button>Patient’s link</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
-        <Dialog.Content className="fixed left-1/2 top-1/2 grid max-h-[92dvh] w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 gap-3 overflow-auto rounded border border-edge bg-sheet p-5">
+        <Dialog.Overlay className="fixed inset-0 z-30 bg-ink/40" />
+        <Dialog.Content className="fixed left-1/2 top-1/2 z-30 grid max-h-[92dvh] w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 gap-3 overflow-auto rounded border border-edge bg-sheet p-5">
           <Dialog.Title className="text-lg font-semibold">
             Personal link of <bdi>{patientName}</bdi>
           </Dialog.Title>

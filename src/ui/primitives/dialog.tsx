@@ -23,7 +23,7 @@ export function Dialog({
   return (
     <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-20 bg-ink/40" />
+        <Radix.Overlay className="fixed inset-0 z-30 bg-ink/40" />
         <Radix.Content
           className={`fixed top-1/2 left-1/2 z-30 grid max-h-[92dvh] w-[calc(100vw-1.5rem)] -translate-x-1/2 -translate-y-1/2 content-start gap-3 overflow-auto rounded border border-hair bg-paper p-5 ${wide ? 'max-w-[76rem]' : 'max-w-[38rem]'}`}
         >

@@ -155,7 +155,7 @@ function NewGoal({ patientId, today, kept, onAdded }: NewEntry) {
         error={form.errorAt('body', 'by')}
       />
       <Button type="submit" disabled={form.busy}>
-        Add
+        Add<span className="sr-only"> the goal</span>
       </Button>
       <div className="sm:col-span-3">
         <Refusal say={form.say} />
@@ -244,7 +244,7 @@ function NewCare({ patientId, today, kept, onAdded }: NewEntry) {
         error={form.errorAt('body', 'what')}
       />
       <Button type="submit" disabled={form.busy}>
-        Add
+        Add<span className="sr-only"> the care</span>
       </Button>
       <div className="sm:col-span-4">
         <Refusal say={form.say} />

@@ -53,8 +53,8 @@ async function PatientLayout({ children, params }: LayoutProps<'/patients/[id]'>
           height={74}
         />
         <div className="mr-auto min-w-0 max-w-[34rem]">
-          <h1 className="text-2xl" dir="auto">
-            {patient.name}
+          <h1 className="text-2xl">
+            <bdi>{patient.name}</bdi>
           </h1>
           {open.length > 1 ? (
             <EpisodeSwitch
