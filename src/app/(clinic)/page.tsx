@@ -17,6 +17,13 @@ import { Covers, Pages, Whose } from './_morning/around';
 import { Group } from './_morning/groups';
 import { Query, address } from './_morning/query';
 
+/** When something was written by a clock that ran ahead. */
+const AHEAD = new Intl.DateTimeFormat('en-GB', {
+  dateStyle: 'medium',
+  timeStyle: 'short',
+  timeZone: 'UTC',
+});
+
 export const metadata: Metadata = { title: 'Morning list' };
 
 export default legible(MorningPage);
@@ -40,9 +47,9 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
     <>
       {ahead !== null && (
         <p className="mb-3 border-l-2 border-stop pl-2" role="status">
-          The record holds entries of {new Date(ahead).toISOString().slice(0, 16).replace('T', ' ')}{' '}
-          UTC, which is yet to come: the clock of this machine is wrong, or was. Whoever looks after
-          the server sets it right; what was written meanwhile keeps its dates (see Audit).
+          The record holds entries of {AHEAD.format(ahead)} UTC, which is yet to come: the clock of
+          this machine is wrong, or was. Whoever looks after the server sets it right; what was
+          written meanwhile keeps its dates (see Audit).
         </p>
       )}
       <FirstSteps left={left} />

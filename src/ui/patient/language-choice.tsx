@@ -35,7 +35,7 @@ export function LanguageChoice({
 
   return (
     <div className="grid gap-1">
-      <ul aria-label={label} className="flex flex-wrap gap-x-2">
+      <ul aria-label={label} className="-mx-1.5 flex flex-wrap gap-x-1">
         {languages.map(({ tag, name }) => (
           <li key={tag}>
             <button
@@ -43,7 +43,7 @@ export function LanguageChoice({
               lang={tag}
               aria-pressed={tag === chosen}
               disabled={busy}
-              className="min-h-11 min-w-11 px-2 text-action underline aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:no-underline"
+              className="min-h-11 min-w-11 px-1.5 text-fine text-action underline aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:no-underline"
               onClick={() => void (tag !== chosen && choose(tag))}
             >
               {name}

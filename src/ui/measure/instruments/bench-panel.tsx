@@ -53,7 +53,7 @@ function BenchDevice({ name }: { name: SimulatedName }) {
       </label>
       <div className="flex flex-wrap items-center gap-2">
         <Button onClick={() => playTrial(name, aim, name === 'air cuff' ? 11 : 2)}>
-          Play a trial to
+          Play a trial<span className="sr-only"> of the {name}</span> to
         </Button>
         <label>
           <span className="sr-only">Trial value of the {name}</span>
