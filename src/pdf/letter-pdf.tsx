@@ -1,4 +1,5 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { shortDay } from '@/core/units';
 import { type OutcomeLetter, letterTitle } from '@/core/review';
 import { PDF_FONTS, registerPdfFonts } from './fonts';
 
@@ -64,7 +65,7 @@ async function rendered(
             <Text>
               {clinic.name}, {clinic.phone}
             </Text>
-            <Text>{date}</Text>
+            <Text>{shortDay(date)}</Text>
           </View>
           <Text style={styles.title}>{title}</Text>
           {paragraphs.map((text) => (

@@ -209,6 +209,7 @@ it('prepares the review and signs a letter whose numbers are the record’s', as
   expect(letter).toContain('Your worst pain has come down from about');
   expect(letter).not.toMatch(/Trend|below 0\.|95 %|interval/);
   expect(letter).toContain('Well done on the ladders.');
+  expect(letter).not.toMatch(/\d{4}-\d{2}-\d{2}/);
   // The same as one page of PDF, asked for as the button asks.
   const id = page.url().split('/').at(-1) ?? '';
   const bytes = await page.evaluate(
@@ -226,6 +227,8 @@ it('prepares the review and signs a letter whose numbers are the record’s', as
   expect(pages).toHaveLength(1);
   expect(pages[0]).toContain('Well done on the ladders.');
   expect(pages[0]).toMatch(/You did 21 of 2[12] sessions/);
+  // Days are said as people say them, on paper too.
+  expect(pages[0]).not.toMatch(/\d{4}-\d{2}-\d{2}/);
   expect(page.problems).toEqual([]);
 });
 

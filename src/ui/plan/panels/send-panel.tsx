@@ -1,5 +1,6 @@
 'use client';
 
+import { shortDay } from '@/core/units';
 import type { Dispatch } from 'react';
 import { type Check, tooManyLines } from '@/core/programme';
 import type { LocalDate } from '@/core/units';
@@ -125,7 +126,7 @@ export function DatesPanel({
         min={earliest}
         value={desk.effectiveFrom}
         onChange={(event) => set({ effectiveFrom: event.target.value })}
-        hint={`${earliest} at the earliest.`}
+        hint={`${shortDay(earliest)} at the earliest.`}
         error={wrongAt('effectiveFrom')}
       />
       <Field

@@ -197,7 +197,7 @@ function Helping({ follow }: { follow: Follow }) {
           <ul>
             {beside.map(({ date, say }) => (
               <li key={`${date} ${say}`}>
-                <span className="figures text-soft">{date}</span> <span dir="auto">{say}</span>
+                <span className="text-soft">{shortDay(date)}</span> <span dir="auto">{say}</span>
               </li>
             ))}
           </ul>
@@ -224,7 +224,7 @@ function Words({ follow }: { follow: Follow }) {
         <ul className="divide-y divide-hair border-y border-hair">
           {words.map(({ date, say }, index) => (
             <li key={`${date} ${index}`} className="flex gap-3 py-2">
-              <span className="figures shrink-0 text-soft">{date}</span>
+              <span className="shrink-0 text-soft">{shortDay(date)}</span>
               <span dir="auto">{say}</span>
             </li>
           ))}

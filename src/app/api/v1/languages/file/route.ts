@@ -11,11 +11,12 @@ export const POST = fileHandler({
   run: async ({ input }) => {
     const language = languageOf(input.language);
     return {
-      bytes: Papa.unparse(languageTable(language), {
+      // Spreadsheets take a file without this mark for another alphabet.
+      bytes: `\uFEFF${Papa.unparse(languageTable(language), {
         columns: [...LANGUAGE_COLUMNS],
         escapeFormulae: true,
         newline: '\r\n',
-      }),
+      })}`,
       type: 'text/csv; charset=utf-8',
       name: `texts-${language.tag}.csv`,
     };

@@ -75,7 +75,7 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
               ({ body }) =>
                 body?.form === 'photo' && !photos.some(({ id: p }) => p === body.photoId),
             )
-            .map(({ on, value }) => `${on} ${value?.toFixed(1)}°`)
+            .map(({ on, value }) => `${shortDay(on)} ${value?.toFixed(1)}°`)
             .join(', ')}
           .
         </p>
