@@ -159,3 +159,18 @@ it.each(SHIPPED_LANGUAGES.map((one): [string, Language] => [one.tag, one]))(
   },
   300_000,
 );
+
+it('stays silent, with a sentence, where the phone has no voice for the language', async () => {
+  const { phone } = await reader('Quay Voice', ARABIC);
+  await phone.evaluateOnNewDocument(() => {
+    Object.defineProperty(window.speechSynthesis, 'getVoices', {
+      value: () => [{ lang: 'en-GB', default: true, name: 'English' }],
+    });
+  });
+  await goTo(phone, `${stage.server.origin}/today/settings`);
+  expect(await textOf(phone)).not.toContain(ARABIC.texts['language.noVoice']);
+  await phone.click(`::-p-xpath(//label[contains(., "${ARABIC.texts['player.voice']}")]/input)`);
+  await says(phone, ARABIC.texts['language.noVoice']);
+  expect(phone.problems).toEqual([]);
+  await phone.close();
+}, 300_000);
