@@ -1,13 +1,13 @@
 'use client';
 
-import { type ReactNode, type Ref, useEffect, useRef } from 'react';
+import { type CSSProperties, type Ref, useEffect, useRef } from 'react';
 import { currentSegment, isBeforeSet } from '@/core/player';
 import { BeginButton } from './begin-button';
 import type { PlayerFaceProps } from './player-face-props';
 import { useSay } from './say';
 
 const SIDE_BUTTON =
-  'min-h-[48px] rounded border border-edge bg-sheet px-0.5 font-medium leading-tight hyphens-auto';
+  'player-side min-h-[48px] rounded border border-edge bg-sheet px-0.5 font-medium leading-tight';
 
 /** What can be pressed: the way through the session, and always the way out of it. */
 export function Controls({
@@ -82,6 +82,7 @@ export function Controls({
   );
 }
 
+/** One of five side by side: its longest word finds room whatever the language and the size of text. */
 function Side({
   onClick,
   ref,
@@ -89,11 +90,12 @@ function Side({
 }: {
   onClick: () => void;
   ref?: Ref<HTMLButtonElement>;
-  children: ReactNode;
+  children: string;
 }) {
+  const letters = Math.max(...children.split(/\s+/).map((word) => [...word].length));
   return (
     <button type="button" ref={ref} className={SIDE_BUTTON} onClick={onClick}>
-      {children}
+      <span style={{ '--letters': letters } as CSSProperties}>{children}</span>
     </button>
   );
 }
