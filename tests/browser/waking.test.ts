@@ -108,6 +108,8 @@ describe('the first page', () => {
     const phone = await atToday(() => localStorage.setItem('dl-notify', 'yes'));
     const { origin } = stage.server;
     await phone.browserContext().overridePermissions(origin, ['notifications']);
+    // A notice is shown by the worker; before it is at work the page would show it itself.
+    await phone.evaluate(() => navigator.serviceWorker.ready.then(() => true));
     // Hours pass in a moment, and it is just after midnight.
     await phone.evaluateOnNewDocument(() => {
       const real = window.setTimeout.bind(window);
