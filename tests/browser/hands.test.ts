@@ -139,7 +139,11 @@ it('has the keyboard where the eye goes, from the first touch to the last word',
   await press(phone, 'Leave without telling');
   await says(phone, 'A short word about today');
   await phone.waitForFunction(() => document.activeElement?.tagName === 'H1');
-  await press(phone, 'A short word about today');
+  // The browser may still be putting the page back where it stood: the touch is the link's own.
+  const word = await phone.waitForSelector(
+    '::-p-xpath(//a[starts-with(normalize-space(.), "A short word about today")])',
+  );
+  await word?.evaluate((link) => (link as HTMLElement).click());
   await isAt(phone, 'A short word about today');
   await press(phone, 'Not now');
   await says(phone, 'Everything you did is at harbour.');

@@ -33,6 +33,8 @@ export async function violations(page: Page, view: string): Promise<string[]> {
       { name: 'prefers-reduced-motion', value: 'reduce' },
     ]);
   await scheme('light');
+  // A page that is read anew has its title a moment later.
+  await page.waitForFunction(() => document.title !== '');
   const light = await run(page, WCAG);
   if (!process.env.DARK_EVERYWHERE && !DARK_SAMPLE.includes(view)) return light;
   await scheme('dark');
