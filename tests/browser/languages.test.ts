@@ -66,7 +66,8 @@ it('is chosen on the first screen by its own name, and the clinic’s pages stay
   const phone = await freshPage(stage.browser, PHONE);
   await goTo(phone, `${stage.server.origin}/open#${link}`);
   await says(phone, 'Begin');
-  // The list has a name also before anything else of the page has come.
+  // It stands there as soon as the page is awake, and has a name before anything else has come.
+  await phone.waitForSelector('ul:has(button[lang])');
   expect(await phone.$eval('ul:has(button[lang])', (list) => list.getAttribute('aria-label'))).toBe(
     'Language',
   );
