@@ -1,6 +1,5 @@
 import {
   Document,
-  G,
   Page,
   Path,
   Rect,
@@ -11,7 +10,7 @@ import {
   renderToBuffer,
   Image,
 } from '@react-pdf/renderer';
-import { type Drawing, PAPER_PALETTE, SIGN_ICONS, broad } from '@/core/figure';
+import { SIGN_ICONS } from '@/core/figure';
 import {
   type Handout,
   type HandoutExercise,
@@ -20,6 +19,7 @@ import {
   type Paper,
 } from '@/core/handout';
 import { PDF_FONTS, missingInPdf, registerPdfFonts } from './fonts';
+import { Picture } from './picture';
 import { qrPath } from './qr-path';
 
 const INK = '#111111';
@@ -214,59 +214,6 @@ function Head({ handout, styles }: { handout: Handout; styles: Styles }) {
       </View>
     </View>
   );
-}
-
-/** The library paints a stroke over its fill, so each outline is drawn first and filled after. */
-function Picture({ drawing, width }: { drawing: Drawing; width: number }) {
-  const [, , wide, high] = drawing.box;
-  return (
-    <Svg width={width} height={(width * high) / wide} viewBox={drawing.box.join(' ')}>
-      <Shapes drawing={drawing} />
-    </Svg>
-  );
-}
-
-function Shapes({ drawing: { shapes, unit, inset } }: { drawing: Drawing }) {
-  return (
-    <>
-      {shapes
-        .filter(({ d }) => d !== '')
-        .map(({ tone, d }, index) => {
-          const { fill, stroke, width: strokeWidth, dash, opacity, over } = PAPER_PALETTE[tone];
-          const ground = fill !== 'none' && <Path d={d} fill={fill} />;
-          return (
-            <G key={index} opacity={opacity}>
-              {over && ground}
-              {stroke !== 'none' && (
-                <Path
-                  d={d}
-                  fill="none"
-                  stroke={stroke}
-                  // Half of a line lies under its fill.
-                  strokeWidth={broad(strokeWidth, unit)}
-                  strokeLinejoin="round"
-                  strokeLinecap="round"
-                  {...(dash ? { strokeDasharray: dash } : {})}
-                />
-              )}
-              {!over && ground}
-            </G>
-          );
-        })}
-      {inset && (
-        <G transform={insetTransform(inset)}>
-          <Shapes drawing={inset.of} />
-        </G>
-      )}
-    </>
-  );
-}
-
-/** Where the small picture of a close-up stands, as the library places a group. */
-function insetTransform({ place: [x, y, width], of }: NonNullable<Drawing['inset']>): string {
-  const [left, top, wide] = of.box;
-  const scale = width / wide;
-  return `translate(${x - left * scale} ${y - top * scale}) scale(${scale})`;
 }
 
 /** What the dose asks for, as signs; the numbers in words stand beside them. */

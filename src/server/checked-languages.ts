@@ -34,14 +34,6 @@ export async function isLanguageChecked(clinicId: ClinicId, language: Language):
   );
 }
 
-/** The name of a patient's language while nobody of the clinic stands for it; null where somebody does. */
-export async function uncheckedLanguage(patient: Patient): Promise<string | null> {
-  const language = languageFor(patient);
-  return (await isLanguageChecked(patient.clinicId, language))
-    ? null
-    : language.texts['language.name'];
-}
-
 /** What a patient reads where it is not the clinic's language; else null. */
 export async function patientReads(
   patient: Patient,
@@ -52,6 +44,12 @@ export async function patientReads(
     name: language.texts['language.name'],
     checked: await isLanguageChecked(patient.clinicId, language),
   };
+}
+
+/** The name of a patient's language while nobody of the clinic stands for it; null where somebody does. */
+export async function uncheckedLanguage(patient: Patient): Promise<string | null> {
+  const reads = await patientReads(patient);
+  return reads && !reads.checked ? reads.name : null;
 }
 
 /** A language as the clinic sees it. */
