@@ -177,3 +177,29 @@ it('stays silent, with a sentence, where the phone has no voice for the language
   expect(phone.problems).toEqual([]);
   await phone.close();
 }, 300_000);
+
+it('keeps a telephone number in its order within a sentence from right to left', async () => {
+  const { phone } = await reader('Quay Number', ARABIC);
+  await press(phone, ARABIC.texts['today.begin']);
+  await says(phone, ARABIC.texts['stop.emergencySigns']);
+  // Also where it is broken over two lines: a plus stands before its digits on every line.
+  const seen = await phone.evaluate(() =>
+    ['normal', 'larger'].flatMap((size) => {
+      document.documentElement.dataset.text = size;
+      return [...document.querySelectorAll('a[href^="tel:"]')].flatMap((link) => {
+        const text = link.firstChild;
+        const from = text?.textContent?.indexOf('+') ?? -1;
+        if (!text || from < 0) return [];
+        const leftOf = (at: number) => {
+          const range = document.createRange();
+          range.setStart(text, at);
+          range.setEnd(text, at + 1);
+          return range.getBoundingClientRect().left;
+        };
+        return [`${size}: ${leftOf(from) < leftOf(from + 1) ? 'before' : 'behind'}`];
+      });
+    }),
+  );
+  expect(new Set(seen)).toEqual(new Set(['normal: before', 'larger: before']));
+  await phone.close();
+}, 300_000);
