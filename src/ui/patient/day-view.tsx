@@ -99,7 +99,11 @@ function Paused({ pack, paused }: { pack: ShownPack; paused: Exclude<PackDay['pa
       <p>{say(about[paused])}</p>
       <p dir="auto">
         {pack.clinic.name}:{' '}
-        <a href={dialled(pack.clinic.phone)} className="inline-block py-2 text-action underline">
+        <a
+          href={dialled(pack.clinic.phone)}
+          className="inline-block py-2 text-action underline"
+          dir="ltr"
+        >
           {pack.clinic.phone}
         </a>
       </p>
