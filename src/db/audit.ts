@@ -21,19 +21,26 @@ export type AuditEntry = {
   readonly subject: { readonly kind: string; readonly id: string };
 };
 
-export function audit({ clinicId, at, actor, verb, subject }: AuditEntry): Statement {
+export function audit(entry: AuditEntry): Statement {
+  return audits([entry]);
+}
+
+/** Several entries in one statement, in this order. */
+export function audits(entries: readonly AuditEntry[]): Statement {
   return builder()
     .insert(auditEvent)
-    .values({
-      clinicId,
-      at,
-      actorKind: actor.kind,
-      actorId: actor.id,
-      verb,
-      subjectKind: subject.kind,
-      subjectId: subject.id,
-      session: actor.kind === 'member' ? (actor.session ?? '') : '',
-    });
+    .values(
+      entries.map(({ clinicId, at, actor, verb, subject }) => ({
+        clinicId,
+        at,
+        actorKind: actor.kind,
+        actorId: actor.id,
+        verb,
+        subjectKind: subject.kind,
+        subjectId: subject.id,
+        session: actor.kind === 'member' ? (actor.session ?? '') : '',
+      })),
+    );
 }
 
 /** When the newest entry of a clinic's audit was written, by the clock of then; null before the first. */

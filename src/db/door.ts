@@ -8,6 +8,7 @@ import { dirname, join } from 'node:path';
 import { isMainThread } from 'node:worker_threads';
 import { DatabaseFailure, type GuardName, StartRefused, cleanError, isBusy } from './errors';
 import { guard as guardTable } from './schema';
+import { roomInTurn } from './turn';
 import { marksSoFar, refuseMarked } from './unreadable';
 
 /**
@@ -173,6 +174,7 @@ export async function write(
   // From when it was asked for: those behind it in the queue do not wait for each other's patience.
   const asked = performance.now();
   return inQueue(async () => {
+    await roomInTurn();
     const until = Math.max(asked + patience, performance.now() + LEAST_PATIENCE_MS);
     for (let attempt = 1; ; attempt += 1) {
       try {
@@ -193,8 +195,21 @@ function pause(milliseconds: number): Promise<void> {
   return new Promise((resolve) => setTimeout(resolve, milliseconds));
 }
 
+/** What a guard asks for. */
+export type Condition = SQL;
+
+/** All of these conditions; there is at least one. */
+export function allOf(conditions: readonly Condition[]): Condition {
+  const [only] = conditions;
+  if (conditions.length === 1 && only) return only;
+  return sql.join(
+    conditions.map((one) => sql`(${one})`),
+    sql` AND `,
+  );
+}
+
 /** A statement that fails its whole batch unless the condition holds at that moment. */
-export function guard(name: GuardName, condition: SQL): Statement {
+export function guard(name: GuardName, condition: Condition): Statement {
   return builder()
     .insert(guardTable)
     .values({ name, holds: sql`(SELECT coalesce((${condition}), 0) <> 0)` });

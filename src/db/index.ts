@@ -10,8 +10,10 @@ export * from './devices';
 export * from './factors';
 export { prepareDatabase } from './start';
 export {
+  allOf,
   checkpoint,
   closeDatabase,
+  type Condition,
   databaseKey,
   databaseUrl,
   guard,
@@ -20,6 +22,7 @@ export {
   type Statement,
   write,
 } from './door';
+export { roomInTurn } from './turn';
 export * from './erase';
 export * from './errors';
 export { cutJournal, purgeDatabase } from './purge';

@@ -1,68 +1,88 @@
 import { LIST_BOUNDS } from './bounds';
 import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read } from './door';
+import { type Statement, allOf, builder, read } from './door';
 import { episodeOf } from './visit/place';
 import { alert, dayDone, logConflict, sessionEvent } from './schema';
 
 export type SessionEventRow = Omit<typeof sessionEvent.$inferSelect, 'episodeId'>;
 export type DayDoneRow = typeof dayDone.$inferSelect;
 
-/** The most events of one day that are read; far beyond what a person can do. */
+/** A patient's day. */
+export type DayOf = { readonly patientId: PatientId; readonly date: LocalDate };
 
+/** The events of one day of one patient, in the order they happened. */
 export function eventsOfDay(
   clinicId: ClinicId,
   patientId: PatientId,
   date: LocalDate,
 ): Promise<SessionEventRow[]> {
+  return eventsOfDays(clinicId, [{ patientId, date }]);
+}
+
+/** The events of some days of some patients, in the order they happened; of each at most what a day is read with. */
+export function eventsOfDays(
+  clinicId: ClinicId,
+  days: readonly DayOf[],
+): Promise<SessionEventRow[]> {
   return read((db) =>
     db
       .select()
       .from(sessionEvent)
-      .where(
-        and(
-          eq(sessionEvent.clinicId, clinicId),
-          eq(sessionEvent.patientId, patientId),
-          eq(sessionEvent.localDate, date),
-        ),
-      )
+      .where(and(eq(sessionEvent.clinicId, clinicId), isOneOf(days)))
       .orderBy(asc(sessionEvent.deviceAt), asc(sessionEvent.id))
-      .limit(LIST_BOUNDS.eventsOfADay),
+      .limit(LIST_BOUNDS.eventsOfADay * days.length),
   );
+}
+
+function isOneOf(days: readonly DayOf[]) {
+  const [only] = days;
+  if (days.length === 1 && only)
+    return and(eq(sessionEvent.patientId, only.patientId), eq(sessionEvent.localDate, only.date));
+  const list = sql.join(
+    days.map(({ patientId, date }) => sql`(${patientId}, ${date})`),
+    sql`, `,
+  );
+  return sql`(${sessionEvent.patientId}, ${sessionEvent.localDate}) IN (VALUES ${list})`;
 }
 
 /** The day each of these sessions was first taken in under. */
-export async function datesOfSessions(
+export function datesOfSessions(
   clinicId: ClinicId,
-  patientId: PatientId,
+  patientIds: readonly PatientId[],
   sessionIds: readonly string[],
 ) {
-  const rows = await read((db) =>
+  const { patientId, sessionId, localDate } = sessionEvent;
+  return read((db) =>
     db
-      .selectDistinct({ sessionId: sessionEvent.sessionId, localDate: sessionEvent.localDate })
+      .selectDistinct({ patientId, sessionId, localDate })
       .from(sessionEvent)
       .where(
         and(
           eq(sessionEvent.clinicId, clinicId),
-          eq(sessionEvent.patientId, patientId),
-          inArray(sessionEvent.sessionId, [...sessionIds]),
+          inArray(patientId, [...patientIds]),
+          inArray(sessionId, [...sessionIds]),
         ),
       ),
   );
-  return new Map(rows.map((row) => [row.sessionId, row.localDate]));
 }
 
-/** Stored events with these ids. */
-export function eventsById(clinicId: ClinicId, patientId: PatientId, ids: readonly string[]) {
+/** Stored events of these patients with these ids. */
+export function eventsById(
+  clinicId: ClinicId,
+  patientIds: readonly PatientId[],
+  ids: readonly string[],
+) {
+  const { patientId, id, payloadHash } = sessionEvent;
   return read((db) =>
     db
-      .select({ id: sessionEvent.id, payloadHash: sessionEvent.payloadHash })
+      .select({ patientId, id, payloadHash })
       .from(sessionEvent)
       .where(
         and(
           eq(sessionEvent.clinicId, clinicId),
-          eq(sessionEvent.patientId, patientId),
-          inArray(sessionEvent.id, [...ids]),
+          inArray(patientId, [...patientIds]),
+          inArray(id, [...ids]),
         ),
       ),
   );
@@ -86,25 +106,34 @@ export function insertAlert(row: typeof alert.$inferInsert): Statement {
     .onConflictDoNothing();
 }
 
-/** A guard's condition: exactly so many events of the day are stored. */
-export function eventsOnDayAre(
+/** A guard's condition: exactly so many events of each of these days are stored. */
+export function eventsOnDaysAre(
   clinicId: ClinicId,
-  patientId: PatientId,
-  date: LocalDate,
-  count: number,
+  days: readonly (DayOf & { readonly events: number })[],
 ) {
-  return sql`SELECT count(*) = ${count} FROM ${sessionEvent} WHERE ${sessionEvent.clinicId} = ${clinicId}
-    AND ${sessionEvent.patientId} = ${patientId} AND ${sessionEvent.localDate} = ${date}`;
+  return allOf(
+    days.map(
+      ({ patientId, date, events }) =>
+        sql`SELECT count(*) = ${events} FROM ${sessionEvent} WHERE ${sessionEvent.clinicId} = ${clinicId}
+    AND ${sessionEvent.patientId} = ${patientId} AND ${sessionEvent.localDate} = ${date}`,
+    ),
+  );
 }
 
-export function putDayDone(row: DayDoneRow): Statement {
-  const { done, sessionsDone, pain, report, events } = row;
+/** Keeps the folds of these days, in the place of those before. */
+export function putDaysDone(rows: readonly DayDoneRow[]): Statement {
   return builder()
     .insert(dayDone)
-    .values(row)
+    .values([...rows])
     .onConflictDoUpdate({
       target: [dayDone.clinicId, dayDone.patientId, dayDone.localDate],
-      set: { done, sessionsDone, pain, report, events },
+      set: {
+        done: sql`excluded.done`,
+        sessionsDone: sql`excluded.sessions_done`,
+        pain: sql`excluded.pain`,
+        report: sql`excluded.report`,
+        events: sql`excluded.events`,
+      },
     });
 }
 

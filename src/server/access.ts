@@ -2,6 +2,7 @@ import type { Role } from '@/core/records';
 import type { ClinicId } from '@/core/units';
 import {
   type Actor,
+  type Condition,
   type Patient,
   type Statement,
   type memberBySession,
@@ -51,9 +52,14 @@ function rolesFrom(needed: Role): Role[] {
   return (Object.keys(RANK) as Role[]).filter((role) => roleSuffices(role, needed));
 }
 
+/** That this member's session holds, with at least this role. */
+export function thatMemberMay(member: SignedIn, needed: Role): Condition {
+  return memberMay(member.tokenHash, member.clinicId, rolesFrom(needed));
+}
+
 /** The guard that stands first in every write of a member. */
 export function stillMay(member: SignedIn, needed: Role): Statement {
-  return guard('access', memberMay(member.tokenHash, member.clinicId, rolesFrom(needed)));
+  return guard('access', thatMemberMay(member, needed));
 }
 
 /** The guard of a write that wants the right to issue patients' links. */
@@ -61,9 +67,14 @@ export function stillIssuesLinks(member: SignedIn): Statement {
   return guard('access', memberIssuesLinks(member.tokenHash, member.clinicId));
 }
 
+/** That this patient's device holds. */
+export function thatDeviceHolds(patient: PatientHere): Condition {
+  return deviceHolds(patient.tokenHash, patient.clinicId, patient.patient.id);
+}
+
 /** The guard that stands first in every write of a patient's device. */
 export function stillHolds(patient: PatientHere): Statement {
-  return guard('access', deviceHolds(patient.tokenHash, patient.clinicId, patient.id));
+  return guard('access', thatDeviceHolds(patient));
 }
 
 export function actorOf(person: SignedIn | PatientHere): Actor {

@@ -2,6 +2,7 @@ import 'server-only';
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import type { Role } from '@/core/records';
+import { roomInTurn } from '@/db';
 import { type PatientHere, type SignedIn, roleSuffices } from './access';
 import { publicOrigin } from './address';
 import { AT_HAND_HEADER, checkAtHand } from './at-hand';
@@ -158,6 +159,7 @@ async function answering(
 ): Promise<NextResponse> {
   try {
     checkOrigin(request);
+    await roomInTurn();
     const answer = await work();
     if (answer.file) {
       const { bytes, type, name } = answer.file;
@@ -202,7 +204,13 @@ function checked<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
   throw new Problem(400, issue?.message ?? 'Something in the form is not right.', at);
 }
 
-const NO_STORE = { 'Cache-Control': 'no-store' };
+/** Also where the proxy, which says the same of pages, is passed by. */
+const NO_STORE = {
+  'Cache-Control': 'no-store',
+  'X-Content-Type-Options': 'nosniff',
+  'Referrer-Policy': 'no-referrer',
+  'Cross-Origin-Resource-Policy': 'same-origin',
+};
 
 /** A write must come from our own pages. */
 function checkOrigin(request: Request): void {
@@ -251,8 +259,8 @@ function typeOf(request: Request): string {
 }
 
 async function readBytes(request: Request, limit: number, say: string): Promise<Buffer> {
-  const tooLarge = new Problem(413, say);
-  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge;
+  const tooLarge = () => new Problem(413, say);
+  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
   const reader = request.body?.getReader();
   const pieces: Uint8Array[] = [];
   let size = 0;
@@ -263,7 +271,7 @@ async function readBytes(request: Request, limit: number, say: string): Promise<
     size += value.byteLength;
     if (size > limit) {
       await reader.cancel();
-      throw tooLarge;
+      throw tooLarge();
     }
     pieces.push(value);
   }

@@ -8,7 +8,7 @@ import { type WallMinute, instantAt, sessionsOn, versionOn } from '@/core/schedu
 import { adviseOn } from '@/core/symptoms';
 import { type LocalDate, addDays } from '@/core/units';
 import { type Patient, eventsOfDay } from '@/db';
-import { type SignedIn, actorOf, stillMay } from './access';
+import { type SignedIn, actorOf, thatMemberMay } from './access';
 import { now } from './clock';
 import { patientFor } from './people';
 import { askedOf, questionsFor } from './patient-questions';
@@ -128,7 +128,7 @@ export async function saveTold(member: SignedIn, draft: ToldDraft): Promise<void
   await takeInFrom(
     {
       patient,
-      access: () => stillMay(member, 'assistant'),
+      access: thatMemberMay(member, 'assistant'),
       actor: actorOf(member),
       verb: 'wrote down what was told by',
       written: { by: member.id, how: draft.how, on: date },
@@ -157,7 +157,7 @@ export async function takeBackTold(member: SignedIn, draft: ToldBackDraft): Prom
   await takeInFrom(
     {
       patient,
-      access: () => stillMay(member, 'assistant'),
+      access: thatMemberMay(member, 'assistant'),
       actor: actorOf(member),
       verb: 'took back what was written down of',
       written: { by: member.id, how: first.writtenHow ?? 'call', on: date },

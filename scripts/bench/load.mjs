@@ -1,0 +1,255 @@
+import { createClient } from '@libsql/client';
+import { spawn } from 'node:child_process';
+import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { ENVIRONMENT, ROOT, ensureBuild, option, run } from '../lib/project.mjs';
+
+/**
+ * The morning of a large clinic: 5,000 patients, 200 phones that send a session at once and a desk that
+ * opens the list meanwhile. The load is made by this process, the server is another: `npm run bench:load`.
+ * Printed, never asserted.
+ */
+const PORT = Number(option('port', '3918'));
+const PHONES = Number(option('phones', '200'));
+const LISTS = 5;
+const made = join(ROOT, 'data', 'bench');
+const data = join(ROOT, 'data', 'load');
+const probe = join(data, 'loop.jsonl');
+const origin = `http://localhost:${PORT}`;
+
+const at = (values, share) =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * share)] ?? 0;
+const rows = [];
+const row = (what, value) => rows.push([what, value]);
+const ms = (value) => `${value < 10 ? value.toFixed(1) : Math.round(value)} ms`;
+
+ensureBuild();
+if (!existsSync(join(made, 'bench.json'))) {
+  mkdirSync(made, { recursive: true });
+  console.log('Writing 5,000 patients with their records …');
+  run(process.execPath, ['--import', 'tsx', 'scripts/bench/records.ts', join(made, 'bench.json')], {
+    env: { ...ENVIRONMENT, DATA_DIR: made, PUBLIC_URL: origin },
+  });
+}
+rmSync(data, { recursive: true, force: true });
+mkdirSync(data, { recursive: true });
+copyFileSync(join(made, 'dry-lantern.db'), join(data, 'dry-lantern.db'));
+const { email, password } = JSON.parse(readFileSync(join(made, 'bench.json'), 'utf8'));
+
+/** Phones of the first patients, each with the lines of its newest version. */
+async function openPhones() {
+  const client = createClient({ url: `file:${join(data, 'dry-lantern.db')}` });
+  const { rows: found } = await client.execute({
+    sql: `SELECT v.clinic_id, v.patient_id, v.programme_id, max(v.number) AS number, l.id AS link_id
+      FROM programme_version v JOIN patient_link l ON l.clinic_id = v.clinic_id AND l.patient_id = v.patient_id
+      GROUP BY v.patient_id ORDER BY v.patient_id LIMIT ?`,
+    args: [PHONES],
+  });
+  const phones = [];
+  const now = Date.now();
+  for (const one of found) {
+    const token = randomBytes(32).toString('base64url');
+    await client.execute({
+      sql: 'INSERT INTO patient_device (token_hash, clinic_id, patient_id, link_id, created_at, last_seen_at) VALUES (?, ?, ?, ?, ?, ?)',
+      args: [
+        createHash('sha256').update(token).digest('base64url'),
+        one.clinic_id,
+        one.patient_id,
+        one.link_id,
+        now,
+        now,
+      ],
+    });
+    const lines = await client.execute({
+      sql: 'SELECT lineage FROM programme_line WHERE clinic_id = ? AND programme_id = ? AND number = ? ORDER BY place',
+      args: [one.clinic_id, one.programme_id, one.number],
+    });
+    phones.push({
+      token,
+      programmeId: one.programme_id,
+      version: one.number,
+      lineages: lines.rows.map(({ lineage }) => lineage),
+    });
+  }
+  client.close();
+  return phones;
+}
+
+/** What one phone posts of one session: begun, each exercise as it is done, ended, told. */
+function postsOf({ programmeId, version, lineages }) {
+  const sessionId = randomUUID();
+  let offsetMs = 0;
+  const event = (body) => ({
+    id: randomUUID(),
+    sessionId,
+    sessionKey: 'session-1',
+    programmeId,
+    version,
+    deviceAt: Date.now(),
+    offsetMs: (offsetMs += 30_000),
+    body,
+  });
+  const reps = Array.from({ length: 10 }, (_, index) => ({
+    round: 1,
+    side: null,
+    direction: 1,
+    station: 1,
+    set: 1,
+    rep: index + 1,
+    held: 10,
+    moved: 0,
+  }));
+  return [
+    [event({ type: 'started' })],
+    ...lineages.map((lineage) => [event({ type: 'line', lineage, reps, skipped: null })]),
+    [event({ type: 'ended' })],
+    [event({ type: 'check-in', pain: 3, effort: 4, word: '' })],
+  ];
+}
+
+const post = (path, body, cookie = '') =>
+  fetch(`${origin}${path}`, {
+    method: 'POST',
+    headers: { origin, cookie, 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+
+async function timed(job) {
+  const began = performance.now();
+  const value = await job();
+  return { value, took: performance.now() - began };
+}
+
+async function listOnce(cookie) {
+  const { value, took } = await timed(async () => {
+    const answer = await fetch(`${origin}/`, { headers: { cookie } });
+    if (answer.status !== 200) throw new Error(`the list answered ${answer.status}`);
+    return answer.text();
+  });
+  return { took, html: value };
+}
+
+const phones = await openPhones();
+const server = spawn(process.execPath, ['scripts/serve/server.mjs', String(PORT)], {
+  cwd: ROOT,
+  env: {
+    ...ENVIRONMENT,
+    NODE_ENV: 'production',
+    NODE_OPTIONS: `--import ${join(ROOT, 'scripts/bench/loop-probe.mjs')}`,
+    LOOP_PROBE: probe,
+    DATA_DIR: data,
+    PUBLIC_URL: origin,
+  },
+  stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+});
+await new Promise((resolve) => server.once('message', resolve));
+
+/** What the server's event loop was late by since the last time this was asked. */
+async function loop() {
+  const before = existsSync(probe) ? readFileSync(probe, 'utf8').length : 0;
+  server.kill('SIGUSR2');
+  for (;;) {
+    await wait(20);
+    const text = existsSync(probe) ? readFileSync(probe, 'utf8') : '';
+    if (text.length > before) return JSON.parse(text.trim().split('\n').at(-1));
+  }
+}
+const late = ({ p999, max }) => `p99.9 ${ms(p999)}, longest ${ms(max)}`;
+
+try {
+  const cookie = (await post('/api/v1/sign-in', { email, password })).headers
+    .get('set-cookie')
+    .split(';')[0];
+  const patient = `dl_patient=${phones[0].token}`;
+  const today = () =>
+    fetch(`${origin}/today`, { headers: { cookie: patient } }).then((a) => a.text());
+  await today();
+  await loop();
+  await wait(5_000);
+  row('event loop, nothing to do', late(await loop()));
+
+  // The first look after midnight: no row holds, and one phone asks for Today all the time.
+  let looking = true;
+  const waits = [];
+  const asking = (async () => {
+    while (looking) {
+      waits.push((await timed(today)).took);
+      await wait(20);
+    }
+  })();
+  const first = await timed(() => listOnce(cookie));
+  let looks = 1;
+  const began = performance.now();
+  while (/still being reckoned/.test(first.value.html) && performance.now() - began < 120_000) {
+    const { html } = await listOnce(cookie);
+    looks += 1;
+    if (!/still being reckoned/.test(html)) break;
+    await wait(500);
+  }
+  const whole = performance.now() - began + first.took;
+  looking = false;
+  await asking;
+  row('first look after midnight: the list', ms(first.took));
+  row('… until all rows were there', `${(whole / 1000).toFixed(1)} s, ${looks} looks`);
+  row(
+    '… Today of a phone meanwhile',
+    `p95 ${ms(at(waits, 0.95))}, longest ${ms(Math.max(...waits))}`,
+  );
+  row('… event loop', late(await loop()));
+
+  const quiet = [];
+  for (let round = 0; round < 8; round += 1) quiet.push(await listOnce(cookie));
+  row(
+    'list, all rows there',
+    `${ms(
+      at(
+        quiet.map(({ took }) => took),
+        0.5,
+      ),
+    )}, ${Math.round(quiet[0].html.length / 1000)} kB`,
+  );
+  await loop();
+
+  const times = [];
+  const lists = [];
+  const start = performance.now();
+  const all = Promise.all(
+    phones.map(async (phone) => {
+      for (const events of postsOf(phone)) {
+        const { value, took } = await timed(async () => {
+          const answer = await post(
+            '/api/v1/patient/events',
+            { sentAt: Date.now(), events },
+            `dl_patient=${phone.token}`,
+          );
+          return [answer.status, await answer.text()];
+        });
+        if (value[0] !== 200) throw new Error(`a phone was answered ${value.join(' ')}`);
+        times.push(took);
+      }
+    }),
+  );
+  const opening = (async () => {
+    for (let round = 0; round < LISTS; round += 1) {
+      await wait(700);
+      lists.push((await listOnce(cookie)).took);
+    }
+  })();
+  await all;
+  const seconds = (performance.now() - start) / 1000;
+  await opening;
+  row(
+    `${times.length} event posts of ${phones.length} phones`,
+    `${(times.length / seconds).toFixed(0)}/s, p50 ${ms(at(times, 0.5))}, p95 ${ms(at(times, 0.95))}`,
+  );
+  row('… the list meanwhile', `p50 ${ms(at(lists, 0.5))}, longest ${ms(Math.max(...lists))}`);
+  const after = await loop();
+  row('… event loop', late(after));
+  row('memory after it', `${Math.round(after.megabytes)} MB`);
+} finally {
+  server.kill('SIGTERM');
+}
+console.log('\n| what | measured |\n|---|---|');
+for (const cells of rows) console.log(`| ${cells.join(' | ')} |`);
