@@ -62,6 +62,7 @@ export default {
         '^@/pdf/thread$': '<rootDir>/tests/support/pdf-thread.ts',
         '^@node-rs/argon2$': '<rootDir>/tests/support/quick-argon2.ts',
         '^@/server/erase-thread$': '<rootDir>/tests/support/erase-here.ts',
+        '^@/server/follow/rows-thread$': '<rootDir>/tests/support/rows-here.ts',
         '^@/server/whole-record/thread$': '<rootDir>/tests/support/record-here.ts',
         ...shared.moduleNameMapper,
         // Handlers are called without a server: their cookies and headers are the test's.

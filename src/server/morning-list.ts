@@ -17,7 +17,7 @@ import {
 import type { SignedIn } from './access';
 import { practitionersSeen } from './files';
 import { escalate } from './follow/escalation';
-import { refreshTriage } from './follow/refresh';
+import { readyForLook } from './follow/refresh';
 
 /** A row with whose it is. */
 export type PatientRow = MorningRow & {
@@ -66,17 +66,17 @@ export type MorningAsked = {
   readonly page: number;
 };
 
-/** Nobody waits longer than this for the list, in milliseconds. */
-const LOOK = { chunk: 25, milliseconds: 2_500 };
-
-/** Steady patients need no look: only so many are shown before somebody asks for them. */
-const STEADY_SHOWN = 12;
+/**
+ * So many of each group are shown before somebody asks for all of them: the first to be called, and few of
+ * the steady, who need no look.
+ */
+const SHOWN = { 'call today': 30, decide: 30, steady: 12, aside: 30 } as const;
 
 /** The clinic's patients in the order of who needs what this morning. */
 export async function morningList(member: SignedIn, asked: MorningAsked): Promise<MorningList> {
   const { clinicId } = member;
   await escalate(clinicId);
-  const waiting = await refreshTriage(clinicId, LOOK);
+  const waiting = await readyForLook(clinicId);
   const { search, practitionerId, group, page } = asked;
   const [members, everyTally, seen] = await Promise.all([
     membersOf(clinicId),
@@ -99,8 +99,8 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
     wanted.map(async (one, index): Promise<MorningGroup> => {
       const rows = await triageRowsOf({ ...base, level: levelOf(one), page: shown });
       // Looking for somebody, or at one group, shows all of a page.
-      const few = group === null && search === '' && one === 'steady';
-      const wantedRows = rows.slice(0, few ? STEADY_SHOWN : rows.length);
+      const few = group === null && search === '';
+      const wantedRows = rows.slice(0, few ? SHOWN[one] : rows.length);
       const ids = wantedRows.map(({ patientId }) => patientId);
       const days = wantedRows.map(({ forDate }) => forDate).sort();
       const [visits, phones, contacts] = await Promise.all([

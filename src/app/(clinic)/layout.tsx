@@ -26,7 +26,7 @@ export default async function ClinicLayout({ children }: { children: React.React
           <Link href="/" className="text-lg font-semibold text-ink">
             Dry Lantern
           </Link>
-          <nav aria-label="Clinic" className="flex gap-4">
+          <nav aria-label="Clinic" className="flex flex-wrap gap-x-4 whitespace-nowrap">
             <Link href="/" className="py-1 text-action hover:underline">
               Morning list
             </Link>

@@ -1,5 +1,6 @@
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
+import { LANTERN_DAYS } from '@/core/morning';
 import { roleSuffices } from '@/server/access';
 import { backupWarning } from '@/server/backups';
 import { writtenAhead } from '@/server/clock-look';
@@ -11,6 +12,7 @@ import { BackupNotice } from '@/ui/clinic/backup-notice';
 import { morningList } from '@/server/morning-list';
 import { buttonClass } from '@/ui/primitives/button';
 import { INPUT_CLASS } from '@/ui/primitives/field';
+import { SmallLanternParts } from '@/ui/lantern/small-lantern';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { legible } from '@/app/legible';
 import { Covers, Pages, Whose } from './_morning/around';
@@ -107,9 +109,12 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
               : 'No patients yet. Add the first with “New patient”, then write a programme as dose lines.'}
         </p>
       ) : (
-        list.groups.map((one) => (
-          <Group key={one.level ?? 'aside'} group={one} query={query} mayAct={mayAct} />
-        ))
+        <>
+          <SmallLanternParts ribs={LANTERN_DAYS} />
+          {list.groups.map((one) => (
+            <Group key={one.level ?? 'aside'} group={one} query={query} mayAct={mayAct} />
+          ))}
+        </>
       )}
       <Pages list={list} query={query} />
     </>

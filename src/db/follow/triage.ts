@@ -8,27 +8,33 @@ import { alert, auditEvent, patient, triageMark, triageRow } from '../schema';
 export type TriageRow = typeof triageRow.$inferSelect;
 export type TriageMarkRow = typeof triageMark.$inferSelect;
 
+/** Ids of the clinic's patients who have no row at all, by the two tables' keys alone. */
+export async function patientsWithoutRow(clinicId: ClinicId, most: number): Promise<PatientId[]> {
+  const rows = await read((db) =>
+    db.select({ id: patient.id }).from(patient).where(hasNoRow(clinicId)).limit(most),
+  );
+  return rows.map(({ id }) => id);
+}
+
 /**
- * Ids of the clinic's patients without a row that still holds: those whose row is past its time, by
- * the index of times, and those that have none, by the two tables' keys alone.
+ * Ids of the clinic's patients without a row that still holds: those who have none, then those whose row
+ * is past its time, by the index of times.
  */
-async function idsWithoutTriage(clinicId: ClinicId, at: Instant, most: number): Promise<string[]> {
+export async function patientsWithoutTriage(
+  clinicId: ClinicId,
+  at: Instant,
+  most: number,
+): Promise<PatientId[]> {
+  const missing = await patientsWithoutRow(clinicId, most);
+  if (missing.length === most) return missing;
   const stale = await read((db) =>
     db
       .select({ id: triageRow.patientId })
       .from(triageRow)
       .where(and(eq(triageRow.clinicId, clinicId), lte(triageRow.staleAt, at)))
-      .limit(most),
+      .limit(most - missing.length),
   );
-  if (stale.length === most) return stale.map(({ id }) => id);
-  const missing = await read((db) =>
-    db
-      .select({ id: patient.id })
-      .from(patient)
-      .where(hasNoRow(clinicId))
-      .limit(most - stale.length),
-  );
-  return [...stale, ...missing].map(({ id }) => id);
+  return [...missing, ...stale.map(({ id }) => id)];
 }
 
 function hasNoRow(clinicId: ClinicId) {
@@ -40,16 +46,32 @@ function hasNoRow(clinicId: ClinicId) {
   );
 }
 
-/** Patients of the clinic without a row that still holds, at most so many. */
-export async function patientsWithoutTriage(clinicId: ClinicId, at: Instant, most: number) {
-  const ids = await idsWithoutTriage(clinicId, at, most);
-  if (ids.length === 0) return [];
-  return read((db) =>
+/** Those of them of whom an alert is open, by id: what is new of them must not wait. */
+export async function alarmedWithoutTriage(
+  clinicId: ClinicId,
+  at: Instant,
+  most: number,
+): Promise<PatientId[]> {
+  const rows = await read((db) =>
     db
-      .select()
-      .from(patient)
-      .where(and(eq(patient.clinicId, clinicId), inArray(patient.id, ids))),
+      .selectDistinct({ id: alert.patientId })
+      .from(alert)
+      .innerJoin(
+        patient,
+        and(eq(patient.clinicId, alert.clinicId), eq(patient.id, alert.patientId)),
+      )
+      .where(
+        and(
+          eq(alert.clinicId, clinicId),
+          isNull(alert.acknowledgedAt),
+          isNull(patient.archivedAt),
+          sql`NOT EXISTS (SELECT 1 FROM ${triageRow} WHERE ${triageRow.clinicId} = ${alert.clinicId}
+            AND ${triageRow.patientId} = ${alert.patientId} AND ${triageRow.staleAt} > ${at})`,
+        ),
+      )
+      .limit(most),
   );
+  return rows.map(({ id }) => id);
 }
 
 /** The newest thing written of a clinic, by anybody. */
@@ -63,10 +85,18 @@ export async function newestAudit(clinicId: ClinicId): Promise<number> {
   return rows[0]?.id ?? 0;
 }
 
-/** A guard's condition: nothing has been written of the clinic since. */
-export function nothingWrittenSince(clinicId: ClinicId, audit: number) {
-  return sql`SELECT coalesce(max(${auditEvent.id}), 0) = ${audit} FROM ${auditEvent}
-    WHERE ${auditEvent.clinicId} = ${clinicId}`;
+/**
+ * A guard's condition: nothing has been written of these patients since, nor of anything of the clinic
+ * that is no patient's, such as its limits.
+ */
+export function nothingWrittenOf(clinicId: ClinicId, patientIds: readonly string[], audit: number) {
+  const list = sql.join(
+    patientIds.map((id) => sql`${id}`),
+    sql`, `,
+  );
+  return sql`SELECT NOT EXISTS (SELECT 1 FROM ${auditEvent} WHERE ${auditEvent.id} > ${audit}
+    AND ${auditEvent.clinicId} = ${clinicId}
+    AND (${auditEvent.subjectKind} <> 'patient' OR ${auditEvent.subjectId} IN (${list})))`;
 }
 
 /** How many of the clinic's patients have no row that still holds. */

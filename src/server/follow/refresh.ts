@@ -1,16 +1,16 @@
-import { BATCHES, PERIODS_MS } from '../periods';
+import { rowsInThread } from '@/server/follow/rows-thread';
 import { later } from '@/core/schedule';
-import type { ClinicId } from '@/core/units';
+import type { ClinicId, PatientId } from '@/core/units';
 import {
   GuardRefused,
-  type Patient,
-  type TriageRow,
+  alarmedWithoutTriage,
   clinicIds,
   countWithoutTriage,
   guard,
   newestAudit,
-  nothingWrittenSince,
+  nothingWrittenOf,
   optimizeDatabase,
+  patientsWithoutRow,
   patientsWithoutTriage,
   putTriageRows,
   write,
@@ -18,16 +18,16 @@ import {
 import { breather } from '../breathe';
 import { now } from '../clock';
 import { leased } from '../leases';
-import { logFailure, unreadableIn } from '../problem';
+import { BATCHES, PERIODS_MS } from '../periods';
+import { logFailure } from '../problem';
 import { escalate } from './escalation';
-import { triageRows, unreadableRow } from './triage';
 
 /** How much is reckoned at once, and for how long; what is left is said, and done in the background. */
 export type RefreshBounds = { readonly chunk: number; readonly milliseconds: number };
 const ALL: RefreshBounds = { chunk: BATCHES.triage, milliseconds: Infinity };
 
 /**
- * Reckons the rows of the clinic that do not hold any more, a chunk at a time.
+ * Reckons the rows of the clinic that do not hold any more, a chunk at a time, in a thread.
  *
  * @returns how many are left
  */
@@ -37,51 +37,88 @@ export async function refreshTriage(clinicId: ClinicId, bounds = ALL): Promise<n
   let refused = 0;
   for (;;) {
     await breathe();
-    const seen = await newestAudit(clinicId);
-    const patients = await patientsWithoutTriage(clinicId, now(), bounds.chunk);
-    if (patients.length === 0) return 0;
+    const ids = await patientsWithoutTriage(clinicId, now(), bounds.chunk);
+    if (ids.length === 0) return 0;
     if (performance.now() > until) return countWithoutTriage(clinicId, now());
-    const rows = await rowsOf(clinicId, patients);
-    try {
-      // Derived from the record alone, so it needs no audit: anyone's next look makes the same.
-      await write(() =>
-        refused < BATCHES.triageTries
-          ? [guard('triage', nothingWrittenSince(clinicId, seen)), putTriageRows(rows)]
-          : [
-              putTriageRows(
-                rows.map((row) => ({ ...row, staleAt: later(now(), PERIODS_MS.triageStale) })),
-              ),
-            ],
-      );
-      refused = 0;
-    } catch (error) {
-      // What was reckoned is not of the newest record: once more.
-      if (!(error instanceof GuardRefused)) throw error;
-      refused += 1;
-    }
-  }
-}
-
-/** The rows of these patients; one whose record cannot be read keeps nobody else from theirs. */
-async function rowsOf(clinicId: ClinicId, patients: readonly Patient[]): Promise<TriageRow[]> {
-  try {
-    return await triageRows(clinicId, patients);
-  } catch (error) {
-    const say = unreadableIn(error);
-    if (say === null) throw error;
-    const [only, ...others] = patients;
-    if (!only) return [];
-    if (others.length === 0) return [unreadableRow(only, say)];
-    const rows: TriageRow[] = [];
-    for (const patient of patients) rows.push(...(await rowsOf(clinicId, [patient])));
-    return rows;
+    refused = (await reckon(clinicId, ids, refused >= BATCHES.triageTries)) ? 0 : refused + 1;
   }
 }
 
 /**
- * The background reckons few patients at once and lets everybody in between them, so that a phone
- * never waits longer than for one patient's row.
+ * Reckons the rows of these patients and keeps them.
+ *
+ * @param forNow keeps them although the record goes on being written, for a moment only
+ * @returns false where the record was written meanwhile, so that they were not kept
  */
+async function reckon(
+  clinicId: ClinicId,
+  ids: readonly PatientId[],
+  forNow = false,
+): Promise<boolean> {
+  const seen = await newestAudit(clinicId);
+  const rows = await rowsInThread(clinicId, ids);
+  if (rows.length === 0) return true;
+  const staleAt = later(now(), PERIODS_MS.triageStale);
+  try {
+    // Derived from the record alone, so it needs no audit: anyone's next look makes the same.
+    await write(() =>
+      forNow
+        ? [putTriageRows(rows.map((row) => ({ ...row, staleAt })))]
+        : [guard('triage', nothingWrittenOf(clinicId, ids, seen)), putTriageRows(rows)],
+    );
+    return true;
+  } catch (error) {
+    if (!(error instanceof GuardRefused)) throw error;
+    return false;
+  }
+}
+
+/** So few are waited for; with more, such as after midnight, the rows of before are shown meanwhile. */
+const FEW = 25;
+/** Patients with an open alert and no row that holds, who are waited for before anybody else. */
+const ALARMED = 10;
+/** The longest that somebody who looks waits for rows, in milliseconds. */
+const LOOK_MS = 2_500;
+
+/**
+ * Makes the rows ready for somebody who looks at the list. Who has an open alert is reckoned first, then
+ * whoever has no row. Where many rows are only past their time, as after midnight, nobody waits for them:
+ * they are shown as they were, and reckoned in the background.
+ *
+ * @returns how many are left
+ */
+export async function readyForLook(clinicId: ClinicId): Promise<number> {
+  const waiting = await countWithoutTriage(clinicId, now());
+  if (waiting === 0) return 0;
+  if (waiting <= FEW) return refreshTriage(clinicId, { chunk: FEW, milliseconds: LOOK_MS });
+  const until = performance.now() + LOOK_MS;
+  const first = await alarmedWithoutTriage(clinicId, now(), ALARMED);
+  for (let ids = first; performance.now() < until; ids = await patientsWithoutRow(clinicId, FEW)) {
+    if (ids.length > 0) (await reckon(clinicId, ids)) || (await reckon(clinicId, ids, true));
+    else if (ids !== first) break;
+  }
+  void refreshBehind(clinicId);
+  return countWithoutTriage(clinicId, now());
+}
+
+/** Clinics whose rows are being reckoned in the background; the server's bundles share them. */
+const BEHIND = Symbol.for('dry-lantern.triage-behind');
+const behind = ((globalThis as unknown as Record<symbol, Set<ClinicId> | undefined>)[BEHIND] ??=
+  new Set<ClinicId>());
+
+async function refreshBehind(clinicId: ClinicId): Promise<void> {
+  if (behind.has(clinicId)) return;
+  behind.add(clinicId);
+  try {
+    await refreshTriage(clinicId, BITE);
+  } catch (error) {
+    logFailure('triage', error);
+  } finally {
+    behind.delete(clinicId);
+  }
+}
+
+/** The background reckons few patients at once, so that whoever looks at the list is let in between. */
 const BITE: RefreshBounds = {
   chunk: BATCHES.triageBackground,
   milliseconds: PERIODS_MS.triageBite,
@@ -98,7 +135,7 @@ export function startTriage(): void {
       await leased('triage', async () => {
         for (const clinicId of await clinicIds()) {
           await escalate(clinicId);
-          await refreshTriage(clinicId, BITE);
+          await refreshBehind(clinicId);
         }
         await optimizeDatabase();
       });

@@ -7,7 +7,7 @@ import {
 } from '@/core/morning';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { LEVELS } from '@/core/triage';
-import { type LocalDate, addDays, type ClinicId } from '@/core/units';
+import { type LocalDate, addDays, type ClinicId, type PatientId } from '@/core/units';
 import { group } from 'd3';
 import {
   comesForOf,
@@ -19,10 +19,11 @@ import {
   newestOf,
   openAlertsOf,
   openReferralsOf,
+  patientsById,
 } from '@/db';
 import { breather } from '../breathe';
 import { now } from '../clock';
-import { NOT_FOUND, Problem } from '../problem';
+import { NOT_FOUND, Problem, unreadableIn } from '../problem';
 import { todayOf } from '../programme-facts';
 import { clinicContext, followRecords, limitsOf } from './outlook';
 
@@ -139,4 +140,27 @@ export function unreadableRow(patient: Patient, say: string): TriageRow {
       aside: null,
     },
   };
+}
+
+/** The rows of these patients; one whose record cannot be read keeps nobody else from theirs. */
+export async function rowsFor(clinicId: ClinicId, ids: readonly PatientId[]): Promise<TriageRow[]> {
+  return readableRows(clinicId, await patientsById(clinicId, ids));
+}
+
+async function readableRows(
+  clinicId: ClinicId,
+  patients: readonly Patient[],
+): Promise<TriageRow[]> {
+  try {
+    return await triageRows(clinicId, patients);
+  } catch (error) {
+    const say = unreadableIn(error);
+    if (say === null) throw error;
+    const [only, ...others] = patients;
+    if (!only) return [];
+    if (others.length === 0) return [unreadableRow(only, say)];
+    const rows: TriageRow[] = [];
+    for (const patient of patients) rows.push(...(await readableRows(clinicId, [patient])));
+    return rows;
+  }
 }

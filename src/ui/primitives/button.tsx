@@ -17,7 +17,7 @@ const SIZE = {
 
 /** The classes of a button, for links that look like one. */
 export function buttonClass(look: ButtonLook = 'plain', size: keyof typeof SIZE = 'desk'): string {
-  return `inline-flex items-center justify-center gap-2 rounded border font-medium disabled:opacity-55 ${LOOK[look]} ${SIZE[size]}`;
+  return `button ${LOOK[look]} ${SIZE[size]}`;
 }
 
 export function Button({
@@ -26,5 +26,7 @@ export function Button({
   className = '',
   ...props
 }: ComponentProps<'button'> & { look?: ButtonLook; size?: keyof typeof SIZE }) {
-  return <button type="button" {...props} className={`${buttonClass(look, size)} ${className}`} />;
+  return (
+    <button type="button" {...props} className={`${buttonClass(look, size)} ${className}`.trim()} />
+  );
 }
