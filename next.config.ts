@@ -20,6 +20,9 @@ const config: NextConfig = {
   // Native modules and what reads its own files stay outside the bundle.
   serverExternalPackages: [
     '@libsql/client',
+    'drizzle-orm',
+    'zod',
+    'temporal-polyfill',
     'libsql',
     '@node-rs/argon2',
     '@react-pdf/renderer',

@@ -56,7 +56,7 @@ export const BATCHES = {
   /** Patients whose rows are reckoned where somebody waits for them. */
   triage: 50,
   /** The same in the background. */
-  triageBackground: 10,
+  triageBackground: 50,
   /** Tries to keep a row current while the clinic writes. */
   triageTries: 4,
 } as const;
