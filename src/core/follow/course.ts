@@ -193,13 +193,18 @@ export function judgeCourse(readings: readonly Reading[], matters: Matters): Cou
   };
 }
 
+/** Where something stands: the middle of its last readings; null before the first. */
+export function standsAt(readings: readonly Reading[]): number | null {
+  const lately = inOrder(readings).slice(-WINDOW_READINGS);
+  return lately.length === 0 ? null : median(lately.map(({ value }) => value));
+}
+
 /**
- * Where something stands that does not change: the middle of its last readings. One look, as the morning
- * list takes of every patient.
+ * Whether something does not change. One look, as the morning list takes of every patient.
  *
- * @returns null where it changes, or there are too few readings to say
+ * @returns null where there are too few readings to say
  */
-export function isLevelCourse(readings: readonly Reading[], matters: Matters): number | null {
+export function isLevelCourse(readings: readonly Reading[], matters: Matters): boolean | null {
   const told = inOrder(readings);
   const [first] = told;
   if (!first) return null;
@@ -208,8 +213,7 @@ export function isLevelCourse(readings: readonly Reading[], matters: Matters): n
     day: daysBetween(first.date, date),
     value: way * value,
   }));
-  if (isLevel(at, matters.by) !== true) return null;
-  return median(told.slice(-WINDOW_READINGS).map(({ value }) => value));
+  return isLevel(at, matters.by);
 }
 
 /** Longer ago than half a year before the last reading says nothing of how it goes now. Ours. */

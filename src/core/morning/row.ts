@@ -1,5 +1,5 @@
 import { summarise } from '../adherence';
-import { PAIN_MATTERS, type Reading, daysSpreading, isLevelCourse } from '../follow';
+import { PAIN_MATTERS, type Reading, daysSpreading, isLevelCourse, standsAt } from '../follow';
 import { adherenceHistory, firstDay, isPausedOn, worstPain } from '../history';
 import { type Choice, type FollowRecord, limbSeries, openProposals, outlook } from '../outlook';
 import { flaggedLines } from '../programme';
@@ -184,6 +184,7 @@ export function plateauWeeks(
     const value = worstPain(report);
     return value === null || date < from ? [] : [{ date, value }];
   });
-  const level = isLevelCourse(readings, PAIN_MATTERS);
-  return level !== null && level > NOTHING_LEFT_PAIN ? weeks : null;
+  // The middle first: a course is looked at only where something is left to improve.
+  if ((standsAt(readings) ?? 0) <= NOTHING_LEFT_PAIN) return null;
+  return isLevelCourse(readings, PAIN_MATTERS) === true ? weeks : null;
 }
