@@ -94,8 +94,9 @@ export async function readyForLook(clinicId: ClinicId): Promise<number> {
   const until = performance.now() + LOOK_MS;
   const first = await alarmedWithoutTriage(clinicId, now(), ALARMED);
   for (let ids = first; performance.now() < until; ids = await patientsWithoutRow(clinicId, FEW)) {
-    if (ids.length > 0) (await reckon(clinicId, ids)) || (await reckon(clinicId, ids, true));
-    else if (ids !== first) break;
+    if (ids.length === 0 && ids !== first) break;
+    const kept = ids.length === 0 || (await reckon(clinicId, ids));
+    if (!kept) await reckon(clinicId, ids, true);
   }
   void refreshBehind(clinicId);
   return countWithoutTriage(clinicId, now());
