@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { parseDose } from '../dose';
+import { seconds } from '../units';
 import { DEFAULT_PACES, resolve, sessionTimeline, totalSeconds } from '../timeline';
 import {
   LONGEST_SILENCE_MS,
+  changesAhead,
   type PlayerAction,
   type PlayerState,
   type PlayerTold,
@@ -258,4 +260,61 @@ it('a clock that stands or runs back moves nothing', () => {
   session.act({ type: 'tick', at: 0 });
   expect(session.state.head).toEqual(head);
   expect(secondsInto(session.state, 0)).toBe(head.elapsed);
+});
+
+describe('what begins by itself', () => {
+  const within = seconds(LONGEST_SILENCE_MS / 1000);
+
+  it('is what then begins, to the moment, for any dose', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('x3 hold 2s gap 1s', '2x2s each side gap 1s', '3x1s gap 1s'),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (line, into) => {
+          const session = playing([line]);
+          session.goOn();
+          session.pass(into + 0.05);
+          const before = session.state;
+          if (before.mode !== 'running') return;
+          for (const { index, after, kind } of changesAhead(before, within)) {
+            const at = (before.trueAt ?? 0) + after * 1000;
+            const later = playerStep(before, { type: 'tick', at: at + 1 }).state;
+            const sooner = playerStep(before, { type: 'tick', at: at - 1 }).state;
+            expect(later.head.index).toBe(index);
+            expect(sooner.head.index).toBe(index - 1);
+            expect(currentSegment(later.head)?.kind).toBe(kind);
+          }
+        },
+      ),
+    );
+  });
+
+  it('is nothing while it stands, before it begins, and at one’s own pace', () => {
+    const session = playing(['x3 hold 2s gap 1s']);
+    expect(changesAhead(session.state, within)).toEqual([]);
+    session.goOn();
+    session.pass(0.5);
+    expect(changesAhead(session.state, seconds(30)).length).toBeGreaterThan(0);
+    session.act({ type: 'stand still', as: 'paused' });
+    expect(changesAhead(session.state, seconds(30))).toEqual([]);
+    const own = playing(['x3 hold 2s gap 1s'], { ownPace: true });
+    own.goOn();
+    own.pass(0.5);
+    expect(changesAhead(own.state, seconds(30))).toEqual([]);
+  });
+
+  it('is never beyond the time that is asked for, nor a set whose number is missing', () => {
+    const session = playing(['2x8-12 rest 30s'], {
+      asks: [{ kind: 'reps', unit: null, alternating: false } as never],
+    });
+    session.goOn();
+    session.pass(0.2);
+    // The rest after the first set begins by itself; the second set waits for the first one's number.
+    const { segments } = session.state.head;
+    const begun = changesAhead(session.state, seconds(600)).map(({ index }) => segments[index]);
+    expect(begun.filter((one) => one?.set === 1).length).toBeGreaterThan(6);
+    expect(begun.filter((one) => one?.set === 2 && one.work !== null)).toEqual([]);
+    expect(changesAhead(session.state, seconds(0))).toEqual([]);
+    for (const { after } of changesAhead(session.state, within)) expect(after).toBeLessThan(3.001);
+  });
 });

@@ -1,7 +1,7 @@
 import type { RepDone, SetCount, SetPlace, SkipReason } from '../adherence';
 import type { HowMany } from '../progression';
 import type { Paces, PlayedSegment } from '../timeline';
-import { seconds } from '../units';
+import { type Seconds, seconds } from '../units';
 import { learnPace, paceOf, restartLine, tapDone } from './own-pace';
 import {
   type Playhead,
@@ -210,6 +210,40 @@ function ticked(state: PlayerState, at: number): PlayerStep {
 function waitsForNumber({ counting, head }: PlayerState): boolean {
   const segment = currentSegment(head);
   return counting !== null && segment !== null && isOfRep(segment);
+}
+
+/** A segment that begins by itself if nothing is done meanwhile. */
+export type Change = {
+  /** Of the segment that begins. */
+  readonly index: number;
+  /** From when the state was true, `trueAt`. */
+  readonly after: Seconds;
+  readonly kind: PlayedSegment['kind'];
+};
+
+/**
+ * What begins by itself within so many seconds, so that its sound can be asked for ahead. Nothing does
+ * while the session stands, goes at the patient's own pace, or waits for a number.
+ *
+ * @param within at most `LONGEST_SILENCE_MS`: beyond it the count would stand still
+ */
+export function changesAhead(state: PlayerState, within: Seconds): Change[] {
+  if (state.mode !== 'running' || state.trueAt === null || state.ownPace) return [];
+  const changes: Change[] = [];
+  let now = state;
+  let after = 0;
+  while (!waitsForNumber(now)) {
+    const segment = currentSegment(now.head);
+    if (!segment) break;
+    const left = segment.seconds - now.head.elapsed;
+    after += left;
+    if (after > within) break;
+    now = took(now, advance(now.head, seconds(left))).state;
+    const next = currentSegment(now.head);
+    if (!next || waitsForNumber(now)) break;
+    changes.push({ index: now.head.index, after: seconds(after), kind: next.kind });
+  }
+  return changes;
 }
 
 /** True in the pause before a set, or while getting ready for it. */

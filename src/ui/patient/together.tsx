@@ -20,6 +20,7 @@ import { useSignals } from './use-signals';
 
 /** Nothing sounds here: the clinic is heard on the telephone. */
 const SILENT = { tones: false, voice: false, vibration: false } as const;
+const NOTHING_AHEAD = () => [];
 
 /** The page a patient keeps open while the clinic shows exercises by phone or video. */
 export function Together() {
@@ -94,7 +95,7 @@ function Shown({
     return () => clearInterval(timer);
   }, [headNow, count, stands]);
   const segment = currentSegment(head);
-  useSignals(segment, running, SILENT, '', '');
+  useSignals(segment, running, NOTHING_AHEAD, SILENT, '', '');
   const moment = useCallback((): Moment => {
     const now = headNow();
     const current = currentSegment(now);
