@@ -2,6 +2,7 @@ import { LEVELS, type Level, type MorningRow } from '@/core/triage';
 import { reachable } from '@/core/identity';
 import { type ContactBody, NO_DETAILS, type NextVisitBody } from '@/core/records';
 import type { ClinicId, LocalDate, MemberId, PatientId } from '@/core/units';
+import { sum } from 'd3';
 import {
   LIST_BOUNDS,
   type TriageQuery,
@@ -90,7 +91,16 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
   const base = { clinicId, search, practitioners };
   const wanted = group === null ? [...LEVELS, 'aside' as const] : [group];
   const totals = await Promise.all(
-    wanted.map((one) => countTriageRows({ ...base, level: levelOf(one) })),
+    wanted.map((one) =>
+      search === ''
+        ? sum(
+            tallies.filter(
+              (row) => isIn(row, one) && (practitioners?.includes(row.practitionerId) ?? true),
+            ),
+            ({ count }) => count,
+          )
+        : countTriageRows({ ...base, level: levelOf(one) }),
+    ),
   );
   const pages =
     group === null ? 1 : Math.max(1, Math.ceil((totals[0] ?? 0) / LIST_BOUNDS.triagePage));
@@ -150,6 +160,11 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
         steady: count(id, 2),
       })),
   };
+}
+
+/** Whether a tally of rows is of a group: who is put aside stands in no other. */
+function isIn(tally: { readonly level: number; readonly aside: boolean }, group: Level | 'aside') {
+  return group === 'aside' ? tally.aside : !tally.aside && tally.level === LEVELS.indexOf(group);
 }
 
 function levelOf(group: Level | 'aside'): TriageQuery['level'] {

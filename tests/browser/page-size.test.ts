@@ -1,0 +1,57 @@
+import type { Page } from 'puppeteer-core';
+import { PHONE, freshPage, goTo, says } from '../support/browser';
+import { browserStage } from '../support/browser-stage';
+import { device, makePatient, prescribe } from '../support/clinic';
+
+/** What does not depend on the machine: bytes of a page, and how many elements it has. */
+const stage = browserStage();
+
+const sizeOf = (page: Page, path: string) =>
+  page.evaluate(async (address) => {
+    const html = await (await fetch(address)).text();
+    return new TextEncoder().encode(html).length;
+  }, path);
+const elementsOf = (page: Page) => page.evaluate(() => document.querySelectorAll('*').length);
+const rowsOf = (page: Page) =>
+  page.evaluate(() => document.querySelectorAll('.morning-row').length);
+
+/** A patient with a fortnight of days to draw and something to say of. */
+async function followed(name: string): Promise<string> {
+  const id = await makePatient(stage.practitioner, name);
+  await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s daily' }]);
+  return id;
+}
+
+it('sends the list of a large clinic in less than 200 kB, a row in less than 3 kB', async () => {
+  await followed('Quay 0');
+  // The steady in full: in the list of everybody only twelve of them are shown.
+  const path = '/?group=steady';
+  const page = await stage.open(path);
+  await says(page, 'Quay 0');
+  const [few, fewElements] = [await sizeOf(page, path), await elementsOf(page)];
+  for (let index = 1; index <= 40; index += 1) await followed(`Quay ${index}`);
+  // Whoever looks reckons what is missing; until then the list says so.
+  await page.waitForFunction(
+    async () => !(await (await fetch('/')).text()).includes('still being reckoned'),
+    { polling: 500 },
+  );
+  await goTo(page, `${stage.server.origin}${path}`);
+  const rows = (await rowsOf(page)) - 1;
+  expect(rows).toBeGreaterThanOrEqual(28);
+  const whole = await sizeOf(page, path);
+  expect((whole - few) / rows).toBeLessThan(3_000);
+  expect(((await elementsOf(page)) - fewElements) / rows).toBeLessThan(32);
+  // As the list of 5,000 shows: thirty to call, thirty to decide, twelve who are steady.
+  expect(few + 71 * ((whole - few) / rows)).toBeLessThan(200_000);
+  expect(page.problems).toEqual([]);
+}, 300_000);
+
+it('sends the phone its day in less than 60 kB', async () => {
+  const id = await followed('Quay phone');
+  const { link } = await device(stage.practitioner, id);
+  const phone = await freshPage(stage.browser, PHONE);
+  await goTo(phone, `${stage.server.origin}/open#${link}`);
+  await says(phone, 'Begin');
+  expect(await sizeOf(phone, '/today')).toBeLessThan(60_000);
+  expect(phone.problems).toEqual([]);
+}, 300_000);
