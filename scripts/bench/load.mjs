@@ -13,6 +13,8 @@ import { ENVIRONMENT, ROOT, ensureBuild, option, run } from '../lib/project.mjs'
  */
 const PORT = Number(option('port', '3918'));
 const PHONES = Number(option('phones', '200'));
+/** Servers on the same database; phones are spread over them, the desk asks the first. */
+const PROCESSES = Number(option('processes', '1'));
 /** Posts a second of the second run. */
 const PACE = Number(option('pace', '150'));
 const LISTS = 5;
@@ -70,6 +72,7 @@ async function openPhones() {
     });
     phones.push({
       token,
+      at: `http://localhost:${PORT + (phones.length % PROCESSES)}`,
       programmeId: one.programme_id,
       version: one.number,
       lineages: lines.rows.map(({ lineage }) => lineage),
@@ -111,10 +114,10 @@ function postsOf({ programmeId, version, lineages }) {
   ];
 }
 
-const post = (path, body, cookie = '') =>
-  fetch(`${origin}${path}`, {
+const post = (path, body, cookie = '', at = origin) =>
+  fetch(`${at}${path}`, {
     method: 'POST',
-    headers: { origin, cookie, 'content-type': 'application/json' },
+    headers: { origin: at, cookie, 'content-type': 'application/json' },
     body: JSON.stringify(body),
   });
 
@@ -134,19 +137,31 @@ async function listOnce(cookie) {
 }
 
 const phones = await openPhones();
-const server = spawn(process.execPath, ['scripts/serve/server.mjs', String(PORT)], {
-  cwd: ROOT,
-  env: {
-    ...ENVIRONMENT,
-    NODE_ENV: 'production',
-    NODE_OPTIONS: `--import ${join(ROOT, 'scripts/bench/loop-probe.mjs')}`,
-    LOOP_PROBE: probe,
-    DATA_DIR: data,
-    PUBLIC_URL: origin,
-  },
-  stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-});
-await new Promise((resolve) => server.once('message', resolve));
+const addressOf = (process) => `http://localhost:${PORT + process}`;
+const started = (index) =>
+  spawn(process.execPath, ['scripts/serve/server.mjs', String(PORT + index)], {
+    cwd: ROOT,
+    env: {
+      ...ENVIRONMENT,
+      NODE_ENV: 'production',
+      // The first is the one that is looked into.
+      ...(index === 0
+        ? {
+            NODE_OPTIONS: `--import ${join(ROOT, 'scripts/bench/loop-probe.mjs')}`,
+            LOOP_PROBE: probe,
+          }
+        : {}),
+      DATA_DIR: data,
+      PUBLIC_URL: addressOf(index),
+    },
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
+const servers = [];
+for (let index = 0; index < PROCESSES; index += 1) {
+  servers.push(started(index));
+  await new Promise((resolve) => servers[index].once('message', resolve));
+}
+const [server] = servers;
 
 /** What the server's event loop was late by since the last time this was asked. */
 async function loop() {
@@ -170,6 +185,7 @@ try {
   await today();
   await loop();
   await wait(5_000);
+  row('processes', String(PROCESSES));
   row('event loop, nothing to do', late(await loop()));
 
   row('memory at the start', `${Math.round((await loop()).megabytes)} MB`);
@@ -241,6 +257,7 @@ try {
         '/api/v1/patient/events',
         { sentAt: Date.now(), events },
         `dl_patient=${phone.token}`,
+        phone.at,
       );
       return [answer.status, await answer.text()];
     });
@@ -299,7 +316,7 @@ try {
     await Promise.all(running);
   });
 } finally {
-  server.kill('SIGTERM');
+  for (const one of servers) one.kill('SIGTERM');
 }
 console.log('\n| what | measured |\n|---|---|');
 for (const cells of rows) console.log(`| ${cells.join(' | ')} |`);
