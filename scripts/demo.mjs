@@ -17,8 +17,8 @@ const folder = option('data', join(ROOT, 'data', 'demo'));
 const data = isAbsolute(folder) ? folder : resolve(folder);
 const facts = join(data, 'demo.json');
 
-ensurePackages();
-ensureBuild();
+ensurePackages({ tools: false });
+ensureBuild({ types: false });
 if (flag('fresh')) rmSync(data, { recursive: true, force: true });
 // Without PUBLIC_URL links carry the address each visitor came by, also that of a phone.
 const environment = { DATA_DIR: data, DEMO: '1' };

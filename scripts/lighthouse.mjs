@@ -5,8 +5,8 @@ import puppeteer from 'puppeteer-core';
 import { ROOT, option, run } from './lib/project.mjs';
 
 /**
- * Looks at the patient's page of a running demo as Lighthouse does, with a phone's profile, and prints
- * the scores and the scripts of its first load:
+ * Looks at a running demo as Lighthouse does: the patient's page with a phone's profile, the desk's with a
+ * desktop's. Prints the scores, and the scripts of the phone's first load:
  * `node scripts/lighthouse.mjs --url http://localhost:3000 --facts data/demo/demo.json`.
  */
 /** Lighthouse and its 120 packages are fetched when somebody looks: no test and no page needs them. */
@@ -18,6 +18,9 @@ if (!existsSync(main)) {
   run('npm', ['install', '--prefix', tools, '--no-audit', '--no-fund', ...wanted]);
 }
 const { default: lighthouse } = await import(main);
+const { default: desktop } = await import(
+  join(tools, 'node_modules', 'lighthouse', 'core', 'config', 'desktop-config.js')
+);
 
 const url = option('url', 'http://localhost:3000');
 const facts = JSON.parse(readFileSync(option('facts', join(ROOT, 'data/demo/demo.json')), 'utf8'));
@@ -43,36 +46,62 @@ for (const path of new Set(html.match(/\/_next\/static\/[^"\\]+\.js/g) ?? []))
     url: () => url + path,
     buffer: async () => Buffer.from(await (await fetch(url + path)).arrayBuffer()),
   });
-/** One machine's run says little: the middle of three, after a first one that only warms up. */
-async function look() {
+const CATEGORIES = ['performance', 'accessibility', 'best-practices'];
+const RUNS = Number(option('runs', '5'));
+
+/** One look at a page: a phone's, or the desk's. */
+async function look({ path, who, on }) {
   const { lhr } = await lighthouse(
-    `${url}/today`,
-    {
-      output: 'json',
-      logLevel: 'error',
-      disableStorageReset: true,
-      formFactor: 'mobile',
-      onlyCategories: ['performance', 'accessibility', 'best-practices'],
-    },
-    undefined,
-    page,
+    `${url}${path}`,
+    { output: 'json', logLevel: 'error', disableStorageReset: true, onlyCategories: CATEGORIES },
+    who === 'desk' ? desktop : undefined,
+    on,
   );
   if (!lhr.runtimeError) return lhr;
   // Now and then the recording itself fails; that says nothing about the page.
   console.log(`  looked again: ${lhr.runtimeError.code}`);
-  return look();
+  return look({ path, who, on });
 }
-await look();
-const runs = [await look(), await look(), await look()];
-for (const id of ['performance', 'accessibility', 'best-practices']) {
-  const scores = runs.map(({ categories }) => Math.round(categories[id].score * 100));
-  console.log(`${id}: ${[...scores].sort((x, y) => x - y)[1]} (runs ${scores.join(', ')})`);
+
+/** One machine's run says little: the middle of some, after a first one that only warms up. */
+async function middleOf(view) {
+  await look(view);
+  const runs = [];
+  for (let run = 0; run < RUNS; run += 1) runs.push(await look(view));
+  console.log(`\n${view.name}`);
+  const middle = (values) => [...values].sort((x, y) => x - y)[Math.floor(values.length / 2)];
+  for (const id of CATEGORIES) {
+    const scores = runs.map(({ categories }) => Math.round(categories[id].score * 100));
+    console.log(`${id}: ${middle(scores)} (runs ${scores.join(', ')})`);
+  }
+  const moves = runs.map(({ audits }) => audits['cumulative-layout-shift'].numericValue ?? 0);
+  console.log(`layout shift: ${middle(moves).toFixed(3)}`);
+  for (const audit of Object.values(runs[1].audits))
+    if (audit.score !== null && audit.score < 0.9)
+      console.log(`  ${audit.id}: ${audit.displayValue ?? audit.score}`);
 }
-for (const audit of Object.values(runs[1].audits))
-  if (audit.score !== null && audit.score < 0.9)
-    console.log(`  ${audit.id}: ${audit.displayValue ?? audit.score}`);
+
+await middleOf({ name: 'Today, on a phone', path: '/today', who: 'phone', on: page });
 console.log(`first-load script: ${(first / 1000).toFixed(1)} kB gzipped`);
 console.log(
   `page: ${(gzipSync(html).length / 1000).toFixed(1)} kB gzipped, ${(html.length / 1000).toFixed(0)} kB`,
 );
+
+const desk = await (await browser.createBrowserContext()).newPage();
+await desk.goto(`${url}/sign-in`, { waitUntil: 'networkidle0' });
+await desk.type('input[name=email]', facts.signIns[0].email);
+await desk.type('input[name=password]', facts.signIns[0].password);
+await Promise.all([
+  desk.waitForNavigation({ waitUntil: 'networkidle0' }),
+  desk.keyboard.press('Enter'),
+]);
+const file = await desk.$eval('.morning-row a[href^="/patients/"]', (link) =>
+  link.getAttribute('href'),
+);
+for (const [name, path] of [
+  ['Morning list', '/'],
+  ['Plan', `${file}/plan`],
+  ['Follow', `${file}/follow`],
+])
+  await middleOf({ name, path, who: 'desk', on: desk });
 await browser.close();

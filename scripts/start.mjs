@@ -12,8 +12,8 @@ import {
  * it prints a one-time code for the first-run page; without it a missing database is a fault.
  */
 const port = Number(option('port', process.env.PORT ?? '3000'));
-ensurePackages();
-ensureBuild();
+ensurePackages({ tools: false });
+ensureBuild({ types: false });
 const child = await startServer({
   port,
   environment: {

@@ -39,14 +39,20 @@ function stampIs(file, value) {
   return existsSync(file) && readFileSync(file, 'utf8') === value;
 }
 
-/** Installs the packages when they are missing or the lock has changed since. */
-export function ensurePackages() {
+/**
+ * Installs the packages when they are missing or the lock has changed since.
+ *
+ * @param tools also what only developing and testing want: half of all packages
+ */
+export function ensurePackages({ tools = true } = {}) {
   const stamp = join(ROOT, 'node_modules', '.dry-lantern-lock');
-  const wanted = hashOf(['package.json', 'package-lock.json']);
-  if (stampIs(stamp, wanted)) return;
+  const all = hashOf(['package.json', 'package-lock.json']);
+  const some = `${all} without tools`;
+  if (stampIs(stamp, all) || (!tools && stampIs(stamp, some))) return;
   console.log('Installing packages …');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
-  writeFileSync(stamp, wanted);
+  const omitted = tools ? [] : ['--omit=dev'];
+  run('npm', ['ci', ...omitted, '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(stamp, tools ? all : some);
 }
 
 /** What a build is made of, and where its mark stands. */
@@ -65,12 +71,19 @@ function buildMark() {
 
 const NEXT_BUILD = ['node_modules/next/dist/bin/next', 'build'];
 
-/** Builds the application when its source has changed since the last build. */
-export function ensureBuild({ quiet = true } = {}) {
+/**
+ * Builds the application when its source has changed since the last build.
+ *
+ * @param types checks them too; whoever only runs what the tests have passed need not
+ */
+export function ensureBuild({ quiet = true, types = true } = {}) {
   const { stamp, wanted } = buildMark();
   if (stampIs(stamp, wanted)) return false;
   console.log('Building …');
-  run(process.execPath, NEXT_BUILD, quiet ? { stdio: ['ignore', 'ignore', 'inherit'] } : {});
+  run(process.execPath, NEXT_BUILD, {
+    ...(quiet ? { stdio: ['ignore', 'ignore', 'inherit'] } : {}),
+    env: { ...ENVIRONMENT, ...(types ? {} : { TYPES_CHECKED: '1' }) },
+  });
   writeFileSync(stamp, wanted);
   return true;
 }

@@ -90,18 +90,14 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
   const names = new Map(members.map(({ id, name }) => [id, name]));
   const base = { clinicId, search, practitioners };
   const wanted = group === null ? [...LEVELS, 'aside' as const] : [group];
-  const totals = await Promise.all(
-    wanted.map((one) =>
-      search === ''
-        ? sum(
-            tallies.filter(
-              (row) => isIn(row, one) && (practitioners?.includes(row.practitionerId) ?? true),
-            ),
-            ({ count }) => count,
-          )
-        : countTriageRows({ ...base, level: levelOf(one) }),
-    ),
-  );
+  const totalOf = async (one: Level | 'aside'): Promise<number> => {
+    if (search !== '') return countTriageRows({ ...base, level: levelOf(one) });
+    const rows = tallies.filter(
+      (row) => isIn(row, one) && (practitioners?.includes(row.practitionerId) ?? true),
+    );
+    return sum(rows, ({ count: rowsOfIt }) => rowsOfIt);
+  };
+  const totals = await Promise.all(wanted.map(totalOf));
   const pages =
     group === null ? 1 : Math.max(1, Math.ceil((totals[0] ?? 0) / LIST_BOUNDS.triagePage));
   const shown = Math.min(Math.max(1, page), pages);

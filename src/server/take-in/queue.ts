@@ -39,11 +39,14 @@ export function takeInTurn(post: Post): Promise<TakenIn> {
 async function writeAll(): Promise<void> {
   const { waiting } = line();
   line().isWritten = true;
-  while (waiting.length > 0) {
-    await gather(waiting);
-    await writeNext(waiting);
+  try {
+    while (waiting.length > 0) {
+      await gather(waiting);
+      await writeNext(waiting);
+    }
+  } finally {
+    line().isWritten = false;
   }
-  line().isWritten = false;
 }
 
 /** Waits for as long as every turn of the event loop brings one more, and not for long. */
