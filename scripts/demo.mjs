@@ -3,11 +3,11 @@ import { isAbsolute, join, resolve } from 'node:path';
 import {
   ROOT,
   endTogether,
-  ensureBuild,
+  ensureBuildBeside,
   ensurePackages,
   flag,
   option,
-  run,
+  runBeside,
   startServer,
 } from './lib/project.mjs';
 
@@ -18,17 +18,19 @@ const data = isAbsolute(folder) ? folder : resolve(folder);
 const facts = join(data, 'demo.json');
 
 ensurePackages({ tools: false });
-ensureBuild({ types: false });
 if (flag('fresh')) rmSync(data, { recursive: true, force: true });
 // Without PUBLIC_URL links carry the address each visitor came by, also that of a phone.
 const environment = { DATA_DIR: data, DEMO: '1' };
 const address = process.env.PUBLIC_URL ?? `http://localhost:${port}`;
+// Records are written while it builds: neither needs the other.
+const building = ensureBuildBeside();
 if (!existsSync(facts)) {
   console.log('Writing ten weeks of demo records …');
-  run(process.execPath, ['--import', 'tsx', 'scripts/demo/seed.ts', facts], {
+  await runBeside(process.execPath, ['--import', 'tsx', 'scripts/demo/seed.ts', facts], {
     env: { ...process.env, ...environment },
   });
 }
+await building;
 const child = await startServer({ port, environment, stdio: ['ignore', 'ignore', 'inherit'] });
 endTogether(child);
 const { seededOn, signIns, patientToken, patientName } = JSON.parse(readFileSync(facts, 'utf8'));

@@ -22,6 +22,16 @@ export function run(command, args, options = {}) {
     throw new Error(`${command} ${args.join(' ')} ended with ${done.status ?? done.signal}`);
 }
 
+/** As `run`, letting other work go on beside it. */
+export async function runBeside(command, args, options = {}) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: ENVIRONMENT, ...options });
+  const ended = await new Promise((resolve, failed) => {
+    child.on('error', failed);
+    child.on('exit', (code, signal) => resolve(code ?? signal));
+  });
+  if (ended !== 0) throw new Error(`${command} ${args.join(' ')} ended with ${ended}`);
+}
+
 function hashOf(paths) {
   const hash = createHash('sha256');
   for (const path of paths) hash.update(path).update(readFileSync(join(ROOT, path)));
@@ -97,13 +107,11 @@ export async function ensureBuildBeside() {
   const { stamp, wanted } = buildMark();
   const began = Date.now();
   if (stampIs(stamp, wanted)) return 0;
-  const child = spawn(process.execPath, NEXT_BUILD, {
-    cwd: ROOT,
+  console.log('Building …');
+  await runBeside(process.execPath, NEXT_BUILD, {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...ENVIRONMENT, TYPES_CHECKED: '1' },
   });
-  const code = await new Promise((resolve) => child.on('exit', resolve));
-  if (code !== 0) throw new Error(`the build ended with ${code}`);
   writeFileSync(stamp, wanted);
   return Math.round((Date.now() - began) / 1000);
 }
