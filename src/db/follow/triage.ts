@@ -99,8 +99,11 @@ export function nothingWrittenOf(clinicId: ClinicId, patientIds: readonly string
     AND (${auditEvent.subjectKind} <> 'patient' OR ${auditEvent.subjectId} IN (${list})))`;
 }
 
-/** How many of the clinic's patients have no row that still holds. */
-export async function countWithoutTriage(clinicId: ClinicId, at: Instant): Promise<number> {
+/** How many of the clinic's patients have no row at all, and how many one that is past its time. */
+export async function waitingTriage(
+  clinicId: ClinicId,
+  at: Instant,
+): Promise<{ readonly missing: number; readonly stale: number }> {
   const [stale, missing] = await Promise.all([
     read((db) =>
       db
@@ -115,7 +118,13 @@ export async function countWithoutTriage(clinicId: ClinicId, at: Instant): Promi
         .where(hasNoRow(clinicId)),
     ),
   ]);
-  return (stale[0]?.n ?? 0) + (missing[0]?.n ?? 0);
+  return { missing: missing[0]?.n ?? 0, stale: stale[0]?.n ?? 0 };
+}
+
+/** How many of the clinic's patients have no row that still holds. */
+export async function countWithoutTriage(clinicId: ClinicId, at: Instant): Promise<number> {
+  const { missing, stale } = await waitingTriage(clinicId, at);
+  return missing + stale;
 }
 
 export function putTriageRows(rows: readonly TriageRow[]): Statement {

@@ -13,6 +13,7 @@ import {
   patientsWithoutRow,
   patientsWithoutTriage,
   putTriageRows,
+  waitingTriage,
   write,
 } from '@/db';
 import { breather } from '../breathe';
@@ -78,28 +79,36 @@ const FEW = 25;
 /** Patients with an open alert and no row that holds, who are waited for before anybody else. */
 const ALARMED = 10;
 /** The longest that somebody who looks waits for rows, in milliseconds. */
-const LOOK_MS = 2_500;
+const LOOK_MS = 1_000;
 
 /**
  * Makes the rows ready for somebody who looks at the list. Who has an open alert is reckoned first, then
- * whoever has no row. Where many rows are only past their time, as after midnight, nobody waits for them:
- * they are shown as they were, and reckoned in the background.
+ * whoever has no row at this moment: who is written to meanwhile comes with the next look. Where many rows
+ * are only past their time, as after midnight, nobody waits for them: they are shown as they were, and
+ * reckoned in the background.
  *
  * @returns how many are left
  */
 export async function readyForLook(clinicId: ClinicId): Promise<number> {
-  const waiting = await countWithoutTriage(clinicId, now());
-  if (waiting === 0) return 0;
-  if (waiting <= FEW) return refreshTriage(clinicId, { chunk: FEW, milliseconds: LOOK_MS });
+  const { missing, stale } = await waitingTriage(clinicId, now());
+  if (missing + stale === 0) return 0;
   const until = performance.now() + LOOK_MS;
-  const first = await alarmedWithoutTriage(clinicId, now(), ALARMED);
-  for (let ids = first; performance.now() < until; ids = await patientsWithoutRow(clinicId, FEW)) {
-    if (ids.length === 0 && ids !== first) break;
-    const kept = ids.length === 0 || (await reckon(clinicId, ids));
-    if (!kept) await reckon(clinicId, ids, true);
+  if (missing + stale <= FEW)
+    await reckonSurely(clinicId, await patientsWithoutTriage(clinicId, now(), FEW));
+  else {
+    await reckonSurely(clinicId, await alarmedWithoutTriage(clinicId, now(), ALARMED));
+    for (let done = 0; done < missing && performance.now() < until; done += FEW)
+      await reckonSurely(clinicId, await patientsWithoutRow(clinicId, FEW));
+    void refreshBehind(clinicId);
   }
-  void refreshBehind(clinicId);
   return countWithoutTriage(clinicId, now());
+}
+
+/** Keeps the rows of these patients, for a moment only where they are written to all the time. */
+async function reckonSurely(clinicId: ClinicId, ids: readonly PatientId[]): Promise<void> {
+  if (ids.length === 0) return;
+  const kept = await reckon(clinicId, ids);
+  if (!kept) await reckon(clinicId, ids, true);
 }
 
 /** Clinics whose rows are being reckoned in the background; the server's bundles share them. */
