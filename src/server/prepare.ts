@@ -1,3 +1,4 @@
+import { endRowsThread } from '@/server/follow/rows-thread';
 import {
   StartRefused,
   checkpoint,
@@ -45,6 +46,7 @@ export async function prepareServer(): Promise<void> {
 
 /** The last thing a server does: its journal is folded into its file, so that the file alone is whole. */
 export async function closeServer(): Promise<void> {
+  await endRowsThread();
   await sealAudit().catch((error: unknown) => logFailure('seal', error));
   await checkpoint();
   closeDatabase();

@@ -12,10 +12,17 @@ type Asked = {
 };
 
 /** The server bundles this module more than once; they share the thread and what it was asked. */
-type House = { thread: Worker | null; readonly asked: Map<number, Asked>; next: number };
+type House = {
+  thread: Worker | null;
+  readonly asked: Map<number, Asked>;
+  next: number;
+  /** The server is ending: nothing new is reckoned. */
+  isEnding: boolean;
+};
 const KEY = Symbol.for('dry-lantern.rows');
 const shared = globalThis as unknown as Record<symbol, House | undefined>;
-const house = (): House => (shared[KEY] ??= { thread: null, asked: new Map(), next: 1 });
+const house = (): House =>
+  (shared[KEY] ??= { thread: null, asked: new Map(), next: 1, isEnding: false });
 
 /**
  * Reckons the rows of these patients in a thread of its own, which reads the database itself, so that
@@ -29,11 +36,27 @@ export function rowsInThread(
   const { asked } = house();
   const order: RowsOrder = { id: (house().next += 1), clinicId, patientIds };
   return new Promise((done, failed) => {
+    // The process ends before anybody could read an answer.
+    if (house().isEnding) return;
     asked.set(order.id, { order, done, failed });
     const thread = (house().thread ??= begun());
     thread.ref();
     thread.postMessage(order);
   });
+}
+
+/** The longest that the end of a server waits for the thread, in milliseconds. */
+const ENDING_MS = 2_000;
+
+/** Ends the thread with the server: what it reckons is finished first, since a read that is cut off ends loudly. */
+export async function endRowsThread(): Promise<void> {
+  const { thread } = house();
+  house().isEnding = true;
+  if (!thread) return;
+  const ended = new Promise((resolve) => thread.once('exit', resolve));
+  house().thread = null;
+  thread.postMessage('end');
+  await Promise.race([ended, new Promise((resolve) => setTimeout(resolve, ENDING_MS))]);
 }
 
 /** A thread that is kept; it does not keep the process when it has nothing to do. */
