@@ -35,6 +35,32 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
+  it.each(['no', 'yes'])(
+    'moves nothing when it wakes, on a phone that knows when to stop: %s',
+    async (known) => {
+      const phone = await atToday();
+      await phone.evaluate((value) => localStorage.setItem('dl-knows-when-to-stop', value), known);
+      await phone.evaluateOnNewDocument(() => {
+        document.addEventListener('DOMContentLoaded', () => {
+          const { top } = document.querySelector('h1')?.getBoundingClientRect() ?? { top: -1 };
+          Object.assign(globalThis, { firstTop: top });
+        });
+      });
+      await reloaded(phone);
+      await says(phone, 'Everything you did is at');
+      const [before, after, offered] = await phone.evaluate(() => [
+        (globalThis as unknown as { firstTop: number }).firstTop,
+        document.querySelector('h1')?.getBoundingClientRect().top ?? -1,
+        (document.querySelector('ul:has(button[lang])') as HTMLElement | null)?.offsetHeight ?? 0,
+      ]);
+      // A line of text is 28 px high; the list of languages is 44 and more.
+      expect(Math.abs((after ?? 0) - (before ?? 0))).toBeLessThan(10);
+      expect((offered ?? 0) > 0).toBe(known === 'no');
+      await phone.close();
+    },
+    300_000,
+  );
+
   it('goes on with what was touched too early as soon as it is awake', async () => {
     const phone = await atToday();
     await phone.goto(`${stage.server.origin}/today#open-least-session-1`, { waitUntil: 'load' });

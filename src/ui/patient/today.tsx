@@ -25,7 +25,6 @@ import { Link } from './link';
 import { MorningQuestion } from './morning-question';
 import { ClinicAsks } from './clinic-asks';
 import { OpenLink, Opening, Openings, askedIn } from './opening';
-import { knowsWhenToStop } from './knows-when-to-stop';
 import { LanguageChoice, type OfferedLanguage } from './language-choice';
 import { useWayBack } from './use-way-back';
 
@@ -69,8 +68,6 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
   const [playing, setPlaying] = useState<Playing | null>(null);
   const [telling, setTelling] = useState(false);
   const [told, setTold] = useState(false);
-  const [isNew, setIsNew] = useState(false);
-  useEffect(() => setIsNew(!knowsWhenToStop()), []);
   /** The morning's answer, touched before this page was awake. */
   const [early, setEarly] = useState<'none' | 'some' | null>(null);
   const busy = useRef(false);
@@ -241,9 +238,9 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
     );
   return (
     <div className="grid gap-6">
-      {isNew && (
+      <div className="first-only">
         <LanguageChoice label={say('settings.language')} languages={languages} chosen={language} />
-      )}
+      </div>
       <header>
         <p className="text-soft">
           <bdi>{pack.clinic.name}</bdi>

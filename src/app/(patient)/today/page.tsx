@@ -10,6 +10,7 @@ import { documentLanguage, strangersLanguage, titleOf, wordsFor } from '@/server
 import { LanguageChoice } from '@/ui/patient/language-choice';
 import { NoticeFirst } from '@/ui/patient/notice';
 import { Words } from '@/ui/patient/say';
+import { EarlyKnown } from '@/ui/patient/early-known';
 import { EarlyTextSize } from '@/ui/patient/early-text-size';
 import { EarlyTouch } from '@/ui/patient/early-touch';
 import { Today } from '@/ui/patient/today';
@@ -65,6 +66,7 @@ async function TodayPage() {
   return (
     <main lang={languageFor(here.patient).tag} className="patient mx-auto max-w-lg px-5 py-5">
       <EarlyTextSize nonce={(await headers()).get('x-nonce') ?? ''} />
+      <EarlyKnown nonce={(await headers()).get('x-nonce') ?? ''} />
       <EarlyTouch nonce={(await headers()).get('x-nonce') ?? ''} />
       <Today
         start={shownPack(await patientPack(here))}
