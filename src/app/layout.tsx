@@ -1,5 +1,6 @@
 import type { Metadata, Viewport } from 'next';
 import { connection } from 'next/server';
+import { preload } from 'react-dom';
 import { writtenWay } from '@/catalogue';
 import { documentLanguage } from '@/server/patient/words';
 import './globals.css';
@@ -12,9 +13,16 @@ export const metadata: Metadata = {
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
+/** The letters of nearly every text: asked for with the page, so that its lines are not laid anew when they come. */
+const LETTERS = new URL(
+  '../../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
+  import.meta.url,
+);
+
 export default async function RootLayout({ children }: { children: React.ReactNode }) {
   // Every page carries a nonce of its own, so none is built ahead.
   await connection();
+  preload(LETTERS.pathname, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' });
   const tag = await documentLanguage();
   return (
     <html lang={tag} dir={writtenWay(tag)}>

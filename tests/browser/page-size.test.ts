@@ -53,5 +53,15 @@ it('sends the phone its day in less than 60 kB', async () => {
   await goTo(phone, `${stage.server.origin}/open#${link}`);
   await says(phone, 'Begin');
   expect(await sizeOf(phone, '/today')).toBeLessThan(60_000);
+  // The letters come with the page, and from where its style looks for them: lines are laid once.
+  const letters = await phone.evaluate(async () => {
+    const link = (await fetch('/today')).headers.get('link') ?? '';
+    const address = /<([^>]+\.woff2)>; rel=preload; as="font"/.exec(link)?.[1] ?? '';
+    const asked = performance
+      .getEntriesByType('resource')
+      .map(({ name }) => new URL(name).pathname);
+    return { asked: asked.includes(address), status: (await fetch(address)).status };
+  });
+  expect(letters).toEqual({ asked: true, status: 200 });
   expect(phone.problems).toEqual([]);
 }, 300_000);

@@ -51,7 +51,7 @@ describe('the first page', () => {
       const [before, after, offered] = await phone.evaluate(() => [
         (globalThis as unknown as { firstTop: number }).firstTop,
         document.querySelector('h1')?.getBoundingClientRect().top ?? -1,
-        (document.querySelector('ul:has(button[lang])') as HTMLElement | null)?.offsetHeight ?? 0,
+        document.querySelector<HTMLElement>('ul:has(button[lang])')?.offsetHeight ?? 0,
       ]);
       // A line of text is 28 px high; the list of languages is 44 and more.
       expect(Math.abs((after ?? 0) - (before ?? 0))).toBeLessThan(10);
