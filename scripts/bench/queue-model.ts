@@ -44,18 +44,29 @@ export function crowded(
   seed: number,
 ): Crowd {
   const next = chance(seed);
-  const free = Array.from({ length: processes }, () => 0);
+  let clock = 0;
+  const coming = Array.from({ length: posts }, () => ({
+    at: (clock += around(1000 / perSecond, next)),
+    work: around(workMs, next),
+    write: writeMs === 0 ? 0 : around(writeMs, next),
+  }));
+  // Each process takes every so manieth post; who is through with the work first, writes first.
+  const turns = Array.from({ length: processes }, (_, who) => ({ post: who, free: 0 }));
+  const workedAt = ({ post, free }: (typeof turns)[number]) => {
+    const one = coming[post];
+    return one ? Math.max(one.at, free) + one.work : Infinity;
+  };
+  const waits = new Array<number>(posts).fill(0);
   let locked = 0;
-  let at = 0;
-  const waits: number[] = [];
-  for (let post = 0; post < posts; post += 1) {
-    at += around(1000 / perSecond, next);
-    const who = post % processes;
-    const worked = Math.max(at, free[who] ?? 0) + around(workMs, next);
-    const written = writeMs === 0 ? worked : Math.max(worked, locked) + around(writeMs, next);
-    if (writeMs > 0) locked = written;
-    free[who] = written;
-    waits.push(written - at);
+  for (let done = 0; done < posts; done += 1) {
+    const turn = turns.reduce((a, b) => (workedAt(b) < workedAt(a) ? b : a));
+    const one = coming[turn.post];
+    if (!one) break;
+    const written = Math.max(workedAt(turn), one.write === 0 ? 0 : locked) + one.write;
+    if (one.write > 0) locked = written;
+    waits[turn.post] = written - one.at;
+    turn.free = written;
+    turn.post += processes;
   }
   const mean = (from: number) => {
     const part = waits.slice(posts * from, posts * (from + 0.25));

@@ -7,8 +7,8 @@ import { type Machine, crowded } from './queue-model';
  */
 
 /** Measured, see docs/scale.md: a post's own work of a process, and its part of one transaction. */
-const MEASURED = { workMs: 5.4, writeMs: 0.9 } as const;
-const POSTS = 20_000;
+const MEASURED = { workMs: 5.4, writeMs: 0.7 } as const;
+const POSTS = 200_000;
 
 const machines: readonly (Machine & { readonly name: string })[] = [1, 2, 4, 8].map(
   (processes) => ({
