@@ -1,3 +1,4 @@
+import { halfWidth } from './paper';
 import type { Rib } from './rib';
 
 /**
@@ -67,12 +68,6 @@ function outline(count: number, pitch: number, top: number, wide: number): strin
       return `${index === 0 ? 'M' : 'L'}${x.toFixed(1)} ${top + (index + 0.5) * pitch}`;
     }).join('');
   return edge(-1) + edge(1);
-}
-
-/** The paper bulges in the middle. */
-function halfWidth(index: number, count: number, wide: number): number {
-  const turn = ((index + 0.5) / count) * Math.PI;
-  return (wide / 2 - 11) * (0.6 + 0.4 * Math.sin(turn));
 }
 
 function RibLine({ rib, y, middle, half }: { rib: Rib; y: number; middle: number; half: number }) {

@@ -1,3 +1,4 @@
+import { halfWidth } from './paper';
 import type { Rib } from './rib';
 
 /** Ribs of a small lantern and the distance between them; the paper bulges in the middle. */
@@ -88,8 +89,4 @@ const heightOf = (index: number) => TOP + (index + 0.5) * PITCH;
 function boxOf(ribs: number): { readonly tall: number; readonly wide: number } {
   const tall = 24 + ribs * PITCH;
   return { tall, wide: short(Math.max(58, Math.min(124, tall * 0.64))) };
-}
-
-function halfWidth(index: number, count: number, wide: number): number {
-  return (wide / 2 - 11) * (0.6 + 0.4 * Math.sin(((index + 0.5) / count) * Math.PI));
 }
