@@ -1,5 +1,6 @@
 import { LIST_BOUNDS } from './bounds';
-import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import { type SQL, and, asc, eq, gte, inArray, lte, or, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
 import { type Statement, allOf, builder, read } from './door';
 import { episodeOf } from './visit/place';
@@ -17,74 +18,67 @@ export function eventsOfDay(
   patientId: PatientId,
   date: LocalDate,
 ): Promise<SessionEventRow[]> {
-  return eventsOfDays(clinicId, [{ patientId, date }]);
+  return eventsOfDays(clinicId, [{ patientId, values: [date] }]);
+}
+
+/** Of one patient, the rows that are asked for: days, sessions or events. */
+export type AskedOf<T> = { readonly patientId: PatientId; readonly values: readonly T[] };
+
+/**
+ * Rows of each patient whose column is one of the patient's values. Each patient is a term of its own,
+ * since an index is searched to its last column only then; over pairs it would be read for the whole clinic.
+ */
+function ofEach<T extends string>(
+  clinicId: ClinicId,
+  column: SQLiteColumn,
+  asked: readonly AskedOf<T>[],
+): SQL | undefined {
+  return or(
+    ...asked.map(({ patientId, values }) =>
+      and(
+        eq(sessionEvent.clinicId, clinicId),
+        eq(sessionEvent.patientId, patientId),
+        inArray(column, [...values]),
+      ),
+    ),
+  );
 }
 
 /** The events of some days of some patients, in the order they happened; of each at most what a day is read with. */
 export function eventsOfDays(
   clinicId: ClinicId,
-  days: readonly DayOf[],
+  days: readonly AskedOf<LocalDate>[],
 ): Promise<SessionEventRow[]> {
+  const count = days.reduce((sum, { values }) => sum + values.length, 0);
   return read((db) =>
     db
       .select()
       .from(sessionEvent)
-      .where(and(eq(sessionEvent.clinicId, clinicId), isOneOf(days)))
+      .where(ofEach(clinicId, sessionEvent.localDate, days))
       .orderBy(asc(sessionEvent.deviceAt), asc(sessionEvent.id))
-      .limit(LIST_BOUNDS.eventsOfADay * days.length),
+      .limit(LIST_BOUNDS.eventsOfADay * count),
   );
-}
-
-function isOneOf(days: readonly DayOf[]) {
-  const [only] = days;
-  if (days.length === 1 && only)
-    return and(eq(sessionEvent.patientId, only.patientId), eq(sessionEvent.localDate, only.date));
-  const list = sql.join(
-    days.map(({ patientId, date }) => sql`(${patientId}, ${date})`),
-    sql`, `,
-  );
-  return sql`(${sessionEvent.patientId}, ${sessionEvent.localDate}) IN (VALUES ${list})`;
 }
 
 /** The day each of these sessions was first taken in under. */
-export function datesOfSessions(
-  clinicId: ClinicId,
-  patientIds: readonly PatientId[],
-  sessionIds: readonly string[],
-) {
+export function datesOfSessions(clinicId: ClinicId, sessions: readonly AskedOf<string>[]) {
   const { patientId, sessionId, localDate } = sessionEvent;
   return read((db) =>
     db
       .selectDistinct({ patientId, sessionId, localDate })
       .from(sessionEvent)
-      .where(
-        and(
-          eq(sessionEvent.clinicId, clinicId),
-          inArray(patientId, [...patientIds]),
-          inArray(sessionId, [...sessionIds]),
-        ),
-      ),
+      .where(ofEach(clinicId, sessionId, sessions)),
   );
 }
 
 /** Stored events of these patients with these ids. */
-export function eventsById(
-  clinicId: ClinicId,
-  patientIds: readonly PatientId[],
-  ids: readonly string[],
-) {
+export function eventsById(clinicId: ClinicId, ids: readonly AskedOf<string>[]) {
   const { patientId, id, payloadHash } = sessionEvent;
   return read((db) =>
     db
       .select({ patientId, id, payloadHash })
       .from(sessionEvent)
-      .where(
-        and(
-          eq(sessionEvent.clinicId, clinicId),
-          inArray(patientId, [...patientIds]),
-          inArray(id, [...ids]),
-        ),
-      ),
+      .where(ofEach(clinicId, id, ids)),
   );
 }
 

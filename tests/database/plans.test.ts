@@ -196,3 +196,29 @@ it('the morning list finds who has no row, and counts, without reading rows', as
     expect.arrayContaining([expect.stringContaining('COVERING INDEX triage_row_counts')]),
   );
 }, 120_000);
+
+it('posts of several phones at once read of each no more than they are about', async () => {
+  const patientId = await makePatient(stage.practitioner, 'Quay Second');
+  await prescribe(stage.practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  const there = await device(stage.practitioner, patientId);
+  const begun = (phone: PatientHere) =>
+    takeIn(phone, { sentAt: Date.now(), events: [eventOf({ type: 'started' })] });
+  for (const when of ['before', 'after']) {
+    if (when === 'after') await optimizeDatabase();
+    statements.clear();
+    await Promise.all([begun(here), begun(there)]);
+    const client = createClient({ url: databaseUrl() });
+    const reads = [...statements].filter(([sql]) =>
+      /^select[^]* from "session_event"/i.test(sql.trim()),
+    );
+    // Two phones were read for in the same statements.
+    expect(reads.filter(([sql]) => / or /.test(sql)).length).toBeGreaterThanOrEqual(3);
+    for (const [sql, args] of reads) {
+      const { rows } = await client.execute({ sql: `EXPLAIN QUERY PLAN ${sql}`, args });
+      const searches = rows.map(detailOf).filter((step) => /session_event/.test(step));
+      for (const step of searches)
+        expect(step).toMatch(/\(clinic_id=\? AND patient_id=\? AND \w+=\?\)$/);
+    }
+    client.close();
+  }
+}, 120_000);

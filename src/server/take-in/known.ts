@@ -39,11 +39,14 @@ export async function knownEvents(
   clinicId: ClinicId,
   posts: readonly Post[],
 ): Promise<KnownEvents> {
-  const patientIds = posts.map(({ teller }) => teller.patient.id);
-  const events = posts.flatMap(({ coming }) => coming.events);
+  const of = (key: 'id' | 'sessionId') =>
+    posts.map(({ teller, coming }) => ({
+      patientId: teller.patient.id,
+      values: unique(coming.events.map((event) => event[key])),
+    }));
   const [hashes, dates] = [
-    await eventsById(clinicId, patientIds, unique(events.map(({ id }) => id))),
-    await datesOfSessions(clinicId, patientIds, unique(events.map(({ sessionId }) => sessionId))),
+    await eventsById(clinicId, of('id')),
+    await datesOfSessions(clinicId, of('sessionId')),
   ];
   return {
     hashes: byPatient(hashes, ({ id, payloadHash }) => [id, payloadHash]),
@@ -55,7 +58,11 @@ export async function knownEvents(
 export async function knownDays(clinicId: ClinicId, days: readonly DayOf[]) {
   const patientIds = unique(days.map(({ patientId }) => patientId));
   const versions = await versionsOf(clinicId, patientIds);
-  const events = days.length === 0 ? [] : await eventsOfDays(clinicId, days);
+  const asked = [...group(days, ({ patientId }) => patientId)].map(([patientId, own]) => ({
+    patientId,
+    values: own.map(({ date }) => date),
+  }));
+  const events = asked.length === 0 ? [] : await eventsOfDays(clinicId, asked);
   const eventsBy = group(
     events,
     ({ patientId }) => patientId,
