@@ -46,12 +46,8 @@ function hasNoRow(clinicId: ClinicId) {
   );
 }
 
-/** Those of them of whom an alert is open, by id: what is new of them must not wait. */
-export async function alarmedWithoutTriage(
-  clinicId: ClinicId,
-  at: Instant,
-  most: number,
-): Promise<PatientId[]> {
+/** Those who have no row at all and of whom an alert is open, by id: what is new of them must not wait. */
+export async function alarmedWithoutRow(clinicId: ClinicId, most: number): Promise<PatientId[]> {
   const rows = await read((db) =>
     db
       .selectDistinct({ id: alert.patientId })
@@ -60,15 +56,7 @@ export async function alarmedWithoutTriage(
         patient,
         and(eq(patient.clinicId, alert.clinicId), eq(patient.id, alert.patientId)),
       )
-      .where(
-        and(
-          eq(alert.clinicId, clinicId),
-          isNull(alert.acknowledgedAt),
-          isNull(patient.archivedAt),
-          sql`NOT EXISTS (SELECT 1 FROM ${triageRow} WHERE ${triageRow.clinicId} = ${alert.clinicId}
-            AND ${triageRow.patientId} = ${alert.patientId} AND ${triageRow.staleAt} > ${at})`,
-        ),
-      )
+      .where(and(hasNoRow(clinicId), eq(alert.clinicId, clinicId), isNull(alert.acknowledgedAt)))
       .limit(most),
   );
   return rows.map(({ id }) => id);

@@ -3,7 +3,7 @@ import { later } from '@/core/schedule';
 import type { ClinicId, PatientId } from '@/core/units';
 import {
   GuardRefused,
-  alarmedWithoutTriage,
+  alarmedWithoutRow,
   clinicIds,
   countWithoutTriage,
   guard,
@@ -76,7 +76,7 @@ async function reckon(
 
 /** So few are waited for; with more, such as after midnight, the rows of before are shown meanwhile. */
 const FEW = 25;
-/** Patients with an open alert and no row that holds, who are waited for before anybody else. */
+/** Patients with an open alert and no row, who are waited for before anybody else. */
 const ALARMED = 10;
 /** The longest that somebody who looks waits for rows, in milliseconds. */
 const LOOK_MS = 1_000;
@@ -96,7 +96,8 @@ export async function readyForLook(clinicId: ClinicId): Promise<number> {
   if (missing + stale <= FEW)
     await reckonSurely(clinicId, await patientsWithoutTriage(clinicId, now(), FEW));
   else {
-    await reckonSurely(clinicId, await alarmedWithoutTriage(clinicId, now(), ALARMED));
+    // A new alert takes the row away; one of before stands in the row that is shown meanwhile.
+    if (missing > 0) await reckonSurely(clinicId, await alarmedWithoutRow(clinicId, ALARMED));
     for (let done = 0; done < missing && performance.now() < until; done += FEW)
       await reckonSurely(clinicId, await patientsWithoutRow(clinicId, FEW));
     void refreshBehind(clinicId);
