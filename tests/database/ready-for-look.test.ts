@@ -16,7 +16,7 @@ const alarm = (patientId: string) =>
     insertAlert({
       clinicId: stage.practitioner.clinicId,
       id: `stop ${patientId}`,
-      patientId: patientId as never,
+      patientId,
       kind: 'stopped for a symptom',
       createdAt: now(),
     }),
