@@ -79,17 +79,22 @@ it('advises by the rules without a server, pauses at once, and tells the clinic 
 
 it('keeps no page of the clinic on a device', async () => {
   const { phone } = await phoneWith();
-  const names = await phone.evaluate(async () =>
-    (await (await caches.open('dry-lantern-1')).keys()).map(({ url }) => new URL(url).pathname),
-  );
-  const own = names.filter((path) => !path.startsWith('/_next/static/')).sort();
+  const kept = () =>
+    phone.evaluate(async () =>
+      (await (await caches.open('dry-lantern-1')).keys())
+        .map(({ url }) => new URL(url).pathname)
+        .filter((path) => !path.startsWith('/_next/static/'))
+        .sort(),
+    );
   // The drawings are the catalogue's own; no other page is kept.
-  expect(own).toEqual([
-    '/figures/neck-warm-up/right',
-    '/figures/sciatic-slider/right',
-    '/today',
-    '/today/offline',
-  ]);
+  await eventually(async () =>
+    expect(await kept()).toEqual([
+      '/figures/neck-warm-up/right',
+      '/figures/sciatic-slider/right',
+      '/today',
+      '/today/offline',
+    ]),
+  );
 });
 
 it('forgets whom it was for when the link was ended, and keeps what is not sent until it is', async () => {

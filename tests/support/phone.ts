@@ -15,8 +15,10 @@ async function kept(phone: Page): Promise<void> {
   await phone.waitForFunction(
     async () => {
       const cache = await caches.open('dry-lantern-1');
-      const names = (await cache.keys()).map(({ url }) => url);
-      return names.some((url) => url.endsWith('/today')) && names.length > 6;
+      const names = (await cache.keys()).map(({ url }) => new URL(url).pathname);
+      // Each is kept by itself, in no order.
+      const all = ['/today', '/today/offline'].every((page) => names.includes(page));
+      return all && names.length > 7;
     },
     { polling: 200 },
   );

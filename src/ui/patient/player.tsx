@@ -28,7 +28,7 @@ import { type Preferences, keepPreferences, preferences } from './preferences';
 import { useSay } from './say';
 import { segmentSpoken } from './segment-words';
 import { useSignals } from './use-signals';
-import type { Coming } from './use-tones';
+import type { Ahead } from './use-tones';
 
 const FRAME_MS = 100;
 
@@ -64,18 +64,29 @@ export default function Player({ pack, day, session, end, kept, onLeave }: Playe
   );
   // What is true now, for actions between two drawings of the screen.
   const now = useRef(state);
-  const ahead = useCallback((): Coming[] => {
-    const { trueAt } = now.current;
-    return changesAhead(now.current, seconds(LONGEST_SILENCE_MS / 1000)).map(
-      ({ index, after, kind }) => ({ index, kind, at: (trueAt ?? 0) + after * 1000 }),
-    );
-  }, []);
+  const ahead = useMemo(
+    (): Ahead =>
+      changesAhead(state, seconds(LONGEST_SILENCE_MS / 1000)).map(({ index, after, kind }) => ({
+        index,
+        kind,
+        at: (state.trueAt ?? 0) + after * 1000,
+      })),
+    [state],
+  );
   const { mode, head, own, counting } = state;
   const [countBefore, setCountBefore] = useState<number | null>(null);
   const segment = currentSegment(head);
   const line = segment ? lines[segment.line] : undefined;
   const spoken = segment && line ? segmentSpoken(segment, line, say, head.segments) : '';
-  const signals = useSignals(segment, mode === 'running', ahead, chosen, spoken, pack.language);
+  const signals = useSignals({
+    segment,
+    index: head.index,
+    running: mode === 'running',
+    ahead,
+    chosen,
+    spoken,
+    language: pack.language,
+  });
   const lineageAt = (index: number) => lines[index]?.lineage ?? '';
 
   function choose(change: Partial<Preferences>) {

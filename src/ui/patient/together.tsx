@@ -17,10 +17,11 @@ import { SegmentNow } from './segment-now';
 import { countWords, cueWords, wayWord } from './segment-words';
 import { useLookingOn } from './use-looking-on';
 import { useSignals } from './use-signals';
+import type { Ahead } from './use-tones';
 
 /** Nothing sounds here: the clinic is heard on the telephone. */
 const SILENT = { tones: false, voice: false, vibration: false } as const;
-const NOTHING_AHEAD = () => [];
+const NOTHING_AHEAD: Ahead = [];
 
 /** The page a patient keeps open while the clinic shows exercises by phone or video. */
 export function Together() {
@@ -95,7 +96,15 @@ function Shown({
     return () => clearInterval(timer);
   }, [headNow, count, stands]);
   const segment = currentSegment(head);
-  useSignals(segment, running, NOTHING_AHEAD, SILENT, '', '');
+  useSignals({
+    segment,
+    index: head.index,
+    running,
+    ahead: NOTHING_AHEAD,
+    chosen: SILENT,
+    spoken: '',
+    language: '',
+  });
   const moment = useCallback((): Moment => {
     const now = headNow();
     const current = currentSegment(now);

@@ -5,24 +5,33 @@ import { speak } from './voice';
 
 type Chosen = { readonly tones: boolean; readonly voice: boolean; readonly vibration: boolean };
 
-/**
- * Tones, voice, vibration and a screen that stays on, where the browser allows each.
- *
- * @param ahead what begins by itself soon, for its tones
- * @param spoken what the voice says when the segment changes
- * @param language of it, BCP 47: a phone without a voice for it stays silent
- */
-export function useSignals(
-  segment: PlayedSegment | null,
-  running: boolean,
-  ahead: Ahead,
-  { tones, voice, vibration }: Chosen,
-  spoken: string,
-  language: string,
-) {
+type Playing = {
+  readonly segment: PlayedSegment | null;
+  /** Of the segment, as in what is ahead. */
+  readonly index: number;
+  readonly running: boolean;
+  /** What begins by itself soon, for its tones. */
+  readonly ahead: Ahead;
+  readonly chosen: Chosen;
+  /** What the voice says when the segment changes. */
+  readonly spoken: string;
+  /** Of it, BCP 47: a phone without a voice for it stays silent. */
+  readonly language: string;
+};
+
+/** Tones, voice, vibration and a screen that stays on, where the browser allows each. */
+export function useSignals({
+  segment,
+  index,
+  running,
+  ahead,
+  chosen: { tones, voice, vibration },
+  spoken,
+  language,
+}: Playing) {
   const lock = useRef<WakeLockSentinel | null>(null);
 
-  const { wake } = useTones(segment, running && tones, ahead);
+  const { wake } = useTones(segment, index, running && tones, ahead);
 
   useEffect(() => {
     if (!running) return;

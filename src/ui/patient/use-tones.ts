@@ -14,11 +14,9 @@ export type Coming = {
   readonly kind: PlayedSegment['kind'];
 };
 
-/** What begins within the next seconds as things stand at this moment; oldest first. */
-export type Ahead = () => readonly Coming[];
+/** What begins within the next seconds, as the session stood when its clock was last read; soonest first. */
+export type Ahead = readonly Coming[];
 
-/** How often tones are asked for ahead. A page out of sight is woken once a second at most. */
-const EVERY_MS = 500;
 /** Two moments of one change differ by no more, in milliseconds: what the clocks round. */
 const SAME_MS = 30;
 
@@ -29,14 +27,16 @@ type Asked = { readonly at: number; readonly end: () => void };
  * also where the page's timers are late. What is no longer to come is taken back.
  *
  * @param segment under way; one that nobody foresaw, as after a touch, sounds at once
+ * @param index of it, as in what is ahead: however late the page is, one segment sounds once
  */
-export function useTones(segment: PlayedSegment | null, sounds: boolean, ahead: Ahead) {
+export function useTones(
+  segment: PlayedSegment | null,
+  index: number,
+  sounds: boolean,
+  ahead: Ahead,
+) {
   const audio = useRef<AudioContext | null>(null);
   const asked = useRef(new Map<number, Asked>());
-  const foresee = useRef(ahead);
-  useEffect(() => {
-    foresee.current = ahead;
-  }, [ahead]);
 
   /** Must be called from a touch: browsers make no sound before one. */
   const wake = useCallback(() => {
@@ -48,54 +48,60 @@ export function useTones(segment: PlayedSegment | null, sounds: boolean, ahead: 
     }
   }, []);
 
-  const askAhead = useCallback(() => {
-    const context = audio.current;
-    if (!context) return;
-    const now = performance.now();
-    const coming = new Map(foresee.current().map((one) => [one.index, one]));
-    for (const [index, { at, end }] of asked.current) {
-      const still = coming.get(index);
-      if (at > now && (!still || Math.abs(still.at - at) > SAME_MS)) {
-        end();
-        asked.current.delete(index);
-      }
-    }
-    for (const { index, at, kind } of coming.values())
-      if (!asked.current.has(index) && at > now)
-        asked.current.set(index, {
-          at,
-          end: tone(context, hertzOf(kind), context.currentTime + (at - now) / 1000),
-        });
-  }, []);
-
   const startsAt = segment?.startsAt ?? -1;
   const kind = segment?.kind ?? null;
   useEffect(() => {
     const context = audio.current;
     if (!sounds || kind === null || startsAt < 0 || !context) return;
     const now = performance.now();
-    const foreseen = [...asked.current.values()].some(({ at }) => Math.abs(at - now) < LATE_MS);
-    if (!foreseen) tone(context, hertzOf(kind), context.currentTime);
-    askAhead();
-  }, [kind, startsAt, sounds, askAhead]);
+    if ((asked.current.get(index)?.at ?? Infinity) > now + SAME_MS)
+      tone(context, hertzOf(kind), context.currentTime);
+    // What has sounded is done with: the same segment sounds anew when it is gone back to.
+    for (const [before, { at }] of asked.current)
+      if (at <= now + SAME_MS) asked.current.delete(before);
+  }, [kind, startsAt, index, sounds]);
+
+  // With every reading of the session's clock, so that no wake-up is too late for what comes before the next.
+  useEffect(() => {
+    if (sounds && audio.current) askAhead(audio.current, asked.current, ahead);
+  }, [ahead, sounds]);
 
   useEffect(() => {
     if (!sounds) return;
     const kept = asked.current;
-    const timer = setInterval(askAhead, EVERY_MS);
     return () => {
-      clearInterval(timer);
-      const now = performance.now();
-      for (const { at, end } of kept.values()) if (at > now) end();
+      takeBack(kept, () => true);
       kept.clear();
     };
-  }, [sounds, askAhead]);
+  }, [sounds]);
 
   return { wake };
 }
 
-/** A segment is seen to begin no later than this after its tone, in milliseconds. */
-const LATE_MS = 1_200;
+function askAhead(context: AudioContext, asked: Map<number, Asked>, ahead: Ahead): void {
+  const coming = new Map(ahead.map((one) => [one.index, one]));
+  takeBack(asked, (index, at) => Math.abs((coming.get(index)?.at ?? Infinity) - at) > SAME_MS);
+  const now = performance.now();
+  for (const { index, at, kind } of ahead)
+    if (!asked.has(index) && at > now)
+      asked.set(index, {
+        at,
+        end: tone(context, hertzOf(kind), context.currentTime + (at - now) / 1000),
+      });
+}
+
+/** Takes back the tones to come that are not wanted any more; what has sounded stays known. */
+function takeBack(
+  asked: Map<number, Asked>,
+  unwanted: (index: number, at: number) => boolean,
+): void {
+  const now = performance.now();
+  for (const [index, { at, end }] of asked)
+    if (at > now && unwanted(index, at)) {
+      end();
+      asked.delete(index);
+    }
+}
 
 /**
  * Asks for one tone.
