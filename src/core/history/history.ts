@@ -14,6 +14,7 @@ import { type LineLog, lineLogs } from './line-log';
 import {
   type DayAdherence,
   type DoneLine,
+  type DueLine,
   type LineTarget,
   type SessionSummary,
   SESSION_DONE_FROM,
@@ -169,17 +170,16 @@ export function adherenceHistory(
   const start = firstDay(
     facts.versions.filter(({ lines }) => lines.some((line) => isCounted(counted, line))),
   );
+  const askedOn = askedIn(facts);
   return calendarDays(facts.zone, from, to).map((date) => {
-    const version = versionOn(facts.versions, date);
+    const { keys, due } = askedOn(date);
     const done = facts.done.get(date) ?? NOTHING_DONE;
-    const keys =
-      version === null ? new Set<string>() : sessionKeysOn(version, date, facts.waking, counted);
     return dayAdherence({
       date,
       today: facts.today,
       start,
       paused: isPausedOn(facts.pauses, date),
-      due: version === null ? [] : dueLines(version, date, facts.waking, counted),
+      due,
       done: done.lines,
       sessionsDue: keys.size,
       sessionsDone: done.sessions.filter(
@@ -187,6 +187,34 @@ export function adherenceHistory(
       ).length,
     });
   });
+}
+
+/** What a day asks: its sessions by key, and its lines. */
+type Asked = { readonly keys: ReadonlySet<string>; readonly due: readonly DueLine[] };
+const NOTHING_ASKED: Asked = { keys: new Set(), due: [] };
+
+/**
+ * What each day asks. Days on which the same lines of a version are due ask the same, so that a year
+ * of them is reckoned a few times.
+ */
+function askedIn({ versions, waking, counted }: HistoryFacts): (date: LocalDate) => Asked {
+  const known = new Map<ProgrammeVersion, Map<string, Asked>>();
+  return (date) => {
+    const version = versionOn(versions, date);
+    if (version === null) return NOTHING_ASKED;
+    const lines = version.lines.map((line) => (isDueOn(line, date, version.reviewOn) ? '1' : '0'));
+    const which = lines.join('');
+    const ofVersion = known.get(version) ?? new Map<string, Asked>();
+    known.set(version, ofVersion);
+    const before = ofVersion.get(which);
+    if (before) return before;
+    const asked = {
+      keys: sessionKeysOn(version, date, waking, counted),
+      due: dueLines(version, date, waking, counted),
+    };
+    ofVersion.set(which, asked);
+    return asked;
+  };
 }
 
 /**
@@ -212,7 +240,7 @@ function dueLines(
   date: LocalDate,
   waking: WakingHours,
   counted: ReadonlySet<string> | undefined,
-) {
+): DueLine[] {
   return version.lines
     .filter((line) => isCounted(counted, line) && isDueOn(line, date, version.reviewOn))
     .map((line) => {

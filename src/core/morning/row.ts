@@ -1,5 +1,12 @@
-import { summarise } from '../adherence';
-import { PAIN_MATTERS, type Reading, daysSpreading, isLevelCourse, standsAt } from '../follow';
+import { type DayAdherence, summarise } from '../adherence';
+import {
+  GOOD_ADHERENCE,
+  PAIN_MATTERS,
+  type Reading,
+  daysSpreading,
+  isLevelCourse,
+  standsAt,
+} from '../follow';
 import { adherenceHistory, firstDay, isPausedOn, worstPain } from '../history';
 import { type Choice, type FollowRecord, limbSeries, openProposals, outlook } from '../outlook';
 import { flaggedLines } from '../programme';
@@ -41,13 +48,14 @@ export type MorningContext = {
 /** A patient's row of the morning list, from everything that is known of them. */
 export function morningRow(facts: MorningFacts, context: MorningContext): MorningRow {
   const { today } = facts.record.facts;
-  const found = triage(triageFacts(facts, context), context.limits);
+  const days = fourWeeks(facts);
+  const found = triage(triageFacts(facts, context, days), context.limits);
   const { mark } = facts;
   const stands = mark !== null && mark.rule === (found.rule ?? '') && mark.until >= today;
   return {
     ...found,
     complaint: facts.complaint,
-    days: adherenceHistory(facts.record.facts, addDays(today, 1 - LANTERN_DAYS), today),
+    days: since(days, addDays(today, 1 - LANTERN_DAYS)),
     alerts: facts.alerts.map((alert) => openAlert(alert, context)),
     lastSession: facts.lastSession,
     lastPain: facts.lastPain,
@@ -84,17 +92,34 @@ function openAlert(alert: Alert, context: MorningContext): OpenAlert {
   return { id, kind, createdAt, escalated: isEscalated(alert, context) };
 }
 
-/** What triage's rules read. */
-export function triageFacts(facts: MorningFacts, context: MorningContext): TriageFacts {
+/** The lantern's fortnight and the one before it: both are read more than once. */
+function fourWeeks({ record: { facts } }: MorningFacts): readonly DayAdherence[] {
+  return adherenceHistory(facts, addDays(facts.today, 1 - 2 * LANTERN_DAYS), facts.today);
+}
+
+const since = (days: readonly DayAdherence[], from: LocalDate) =>
+  days.filter(({ date }) => date >= from);
+
+/**
+ * What triage's rules read.
+ *
+ * @param days the last four weeks, where they are known already
+ */
+export function triageFacts(
+  facts: MorningFacts,
+  context: MorningContext,
+  days: readonly DayAdherence[] = fourWeeks(facts),
+): TriageFacts {
   const { record, alerts, openReferrals, closed } = facts;
   const { limits, now, screeningDays } = context;
   const { today, pauses, versions } = record.facts;
-  const span = (from: number, to: number) =>
-    summarise(adherenceHistory(record.facts, addDays(today, from), addDays(today, to)));
-  const fortnight = span(1 - LANTERN_DAYS, 0);
-  const before = span(1 - 2 * LANTERN_DAYS, -LANTERN_DAYS);
-  const since = addDays(today, 1 - limits.painDays);
-  const lately = [...record.reports].filter(([date]) => date >= since).sort();
+  const lantern = addDays(today, 1 - LANTERN_DAYS);
+  const fortnight = summarise(since(days, lantern));
+  const before = summarise(days.filter(({ date }) => date < lantern));
+  const painsFrom = addDays(today, 1 - limits.painDays);
+  const lately = [...record.reports]
+    .filter(([date]) => date >= painsFrom)
+    .sort(([a], [b]) => (a < b ? -1 : 1));
   const proposals = openProposals(record, outlook(record, context.catalogue, limits));
   const unopenedSince = unopened(facts.link);
   const [alert] = alerts;
@@ -129,7 +154,11 @@ export function triageFacts(facts: MorningFacts, context: MorningContext): Triag
     sessionsDone: fortnight.sessionsDone,
     sessionsDue: fortnight.sessionsDue,
     silentDays: unopenedSince === null ? silentDays(record, facts.lastSession) : null,
-    plateauWeeks: plateauWeeks(record, fortnight.share, limits),
+    // A course says nothing of a dose that was not done, so that it need not be fitted.
+    plateauWeeks:
+      (fortnight.share ?? 0) >= GOOD_ADHERENCE
+        ? plateauWeeks(record, fortnight.share, limits)
+        : null,
     reviewOn: versions.at(-1)?.reviewOn ?? null,
     screeningAge: record.screenedOn === null ? null : daysBetween(record.screenedOn, today),
     screeningDays,
@@ -171,7 +200,10 @@ export function silentDays(
   return due ? daysBetween(heard, today) - 1 : 0;
 }
 
-/** Weeks without clear change in pain that leaves something to improve; null where that is not so. */
+/**
+ * Weeks without clear change in pain that leaves something to improve; null where that is not so, or
+ * where too little of the dose was done for it to say anything of the dose.
+ */
 export function plateauWeeks(
   { facts, reports }: Pick<FollowRecord, 'facts' | 'reports'>,
   share: number | null,

@@ -67,7 +67,17 @@ export function dateExists(zone: Zone, date: LocalDate): boolean {
   return exists;
 }
 
+/** Answers of `calendarDays`: a list of patients asks for the same weeks again and again. */
+const knownDays = new Map<string, readonly LocalDate[]>();
+const MOST_KNOWN_DAYS = 200;
+
 /** The dates from `from` to `to` that a zone really had, in order, both ends included. */
-export function calendarDays(zone: Zone, from: LocalDate, to: LocalDate): LocalDate[] {
-  return dateRange(from, to).filter((date) => dateExists(zone, date));
+export function calendarDays(zone: Zone, from: LocalDate, to: LocalDate): readonly LocalDate[] {
+  const key = `${zone} ${from} ${to}`;
+  const answer = knownDays.get(key);
+  if (answer) return answer;
+  const days = dateRange(from, to).filter((date) => dateExists(zone, date));
+  if (knownDays.size >= MOST_KNOWN_DAYS) knownDays.clear();
+  knownDays.set(key, days);
+  return days;
 }

@@ -39,7 +39,7 @@ export type TriageFacts = {
   readonly sessionsDue: number;
   /** Days since anything was heard, while something was due; null when nothing was due. */
   readonly silentDays: number | null;
-  /** Weeks the course has shown no clear change; null where it has, or cannot be said. */
+  /** Weeks the course has shown no clear change; null where it has, or cannot be said, or too little was done. */
   readonly plateauWeeks: number | null;
   readonly reviewOn: LocalDate | null;
   /** Days since the screening that counts; null without one. */

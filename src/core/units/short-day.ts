@@ -7,6 +7,10 @@ const SHORT = new Intl.DateTimeFormat('en-GB', {
   timeZone: 'UTC',
 });
 
+/** Answers given before: lists say the same days again and again, and asking the reference is slow. */
+const known = new Map<LocalDate, string>();
+const MOST_KNOWN = 2_000;
+
 /**
  * A day as a record names it: short, with its year, and no code. Where it is said from today's point of
  * view, `daySaid` is nearer to how people talk; files and tables of a machine keep the date itself.
@@ -14,6 +18,11 @@ const SHORT = new Intl.DateTimeFormat('en-GB', {
  * @example shortDay(localDate('2026-11-29')) // "29 Nov 2026"
  */
 export function shortDay(date: LocalDate): string {
+  const before = known.get(date);
+  if (before !== undefined) return before;
   // The reference calls September "Sept"; three letters line up.
-  return SHORT.format(Date.parse(`${date}T00:00:00Z`)).replace('Sept', 'Sep');
+  const said = SHORT.format(Date.parse(`${date}T00:00:00Z`)).replace('Sept', 'Sep');
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(date, said);
+  return said;
 }
