@@ -1,3 +1,5 @@
+import type { HTTPRequest } from 'puppeteer-core';
+import { SHIPPED_LANGUAGES } from '@/catalogue/shipped-languages';
 import { eventually } from '../support/record';
 import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
@@ -71,6 +73,31 @@ describe('the first page', () => {
     await says(phone, 'Everything you did is at');
     await goTo(phone, `${stage.server.origin}/today#open-day`);
     await says(phone, 'About which day?');
+    expect(phone.problems).toEqual([]);
+    await phone.close();
+  }, 300_000);
+
+  it('turns to the language that was touched too early, and shows the touch meanwhile', async () => {
+    const phone = await atToday(() => localStorage.removeItem('dl-knows-when-to-stop'));
+    const german = SHIPPED_LANGUAGES.find(({ tag }) => tag === 'de');
+    await phone.setRequestInterception(true);
+    // Its scripts come by the network, as on a phone that has kept nothing yet.
+    await phone.setBypassServiceWorker(true);
+    await phone.setCacheEnabled(false);
+    let waiting: HTTPRequest[] | null = [];
+    phone.on('request', (request) => {
+      if (waiting && request.resourceType() === 'script') waiting.push(request);
+      else void request.continue();
+    });
+    await phone.goto(`${stage.server.origin}/today`, { waitUntil: 'domcontentloaded' });
+    await press(phone, 'Deutsch');
+    await phone.waitForSelector('button[lang=de][aria-busy=true]');
+    expect(await textOf(phone)).toContain('Begin');
+    const late = waiting;
+    waiting = null;
+    for (const request of late) void request.continue();
+    await says(phone, german?.texts['today.begin'] ?? '');
+    expect(await phone.evaluate(() => document.querySelector('main')?.lang)).toBe('de');
     expect(phone.problems).toEqual([]);
     await phone.close();
   }, 300_000);

@@ -1,8 +1,9 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Refusal } from '../forms/refusal';
 import { useSending } from '../forms/use-sending';
+import { earlyTouch, takeEarlyLanguage } from './early-touch';
 
 /** A language by its own name. */
 export type OfferedLanguage = { readonly tag: string; readonly name: string };
@@ -22,7 +23,6 @@ export function LanguageChoice({
 }) {
   const { busy, sending } = useSending();
   const [refusal, setRefusal] = useState('');
-  if (languages.length < 2) return null;
 
   async function choose(language: string) {
     setRefusal('');
@@ -32,6 +32,16 @@ export function LanguageChoice({
     if (answer.ok) location.reload();
     else setRefusal(answer.say);
   }
+  // Who touched a name before the page was awake is not made to touch it again.
+  const chooses = useRef(choose);
+  useEffect(() => {
+    chooses.current = choose;
+  });
+  useEffect(() => {
+    const touched = takeEarlyLanguage();
+    if (touched !== null) void chooses.current(touched);
+  }, []);
+  if (languages.length < 2) return null;
 
   return (
     <div className="grid gap-1">
@@ -43,7 +53,8 @@ export function LanguageChoice({
               lang={tag}
               aria-pressed={tag === chosen}
               disabled={busy}
-              className="min-h-11 min-w-11 px-1.5 text-fine text-action underline aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:no-underline"
+              data-early={tag === chosen ? undefined : earlyTouch('language', tag)}
+              className="min-h-11 min-w-11 px-1.5 text-fine text-action underline aria-busy:opacity-60 aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:no-underline"
               onClick={() => void (tag !== chosen && choose(tag))}
             >
               {name}

@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import type { PackSession, ShownLine } from '@/core/exchange';
 import { Framed } from '../figure/framed';
+import { earlyTouch } from './early-touch';
 import { useSay } from './say';
 
 /** What the page's first touch asks for, as it stands in the address after the sign #. */
@@ -46,7 +47,7 @@ export function OpenLink({
   return (
     <a
       href={`#${placeOf(asked)}`}
-      data-answer={answer}
+      data-early={answer && earlyTouch('answer', answer)}
       onClick={(event) => {
         event.preventDefault();
         onOpen();

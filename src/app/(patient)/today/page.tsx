@@ -47,6 +47,7 @@ async function TodayPage() {
     return (
       <main lang={language.tag} className="patient mx-auto max-w-lg px-5 py-5">
         <EarlyTextSize nonce={(await headers()).get('x-nonce') ?? ''} />
+        <EarlyTouch nonce={(await headers()).get('x-nonce') ?? ''} />
         <NoticeFirst
           {...notice}
           title={sayToPatient(language, 'notice.title')}
