@@ -86,10 +86,7 @@ export default {
       setupFilesAfterEnv: ['<rootDir>/tests/support/patience.ts'],
       globalSetup: '<rootDir>/tests/support/shared-server.ts',
       globalTeardown: '<rootDir>/tests/support/shared-server-end.ts',
-      testMatch: [
-        '<rootDir>/tests/long/**/*.test.ts',
-        '<rootDir>/tests/browser/accessible-*.test.ts',
-      ],
+      testMatch: ['<rootDir>/tests/{long,browser,security}/**/*.test.ts'],
     },
   ],
 };

@@ -1,4 +1,4 @@
-import { check, closeWith, ensureChromium, jest, lane, tally } from './lib/checks.mjs';
+import { SAMPLE, check, closeWith, ensureChromium, jest, lane, tally } from './lib/checks.mjs';
 import { ensureBuildBeside, ensurePackages, run } from './lib/project.mjs';
 
 /**
@@ -23,7 +23,7 @@ async function all() {
   run(process.execPath, ['node_modules/next/dist/bin/next', 'typegen'], { stdio: 'ignore' });
   await Promise.all([
     lane(
-      () => jest('database', '--maxWorkers', '1'),
+      () => jest('database', '--maxWorkers', '1', '--testNamePattern', SAMPLE),
       () =>
         check(
           'lint: houses, rules and circles',
@@ -42,8 +42,8 @@ async function all() {
       () => check('format', 'oxfmt/bin/oxfmt', '--check'),
     ),
   ]);
-  // They mostly wait, each for a browser.
-  await jest('browser', '--maxWorkers', '3');
+  // They mostly wait, each for a browser. What says of itself that it is long is for `npm run long`.
+  await jest('browser', '--maxWorkers', '3', '--testNamePattern', SAMPLE);
 }
 
 all().then(

@@ -95,6 +95,9 @@ export function jestOn(day, shiftMs, project, ...args) {
   });
 }
 
+/** Names of the tests that `npm test` runs: those of `npm run long` end with a mark. */
+export const SAMPLE = '^(?!.*\\(long\\))';
+
 export const jest = (project, ...args) => jestOn('', 0, project, ...args);
 
 /** Runs parts one after the other; lanes run beside each other. */

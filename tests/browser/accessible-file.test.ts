@@ -59,7 +59,7 @@ const hiddenByLines = (page: Page) =>
     return hidden;
   });
 
-it('screening and measuring', async () => {
+it('screening and measuring (long)', async () => {
   const { page, look, go, clean } = await looking(stage, stage.lead.token);
   await go(`/patients/${newPatientId}/screen`);
   await look('screen, empty');

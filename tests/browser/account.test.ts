@@ -44,7 +44,7 @@ it('a new member sets the password by the link the lead hands over, once, and si
   expect([...lead.problems, ...page.problems]).toEqual([]);
 });
 
-it('a member changes the own password and ends another session; a list that is only looked through changes nobody', async () => {
+it('a member changes the own password and ends another session; a list that is only looked through changes nobody (long)', async () => {
   await member(stage.emails.practitioner);
   const page = await stage.open('/account');
   await says(page, 'this browser');

@@ -60,7 +60,7 @@ async function writeLine(page: Awaited<ReturnType<typeof planOf>>, search: strin
   await page.keyboard.type(dose);
 }
 
-it('marks a wrong line at its character, says what was expected, and will not save it', async () => {
+it('marks a wrong line at its character, says what was expected, and will not save it (long)', async () => {
   const page = await planOf(await makePatient(practitioner));
   await writeLine(page, 'tuck lying', '3x10 hold 5');
   await says(page, 'At character 11: A number without a unit');
@@ -83,7 +83,7 @@ it('marks a wrong line at its character, says what was expected, and will not sa
   await page.close();
 });
 
-it('undoes a removal, moves lines by key, and keeps an unsaved desk through a reload', async () => {
+it('undoes a removal, moves lines by key, and keeps an unsaved desk through a reload (long)', async () => {
   const page = await planOf(await makePatient(practitioner));
   await writeLine(page, 'tuck lying', '10x10s daily');
   await page.keyboard.press('Enter');
@@ -109,7 +109,7 @@ it('undoes a removal, moves lines by key, and keeps an unsaved desk through a re
   await page.close();
 });
 
-it('tells the second of two tabs, and loses neither’s lines', async () => {
+it('tells the second of two tabs, and loses neither’s lines (long)', async () => {
   const patientId = await screenedPatient(practitioner);
   const [one, two] = [await planOf(patientId), await planOf(patientId)];
   await one.bringToFront();
@@ -164,27 +164,30 @@ it('says which field is missing and keeps what was typed', async () => {
 it.each([
   ['200 characters', 'Abcdefghij'.repeat(20)],
   ['Arabic', 'سلمى بنت البحر'],
-])('shows a name of %s on every view without pushing anything off the screen', async (_, name) => {
-  const patientId = await makePatient(practitioner, name);
-  await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
-  const desk = await planOf(patientId);
-  for (const path of [`patients/${patientId}/plan`, `patients/${patientId}/follow`, '']) {
-    await goTo(desk, `${server.origin}/${path}`);
-    expect(await textOf(desk)).toContain(name);
-    for (const { width, height } of [DESK, PHONE]) {
-      await desk.setViewport({ width, height });
-      const beyond = await desk.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-      expect([path, width, beyond > 0]).toEqual([path, width, false]);
+])(
+  'shows a name of %s on every view without pushing anything off the screen (long)',
+  async (_, name) => {
+    const patientId = await makePatient(practitioner, name);
+    await prescribe(practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+    const desk = await planOf(patientId);
+    for (const path of [`patients/${patientId}/plan`, `patients/${patientId}/follow`, '']) {
+      await goTo(desk, `${server.origin}/${path}`);
+      expect(await textOf(desk)).toContain(name);
+      for (const { width, height } of [DESK, PHONE]) {
+        await desk.setViewport({ width, height });
+        const beyond = await desk.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+        expect([path, width, beyond > 0]).toEqual([path, width, false]);
+      }
     }
-  }
-  const { link } = await device(practitioner, patientId);
-  const phone = await freshPage(browser, PHONE);
-  await goTo(phone, `${server.origin}/open#${link}`);
-  await says(phone, name);
-  expect(
-    await phone.evaluate(() => document.documentElement.scrollWidth - innerWidth),
-  ).toBeLessThanOrEqual(0);
-});
+    const { link } = await device(practitioner, patientId);
+    const phone = await freshPage(browser, PHONE);
+    await goTo(phone, `${server.origin}/open#${link}`);
+    await says(phone, name);
+    expect(
+      await phone.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+    ).toBeLessThanOrEqual(0);
+  },
+);
 
 it('refuses a name of 201 characters with a sentence', async () => {
   const page = await freshPage(browser, DESK);
@@ -271,7 +274,7 @@ it('keeps what stands behind a character that no text has', async () => {
   expect((await patientById(practitioner.clinicId, id))?.name).toBe('Wren Tarbuck');
 });
 
-it('says in a sentence that the database cannot be reached', async () => {
+it('says in a sentence that the database cannot be reached (long)', async () => {
   // Nothing answers there.
   const broken = await startTestServer({ DATABASE_URL: 'http://127.0.0.1:9' });
   try {

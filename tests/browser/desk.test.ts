@@ -120,7 +120,7 @@ it('suggests from a confirmed finding, and adds what was accepted by one key', a
   );
 });
 
-it('sends the measured set-up home with its exercise, by one key, and says when it is measured anew', async () => {
+it('sends the measured set-up home with its exercise, by one key, and says when it is measured anew (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const gap = (mm: number) =>
     saveMeasurements(stage.practitioner, {
@@ -191,7 +191,7 @@ it('sends a flagged line only with a reason, and nothing that cannot be read', a
   ]);
 });
 
-it('compares schools, takes one, says what changed, and undoes it', async () => {
+it('compares schools, takes one, says what changed, and undoes it (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   await prescribe(stage.practitioner, patientId, [
     { exerciseId: 'curl-up', dose: '3x10s gap 10s daily' },
@@ -244,7 +244,7 @@ it('compares schools, takes one, says what changed, and undoes it', async () => 
   expect(await page.$$('input[aria-label="Dose of Straight leg raise"]')).toHaveLength(3);
 });
 
-it('lets the day be dragged and moved by key, keeps it, and never puts it on what is taken', async () => {
+it('lets the day be dragged and moved by key, keeps it, and never puts it on what is taken (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   await prescribe(stage.practitioner, patientId, [
     { exerciseId: 'tuck-lying', dose: '10x10s 2/day' },
@@ -296,7 +296,7 @@ it('lets the day be dragged and moved by key, keeps it, and never puts it on wha
   expect((await at()) >= 1140 || (await at()) <= 1050).toBe(true);
 });
 
-it('tells each of two who are writing, and brings an unsaved desk back on another machine', async () => {
+it('tells each of two who are writing, and brings an unsaved desk back on another machine (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const mine = await stage.open(`/patients/${patientId}/plan`);
   await chord(mine, 'Control', 'k');
@@ -320,7 +320,7 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
   expect(await textOf(elsewhere)).not.toContain('Your unsaved desk is back');
 });
 
-it('reads the trade’s own words, writes them canonically when the field is left, and sends them', async () => {
+it('reads the trade’s own words, writes them canonically when the field is left, and sends them (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
   await chord(page, 'Control', 'k');
@@ -367,7 +367,7 @@ it('reads the trade’s own words, writes them canonically when the field is lef
   expect(page.problems).toEqual([]);
 });
 
-it('takes a written programme as text: what is doubtful is asked, and nothing guessed', async () => {
+it('takes a written programme as text: what is doubtful is asked, and nothing guessed (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
   await press(page, 'Paste');
@@ -389,7 +389,7 @@ it('takes a written programme as text: what is doubtful is asked, and nothing gu
   expect(page.problems).toEqual([]);
 });
 
-it('keeps a template and applies it to another patient', async () => {
+it('keeps a template and applies it to another patient (long)', async () => {
   const [from, to] = [
     await screenedPatient(stage.practitioner),
     await screenedPatient(stage.practitioner),
@@ -406,7 +406,7 @@ it('keeps a template and applies it to another patient', async () => {
   await page.waitForSelector('input[aria-label="Dose of Blade set, down and back"]');
 });
 
-it('takes exercises in from a file, row by row, and offers an own one on the desk', async () => {
+it('takes exercises in from a file, row by row, and offers an own one on the desk (long)', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'dry-lantern-file-'));
   const page = await stage.open('/exercises');
   const bad = join(folder, 'bad.json');
@@ -438,7 +438,7 @@ it('takes exercises in from a file, row by row, and offers an own one on the des
   rmSync(folder, { recursive: true });
 });
 
-it('shows where the patient stands on the stairs, also on a phone', async () => {
+it('shows where the patient stands on the stairs, also on a phone (long)', async () => {
   const { practitioner } = stage;
   const patientId = await screenedPatient(practitioner);
   await saveScreening(practitioner, screening(patientId, ['carotid']));

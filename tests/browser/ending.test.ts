@@ -8,7 +8,7 @@ import { makePatient, prescribe } from '../support/clinic';
 /** A server of its own, which is ended while a thread reckons the rows of the list. */
 const stage = browserStage({});
 
-it('finishes what is being reckoned, and ends without a word', async () => {
+it('finishes what is being reckoned, and ends without a word (long)', async () => {
   for (let index = 0; index < 60; index += 1) {
     const id = await makePatient(stage.practitioner, `Quay ${index}`);
     await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s daily' }]);

@@ -76,7 +76,7 @@ it('adds a patient of another system, and keeps what was typed where something i
   await says(page, 'From Hill Clinic');
 });
 
-it('takes measurements into a file, and asks where the file is of another name', async () => {
+it('takes measurements into a file, and asks where the file is of another name (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Corin Fallow');
   const page = await stage.open(`/patients/${id}/record`);
   await give(page, FILE, 'other.json', bundle('Somebody Else', observation('a', 'Pain now', 6)));
@@ -89,7 +89,7 @@ it('takes measurements into a file, and asks where the file is of another name',
   await says(page, 'Taken in: 1 measurement.');
 });
 
-it('looks at another clinic’s limits, and takes them whole', async () => {
+it('looks at another clinic’s limits, and takes them whole (long)', async () => {
   const page = await freshPage(stage.browser, DESK);
   await beMember(page, stage.server.origin, stage.lead.token);
   await goTo(page, `${stage.server.origin}/clinic`);

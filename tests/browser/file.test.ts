@@ -27,7 +27,7 @@ const choose = async (page: Page, label: string, option: string) => {
   await select?.select(option);
 };
 
-it('keeps history with its irritability, goals, consent and other care, each on its date', async () => {
+it('keeps history with its irritability, goals, consent and other care, each on its date (long)', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/screen`);
   await fill(page, 'Onset', 'After the storm');
@@ -166,7 +166,7 @@ it('examines nerves with new weakness raising an alert, and marks the body by mo
   await page.close();
 }, 900_000);
 
-it('keeps the cue that worked, and lets a finding be edited, dismissed with a reason, and added', async () => {
+it('keeps the cue that worked, and lets a finding be edited, dismissed with a reason, and added (long)', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/measure?profile=neck`);
   const of = (words: string) => `input[aria-label="Neck turn left, ${words}, degrees"]`;
@@ -203,7 +203,7 @@ it('keeps the cue that worked, and lets a finding be edited, dismissed with a re
   await page.close();
 }, 900_000);
 
-it('lets the lead put the clinic’s own detectable change, and take it back', async () => {
+it('lets the lead put the clinic’s own detectable change, and take it back (long)', async () => {
   const page = await freshPage(stage.browser, DESK);
   await beMember(page, stage.server.origin, stage.lead.token);
   await goTo(page, `${stage.server.origin}/clinic`);
@@ -219,7 +219,7 @@ it('lets the lead put the clinic’s own detectable change, and take it back', a
   await page.close();
 });
 
-it('fetches no patient’s file ahead while the list is scrolled', async () => {
+it('fetches no patient’s file ahead while the list is scrolled (long)', async () => {
   for (let index = 0; index < 6; index += 1)
     await makePatient(stage.practitioner, `Scrolled ${index}`);
   const page = await stage.open('/');

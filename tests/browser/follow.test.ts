@@ -86,7 +86,7 @@ async function lived(name: string): Promise<string> {
   return patientId;
 }
 
-it('reads all strips at one day, judges in a worker, and holds the same as a table', async () => {
+it('reads all strips at one day, judges in a worker, and holds the same as a table (long)', async () => {
   const patientId = await lived('Linnet Marlow');
   const page = await stage.open(`/patients/${patientId}/follow`);
   await says(page, 'Worst pain: improving beyond noise');
@@ -135,7 +135,7 @@ it('accepts a proposal with one key and sends it as the next version', async () 
   expect(page.problems).toEqual([]);
 });
 
-it('declines only with a reason, and keeps what was typed', async () => {
+it('declines only with a reason, and keeps what was typed (long)', async () => {
   const patientId = await lived('Teal Fenwick');
   const page = await stage.open(`/patients/${patientId}/follow`);
   await page.click('button[aria-label="Decline: Tuck and lighten"]');
@@ -184,7 +184,7 @@ it('sorts the morning list, lets a row wait with a reason, and takes it back', a
   expect(page.problems).toEqual([]);
 });
 
-it('rehearses a school over four made-up patients', async () => {
+it('rehearses a school over four made-up patients (long)', async () => {
   const patientId = await lived('Dunlin Carrow');
   const page = await stage.open(`/patients/${patientId}/plan`);
   await press(page, 'Compare');
@@ -232,7 +232,7 @@ it('prepares the review and signs a letter whose numbers are the record’s', as
   expect(page.problems).toEqual([]);
 });
 
-it('discharges with a keep-going programme', async () => {
+it('discharges with a keep-going programme (long)', async () => {
   const patientId = await lived('Plover Ness');
   const page = await stage.open(`/patients/${patientId}/review`);
   await page.click('input[name=kind][value=discharge]');
@@ -251,7 +251,7 @@ it('discharges with a keep-going programme', async () => {
   expect(page.problems).toEqual([]);
 });
 
-it('writes down a day of a patient without a phone, and says so where it is counted', async () => {
+it('writes down a day of a patient without a phone, and says so where it is counted (long)', async () => {
   const { practitioner } = stage;
   setClock(() => Date.now() - 3 * DAY);
   const id = await makePatient(practitioner, 'Nessa Without-Phone');

@@ -226,7 +226,7 @@ it('lets the handout that was sent as a file be read on a phone', async () => {
 const sideways = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
-it('scrolls no page sideways at 320 pixels, which is 400 % on a desk', async () => {
+it('scrolls no page sideways at 320 pixels, which is 400 % on a desk (long)', async () => {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, 'Avocet Quay-Featherstonehaugh');
   await prescribe(practitioner, id, [

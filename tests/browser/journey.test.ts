@@ -143,7 +143,7 @@ it('prescribes two exercises by keyboard, opens the link on a phone, does the se
   expect([...desk.problems, ...phone.problems]).toEqual([]);
 }, 480_000);
 
-it('lets a new clinic in with the code from the terminal, once', async () => {
+it('lets a new clinic in with the code from the terminal, once (long)', async () => {
   const empty = await startTestServer();
   try {
     const page = await freshPage(browser, DESK);

@@ -64,7 +64,7 @@ it('erases a record in two steps, and leaves no page of it', async () => {
   expect(await textOf(page)).not.toContain('Quillon');
 });
 
-it('sets up a second factor, asks for its code on signing in, and takes a backup code', async () => {
+it('sets up a second factor, asks for its code on signing in, and takes a backup code (long)', async () => {
   const page = await stage.open('/account');
   await press(page, 'Set up a second factor');
   await says(page, 'An app on your phone shows a code');
@@ -178,7 +178,7 @@ it('locks the desk: nothing is seen or sent until its member signs in, and what 
   expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Behind the lock');
 });
 
-it('brings back a form that was begun: new patient, own exercise, goal, consent and measures', async () => {
+it('brings back a form that was begun: new patient, own exercise, goal, consent and measures (long)', async () => {
   const page = await stage.open('/patients/new');
   await page.type('input[name=name]', 'Corry Sandoway');
   await page.type('input[name=complaint]', 'Neck');
@@ -282,7 +282,7 @@ it('shows the clinic’s notice first on a phone, without any script, and then n
   await changeSafety(lead, { ...rules, privacyText: '' });
 });
 
-it('opens a closed file to an assistant with a reason', async () => {
+it('opens a closed file to an assistant with a reason (long)', async () => {
   const id = await makePatient(stage.lead, 'Pell Whinbush');
   await allow(stage.lead, {
     memberId: stage.assistant.id,

@@ -85,7 +85,7 @@ const CALENDAR = Array.from({ length: 400 }, (_, day) =>
 const wordsIn = (text: string) => text.match(/[A-Za-z]{2,}/g) ?? [];
 
 describe('the patient’s language', () => {
-  it('is chosen in the settings, and then every page speaks it', async () => {
+  it('is chosen in the settings, and then every page speaks it (long)', async () => {
     const patientId = await makePatient(stage.practitioner, 'Q Z');
     await prescribe(stage.practitioner, patientId, [
       { exerciseId: 'neck-warm-up', dose: '3x4 gap 2s rest 20s 2/day' },

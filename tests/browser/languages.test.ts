@@ -122,7 +122,7 @@ it('shows the clinic’s language beside doses, stop signs and emergency words u
   await phone.close();
 }, 300_000);
 
-it('prints a handout in Arabic from the page, and refuses a PDF that could misplace a dot', async () => {
+it('prints a handout in Arabic from the page, and refuses a PDF that could misplace a dot (long)', async () => {
   const { id, phone } = await reader('Quay Handout', ARABIC);
   await phone.close();
   const desk = await stage.open(`/patients/${id}/handout`);
@@ -154,7 +154,7 @@ it('prints a handout in Arabic from the page, and refuses a PDF that could mispl
 }, 300_000);
 
 it.each(SHIPPED_LANGUAGES.map((one): [string, Language] => [one.tag, one]))(
-  'fits the player’s words of %s into the smallest screens in the largest text',
+  'fits the player’s words of %s into the smallest screens in the largest text (long)',
   async (tag, language) => {
     const phone = await playing(stage, `Quay Fits ${tag}`, language);
     // While it runs there are five buttons beside each other.
@@ -166,7 +166,7 @@ it.each(SHIPPED_LANGUAGES.map((one): [string, Language] => [one.tag, one]))(
   300_000,
 );
 
-it('stays silent, with a sentence, where the phone has no voice for the language', async () => {
+it('stays silent, with a sentence, where the phone has no voice for the language (long)', async () => {
   const { phone } = await reader('Quay Voice', ARABIC);
   await phone.evaluateOnNewDocument(() => {
     Object.defineProperty(window.speechSynthesis, 'getVoices', {

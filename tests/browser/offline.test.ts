@@ -7,7 +7,7 @@ import { eventOf, eventually, toldToday } from '../support/record';
 
 const { stage, phoneWith, repsOf, untilTold } = phoneStage({ own: true });
 
-it('opens, plays and keeps everything with the clinic’s server gone, across a killed tab', async () => {
+it('opens, plays and keeps everything with the clinic’s server gone, across a killed tab (long)', async () => {
   const { phone, patientId, origin } = await phoneWith();
   await stage.server.stop('SIGKILL');
   await phone.reload();

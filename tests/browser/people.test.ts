@@ -54,7 +54,7 @@ it('finds a patient from anywhere by telephone number, and nothing of it stands 
   expect(page.problems).toEqual([]);
 });
 
-it('opens a file with its summary: a call is kept, and the next visit reaches phone and list', async () => {
+it('opens a file with its summary: a call is kept, and the next visit reaches phone and list (long)', async () => {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, 'Marram Holt');
   await prescribe(practitioner, id, [
@@ -91,7 +91,7 @@ it('opens a file with its summary: a call is kept, and the next visit reaches ph
   expect([...page.problems, ...phone.problems]).toEqual([]);
 });
 
-it('begins another episode once the first is closed, and keeps the first to read', async () => {
+it('begins another episode once the first is closed, and keeps the first to read (long)', async () => {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, 'Tern Rockley');
   await saveEntry(practitioner, {
@@ -138,7 +138,7 @@ it('asks before somebody is added who may be there already', async () => {
   expect(page.problems).toEqual([]);
 });
 
-it('says what is next after a version was saved, and gives it the keyboard', async () => {
+it('says what is next after a version was saved, and gives it the keyboard (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Plover Nextley');
   await saveScreening(stage.practitioner, screening(id, []));
   const page = await stage.open(`/patients/${id}/plan?exercise=tuck-lying`);
@@ -151,7 +151,7 @@ it('says what is next after a version was saved, and gives it the keyboard', asy
   expect(page.problems).toEqual([]);
 });
 
-it('stops reminders by the link in a mail, and shows the lead’s mail server without its password', async () => {
+it('stops reminders by the link in a mail, and shows the lead’s mail server without its password (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Heron Mailwright');
   process.env.PUBLIC_URL = stage.server.origin;
   try {
@@ -186,7 +186,7 @@ it('stops reminders by the link in a mail, and shows the lead’s mail server wi
   expect([...page.problems, ...lead.problems]).toEqual([]);
 });
 
-it('shows evidence by tables, the same in its file, to a practitioner and not to an assistant', async () => {
+it('shows evidence by tables, the same in its file, to a practitioner and not to an assistant (long)', async () => {
   const page = await stage.open('/evidence');
   await says(page, 'Fewer than five patients have agreed');
   expect(await violations(page, 'as it stands')).toEqual([]);
@@ -244,7 +244,7 @@ it('takes patients in from a table: columns named, rows looked at, then written'
   }
 }, 300_000);
 
-it('files a paper that came in: open in the summary until it is read', async () => {
+it('files a paper that came in: open in the summary until it is read (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Paper Reeve');
   const page = await stage.open(`/patients/${id}?view=summary`);
   await press(page, 'Papers that came in');

@@ -6,7 +6,7 @@ import { eventually, repsTold } from '../support/record';
 
 const { stage, atThePlayer, phoneWith, told } = phoneStage();
 
-it('loses nothing when the page is reloaded in the middle, and goes on where it left off', async () => {
+it('loses nothing when the page is reloaded in the middle, and goes on where it left off (long)', async () => {
   const { phone, patientId } = await atThePlayer();
   await says(phone, '2 of 4');
   await reloaded(phone);
@@ -25,7 +25,7 @@ it('loses nothing when the page is reloaded in the middle, and goes on where it 
   });
 }, 900_000);
 
-it('asks how many after each set, by one touch, and notes what was lifted', async () => {
+it('asks how many after each set, by one touch, and notes what was lifted (long)', async () => {
   const { phone, patientId, origin } = await phoneWith([
     { exerciseId: 'band-row', dose: 'max-max 4kg rest 5s' },
   ]);

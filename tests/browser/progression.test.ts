@@ -85,7 +85,7 @@ it('takes a patient who flares a step back, gives it back by a smaller step, and
   expect(page.problems).toEqual([]);
 });
 
-it('brings a declined danger back with the next one, and holds what waits until it is decided', async () => {
+it('brings a declined danger back with the next one, and holds what waits until it is decided (long)', async () => {
   const life = await beginLife(stage.practitioner, [{}], { name: 'Dotterel Fane' });
   await liveOn(life, [{}, { pain: 8 }]);
   const page = await stage.open(`/patients/${life.patientId}/follow`);
@@ -120,7 +120,7 @@ it('brings a declined danger back with the next one, and holds what waits until 
   expect(page.problems).toEqual([]);
 });
 
-it('offers a longer step beside the bounded one, and takes what is chosen', async () => {
+it('offers a longer step beside the bounded one, and takes what is chosen (long)', async () => {
   const life = await beginLife(
     stage.practitioner,
     [{ exerciseId: 'prone-neck-hold', dose: '3x30s gap 60s daily' }],
@@ -174,7 +174,7 @@ describe('the morning after', () => {
     await phone.close();
   }, 300_000);
 
-  it('names an earlier day in words', async () => {
+  it('names an earlier day in words (long)', async () => {
     const day = dateInWords(addDays(today(), -2), 'en');
     const { phone } = await phoneOf(
       'Linnet Fell',
@@ -216,7 +216,7 @@ describe('the morning after', () => {
     await phone.close();
   }, 300_000);
 
-  it('counts “some” at once, and asks how it is now', async () => {
+  it('counts “some” at once, and asks how it is now (long)', async () => {
     const { life, phone } = await phoneOf('Siskin Tarn');
     await answered(phone, 'Some', 'How is it now?');
     await eventually(async () => expect(await soreness(life)).toBe('some'));

@@ -40,7 +40,7 @@ const shown = (phone: Page) =>
     return ((await worker?.getNotifications()) ?? []).map(({ title, body }) => [title, body]);
   });
 
-it('are offered where the clinic turned them on, asked for, and shown', async () => {
+it('are offered where the clinic turned them on, asked for, and shown (long)', async () => {
   const { origin } = stage.server;
   const patientId = await makePatient(stage.practitioner, 'Wren Tarbuck');
   await prescribe(stage.practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);

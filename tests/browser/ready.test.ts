@@ -69,7 +69,7 @@ it('marks what this patient closes, takes the substitutes by one key, and sends'
   expect(page.problems).toEqual([]);
 });
 
-it('finds, narrows and opens exercises, and says what closes them to a patient', async () => {
+it('finds, narrows and opens exercises, and says what closes them to a patient (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner, 'יעל בן-דוד');
   await saveScreening(stage.practitioner, screening(patientId, ['jaw']));
   const page = await stage.open('/exercises');
@@ -97,7 +97,7 @@ it('finds, narrows and opens exercises, and says what closes them to a patient',
   expect(page.problems).toEqual([]);
 });
 
-it('prescribes to a patient who is found by name, once, whatever is reloaded', async () => {
+it('prescribes to a patient who is found by name, once, whatever is reloaded (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner, 'Corncrake Fell');
   await saveScreening(stage.practitioner, screening(patientId, ['jaw']));
   const page = await stage.open('/exercises/about/under-jaw-tuck');
@@ -126,7 +126,7 @@ it('prescribes to a patient who is found by name, once, whatever is reloaded', a
   await says(page, 'There is no such record in your clinic');
 });
 
-it('keeps, rehearses, shares and retires programmes of no patient', async () => {
+it('keeps, rehearses, shares and retires programmes of no patient (long)', async () => {
   const page = await stage.open('/exercises/programmes');
   await page.click('[aria-label="Rehearse: Ten by ten"]');
   await says(page, 'Minutes of the day, by week');

@@ -17,7 +17,7 @@ const { stage, phoneWith } = phoneStage({ own: true });
 
 const PHOTO = 'img[src*="/set-up/picture"]';
 
-it('are taken on the run sheet, seen on sheet and handout, kept on the phone, and deleted for good', async () => {
+it('are taken on the run sheet, seen on sheet and handout, kept on the phone, and deleted for good (long)', async () => {
   const { phone, patientId, origin } = await phoneWith();
   await saveEntry(stage.practitioner, {
     id: randomUUID(),

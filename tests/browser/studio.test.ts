@@ -64,7 +64,7 @@ const drawnAs = async (name: string): Promise<Figure | null> => {
   return own?.drawing === undefined ? null : ownFigureOf(clinicId, own.drawing);
 };
 
-it('draws an own exercise with mouse and keys, undoes, keeps it, and shows it on the phone', async () => {
+it('draws an own exercise with mouse and keys, undoes, keeps it, and shows it on the phone (long)', async () => {
   const page = await stage.open('/exercises/new');
   await typeInto(page, 'Name', 'Signal arm');
   await typeInto(page, 'Usual dose', '2x4 move 2s daily');
@@ -142,7 +142,7 @@ it('draws an own exercise with mouse and keys, undoes, keeps it, and shows it on
   expect(await player?.evaluate((svg) => svg.querySelectorAll('path').length)).toBeGreaterThan(10);
 }, 600_000);
 
-it('begins from an exercise that is drawn, comes back after a reload, and can be left out', async () => {
+it('begins from an exercise that is drawn, comes back after a reload, and can be left out (long)', async () => {
   const page = await stage.open('/exercises/new');
   await typeInto(page, 'Name', 'Bridge of planks');
   const choice = await page.$('::-p-xpath(//label[. = "Or begin from"]/following-sibling::select)');

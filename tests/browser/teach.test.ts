@@ -135,7 +135,7 @@ it('teaches five exercises by one key, warns of the missing rest, and signs what
   expect(value.lines.some(({ cues }) => cues[0] === 'Folded towel, not the ball')).toBe(true);
 });
 
-it('counts aloud with the real rests while the figure moves', async () => {
+it('counts aloud with the real rests while the figure moves (long)', async () => {
   const patientId = await consenting();
   await prescribe(stage.practitioner, patientId, [
     FIVE[1] ?? { exerciseId: 'tuck-lying', dose: '10x10s' },
@@ -163,7 +163,7 @@ it('counts aloud with the real rests while the figure moves', async () => {
   expect(page.problems).toEqual([]);
 });
 
-it('counts aloud with its directions by name, and its sides in full', async () => {
+it('counts aloud with its directions by name, and its sides in full (long)', async () => {
   const patientId = await consenting();
   await prescribe(stage.practitioner, patientId, [
     { exerciseId: 'four-way-ball', dose: '1x2s in left/front gap 2s' },
@@ -188,7 +188,7 @@ it('counts aloud with its directions by name, and its sides in full', async () =
   await page.close();
 });
 
-it('says that there is nothing to teach or print yet', async () => {
+it('says that there is nothing to teach or print yet (long)', async () => {
   const patientId = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/teach`);
   await says(page, 'There is no programme to teach yet.');
@@ -216,7 +216,7 @@ const order = (page: Page, patientId: string, change: Record<string, unknown> = 
     { patientId, format: 'pdf', paper: 'a4', large: false, link: null, ...change },
   );
 
-it('makes a PDF of five exercises on two sides whose text is the programme’s', async () => {
+it('makes a PDF of five exercises on two sides whose text is the programme’s (long)', async () => {
   const patientId = await consenting('Ōno Žofie Ωμέγα Жуков');
   await prescribe(stage.practitioner, patientId, FIVE);
   const page = await stage.open(`/patients/${patientId}/handout`);
@@ -248,7 +248,7 @@ it('makes a PDF of five exercises on two sides whose text is the programme’s',
   expect(page.problems).toEqual([]);
 });
 
-it('says which letters a PDF cannot print, takes US letter and large type, and any length of cue', async () => {
+it('says which letters a PDF cannot print, takes US letter and large type, and any length of cue (long)', async () => {
   const { practitioner } = stage;
   const patientId = await consenting('Wrasse 東京');
   await prescribe(practitioner, patientId, FIVE);
@@ -271,7 +271,7 @@ it('says which letters a PDF cannot print, takes US letter and large type, and a
   expect(text).toContain(long);
 });
 
-it('prints the same sheet on its own, and gives it as one file that needs nothing else', async () => {
+it('prints the same sheet on its own, and gives it as one file that needs nothing else (long)', async () => {
   const patientId = await consenting();
   await prescribe(stage.practitioner, patientId, FIVE);
   const page = await stage.open(`/patients/${patientId}/handout`);

@@ -75,7 +75,7 @@ const sameWord = (phone: Page, word: string) =>
     word,
   );
 
-it('shows drawing and count in step over a line that is a second slow, and ends cleanly', async () => {
+it('shows drawing and count in step over a line that is a second slow, and ends cleanly (long)', async () => {
   const { phone, desk, origin } = await together('Linnet Marlow');
   await press(desk, 'Show it on the patient’s phone');
   await says(desk, 'The phone shows what you show.');
@@ -114,7 +114,7 @@ it('shows drawing and count in step over a line that is a second slow, and ends 
   expect(desk.problems).toEqual([]);
 });
 
-it('is found again by a page that was loaded anew, and ends when the desk is left by a link', async () => {
+it('is found again by a page that was loaded anew, and ends when the desk is left by a link (long)', async () => {
   const { phone, desk, cut } = await together('Wren Tarbuck');
   await press(desk, 'Show it on the patient’s phone');
   await says(desk, 'The phone shows what you show.');

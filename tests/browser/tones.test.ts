@@ -59,7 +59,7 @@ const heardOn = (phone: Page) =>
     (globalThis as unknown as { heard: Heard }).heard.tones.filter(({ silenced }) => !silenced),
   );
 
-it('sounds each change when it is due, also where the page is woken later than once a second', async () => {
+it('sounds each change when it is due, also where the page is woken later than once a second (long)', async () => {
   const { phone } = await atThePlayer(outOfSight);
   const pack = await phone.evaluate(async () => {
     const answer = await fetch('/api/v1/patient/pack');

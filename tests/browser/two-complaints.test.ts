@@ -9,7 +9,7 @@ import { browserStage } from '../support/browser-stage';
 /** Two complaints of one person, treated at the same time: one file, one phone. */
 const stage = browserStage();
 
-it('treats two complaints at once, each with its own lines, pain and course, on one phone', async () => {
+it('treats two complaints at once, each with its own lines, pain and course, on one phone (long)', async () => {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, 'Wren Tidewell');
   await prescribe(practitioner, id, [

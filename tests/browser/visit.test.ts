@@ -108,7 +108,7 @@ it('takes the patient’s own answers from the link, says what to do at once, an
   await desk.close();
 });
 
-it('measures by keyboard, warns when trials disagree, and names the field that is impossible', async () => {
+it('measures by keyboard, warns when trials disagree, and names the field that is impossible (long)', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/measure?profile=neck`);
   const trial = (name: string, n: number) => `input[aria-label="${name}, trial ${n}, degrees"]`;
@@ -149,7 +149,7 @@ it('measures by keyboard, warns when trials disagree, and names the field that i
   await page.close();
 });
 
-it('keeps a screening and a history that were begun, through a reload and on another machine, until they are saved', async () => {
+it('keeps a screening and a history that were begun, through a reload and on another machine, until they are saved (long)', async () => {
   const id = await makePatient(stage.practitioner);
   const path = `/patients/${id}/screen`;
   const page = await stage.open(path);

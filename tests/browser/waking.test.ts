@@ -110,7 +110,7 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
-  it('says that the browser has cleared what it kept here', async () => {
+  it('says that the browser has cleared what it kept here (long)', async () => {
     const phone = await atToday();
     const patientId = await phone.evaluate(async () => {
       const { value } = (await (await fetch('/api/v1/patient/pack')).json()) as {
@@ -145,7 +145,7 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
-  it('comes compressed, and so does what a handler answers', async () => {
+  it('comes compressed, and so does what a handler answers (long)', async () => {
     const phone = await atToday();
     for (const path of ['/today', '/api/v1/patient/pack']) {
       const answer = await phone.goto(`${stage.server.origin}${path}`);
@@ -157,7 +157,7 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
-  it('reminds of a session by the phone’s own means, where that was allowed', async () => {
+  it('reminds of a session by the phone’s own means, where that was allowed (long)', async () => {
     const phone = await atToday(() => localStorage.setItem('dl-notify', 'yes'));
     const { origin } = stage.server;
     await phone.browserContext().overridePermissions(origin, ['notifications']);

@@ -26,7 +26,7 @@ async function screenOf(page: Page, path: string): Promise<string[]> {
   );
 }
 
-it('takes a whole record out and into another clinic, where every screen says the same', async () => {
+it('takes a whole record out and into another clinic, where every screen says the same (long)', async () => {
   const [story] = STORIES;
   if (!story) throw new Error('no story');
   const dates = dateRange(addDays(today(), 1 - DAYS), today());

@@ -14,6 +14,7 @@ import {
 import { PATIENCE_MS, read, setPatience } from '@/db/door';
 import { failedAttempt } from '@/db/schema';
 import { ZONE, instant, makeClinic, member, useDatabase } from '../support/clinic';
+import { share } from '../support/runs';
 import { temporaryFolder } from '../support/server';
 import { startWriter } from '../support/writer-process';
 
@@ -38,16 +39,17 @@ async function stored(): Promise<Set<string>> {
 
 describe('what was acknowledged is stored', () => {
   it('with two writing processes and a third that keeps the lock longer than they wait', async () => {
-    const hog = start('hog', '6');
-    const writers = [start('write', 'first', '1500'), start('write', 'second', '1500')];
+    const [holds, writes] = [share(6), share(1500)];
+    const hog = start('hog', String(holds));
+    const writers = ['first', 'second'].map((name) => start('write', name, String(writes)));
     await Promise.all([hog.ended, ...writers.map((writer) => writer.ended)]);
     expect(writers.map((writer) => writer.errors())).toEqual(['', '']);
-    expect(hog.lines()).toHaveLength(6);
+    expect(hog.lines()).toHaveLength(holds);
     const acknowledged = writers.flatMap((writer) => writer.lines());
-    expect(acknowledged).toHaveLength(3000);
+    expect(acknowledged).toHaveLength(2 * writes);
     const kept = await stored();
     expect(acknowledged.filter((what) => !kept.has(what))).toEqual([]);
-    expect(kept.size).toBe(3000);
+    expect(kept.size).toBe(2 * writes);
   }, 360_000);
 
   it('when the process is killed in the middle', async () => {

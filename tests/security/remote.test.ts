@@ -90,7 +90,7 @@ it('keeps guards, uniqueness and all-or-nothing', async () => {
   expect((await morningList(assistant, EVERYBODY)).total).toBe(0);
 });
 
-it('runs the built application, and says so when the token is wrong', async () => {
+it('runs the built application, and says so when the token is wrong (long)', async () => {
   const { startTestServer } = await import('../support/server');
   await migrateDatabase();
   const clinic = await makeClinic('far');

@@ -5,18 +5,16 @@ import { statSync } from 'node:fs';
  * clone) goes by size, and these would begin last, each alone on a core at the end.
  */
 const LONG = [
-  'browser/offline',
-  'browser/bad-input',
-  'browser/teach',
-  'browser/desk',
   'security/walk',
   'browser/journey',
   'browser/accessible-clinic',
-  'browser/player',
-  'browser/keeping',
-  'browser/file.',
+  'browser/teach',
+  'browser/offline',
   'browser/waking',
-  'browser/follow',
+  'browser/accessible-file',
+  'browser/hands',
+  'browser/keeping',
+  'browser/bad-input',
 ];
 
 const rank = ({ path }) => {
