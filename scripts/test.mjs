@@ -1,9 +1,18 @@
-import { SAMPLE, check, closeWith, ensureChromium, jest, lane, tally } from './lib/checks.mjs';
+import {
+  SAMPLE,
+  beside,
+  check,
+  closeWith,
+  ensureChromium,
+  inParts,
+  jest,
+  tally,
+} from './lib/checks.mjs';
 import { ensureBuildBeside, ensurePackages, run } from './lib/project.mjs';
 
 /**
- * All tests, installing what they need, in two lanes beside each other: database tests and lint beside the
- * build, types, unit tests, unused exports and format; then the browser.
+ * All tests, installing what they need: the build and everything that needs none beside each other in two
+ * lanes; then the browser.
  */
 async function build() {
   try {
@@ -16,31 +25,21 @@ async function build() {
   }
 }
 
+const LINT = ['-c', 'oxlint.config.mjs', '--max-warnings', '0'];
+
 async function all() {
   ensurePackages();
   ensureChromium();
   // The linter and the compiler both read the routes' generated types.
   run(process.execPath, ['node_modules/next/dist/bin/next', 'typegen'], { stdio: 'ignore' });
-  await Promise.all([
-    lane(
-      () => jest('database', '--maxWorkers', '1', '--testNamePattern', SAMPLE),
-      () =>
-        check(
-          'lint: houses, rules and circles',
-          'oxlint/bin/oxlint',
-          '-c',
-          'oxlint.config.mjs',
-          '--max-warnings',
-          '0',
-        ),
-    ),
-    lane(
-      build,
-      () => check('types', 'typescript-native/bin/tsc', '--noEmit'),
-      () => jest('unit', '--maxWorkers', '1'),
-      () => check('unused exports', 'knip/bin/knip.js', '--include', 'exports,files'),
-      () => check('format', 'oxfmt/bin/oxfmt', '--check'),
-    ),
+  await beside(2, [
+    build,
+    ...inParts('database', 3, '--testNamePattern', SAMPLE),
+    ...inParts('unit', 2),
+    () => check('types', 'typescript-native/bin/tsc', '--noEmit'),
+    () => check('unused exports', 'knip/bin/knip.js', '--include', 'exports,files'),
+    () => check('lint: houses, rules and circles', 'oxlint/bin/oxlint', ...LINT),
+    () => check('format', 'oxfmt/bin/oxfmt', '--check'),
   ]);
   // They mostly wait, each for a browser. What says of itself that it is long is for `npm run long`.
   await jest('browser', '--maxWorkers', '3', '--testNamePattern', SAMPLE);

@@ -62,8 +62,10 @@ export function check(name, script, ...args) {
 
 /** All tests of one of Jest's projects, as if it were another day where `shiftMs` is not 0. */
 export function jestOn(day, shiftMs, project, ...args) {
-  return timed(`${project} tests${day}`, async () => {
-    const output = join(ROOT, 'test-output', `${project}.json`);
+  const shard = args[args.indexOf('--shard') + 1] ?? '';
+  const part = args.includes('--shard') ? ` ${shard}` : '';
+  return timed(`${project} tests${part}${day}`, async () => {
+    const output = join(ROOT, 'test-output', `${project}${part.replace('/', ' of ')}.json`);
     mkdirSync(join(ROOT, 'test-output'), { recursive: true });
     rmSync(output, { force: true });
     const command = [
@@ -100,10 +102,21 @@ export const SAMPLE = '^(?!.*\\(long\\))';
 
 export const jest = (project, ...args) => jestOn('', 0, project, ...args);
 
-/** Runs parts one after the other; lanes run beside each other. */
-export const lane = async (...parts) => {
-  for (const part of parts) await part();
-};
+/** Runs parts in their order, so many beside each other: whoever is done takes the next. */
+export async function beside(lanes, parts) {
+  const left = [...parts];
+  const lane = async () => {
+    for (let part = left.shift(); part; part = left.shift()) await part();
+  };
+  await Promise.all(Array.from({ length: lanes }, lane));
+}
+
+/** All tests of a project in so many parts, each with a worker of its own. */
+export const inParts = (project, count, ...args) =>
+  Array.from(
+    { length: count },
+    (_, at) => () => jest(project, '--maxWorkers', '1', '--shard', `${at + 1}/${count}`, ...args),
+  );
 
 /** Debian's Chromium: the whole one, and the light one that most tests drive. */
 export function ensureChromium() {

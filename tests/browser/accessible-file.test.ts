@@ -100,7 +100,7 @@ it('screening and measuring (long)', async () => {
   clean();
 }, 720_000);
 
-it('planning and teaching', async () => {
+it('planning and teaching (long)', async () => {
   const { page, look, go, clean } = await looking(stage, stage.lead.token);
   await go(`/patients/${patientId}/plan`);
   await look('plan');

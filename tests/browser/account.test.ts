@@ -6,7 +6,7 @@ import { browserStage } from '../support/browser-stage';
 const stage = browserStage();
 const NEW = 'four words by the sea';
 
-it('a new member sets the password by the link the lead hands over, once, and signs in with it', async () => {
+it('a new member sets the password by the link the lead hands over, once, and signs in with it (long)', async () => {
   const lead = await freshPage(stage.browser, DESK);
   await beMember(lead, stage.server.origin, stage.lead.token);
   await goTo(lead, `${stage.server.origin}/clinic`);
@@ -76,7 +76,7 @@ it('a member changes the own password and ends another session; a list that is o
   expect([...page.problems, ...lead.problems]).toEqual([]);
 });
 
-it('the lead writes down who answers for somebody who fell ill', async () => {
+it('the lead writes down who answers for somebody who fell ill (long)', async () => {
   const page = await freshPage(stage.browser, DESK);
   await beMember(page, stage.server.origin, stage.lead.token);
   await goTo(page, `${stage.server.origin}/account`);

@@ -41,7 +41,7 @@ const bundle = (name: string, ...entry: object[]) =>
   });
 const FILE = 'input[aria-label="Choose the file of another system"]';
 
-it('adds a patient of another system, and keeps what was typed where something is missing', async () => {
+it('adds a patient of another system, and keeps what was typed where something is missing (long)', async () => {
   const page = await stage.open('/patients/import');
   await give(page, FILE, 'none.json', '<Patient/>');
   await says(page, 'This is no JSON.');

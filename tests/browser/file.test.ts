@@ -102,7 +102,7 @@ it('tells that a programme still runs when a later screening blocks, and pauses 
   await page.close();
 });
 
-it('reckons held from below, wedge, nod test and index while they are typed', async () => {
+it('reckons held from below, wedge, nod test and index while they are typed (long)', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/measure?profile=neck`);
   await chord(page, 'Alt', 'm');

@@ -136,7 +136,7 @@ describe('the patient’s language', () => {
     await phone.close();
   }, 600_000);
 
-  it('is what the browser asks for while the link is not open', async () => {
+  it('is what the browser asks for while the link is not open (long)', async () => {
     const phone = await freshPage(stage.browser, PHONE);
     await phone.setExtraHTTPHeaders({ 'Accept-Language': 'pt-BR,pt;q=0.9,en;q=0.8' });
     await goTo(phone, `${stage.server.origin}/today`);
@@ -145,13 +145,13 @@ describe('the patient’s language', () => {
     await phone.close();
   }, 300_000);
 
-  it('is not offered from a file that is no table of texts, and the log says so', async () => {
+  it('is not offered from a file that is no table of texts, and the log says so (long)', async () => {
     expect(stage.server.log()).toContain('fr.json could not be read as a language');
     expect(stage.server.log()).not.toContain('pt.json');
   });
 });
 
-it('is that of every document the patient takes home', async () => {
+it('is that of every document the patient takes home (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Q Z');
   await saveLanguage(stage.practitioner, { patientId: id, language: 'pt' });
   await prescribe(stage.practitioner, id, [

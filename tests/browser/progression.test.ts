@@ -48,7 +48,7 @@ async function acceptFirst(life: Life): Promise<string> {
   return `${proposal.move} ${proposal.to}`;
 }
 
-it('takes a patient who flares a step back, gives it back by a smaller step, and grows past it', async () => {
+it('takes a patient who flares a step back, gives it back by a smaller step, and grows past it (long)', async () => {
   const life = await beginLife(stage.practitioner, [{ dose: 'x2 hold 5s gap 3s daily' }], {
     name: 'Sanderling Orme',
     daysAgo: 20,
@@ -161,7 +161,7 @@ describe('the morning after', () => {
     return record.reports.get(today())?.soreness ?? null;
   };
 
-  it('is answered by one touch, with nothing chosen beforehand', async () => {
+  it('is answered by one touch, with nothing chosen beforehand (long)', async () => {
     const { life, phone } = await phoneOf('Pipit Arran');
     expect(await phone.$$eval('input:checked', (all) => all.length)).toBe(0);
     expect(await soreness(life)).toBeNull();

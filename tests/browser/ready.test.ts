@@ -48,7 +48,7 @@ it('puts all lines of a programme down with one Enter, and takes them back with 
   expect(page.problems).toEqual([]);
 });
 
-it('marks what this patient closes, takes the substitutes by one key, and sends', async () => {
+it('marks what this patient closes, takes the substitutes by one key, and sends (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   await saveScreening(stage.practitioner, screening(patientId, ['jaw', 'latex']));
   const page = await stage.open(`/patients/${patientId}/plan`);
@@ -169,7 +169,7 @@ it('keeps, rehearses, shares and retires programmes of no patient (long)', async
   expect(page.problems).toEqual([]);
 });
 
-it('hands on a page that says nothing of anybody', async () => {
+it('hands on a page that says nothing of anybody (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner, 'Wren Aldercote');
   const { link } = await device(stage.practitioner, patientId);
   const phone = await freshPage(stage.browser, PHONE);

@@ -160,7 +160,7 @@ it('begins from an exercise that is drawn, comes back after a reload, and can be
   await page.waitForFunction(() => document.body.textContent.includes('Begin from a position'));
 }, 300_000);
 
-it('shows a clinic’s own drawing to its own people alone', async () => {
+it('shows a clinic’s own drawing to its own people alone (long)', async () => {
   await saveExercise(stage.practitioner, {
     id: randomUUID(),
     exercise: ownDraft('Ours alone', {

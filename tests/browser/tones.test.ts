@@ -78,7 +78,7 @@ it('sounds each change when it is due, also where the page is woken later than o
   expect(Math.max(...off)).toBeLessThan(50);
 }, 900_000);
 
-it('takes back what was asked for when the session is paused', async () => {
+it('takes back what was asked for when the session is paused (long)', async () => {
   const { phone } = await atThePlayer(outOfSight);
   await says(phone, '2 of 4');
   await press(phone, 'Pause');

@@ -73,7 +73,7 @@ it('takes a whole record out and into another clinic, where every screen says th
   expect([...page.problems, ...there.problems]).toEqual([]);
 }, 300_000);
 
-it('says what is wrong with a file that is no record, and changes nothing', async () => {
+it('says what is wrong with a file that is no record, and changes nothing (long)', async () => {
   const page = await stage.open('/patients/import');
   const file = join(tmpdir(), 'no-record.zip');
   writeFileSync(file, 'no record');
