@@ -43,6 +43,7 @@ const PLACES: readonly (readonly [begins: string, where: string])[] = [
   ['dose.', 'Dose of an exercise, in sentences'],
   ['figure.', 'A drawing in words, for those who do not see it'],
   ['handout.', 'The sheet to take home'],
+  ['letter.', 'Letter to the patient after a review'],
   ['question.', 'Health question before a visit, answered yes or no'],
   ['health.', 'Health questions'],
   ['settings.', 'Settings'],

@@ -1,6 +1,5 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { shortDay } from '@/core/units';
-import { type OutcomeLetter, letterTitle } from '@/core/review';
+import type { LetterTexts, OutcomeLetter } from '@/core/review';
 import { PDF_FONTS, registerPdfFonts } from './fonts';
 
 /** The letter is one page: a long one is set smaller. */
@@ -26,15 +25,16 @@ const stylesOf = (size: number) =>
     small: { fontSize: size * 0.8, marginTop: 10 },
   });
 
-/** A letter as one page of PDF: real text. */
+/** A letter as one page of PDF: real text, in one of the languages it was written in. */
 export async function letterPdf(
   letter: OutcomeLetter,
+  texts: LetterTexts,
   paper: 'a4' | 'letter',
 ): Promise<Uint8Array<ArrayBuffer>> {
   registerPdfFonts();
   let bytes = new Uint8Array<ArrayBuffer>(new ArrayBuffer(0));
   for (const size of SIZES) {
-    bytes = await rendered(letter, paper, size);
+    bytes = await rendered(letter, texts, paper, size);
     if (pagesIn(bytes) === 1) break;
   }
   return bytes;
@@ -51,21 +51,22 @@ function pagesIn(bytes: Uint8Array): number {
 
 async function rendered(
   letter: OutcomeLetter,
+  texts: LetterTexts,
   paper: 'a4' | 'letter',
   size: number,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const styles = stylesOf(size);
-  const { clinic, author, date, paragraphs, measures, goals, programme, words, caution } = letter;
-  const title = letterTitle(letter);
+  const { clinic, author, words } = letter;
+  const { language, title, date, paragraphs, measures, goals, programme, caution } = texts;
   const buffer = await renderToBuffer(
-    <Document title={title} author={clinic.name} language="en">
+    <Document title={title} author={clinic.name} language={language}>
       <Page size={paper === 'a4' ? 'A4' : 'LETTER'} style={styles.page}>
         <View style={styles.body}>
           <View style={styles.head}>
             <Text>
               {clinic.name}, {clinic.phone}
             </Text>
-            <Text>{shortDay(date)}</Text>
+            <Text>{date}</Text>
           </View>
           <Text style={styles.title}>{title}</Text>
           {paragraphs.map((text) => (
@@ -73,10 +74,10 @@ async function rendered(
               {text}
             </Text>
           ))}
-          {measures.length > 0 && (
+          {measures.items.length > 0 && (
             <View>
-              <Text style={styles.bold}>Measured first and last</Text>
-              {measures.map(({ name, first, last, verdict }) => (
+              <Text style={styles.bold}>{measures.title}</Text>
+              {measures.items.map(({ name, first, last, verdict }) => (
                 <View key={name} style={styles.row}>
                   <Text style={styles.name}>{name}</Text>
                   <Text style={styles.value}>{first}</Text>
@@ -86,12 +87,8 @@ async function rendered(
               ))}
             </View>
           )}
-          <List styles={styles} title="Activities and goals" items={goals} />
-          <List
-            styles={styles}
-            title={letter.kind === 'discharge' ? 'To keep going with' : 'What goes on'}
-            items={programme}
-          />
+          <List styles={styles} {...goals} />
+          <List styles={styles} {...programme} />
           {words !== '' && <Text style={styles.bold}>{words}</Text>}
           <Text style={{ marginTop: 14 }}>{author}</Text>
           <Text style={styles.small}>{caution}</Text>

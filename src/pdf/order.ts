@@ -1,5 +1,5 @@
 import type { Handout, Paper } from '@/core/handout';
-import type { OutcomeLetter } from '@/core/review';
+import type { LetterTexts, OutcomeLetter } from '@/core/review';
 
 /** What is drawn, as plain facts that cross over to the thread. */
 export type PdfOrder =
@@ -9,7 +9,12 @@ export type PdfOrder =
       readonly paper: Paper;
       readonly large: boolean;
     }
-  | { readonly kind: 'letter'; readonly letter: OutcomeLetter; readonly paper: Paper };
+  | {
+      readonly kind: 'letter';
+      readonly letter: OutcomeLetter;
+      readonly texts: LetterTexts;
+      readonly paper: Paper;
+    };
 
 /** The sheet, or the kind of failure and none of its words. */
 export type PdfAnswer =

@@ -14,7 +14,7 @@ async function drawn(order: PdfOrder): Promise<PdfAnswer> {
       case 'handout':
         return { bytes: await handoutPdf(order.handout, order.paper, order.large) };
       case 'letter':
-        return { bytes: await letterPdf(order.letter, order.paper) };
+        return { bytes: await letterPdf(order.letter, order.texts, order.paper) };
     }
   } catch (error) {
     return { failed: error instanceof Error ? error.name : 'unknown' };

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'puppeteer-core';
 import { insertAlert, write } from '@/db';
-import { signLetter } from '@/server/follow/review';
+import { signLetter } from '@/server/follow/letter';
 import { looking, visited } from '../support/accessible';
 import { press, says, chord } from '../support/browser';
 import { instant, makePatient, prescribe } from '../support/clinic';

@@ -8,7 +8,7 @@ import { stopToken } from '@/server/mail/stop-link';
 import { saveMail } from '@/server/mail/settings';
 import { NO_DETAILS } from '@/core/records';
 import { mailServerOf } from '@/db';
-import { signLetter } from '@/server/follow/review';
+import { signLetter } from '@/server/follow/letter';
 import { saveEntry } from '@/server/visit/entries';
 import { saveScreening } from '@/server/visit/screening';
 import { screening } from '../support/stage';

@@ -4,7 +4,7 @@ import { correctionsOf, episodesOf } from '@/db';
 import { setClock } from '@/server/clock';
 import { findPatients } from '@/server/details';
 import { correctComplaint, openAnother } from '@/server/episodes';
-import { signLetter } from '@/server/follow/review';
+import { signLetter } from '@/server/follow/letter';
 import { followOf } from '@/server/follow/strips';
 import { addPatient } from '@/server/people';
 import { saveEntry, withdrawEntry } from '@/server/visit/entries';

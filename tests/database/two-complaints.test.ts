@@ -9,7 +9,7 @@ import {
   takeInHand,
 } from '@/server/at-hand';
 import { openAnother } from '@/server/episodes';
-import { signLetter } from '@/server/follow/review';
+import { signLetter } from '@/server/follow/letter';
 import { followOf } from '@/server/follow/strips';
 import { triageRows } from '@/server/follow/triage';
 import { patientPack } from '@/server/patient-pack';

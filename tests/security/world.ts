@@ -4,7 +4,7 @@ import { answerTheRestNo } from '@/core/screen';
 import { insertAlert, patientById, versionsOf, write } from '@/db';
 import { now, setClock } from '@/server/clock';
 import { proposalsOf } from '@/server/follow/proposals';
-import { signLetter } from '@/server/follow/review';
+import { signLetter } from '@/server/follow/letter';
 import { takeIn } from '@/server/take-in';
 import { revokeLink } from '@/server/links';
 import { issueCalendar } from '@/server/patient/calendar';

@@ -9,7 +9,7 @@ class HereThread extends EventEmitter {
     const drawn =
       order.kind === 'handout'
         ? handoutPdf(order.handout, order.paper, order.large)
-        : letterPdf(order.letter, order.paper);
+        : letterPdf(order.letter, order.texts, order.paper);
     void drawn.then((bytes) => this.emit('message', { bytes }));
   }
   ref(): void {

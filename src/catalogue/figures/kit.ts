@@ -16,10 +16,9 @@ import {
   BASE_POSES,
   angles,
   SKULL_CM,
-  markAt,
   mirrorMark,
   mirrorVec,
-  skeletonOf,
+  trunkMark,
 } from '@/core/figure';
 
 export { angles };
@@ -206,11 +205,11 @@ export const push = (from: Push['from'], way: Vec, ...at: number[]): Push =>
 export function headOn(from: Pose, high: number, nod = 0, more: HeadAt = {}): Pose {
   let [low, top] = [-1.6, 1.6];
   const at = (back: number) => changed(from, { head: { ...more, back, nod } });
-  const down = markAt(skeletonOf(at(1.6)).frames, 'skull')[1];
-  const up = markAt(skeletonOf(at(-1.6)).frames, 'skull')[1];
+  const down = trunkMark(at(1.6), 'skull')[1];
+  const up = trunkMark(at(-1.6), 'skull')[1];
   for (let i = 0; i < 24; i += 1) {
     const middle = (low + top) / 2;
-    const height = markAt(skeletonOf(at(middle)).frames, 'skull')[1] - SKULL_CM;
+    const height = trunkMark(at(middle), 'skull')[1] - SKULL_CM;
     if (height > high === up > down) low = middle;
     else top = middle;
   }
@@ -230,7 +229,7 @@ export function headBackTo(from: Pose, x: number, nod = 0): Pose {
   for (let i = 0; i < 24; i += 1) {
     const middle = (low + high) / 2;
     const at = changed(from, { head: { back: middle, nod } });
-    if (markAt(skeletonOf(at).frames, 'occiput')[0] > x) low = middle;
+    if (trunkMark(at, 'occiput')[0] > x) low = middle;
     else high = middle;
   }
   return changed(from, { head: { back: (low + high) / 2, nod } });
@@ -238,7 +237,7 @@ export function headBackTo(from: Pose, x: number, nod = 0): Pose {
 
 /** A pillow under the head of somebody lying. */
 export function pillowUnder(pose: Pose, high: number, long = 30): DrawnProp {
-  const [x] = markAt(skeletonOf(pose).frames, 'skull');
+  const [x] = trunkMark(pose, 'skull');
   return { kind: 'pillow', at: [x + 2, high / 2, 0], size: [long, high + 0.6, 40] };
 }
 

@@ -45,7 +45,7 @@ function wordsWhose(language: Language, wanted: (key: string) => boolean): Compi
 
 /** Texts the clinic's server says, or one page alone: they need not travel to every phone. */
 const NOT_EVERYWHERE =
-  /^(app|offline|dose(?!\.direction)|figure|handout|notice|health|question|remind|nextVisit|rest|session|problem|tell|together)\.|^cover$/;
+  /^(app|offline|dose(?!\.direction)|figure|handout|letter|notice|health|question|remind|nextVisit|rest|session|problem|tell|together)\.|^cover$/;
 
 /** The texts of the patient's screens, compiled here so that the phone needs no parser. */
 export function patientWords(language: Language): CompiledWords {

@@ -16,4 +16,11 @@ export function writtenWay(tag: string): 'ltr' | 'rtl' {
 }
 
 /** Texts that choose by a word they are given: it must come as it is. */
-export const CHOSEN_BY: ReadonlySet<string> = new Set(['body.region', 'dose.tuck']);
+export const CHOSEN_BY: ReadonlySet<string> = new Set([
+  'body.region',
+  'dose.tuck',
+  'letter.limb.drawingIn',
+  'letter.limb.butWeaker',
+  'letter.limb.spreading',
+  'letter.limb.same',
+]);

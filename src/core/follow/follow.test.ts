@@ -18,6 +18,7 @@ import {
   sayTrend,
   sayVerdict,
   tellVerdict,
+  verdictTold,
 } from '.';
 
 const FIRST = localDate('2026-09-01');
@@ -176,6 +177,38 @@ describe('in three voices', () => {
     );
     expect(referrer).toMatch(
       /^Worst pain fell from \S+ to \S+ of 10 in 42 days, a change of -\S+ \(95 % interval/,
+    );
+  });
+
+  it.each<[number[], string, RegExp]>([
+    [fall(42), 'better', /more than day-to-day ups and downs\.$/],
+    [fall(42).reverse(), 'worse', /we will look at it together\.$/],
+    [fall(7), 'early', /^It is too early/],
+    [Array<number>(42).fill(4), 'same', /about the same as at the start, about 4/],
+  ])('is as facts what the patient is told', (values, said, words) => {
+    const followed = { ...pain, readings: daily(values) };
+    const verdict = judgeCourse(followed.readings, PAIN_MATTERS);
+    expect(verdictTold(verdict).said).toBe(said);
+    expect(tellVerdict(followed, verdict)).toMatch(words);
+  });
+
+  it('never tells a patient by facts what the words do not say', () => {
+    fc.assert(
+      fc.property(pains, (values) => {
+        const followed = { ...pain, readings: daily(values) };
+        const verdict = judgeCourse(followed.readings, PAIN_MATTERS);
+        const { said, from, to } = verdictTold(verdict);
+        const words = tellVerdict(followed, verdict);
+        expect(said === 'early').toBe(/too early/.test(words));
+        expect(said === 'back').toBe(/was getting better/.test(words));
+        expect(said === 'unclear').toBe(/not clear yet/.test(words));
+        expect(said === 'same').toBe(/about the same/.test(words));
+        if (said.startsWith('better')) expect(words).toMatch(/come down/);
+        if (said.startsWith('worse')) expect(words).toMatch(/gone up/);
+        if (to !== null && said !== 'early') expect(words).toContain(`about ${to}`);
+        expect(from === null).toBe(said === 'early');
+      }),
+      runs(200),
     );
   });
 

@@ -1,3 +1,5 @@
+import type { BodySide } from '../findings';
+import type { MeasureKindId } from '../measures';
 import { type LocalDate, addDays, daysBetween } from '../units';
 import { ACTIVITY_MATTERS, HEADACHE_MATTERS, type Matters } from './course';
 import type { Reading } from './reading';
@@ -13,6 +15,8 @@ export type Followed = {
   readonly per?: string;
   /** It is something a person does, in their own words: no noun of a sentence. */
   readonly isActivity?: true;
+  /** What was measured, where it is a measure. */
+  readonly measure?: { readonly kind: MeasureKindId; readonly side: BodySide | null };
 };
 
 /** What patients say they can do of activities of their own, each a series: told once a week. */

@@ -82,6 +82,52 @@ function sureText(share: number): string {
   return share < 0.01 ? 'under 1 %' : percentText(share);
 }
 
+/** What a verdict comes to where no statistics are told. */
+export const SAID_OF_COURSE = [
+  'early',
+  'better',
+  'betterALittle',
+  'worse',
+  'worseALittle',
+  'back',
+  'same',
+  'unclear',
+] as const;
+
+/** A verdict as facts, to be said to a patient in any language. */
+export type VerdictTold = {
+  readonly said: (typeof SAID_OF_COURSE)[number];
+  /** At the start and now, to a whole number; null while it is too early to say. */
+  readonly from: number | null;
+  readonly to: number | null;
+};
+
+/**
+ * A verdict without its statistics, as `tellVerdict` says it.
+ *
+ * @example verdictTold(painFromSixToThree) // { said: 'better', from: 6, to: 3 }
+ */
+export function verdictTold({ course, way, from, to }: CourseVerdict): VerdictTold {
+  if (course === 'not enough to say' || from === null || to === null)
+    return { said: 'early', from: null, to: null };
+  const [was, is] = [Math.round(from), Math.round(to)];
+  const said = (): VerdictTold['said'] => {
+    switch (course) {
+      case 'improving beyond noise':
+        return 'better';
+      case 'changed, less than matters':
+        return way === 'worse' ? 'worseALittle' : 'betterALittle';
+      case 'worsening beyond noise':
+        return 'worse';
+      case 'was improving, now level':
+        return 'back';
+      case 'no clear change':
+        return was === is ? 'same' : 'unclear';
+    }
+  };
+  return { said: said(), from: was, to: is };
+}
+
 const about = (value: number) => String(Math.round(value));
 
 /**

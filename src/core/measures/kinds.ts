@@ -38,7 +38,7 @@ export const KINDS = {
     how: 'Buttocks and shoulders on the wall, feet as in the press, head in the patient’s own neutral.',
   },
   'wall-tuck': {
-    name: 'Gap left in a wall tuck',
+    name: 'Gap in a wall tuck',
     unit: 'mm',
     form: 'trials',
     step: 'below',

@@ -116,9 +116,10 @@ export const KeepGoingDraft = z.object({
   basedOn: z.number().int().min(1),
 });
 
-/** Asks for a kept letter as a file. */
+/** Asks for a kept letter as a file, in the patient's own language or in the clinic's. */
 export const LetterOrder = z.object({
   patientId: recordId,
   id: recordId,
   paper: z.enum(['a4', 'letter']),
+  own: z.boolean().default(false),
 });

@@ -1,4 +1,3 @@
 export * from './keep-going';
 export * from './letter';
 export * from './plan';
-export * from './letter-title';

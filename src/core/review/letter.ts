@@ -7,6 +7,23 @@ export type LetterRow = {
   readonly verdict: string;
 };
 
+/** Something of a letter under a heading of its own. */
+type Part<T> = { readonly title: string; readonly items: readonly T[] };
+
+/** All fixed texts of a letter in one language, as they are read. */
+export type LetterTexts = {
+  /** BCP 47. */
+  readonly language: string;
+  readonly title: string;
+  readonly date: string;
+  readonly paragraphs: readonly string[];
+  readonly measures: Part<LetterRow>;
+  readonly goals: Part<string>;
+  /** What goes on, in plain words. */
+  readonly programme: Part<string>;
+  readonly caution: string;
+};
+
 /** A letter after a review, or at discharge, as it is kept: every number in it is from the record. */
 export type OutcomeLetter = {
   readonly kind: 'review' | 'discharge';
@@ -26,6 +43,8 @@ export type OutcomeLetter = {
   /** In the practitioner's own words. */
   readonly words: string;
   readonly caution: string;
+  /** The same for a patient who reads another language than the clinic's; the others have none. */
+  readonly own?: LetterTexts | null | undefined;
 };
 
 export type LetterFacts = Omit<OutcomeLetter, 'paragraphs'> & {
@@ -64,4 +83,30 @@ export function outcomeLetter(facts: LetterFacts): OutcomeLetter {
       ...(beside.length > 0 ? [`In the same time: ${beside.join('; ')}.`] : []),
     ],
   };
+}
+
+/** A letter as the clinic reads it. */
+export function clinicTexts(letter: OutcomeLetter): LetterTexts {
+  const { kind, date, paragraphs, measures, goals, programme, caution } = letter;
+  return {
+    language: 'en',
+    title: letterTitle(letter),
+    date: shortDay(date),
+    paragraphs,
+    measures: { title: 'Measured first and last', items: measures },
+    goals: { title: 'Activities and goals', items: goals },
+    programme: {
+      title: kind === 'discharge' ? 'To keep going with' : 'What goes on',
+      items: programme,
+    },
+    caution,
+  };
+}
+
+/** What a letter is called at its head and in a reader’s window. */
+export function letterTitle({
+  kind,
+  patientName,
+}: Pick<OutcomeLetter, 'kind' | 'patientName'>): string {
+  return kind === 'discharge' ? `Discharge: ${patientName}` : `Review: ${patientName}`;
 }

@@ -1,4 +1,4 @@
-import { dateInWords } from './date-in-words';
+import { dateInWords, dayOfYearText } from './date-in-words';
 import { localDate } from './local-date';
 
 describe('dateInWords', () => {
@@ -11,4 +11,12 @@ describe('dateInWords', () => {
   ])('%s in %s: %s', (date, tag, words) => {
     expect(dateInWords(localDate(date), tag)).toBe(words);
   });
+});
+
+it.each([
+  ['2026-11-23', 'en', '23 Nov 2026'],
+  ['2024-02-29', 'de', '29. Feb. 2024'],
+  ['2026-11-23', 'es', '23 nov 2026'],
+])('dayOfYearText %s in %s: %s', (date, tag, words) => {
+  expect(dayOfYearText(localDate(date), tag)).toBe(words);
 });

@@ -3,6 +3,7 @@ import type { LocalDate } from './local-date';
 
 const FULL = { weekday: 'long', day: 'numeric', month: 'long' } as const;
 const MONTH = { day: 'numeric', month: 'short' } as const;
+const YEAR = { day: 'numeric', month: 'short', year: 'numeric' } as const;
 const WEEKDAY = { weekday: 'short', day: 'numeric' } as const;
 
 /** Making one is dear: one for each language and kind. */
@@ -11,7 +12,7 @@ const FORMATS = new Map<string, Intl.DateTimeFormat>();
 function say(
   date: LocalDate,
   tag: string,
-  kind: typeof FULL | typeof MONTH | typeof WEEKDAY,
+  kind: typeof FULL | typeof MONTH | typeof WEEKDAY | typeof YEAR,
 ): string {
   const key = `${tag} ${Object.values(kind).join(' ')}`;
   const format =
@@ -38,4 +39,9 @@ export function dayOfWeekText(date: LocalDate, tag: string): string {
 /** A day among many. @example dayAndMonthText('2026-11-23', 'en') // "23 Nov" */
 export function dayAndMonthText(date: LocalDate, tag: string): string {
   return say(date, tag, MONTH);
+}
+
+/** A day on paper that is kept, with its year. @example dayOfYearText('2026-11-23', 'de') // "23. Nov. 2026" */
+export function dayOfYearText(date: LocalDate, tag: string): string {
+  return say(date, tag, YEAR);
 }

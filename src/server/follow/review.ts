@@ -1,42 +1,34 @@
 import { breather } from '../breathe';
-import { CLINIC_CAUTION, sayPhrases, waysOf } from '@/catalogue';
-import { summarise } from '@/core/adherence';
-import { formatDose, readDose } from '@/core/dose';
-import { type Judged, judgeAll, referVerdict, sayVerdict, tellVerdict } from '@/core/follow';
-import { formatMeasure, kindOf } from '@/core/measures';
-import type { OutcomeLetterDraft } from '@/core/records';
+import { formatDose } from '@/core/dose';
 import {
-  type OutcomeLetter,
-  type ReviewRow,
-  keepGoing,
-  outcomeLetter,
-  reviewRows,
-  sayChange,
-} from '@/core/review';
+  type Followed,
+  type Judged,
+  type VerdictTold,
+  judgeAll,
+  referVerdict,
+  sayVerdict,
+  tellVerdict,
+  verdictTold,
+} from '@/core/follow';
+import { formatMeasure, kindOf } from '@/core/measures';
+import { type ReviewRow, keepGoing, reviewRows, sayChange } from '@/core/review';
 import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import {
   type Episode,
   type OutcomeLetterRow,
   type Patient,
-  clinicById,
-  closeEpisode,
-  episodeIsOpen,
-  guard,
-  insertOutcomeLetter,
-  outcomeLetterById,
   outcomeLettersOf,
   photosOf,
 } from '@/db';
 import type { SignedIn } from '../access';
 import { measuresFor } from '../at-hand';
 import { patientFor } from '../people';
-import { NOT_FOUND, Problem } from '../problem';
+import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { earliestStart, saveProgramme } from '../save-programme';
 import { fileOf, newestConsent } from '../visit/entries';
 import { findingList } from '../visit/findings';
 import { detectableChangesOf, measuresOf } from '../visit/measuring';
-import { writeAs } from '../visit/write-as';
 import { type Follow, followOf } from './strips';
 
 export type Review = {
@@ -57,6 +49,9 @@ export type Review = {
     readonly clinician: string;
     readonly patient: string;
     readonly referrer: string;
+    /** What it is and what it comes to, for a letter in another language. */
+    readonly of: Pick<Followed, 'id' | 'name' | 'measure'>;
+    readonly told: VerdictTold;
   }[];
   readonly follow: Follow;
   readonly letters: readonly OutcomeLetterRow[];
@@ -120,6 +115,8 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
           clinician: sayVerdict(one, verdict),
           patient: tellVerdict(one, verdict),
           referrer: referVerdict(one, verdict),
+          of: { id: one.id, name: one.name, ...(one.measure && { measure: one.measure }) },
+          told: verdictTold(verdict),
         },
       ];
     }),
@@ -159,111 +156,6 @@ export function rowInWords(row: ReviewRow) {
     last: said(row.last),
     verdict: sayChange(row.change) + (row.otherwise ? '; measured in another way' : ''),
   };
-}
-
-/** Signs a letter made from the record; at discharge it also closes the episode of care. */
-export async function signLetter(
-  member: SignedIn,
-  draft: OutcomeLetterDraft,
-): Promise<{ id: string }> {
-  const patient = await patientFor(member, draft.patientId);
-  const { clinicId } = member;
-  const isThere = async () => {
-    const there = await outcomeLetterById(clinicId, draft.id);
-    return (
-      there?.patientId === patient.id &&
-      there.kind === draft.kind &&
-      there.body.words === draft.words &&
-      there.body.forReferrer === draft.forReferrer
-    );
-  };
-  if (await isThere()) return { id: draft.id };
-  const [review, clinic] = await Promise.all([reviewOf(member, patient), clinicById(clinicId)]);
-  if (!clinic) throw new Problem(404, NOT_FOUND);
-  if (draft.forReferrer && !review.mayShare)
-    throw new Problem(
-      409,
-      'The patient has not agreed to sharing. Ask, and record it under Screen, or write it for the patient.',
-      ['forReferrer'],
-    );
-  const letter = letterOf(member, patient, clinic, review, draft);
-  await writeAs(member, 'practitioner', {
-    verb: draft.kind === 'discharge' ? 'discharged' : 'signed a letter about',
-    subject: { kind: 'patient', id: patient.id },
-    statements: (at) => [
-      ...insertOutcomeLetter({
-        clinicId,
-        id: draft.id,
-        patientId: patient.id,
-        createdAt: at,
-        authorId: member.id,
-        kind: draft.kind,
-        body: letter,
-        localDate: review.today,
-      }),
-      ...(draft.kind === 'discharge' && review.episode?.closedOn === null
-        ? [
-            guard('episode', episodeIsOpen(clinicId, patient.id, review.episode.id)),
-            closeEpisode(clinicId, review.episode.id, review.today),
-          ]
-        : []),
-    ],
-    isThere,
-  });
-  return { id: draft.id };
-}
-
-function letterOf(
-  member: SignedIn,
-  patient: Patient,
-  clinic: { readonly name: string; readonly phone: string },
-  review: Review,
-  draft: OutcomeLetterDraft,
-): OutcomeLetter {
-  const { follow, goals, activities } = review;
-  const { sessionsDone, sessionsDue, share } = summarise(follow.days);
-  const newest = follow.versions.at(-1);
-  return outcomeLetter({
-    kind: draft.kind,
-    clinic: { name: clinic.name, phone: clinic.phone },
-    patientName: patient.name,
-    author: member.name,
-    date: review.today,
-    complaint: review.complaint,
-    from: follow.from,
-    forReferrer: draft.forReferrer,
-    sessionsDone,
-    sessionsDue,
-    share,
-    verdicts: review.verdicts.map((one) => (draft.forReferrer ? one.referrer : one.patient)),
-    limbs: follow.limbs.map(({ say }) => say),
-    beside: follow.beside.map(({ date, say }) => `${shortDay(date)} ${say}`),
-    measures: review.rows.filter(({ last }) => last !== null).map(rowInWords),
-    goals: [
-      ...goals.map(
-        ({ activity, reachedOn }) =>
-          `${activity}: ${reachedOn ? `reached on ${shortDay(reachedOn)}` : 'not reached yet'}`,
-      ),
-      ...activities.map(({ activity, from, to }) => `${activity}: ${from} → ${to} of 10`),
-    ],
-    programme: (newest?.lines ?? [])
-      .filter(({ lineage }) => follow.record.facts.counted?.has(lineage) ?? true)
-      .map(
-        (line) =>
-          `${line.exercise.name}: ${sayPhrases(readDose(line.dose, line.mode, waysOf(line)), 'patient')}`,
-      ),
-    words: draft.words,
-    caution: CLINIC_CAUTION,
-  });
-}
-
-/** A kept letter; null when there is none. */
-export async function letterById(
-  patient: Patient,
-  id: string,
-): Promise<{ letter: OutcomeLetter; row: OutcomeLetterRow } | null> {
-  const row = await outcomeLetterById(patient.clinicId, id);
-  return row && row.patientId === patient.id ? { letter: row.body, row } : null;
 }
 
 /** Writes the keep-going programme: every line once a day, every other day, without an end. */

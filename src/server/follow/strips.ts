@@ -50,7 +50,12 @@ export type Seam = {
 };
 
 /** Something else that happened, dated: it may be why, or not. */
-export type Beside = { readonly date: LocalDate; readonly say: string };
+export type Beside = {
+  readonly date: LocalDate;
+  readonly say: string;
+  /** Where the programme was paused, its last day; null while it still is. */
+  readonly pausedTo?: LocalDate | null;
+};
 
 export type Follow = {
   readonly today: LocalDate;
@@ -200,9 +205,10 @@ function besideIn(
   });
   const paused = pauses
     .filter((pause) => pause.to === null || pause.to >= from)
-    .map((pause) => ({
+    .map((pause): Beside => ({
       date: pause.from,
       say: `paused${pause.to ? ` to ${shortDay(pause.to)}` : ''}`,
+      pausedTo: pause.to,
     }));
   return [...events, ...paused].sort((a, b) => (a.date < b.date ? -1 : 1));
 }
@@ -234,6 +240,7 @@ function followedIn(
         id: strip.id,
         name: strip.name,
         unit: strip.unit,
+        measure: { kind: measure.kind, side: measure.side },
         matters: { better, by: marginAt(margin, measure.value), share: null, source },
         readings: readingsOf(strip),
       },

@@ -1,48 +1,54 @@
-import { shortDay } from '@/core/units';
-import type { OutcomeLetter } from '@/core/review';
-import { letterTitle } from '@/core/review';
+import { writtenWay } from '@/catalogue/messages/written-way';
+import type { LetterTexts, OutcomeLetter } from '@/core/review';
 
-/** A kept letter, on one page of paper. */
-export function LetterSheet({ letter }: { letter: OutcomeLetter }) {
-  const { clinic, author, date, paragraphs, measures, goals, programme, words, caution } = letter;
+/** A kept letter, on one page of paper, in one of the languages it was written in. */
+export function LetterSheet({ letter, texts }: { letter: OutcomeLetter; texts: LetterTexts }) {
+  const { clinic, author, words } = letter;
+  const { language, title, date, paragraphs, measures, goals, programme, caution } = texts;
   return (
-    <article data-letter className="grid max-w-4xl gap-4">
+    <article
+      data-letter
+      lang={language}
+      dir={writtenWay(language)}
+      className="grid max-w-4xl gap-4 break-after-page last:break-after-auto"
+    >
       <header className="flex flex-wrap justify-between gap-4">
         <p dir="auto">
-          {clinic.name}, {clinic.phone}
+          {clinic.name}, <bdi dir="ltr">{clinic.phone}</bdi>
         </p>
-        <p>{shortDay(date)}</p>
+        <p>{date}</p>
       </header>
       <h2 className="text-xl" dir="auto">
-        {letterTitle(letter)}
+        {title}
       </h2>
       {paragraphs.map((text) => (
         <p key={text} dir="auto">
           {text}
         </p>
       ))}
-      {measures.length > 0 && (
+      {measures.items.length > 0 && (
         <table className="w-full">
-          <caption className="text-left font-semibold">Measured first and last</caption>
+          <caption className="text-start font-semibold">{measures.title}</caption>
           <tbody>
-            {measures.map(({ name, first, last, verdict }) => (
+            {measures.items.map(({ name, first, last, verdict }) => (
               <tr key={name} className="border-b border-hair">
-                <th scope="row" className="py-1 pr-3 text-left font-normal">
+                <th scope="row" className="py-1 pe-3 text-start font-normal">
                   {name}
                 </th>
-                <td className="figures pr-3 whitespace-nowrap">{first}</td>
-                <td className="figures pr-3 whitespace-nowrap">{last}</td>
+                <td className="figures pe-3 whitespace-nowrap">
+                  <bdi>{first}</bdi>
+                </td>
+                <td className="figures pe-3 whitespace-nowrap">
+                  <bdi>{last}</bdi>
+                </td>
                 <td>{verdict}</td>
               </tr>
             ))}
           </tbody>
         </table>
       )}
-      <List title="Activities and goals" items={goals} />
-      <List
-        title={letter.kind === 'discharge' ? 'To keep going with' : 'What goes on'}
-        items={programme}
-      />
+      <List {...goals} />
+      <List {...programme} />
       {words !== '' && <p dir="auto">{words}</p>}
       <p dir="auto">{author}</p>
       <p className="text-small text-soft">{caution}</p>
@@ -55,7 +61,7 @@ function List({ title, items }: { title: string; items: readonly string[] }) {
   return (
     <section>
       <h3 className="font-semibold">{title}</h3>
-      <ul className="list-disc pl-5">
+      <ul className="list-disc ps-5">
         {items.map((item) => (
           <li key={item} dir="auto">
             {item}

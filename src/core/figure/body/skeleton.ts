@@ -89,13 +89,29 @@ export function skeletonOf(pose: Pose): Skeleton {
 const known = new WeakMap<Pose, Skeleton>();
 
 function reckon(pose: Pose): Skeleton {
-  const spine = spineFrames(pose);
-  const trunkOnly = limbsOn(spine, pose, null);
-  const shift = shiftFor(pose.contacts, trunkOnly.frames);
+  const { spine, shift } = trunkOf(pose);
   const moved = Object.fromEntries(
     Object.entries(spine).map(([part, frame]) => [part, { ...frame, at: add(frame.at, shift) }]),
   ) as typeof spine;
   return limbsOn(moved, pose, shift);
+}
+
+/** Head and trunk as their joints are turned, and what brings the body to its contacts. */
+function trunkOf(pose: Pose) {
+  const spine = spineFrames(pose);
+  const { frames } = limbsOn(spine, pose, null);
+  return { spine, frames, shift: shiftFor(pose.contacts, frames) };
+}
+
+/**
+ * Where a mark of head or trunk is, without reaching with arms and legs: for whoever looks for a pose
+ * step by step.
+ *
+ * @param mark of head or trunk; of a limb it is where it hangs
+ */
+export function trunkMark(pose: Pose, mark: MarkName): Vec {
+  const { frames, shift } = trunkOf(pose);
+  return add(markAt(frames, mark), shift);
 }
 
 /** The contacts that carry the body decide where it is. */

@@ -1,5 +1,5 @@
 import { OutcomeLetterDraft } from '@/core/records';
-import { signLetter } from '@/server/follow/review';
+import { signLetter } from '@/server/follow/letter';
 import { handler } from '@/server/handler';
 
 export const POST = handler({
