@@ -6,6 +6,7 @@ import { violations } from '../support/axe';
 import { PHONE, awake, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
+import { eventually } from '../support/record';
 import { patientOf } from '../support/stage';
 import { SIZES, TEXTS, misfitsIn, playing } from '../support/player-fits';
 
@@ -295,3 +296,53 @@ it('says that a page is on its way where it takes long, and is silent where it d
   expect(desk.problems).toEqual([]);
   await desk.close();
 });
+
+it('covers nothing that can be touched with what is said for a moment', async () => {
+  const { practitioner } = stage;
+  const id = await makePatient(practitioner, 'Dora Toast');
+  await prescribe(practitioner, id, [
+    { exerciseId: 'tuck-lying', dose: '10x10s daily' },
+    { exerciseId: 'wall-press', dose: '3x30s daily' },
+    { exerciseId: 'neck-warm-up', dose: '5x5s daily' },
+  ]);
+  const desk = await stage.open(`/patients/${id}/plan`);
+  const dose = 'input[aria-label="Dose of Tuck lying down"]';
+  // At the top, and where the desk ends: each has its controls somewhere else.
+  for (const end of [false, true]) {
+    await desk.waitForSelector(dose);
+    await desk.focus(dose);
+    await desk.evaluate((down) => scrollTo(0, down ? document.body.scrollHeight : 0), end);
+    await desk.keyboard.down('Alt');
+    await desk.keyboard.press('Delete');
+    await desk.keyboard.up('Alt');
+    await desk.waitForSelector('[data-sonner-toast][data-mounted=true]');
+    // It slides to its place: asked until it stands still there.
+    await eventually(async () => expect(await covered(desk)).toEqual([]));
+    await press(desk, 'Undo');
+    await desk.waitForFunction(() => !document.querySelector('[data-sonner-toast]'));
+  }
+  expect(desk.problems).toEqual([]);
+  await desk.close();
+});
+
+/** What can be touched and lies under what is said for a moment, by its name. */
+function covered(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const said = [...document.querySelectorAll('[data-sonner-toast]')];
+    const rooms = said.map((one) => one.getBoundingClientRect());
+    if (rooms.length === 0) return ['nothing is said'];
+    return [...document.querySelectorAll('a[href], button, input, select, textarea, summary')]
+      .filter((one) => one.closest('[data-sonner-toaster]') === null)
+      .filter((one) => {
+        const { left, right, top, bottom, width } = one.getBoundingClientRect();
+        return (
+          width > 0 &&
+          rooms.some(
+            (room) =>
+              left < room.right && room.left < right && top < room.bottom && room.top < bottom,
+          )
+        );
+      })
+      .map((one) => one.textContent || one.getAttribute('aria-label') || one.tagName);
+  });
+}

@@ -3,6 +3,7 @@ import { ENGLISH, type Language } from '@/catalogue';
 import { SHIPPED_LANGUAGES } from '@/catalogue/shipped-languages';
 import { addDays } from '@/core/units';
 import { saveLanguage } from '@/server/details';
+import { signLetter } from '@/server/follow/letter';
 import { pauseMyself } from '@/server/patient/settings';
 import type { Page } from 'puppeteer-core';
 import { violations } from '../support/axe';
@@ -179,6 +180,37 @@ it('stays silent, with a sentence, where the phone has no voice for the language
   await says(phone, ARABIC.texts['language.noVoice']);
   expect(phone.problems).toEqual([]);
   await phone.close();
+}, 300_000);
+
+it('shows the patient’s letter in Arabic beside the clinic’s, to be printed from the page (long)', async () => {
+  const { id, phone } = await reader('Quay Letter', ARABIC);
+  await phone.close();
+  const letterId = randomUUID();
+  await signLetter(stage.practitioner, {
+    id: letterId,
+    patientId: id,
+    kind: 'review',
+    words: '',
+    forReferrer: false,
+  });
+  const desk = await stage.open(`/patients/${id}/review/${letterId}`);
+  await says(desk, ARABIC.texts['letter.goesOn']);
+  expect(
+    await desk.$$eval('[data-letter]', (all) =>
+      all.map((one) => [one.getAttribute('lang'), one.getAttribute('dir')]),
+    ),
+  ).toEqual([
+    ['ar', 'rtl'],
+    ['en', 'ltr'],
+  ]);
+  const isOff = () =>
+    desk.$eval('::-p-xpath(//button[.="PDF, A4"])', (one) => one.matches(':disabled'));
+  expect(await isOff()).toBe(true);
+  await desk.select('select:has(option[value=clinic])', 'clinic');
+  expect(await isOff()).toBe(false);
+  expect(await violations(desk, 'letter')).toEqual([]);
+  expect(desk.problems).toEqual([]);
+  await desk.close();
 }, 300_000);
 
 it('keeps a telephone number in its order where it stands alone on a page from right to left', async () => {

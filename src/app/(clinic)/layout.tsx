@@ -2,7 +2,7 @@ import { roleSuffices } from '@/server/access';
 import { requireAnyMember } from '@/server/require';
 import Link from 'next/link';
 import { Suspense } from 'react';
-import { Toaster } from 'sonner';
+import { Toasts } from '@/ui/primitives/toasts';
 import { CLINIC_CAUTION } from '@/catalogue';
 import { Reread } from '@/ui/forms/reread';
 import { SignInAgain } from '@/ui/forms/sign-in-again';
@@ -74,7 +74,7 @@ export default async function ClinicLayout({ children }: { children: React.React
       </Suspense>
       <Reread />
       <SignInAgain memberId={member.id} />
-      <Toaster position="bottom-left" visibleToasts={3} />
+      <Toasts />
     </div>
   );
 }

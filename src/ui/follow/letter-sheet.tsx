@@ -10,7 +10,7 @@ export function LetterSheet({ letter, texts }: { letter: OutcomeLetter; texts: L
       data-letter
       lang={language}
       dir={writtenWay(language)}
-      className="grid max-w-4xl gap-4 break-after-page last:break-after-auto"
+      className="grid max-w-4xl gap-4 border-t border-hair pt-6 break-after-page first-of-type:border-0 first-of-type:pt-0 last:break-after-auto print:border-0"
     >
       <header className="flex flex-wrap justify-between gap-4">
         <p dir="auto">
