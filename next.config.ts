@@ -15,6 +15,9 @@ const config: NextConfig = {
     // What a photo may be, and what stands around it; more never comes as far (scripts/serve).
     proxyClientMaxBodySize: 17 * 1024 * 1024,
   },
+  // A page that a phone kept leads to where the questions were before.
+  redirects: () =>
+    Promise.resolve([{ source: '/health', destination: '/today/health', permanent: false }]),
   // The server of scripts/serve compresses everything, handlers' answers too.
   compress: false,
   // Native modules and what reads its own files stay outside the bundle.

@@ -242,8 +242,8 @@ it('scrolls no page sideways at 320 pixels, which is 400 % on a desk (long)', as
     await goTo(phone, `${stage.server.origin}/today${path}`);
     if ((await sideways(phone)) > 0) wide.push(`/today${path}`);
   }
-  await goTo(phone, `${stage.server.origin}/health`);
-  if ((await sideways(phone)) > 0) wide.push('/health');
+  await goTo(phone, `${stage.server.origin}/today/health`);
+  if ((await sideways(phone)) > 0) wide.push('/today/health');
   const desk = await stage.open('/', { width: 320, height: 256 });
   const file = [
     '?view=summary',

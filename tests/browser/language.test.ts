@@ -106,7 +106,7 @@ describe('the patient’s language', () => {
       '/today/progress',
       '/today/pause',
       '/today/together',
-      '/health',
+      '/today/health',
       '/today',
     ]) {
       await goTo(phone, `${stage.server.origin}${path}`);

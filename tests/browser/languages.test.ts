@@ -54,7 +54,7 @@ it('is written from right to left throughout in Arabic, drawings as they are', a
       ),
     ]),
   ).toEqual([true, true]);
-  for (const path of ['/today/progress', '/today/settings', '/today/pause', '/health']) {
+  for (const path of ['/today/progress', '/today/settings', '/today/pause', '/today/health']) {
     await goTo(phone, `${stage.server.origin}${path}`);
     expect([path, ...(await written(phone))]).toEqual([path, 'ar', 'rtl']);
     expect([path, await violations(phone, path)]).toEqual([path, []]);

@@ -13,7 +13,7 @@ it('opens, plays and keeps everything with the clinic’s server gone, across a 
   await phone.reload();
   await says(phone, 'Neck warm-up');
   // A page that needs a signal says so itself, with whom to call, and leads back.
-  for (const path of ['progress', 'settings', 'pause', 'photo', 'together']) {
+  for (const path of ['progress', 'settings', 'pause', 'photo', 'together', 'health']) {
     await phone.goto(`${origin}/today/${path}`);
     await says(phone, 'No signal just now');
   }

@@ -59,7 +59,7 @@ export const PAGES: Readonly<Record<string, { path: () => string; may: readonly 
       `/patients/${world.patientId}/measure/photos/compare?earlier=${world.photoId}&later=${world.photoId}`,
     may: MEMBERS,
   },
-  '(patient)/health': { path: () => '/health', may: [] },
+  '(patient)/today/health': { path: () => '/today/health', may: [] },
   '(clinic)/patients/[id]/teach': {
     path: () => `/patients/${world.patientId}/teach`,
     may: MEMBERS,

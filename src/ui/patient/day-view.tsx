@@ -8,7 +8,7 @@ import type { DeviceState } from './device/device';
 import { useSay } from './say';
 import { Sessions } from './sessions';
 import type { KeptSession } from './device/store';
-import { LinkBeyond } from './link-beyond';
+import { Link } from './link';
 
 /** What this phone knows of the day: its own sessions, and what they add to each line's share. */
 export type Here = DeviceState & { readonly shares: Readonly<Record<string, number>> };
@@ -45,7 +45,7 @@ export function DayView({
     <>
       {/* What is next stands first: it must be found without looking for it. */}
       {day.paused !== 'no' && <Paused pack={pack} paused={day.paused} />}
-      {pack.asksHealth && <LinkBeyond href="/health">{say('today.link')}</LinkBeyond>}
+      {pack.asksHealth && <Link href="/today/health">{say('today.link')}</Link>}
       {left && leftOff && (
         <section className="grid gap-2 rounded border-2 border-lit p-4">
           <p>{say('today.leftOff', { session: leftOff.label })}</p>
