@@ -7,15 +7,25 @@ import { browserStage } from '../support/browser-stage';
 
 /** axe-core with the WCAG 2.2 AA rules finds nothing on any view, in light and in dark. */
 const stage = browserStage();
-let empty: TestServer;
-
-beforeAll(async () => {
-  empty = await startTestServer();
-  await makePatient(stage.practitioner, 'Linnet Marlow');
-}, 900_000);
+let empty: TestServer | null = null;
 afterAll(() => empty?.close());
 
-it('the clinic’s own views', async () => {
+it('the clinic’s views that are opened most', async () => {
+  await makePatient(stage.practitioner, 'Linnet Marlow');
+  const { page, look, go, clean } = await looking(stage, null);
+  await go('/sign-in');
+  await look('sign in');
+  await signInAs(page, stage.server.origin, stage.emails.lead);
+  await look('morning list');
+  for (const path of ['/patients/new', '/clinic', '/account', '/exercises']) {
+    await go(path);
+    await look(path.slice(1));
+  }
+  clean();
+}, 720_000);
+
+it('the clinic’s own views (long)', async () => {
+  empty = await startTestServer();
   const { page, found, look, go, clean } = await looking(stage, null);
   await go('/', empty.origin);
   await look('first run');

@@ -55,7 +55,7 @@ it('opens, plays and keeps everything with the clinic’s server gone, across a 
   await says(again, 'Everything you did is at harbour.');
 });
 
-it('advises by the rules without a server, pauses at once, and tells the clinic with the first signal', async () => {
+it('advises by the rules without a server, pauses at once, and tells the clinic with the first signal (long)', async () => {
   const { phone, patientId } = await phoneWith();
   await stage.server.stop('SIGKILL');
   await phone.reload();
