@@ -1,8 +1,10 @@
 import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
 import { connection } from 'next/server';
 import { preload } from 'react-dom';
 import { writtenWay } from '@/catalogue';
 import { documentLanguage } from '@/server/patient/words';
+import { EarlySubmit } from '@/ui/forms/early-submit';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -26,7 +28,10 @@ export default async function RootLayout({ children }: { children: React.ReactNo
   const tag = await documentLanguage();
   return (
     <html lang={tag} dir={writtenWay(tag)}>
-      <body>{children}</body>
+      <body>
+        <EarlySubmit nonce={(await headers()).get('x-nonce') ?? ''} />
+        {children}
+      </body>
     </html>
   );
 }

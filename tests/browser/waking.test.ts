@@ -1,8 +1,8 @@
-import type { HTTPRequest } from 'puppeteer-core';
+import type { HTTPRequest, Page } from 'puppeteer-core';
 import { SHIPPED_LANGUAGES } from '@/catalogue/shipped-languages';
 import { eventually } from '../support/record';
 import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
-import { device, makePatient, prescribe } from '../support/clinic';
+import { PASSWORD, device, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
 
 const stage = browserStage(undefined, { whole: true });
@@ -181,5 +181,51 @@ describe('the first page', () => {
       ).toEqual([expect.stringContaining('Time for your exercises')]),
     );
     await phone.close();
+  }, 300_000);
+});
+
+describe('a form that is sent before the page is awake', () => {
+  /** A page whose scripts come when they are let go. */
+  async function held(path: string) {
+    const page = await freshPage(stage.browser, PHONE);
+    await page.setRequestInterception(true);
+    let waiting: HTTPRequest[] | null = [];
+    page.on('request', (request) => {
+      if (waiting && request.resourceType() === 'script') waiting.push(request);
+      else void request.continue();
+    });
+    await page.goto(`${stage.server.origin}${path}`, { waitUntil: 'domcontentloaded' });
+    const letGo = () => {
+      const late = waiting ?? [];
+      waiting = null;
+      for (const request of late) void request.continue();
+    };
+    return { page, letGo };
+  }
+  async function signIn(page: Page) {
+    await page.type('input[name=email]', stage.emails.practitioner);
+    await page.type('input[name=password]', PASSWORD);
+    await page.keyboard.press('Enter');
+  }
+
+  it('is sent when it is, and stands in no address', async () => {
+    const { page, letGo } = await held('/sign-in');
+    await signIn(page);
+    await page.waitForSelector('form[aria-busy=true]');
+    expect(page.url()).toBe(`${stage.server.origin}/sign-in`);
+    letGo();
+    await page.waitForFunction(() => location.pathname === '/');
+    expect(page.url()).not.toContain('?');
+    expect(page.problems).toEqual([]);
+    await page.close();
+  }, 300_000);
+
+  it('stands in no address either where no script ever comes', async () => {
+    const page = await freshPage(stage.browser, PHONE);
+    await page.setJavaScriptEnabled(false);
+    await page.goto(`${stage.server.origin}/sign-in`);
+    await Promise.all([page.waitForNavigation(), signIn(page)]);
+    expect(page.url()).toBe(`${stage.server.origin}/sign-in`);
+    await page.close();
   }, 300_000);
 });

@@ -11,6 +11,7 @@ import { textOf, useForm } from '../forms/use-form';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 type Cover = {
   readonly id: string;
@@ -82,7 +83,7 @@ export function CoverForm({
       {others.length === 0 ? (
         <p className="text-soft">Nobody else in the clinic can answer yet.</p>
       ) : (
-        <form onSubmit={form.onSubmit} className="grid gap-3" noValidate>
+        <Form onSubmit={form.onSubmit} className="grid gap-3" noValidate>
           <Refusal say={form.say} />
           {forOthers && (
             <Choice
@@ -128,7 +129,7 @@ export function CoverForm({
           <Button type="submit" disabled={form.busy} className="justify-self-start">
             Write it down
           </Button>
-        </form>
+        </Form>
       )}
     </div>
   );

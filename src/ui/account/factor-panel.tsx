@@ -9,6 +9,7 @@ import { textOf, useForm } from '../forms/use-form';
 import { Button, buttonClass } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { BackupCodes } from './backup-codes';
+import { Form } from '../forms/form';
 
 /** How the own second factor stands, and what can be done about it. */
 export function FactorPanel({
@@ -74,7 +75,7 @@ function WithPassword({
   return (
     <details className="border-l-2 border-hair pl-3">
       <summary className="cursor-pointer text-action">{what}</summary>
-      <form onSubmit={form.onSubmit} className="grid max-w-md gap-3 pt-2" noValidate>
+      <Form onSubmit={form.onSubmit} className="grid max-w-md gap-3 pt-2" noValidate>
         <Refusal say={form.say} />
         <Field
           label="Your password"
@@ -86,7 +87,7 @@ function WithPassword({
         <Button type="submit" disabled={form.busy} className="justify-self-start">
           {what}
         </Button>
-      </form>
+      </Form>
     </details>
   );
 }

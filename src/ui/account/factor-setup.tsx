@@ -8,6 +8,7 @@ import { QrCode } from '../handout/qr';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { BackupCodes } from './backup-codes';
+import { Form } from '../forms/form';
 
 type Begun = { readonly secret: string; readonly address: string };
 
@@ -37,7 +38,7 @@ function Begin({ onBegun }: { onBegun: (begun: Begun) => void }) {
     onBegun,
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-md gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-md gap-4" noValidate>
       <Refusal say={form.say} />
       <Field
         label="Your password"
@@ -49,7 +50,7 @@ function Begin({ onBegun }: { onBegun: (begun: Begun) => void }) {
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         Begin
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -66,7 +67,7 @@ function FirstCode({
     (value) => onCodes(value.codes),
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-md gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-md gap-4" noValidate>
       <Refusal say={form.say} />
       <p>Scan this with the app for one-time codes on your phone, or type the letters into it.</p>
       <QrCode
@@ -88,6 +89,6 @@ function FirstCode({
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         Set it up
       </Button>
-    </form>
+    </Form>
   );
 }

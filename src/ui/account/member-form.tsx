@@ -8,6 +8,7 @@ import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
 import { HandedOver } from './handed-over';
+import { Form } from '../forms/form';
 
 /** Adds a member, who sets a password by the link that is handed over. */
 export function MemberForm() {
@@ -37,7 +38,7 @@ export function MemberForm() {
   return (
     <>
       {added && <HandedOver {...added} />}
-      <form ref={element} onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+      <Form ref={element} onSubmit={form.onSubmit} className="grid gap-4" noValidate>
         <Refusal say={form.say} />
         <Field label="Name" name="name" autoComplete="off" error={form.errorAt('name')} />
         <Field
@@ -55,7 +56,7 @@ export function MemberForm() {
         <Button type="submit" disabled={form.busy} className="justify-self-start">
           Add the member
         </Button>
-      </form>
+      </Form>
     </>
   );
 }

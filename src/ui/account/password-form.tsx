@@ -7,6 +7,7 @@ import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { NewPassword } from './new-password';
+import { Form } from '../forms/form';
 
 /** A member's own new password. */
 export function PasswordForm() {
@@ -20,7 +21,7 @@ export function PasswordForm() {
     },
   );
   return (
-    <form ref={element} onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+    <Form ref={element} onSubmit={form.onSubmit} className="grid gap-4" noValidate>
       <Refusal say={form.say} />
       <Field
         label="Password until now"
@@ -33,6 +34,6 @@ export function PasswordForm() {
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Change the password
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -6,6 +6,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { NewPassword } from './new-password';
+import { Form } from '../forms/form';
 
 /** Sets a password by the one-time link; its token stands behind "#", which no server writes down. */
 export function ResetForm() {
@@ -31,12 +32,12 @@ export function ResetForm() {
       </p>
     );
   return (
-    <form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
       <Refusal say={form.say} />
       <NewPassword error={form.errorAt('password')} />
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         {form.busy ? 'Setting …' : 'Set the password'}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -9,6 +9,7 @@ import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { useRouter } from 'next/navigation';
+import { Form } from '../forms/form';
 
 /** A key as the page shows it: moments in words. */
 export type ShownKey = {
@@ -72,7 +73,7 @@ export function ApiKeys({ keys }: { keys: readonly ShownKey[] }) {
           every record of the clinic.
         </ShownOnce>
       )}
-      <form onSubmit={form.onSubmit} className="grid gap-3" noValidate key={id}>
+      <Form onSubmit={form.onSubmit} className="grid gap-3" noValidate key={id}>
         <Field
           label="What the key is for"
           name="name"
@@ -83,7 +84,7 @@ export function ApiKeys({ keys }: { keys: readonly ShownKey[] }) {
         <Button type="submit" disabled={form.busy} className="justify-self-start">
           Make a key
         </Button>
-      </form>
+      </Form>
     </div>
   );
 }

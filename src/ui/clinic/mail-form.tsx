@@ -9,6 +9,7 @@ import { numberOf, textOf, useForm } from '../forms/use-form';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 const SECURITY = {
   starttls: 'begins open, then STARTTLS (port 587)',
@@ -44,7 +45,7 @@ export function MailForm({
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-xl gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-xl gap-4" noValidate>
       <Refusal say={form.say} />
       <label className="flex items-center gap-2">
         <input
@@ -136,6 +137,6 @@ export function MailForm({
         )}
       </div>
       <p role="status">{said}</p>
-    </form>
+    </Form>
   );
 }

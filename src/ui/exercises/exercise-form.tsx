@@ -20,6 +20,7 @@ import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { How, Traits, What, type Write } from './exercise-fields';
 import { DrawingPart } from './studio/drawing-part';
+import { Form } from '../forms/form';
 
 const EMPTY = {
   ...Object.fromEntries(EXERCISE_COLUMNS.map((column) => [column, ''])),
@@ -116,7 +117,7 @@ export function ExerciseForm({
 
   return (
     <div className="grid gap-6 pt-4">
-      <form
+      <Form
         id={FORM}
         className="grid gap-6 lg:grid-cols-2"
         onSubmit={(event) => {
@@ -129,7 +130,7 @@ export function ExerciseForm({
         <div className="lg:col-span-2">
           <Traits typed={typed} write={write} />
         </div>
-      </form>
+      </Form>
       {/* Apart from the form: Enter in one of its fields keeps nothing. */}
       <section className="grid gap-3 border-t border-hair pt-4" aria-labelledby="drawing">
         <h2 id="drawing" className="text-xl">

@@ -106,7 +106,7 @@ function Compare({ shown, compared, chosen }: Pick<PageFacts, 'shown' | 'compare
   );
   return (
     <section aria-label="Two side by side" className="pb-4">
-      <form className="flex flex-wrap items-end gap-3">
+      <form action="/exercises/programmes" className="flex flex-wrap items-end gap-3">
         {choice('one', 'Compare')}
         {choice('other', 'With')}
         <Button type="submit">Side by side</Button>

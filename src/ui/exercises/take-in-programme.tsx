@@ -8,6 +8,7 @@ import { Refusal } from '../forms/refusal';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 type Right = Extract<ProgrammePreview, { kind: 'right' }>;
 type Looked = { readonly id: string; readonly text: string; readonly preview: Right };
@@ -70,7 +71,7 @@ export function TakeInProgramme() {
       <Refusal say={refusal} />
       <WrongInFile what="Nothing was taken in." problems={problems} />
       {looked && (
-        <form
+        <Form
           className="grid max-w-[56rem] gap-2 border-l-2 border-lit pl-3"
           onSubmit={(event) => {
             event.preventDefault();
@@ -108,7 +109,7 @@ export function TakeInProgramme() {
             </Button>
             <Button onClick={() => setLooked(null)}>Leave it</Button>
           </div>
-        </form>
+        </Form>
       )}
     </section>
   );

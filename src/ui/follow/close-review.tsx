@@ -6,6 +6,7 @@ import { v4 as uuid } from 'uuid';
 import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
+import { Form } from '../forms/form';
 
 /** Ends a review: the letter from the record, and at discharge the end of the episode. */
 export function CloseReview({
@@ -48,7 +49,7 @@ export function CloseReview({
   }
 
   return (
-    <form
+    <Form
       className="grid gap-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -115,6 +116,6 @@ export function CloseReview({
       <Button type="submit" look="main" disabled={busy} className="justify-self-start">
         {kind === 'discharge' ? 'Sign the letter and discharge' : 'Sign the letter'}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -7,6 +7,7 @@ import type { Asked, Decision } from '@/core/records';
 import type { Refused } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 type Given = { readonly dose?: string; readonly reason?: string };
 
@@ -139,7 +140,7 @@ export function ProposalRow({
         </p>
       )}
       {asking !== null && (
-        <form
+        <Form
           className="flex flex-wrap items-end gap-3"
           onSubmit={(event) => {
             event.preventDefault();
@@ -168,7 +169,7 @@ export function ProposalRow({
           <Button type="submit" disabled={busy}>
             {asking === 'edit' ? 'Take this line' : 'Decline it'}
           </Button>
-        </form>
+        </Form>
       )}
     </li>
   );

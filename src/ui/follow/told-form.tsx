@@ -15,6 +15,7 @@ import { useSend } from '../forms/use-send';
 import { numberOf, textOf, useForm } from '../forms/use-form';
 import { Button, buttonClass } from '../primitives/button';
 import { Choice, Field, TextField } from '../primitives/field';
+import { Form } from '../forms/form';
 
 type Line = {
   readonly lineage: string;
@@ -113,7 +114,7 @@ export function ToldForm({
       {!hasProgramme ? (
         <p>There was no programme on this day.</p>
       ) : (
-        <form
+        <Form
           onSubmit={form.onSubmit}
           className="grid gap-5"
           noValidate
@@ -251,7 +252,7 @@ export function ToldForm({
           <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
             Write it down
           </Button>
-        </form>
+        </Form>
       )}
     </div>
   );

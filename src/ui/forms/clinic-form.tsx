@@ -9,6 +9,7 @@ import { Field } from '../primitives/field';
 import { Refusal } from './refusal';
 import { numberOf, textOf, useForm } from './use-form';
 import { ZoneChoice } from './zones';
+import { Form } from './form';
 
 type Clinic = {
   readonly name: string;
@@ -53,7 +54,7 @@ export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly 
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
       <Refusal say={form.say} />
       <Field
         label="Clinic’s name"
@@ -130,6 +131,6 @@ export function ClinicForm({ clinic, zones }: { clinic: Clinic; zones: readonly 
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Save the clinic
       </Button>
-    </form>
+    </Form>
   );
 }

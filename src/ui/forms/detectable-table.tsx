@@ -14,6 +14,7 @@ import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { useSend } from './use-send';
 import { Refusal } from './refusal';
+import { Form } from './form';
 
 /** Which change of each measurement counts as real, and why; the lead may put the clinic's own. */
 export function DetectableTable({ own }: { own: DetectableChanges }) {
@@ -80,7 +81,7 @@ function Row({ kind, own, now }: { kind: MeasureKindId; own: boolean; now: Detec
         {own && <strong className="font-semibold text-ink">Own. </strong>}
         {now.source}
         {editing && (
-          <form
+          <Form
             className="grid gap-2 py-2 sm:grid-cols-[8rem_minmax(0,1fr)_auto] sm:items-end"
             noValidate
             onSubmit={(event) => {
@@ -104,7 +105,7 @@ function Row({ kind, own, now }: { kind: MeasureKindId; own: boolean; now: Detec
             <div className="sm:col-span-3">
               <Refusal say={say} />
             </div>
-          </form>
+          </Form>
         )}
       </td>
       <td className="py-1 whitespace-nowrap">

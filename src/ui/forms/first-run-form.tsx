@@ -7,6 +7,7 @@ import { Field } from '../primitives/field';
 import { Refusal } from './refusal';
 import { textOf, useForm } from './use-form';
 import { ZoneChoice } from './zones';
+import { Form } from './form';
 
 export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: string }) {
   const [leadId] = useState(() => uuid());
@@ -40,7 +41,7 @@ export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: 
     () => window.location.assign('/sign-in'),
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
       <Refusal say={form.say} />
       <Field
         label="Code from the terminal"
@@ -103,6 +104,6 @@ export function FirstRunForm({ zones, zone }: { zones: readonly string[]; zone: 
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         {form.busy ? 'Setting up …' : 'Set up the clinic'}
       </Button>
-    </form>
+    </Form>
   );
 }

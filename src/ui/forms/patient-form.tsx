@@ -13,6 +13,7 @@ import { Refusal } from './refusal';
 import { useKeptForm } from './use-kept-form';
 import { textOf, useForm } from './use-form';
 import { ZoneChoice } from './zones';
+import { Form } from './form';
 
 export function PatientForm({
   zones,
@@ -51,7 +52,7 @@ export function PatientForm({
   // Stays until it is sent: whoever was named as alike is looked at first.
   const alike = form.errorAt('another') !== '';
   return (
-    <form onSubmit={form.onSubmit} onInput={draft.onInput} className="mt-4 grid gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} onInput={draft.onInput} className="mt-4 grid gap-4" noValidate>
       <input type="hidden" name="id" value={id} />
       <Refusal say={form.say} />
       {alike && (
@@ -127,6 +128,6 @@ export function PatientForm({
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         {form.busy ? 'Adding …' : 'Add and write the programme'}
       </Button>
-    </form>
+    </Form>
   );
 }

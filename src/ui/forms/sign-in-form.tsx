@@ -6,6 +6,7 @@ import { Choice, Field } from '../primitives/field';
 import { Refusal } from './refusal';
 import { textOf } from './use-form';
 import { useSending } from './use-sending';
+import { Form } from './form';
 
 /** Signs a member in; a code or the choice of a clinic is asked for once the password was right. */
 export function SignInForm({ whenDone = toStart }: { whenDone?: (memberId: string) => void }) {
@@ -40,7 +41,7 @@ export function SignInForm({ whenDone = toStart }: { whenDone?: (memberId: strin
   }
 
   return (
-    <form onSubmit={onSubmit} className="grid gap-4" noValidate>
+    <Form onSubmit={onSubmit} className="grid gap-4" noValidate>
       <Refusal say={say} />
       <Field label="E-mail address" name="email" type="email" autoComplete="username" required />
       <Field
@@ -77,7 +78,7 @@ export function SignInForm({ whenDone = toStart }: { whenDone?: (memberId: strin
       <Button type="submit" look="main" disabled={busy} className="justify-self-start">
         {busy ? 'Signing in …' : 'Sign in'}
       </Button>
-    </form>
+    </Form>
   );
 }
 

@@ -10,6 +10,7 @@ import { Refusal } from '../forms/refusal';
 import { type Refused, useSend } from '../forms/use-send';
 import { Button, buttonClass } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 type Line = {
   readonly what: string;
@@ -149,7 +150,7 @@ export function ForeignRecordIn({ patientId }: { patientId: string | null }) {
         </p>
       )}
       {preview && (
-        <form
+        <Form
           className="grid gap-3"
           aria-live="polite"
           onSubmit={(event) => {
@@ -275,7 +276,7 @@ export function ForeignRecordIn({ patientId }: { patientId: string | null }) {
           <Button type="submit" look="main" disabled={busy} className="justify-self-start">
             {patientId === null ? 'Add this patient' : 'Take the new measurements in'}
           </Button>
-        </form>
+        </Form>
       )}
     </div>
   );

@@ -9,6 +9,7 @@ import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 
 import { About, Dismiss, type Decided, type Proposal, ProposedGroup } from './findings-proposed';
+import { Form } from '../forms/form';
 
 /** What the measures say: confirmed, edited, dismissed or added by the clinician. */
 export function FindingsPanel({
@@ -139,7 +140,7 @@ export function FindingsPanel({
 function AddFinding({ onAdd }: { onAdd: (say: string) => Promise<boolean> }) {
   const [say, setSay] = useState('');
   return (
-    <form
+    <Form
       className="flex items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -158,6 +159,6 @@ function AddFinding({ onAdd }: { onAdd: (say: string) => Promise<boolean> }) {
       <Button type="submit" disabled={say.trim() === ''}>
         Add
       </Button>
-    </form>
+    </Form>
   );
 }

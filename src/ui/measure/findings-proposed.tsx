@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { ProposedFinding } from '@/core/findings';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** A finding as a clinician said something to it. */
 export type Decided = {
@@ -173,7 +174,7 @@ export function Dismiss({
       </Button>
     );
   return (
-    <form
+    <Form
       className="flex flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -190,6 +191,6 @@ export function Dismiss({
       <Button type="submit" disabled={busy || reason.trim() === ''}>
         {words}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -5,6 +5,7 @@ import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
+import { Form } from '../forms/form';
 
 /** Asks for the birth date before a phone shows how its patient is. */
 export function BirthForm() {
@@ -21,7 +22,7 @@ export function BirthForm() {
   }
 
   return (
-    <form className="grid gap-4" onSubmit={show}>
+    <Form className="grid gap-4" onSubmit={show}>
       <p>{say('progress.birth.about')}</p>
       <label className="grid min-w-0 grid-cols-1 gap-1">
         {say('progress.birth')}
@@ -37,6 +38,6 @@ export function BirthForm() {
       <BeginButton type="submit" disabled={busy}>
         {say('progress.birth.show')}
       </BeginButton>
-    </form>
+    </Form>
   );
 }

@@ -6,6 +6,7 @@ import { Scale } from './scale';
 import { useSay } from './say';
 import { Title } from './title';
 import { checkInTold } from './told';
+import { Form } from '../forms/form';
 
 /** After a session: pain now, how hard it was, and a word if the patient likes. */
 export function CheckIn({
@@ -33,7 +34,7 @@ export function CheckIn({
   }
 
   return (
-    <form className="grid gap-5" onSubmit={save}>
+    <Form className="grid gap-5" onSubmit={save}>
       <Title>{say('checkin.saved', { title })}</Title>
       <Scale legend={say('checkin.pain')} name="pain" value={pain} onChange={setPain} />
       <Scale legend={say('checkin.effort')} name="effort" value={effort} onChange={setEffort} />
@@ -50,6 +51,6 @@ export function CheckIn({
       <BeginButton type="submit" disabled={saving}>
         {say(told ? 'checkin.save' : 'checkin.leave')}
       </BeginButton>
-    </form>
+    </Form>
   );
 }

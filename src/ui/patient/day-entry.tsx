@@ -13,6 +13,7 @@ import { Scale } from './scale';
 import { useDay, useSay } from './say';
 import { Title } from './title';
 import { dayTold } from './told';
+import { Form } from '../forms/form';
 
 /** What a morning is told by where there is room for more than one touch. */
 const MORNING = ['none', 'settled', 'still sore', 'flare'] as const satisfies Soreness[];
@@ -60,7 +61,7 @@ export default function DayEntry({
   }
 
   return (
-    <form className="grid gap-6" onSubmit={save}>
+    <Form className="grid gap-6" onSubmit={save}>
       <Title>{say('day.title')}</Title>
       {questions.morning && (
         <Choice
@@ -150,7 +151,7 @@ export default function DayEntry({
       >
         {say('first.notNow')}
       </button>
-    </form>
+    </Form>
   );
 }
 

@@ -10,6 +10,7 @@ import { useSending } from '../forms/use-sending';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
 import { CALL, PLAIN_CALL } from './whom-to-call';
+import { Form } from '../forms/form';
 
 type Clinic = PackClinic;
 
@@ -42,7 +43,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
 
   if (sent) return <Thanks urgency={sent.urgency} clinic={clinic} />;
   return (
-    <form
+    <Form
       className="grid gap-6"
       noValidate
       onSubmit={(event) => {
@@ -114,7 +115,7 @@ export function HealthQuestions({ clinic, caution }: { clinic: Clinic; caution: 
         {tell(busy ? 'health.sending' : 'health.send')}
       </BeginButton>
       <p className="text-fine text-soft">{caution}</p>
-    </form>
+    </Form>
   );
 }
 

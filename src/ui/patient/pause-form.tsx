@@ -6,6 +6,7 @@ import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
+import { Form } from '../forms/form';
 
 const REASONS = ['ill', 'travelling', 'other'] as const;
 const INPUT = 'min-h-12 w-full min-w-0 rounded border border-edge bg-sheet px-3';
@@ -29,7 +30,7 @@ export function PauseForm({ today }: { today: string }) {
   }
 
   return (
-    <form className="grid grid-cols-1 gap-5" onSubmit={save}>
+    <Form className="grid grid-cols-1 gap-5" onSubmit={save}>
       <p>{say('pause.about')}</p>
       <fieldset className="grid min-w-0 grid-cols-1 gap-2">
         <legend className="pb-2 text-lg font-semibold">{say('pause.reason')}</legend>
@@ -73,6 +74,6 @@ export function PauseForm({ today }: { today: string }) {
       <BeginButton type="submit" disabled={busy}>
         {say('pause.save')}
       </BeginButton>
-    </form>
+    </Form>
   );
 }

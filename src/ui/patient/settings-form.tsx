@@ -25,6 +25,7 @@ import {
 import { useSay } from './say';
 import { SoundChoices } from './sound-choices';
 import { TellBox } from './tell-box';
+import { Form } from '../forms/form';
 
 type Settings = {
   readonly minutesADay: number | null;
@@ -88,7 +89,7 @@ export function SettingsForm({ start }: { start: Settings }) {
       <TextSizes />
       <Sound />
       <Notify />
-      <form className="grid grid-cols-1 gap-5" onSubmit={save}>
+      <Form className="grid grid-cols-1 gap-5" onSubmit={save}>
         {settings.languages.length > 1 && (
           <Labelled label={say('settings.language')}>
             <select
@@ -209,7 +210,7 @@ export function SettingsForm({ start }: { start: Settings }) {
           {say('settings.save')}
         </BeginButton>
         <p role="status">{saved && say('settings.saved')}</p>
-      </form>
+      </Form>
       <CalendarBox />
       <TellBox />
     </>

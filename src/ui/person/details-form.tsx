@@ -9,6 +9,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 const MOST_PHONES = 4;
 const BY_WORDS = { phone: 'a call', text: 'a text', 'e-mail': 'an e-mail' } as const;
@@ -89,7 +90,7 @@ export function DetailsForm({
     </fieldset>
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-xl gap-5" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-xl gap-5" noValidate>
       <Refusal say={form.say} />
       <fieldset className="grid gap-2">
         <legend className="pb-1 font-semibold">Telephone</legend>
@@ -190,6 +191,6 @@ export function DetailsForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Write it down
       </Button>
-    </form>
+    </Form>
   );
 }

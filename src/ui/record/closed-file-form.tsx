@@ -7,6 +7,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field, TextField } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** Opens a file that is closed to a member, with a reason. */
 export function ClosedFileForm({ patientId }: { patientId: string | null }) {
@@ -23,7 +24,7 @@ export function ClosedFileForm({ patientId }: { patientId: string | null }) {
     (opened) => router.push(`/patients/${opened.patientId}`),
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-xl gap-4 pt-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-xl gap-4 pt-4" noValidate>
       <Refusal say={form.say} />
       {patientId === null && (
         <Field
@@ -45,6 +46,6 @@ export function ClosedFileForm({ patientId }: { patientId: string | null }) {
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Open the file
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -9,6 +9,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** Puts right who a patient is. */
 export function CorrectForm({
@@ -37,7 +38,7 @@ export function CorrectForm({
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-xl gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-xl gap-4" noValidate>
       <Refusal say={form.say} />
       <Field
         label="Name"
@@ -67,6 +68,6 @@ export function CorrectForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Put right
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -7,6 +7,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 const REASONS: Readonly<Record<ErasureReason, string>> = {
   asked: 'The patient asked for it',
@@ -65,7 +66,7 @@ export function EraseForm({ patientId, name }: { patientId: PatientId; name: str
       </div>
     );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-xl gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-xl gap-4" noValidate>
       <Refusal say={form.say} />
       <Choice label="Why" name="reason" defaultValue="" error={form.errorAt('reason')}>
         <option value="">choose …</option>
@@ -98,6 +99,6 @@ export function EraseForm({ patientId, name }: { patientId: PatientId; name: str
           Back
         </Button>
       </div>
-    </form>
+    </Form>
   );
 }

@@ -6,6 +6,7 @@ import { Refusal } from '../forms/refusal';
 import { numberOf, textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field, TextField } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** What a clinic sets about keeping records safe. */
 export function KeepingForm({
@@ -35,7 +36,7 @@ export function KeepingForm({
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid gap-4" noValidate>
       <Refusal say={form.say} />
       <TextField
         label="Notice to patients"
@@ -84,6 +85,6 @@ export function KeepingForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Save these rules
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -14,6 +14,7 @@ import { textOf } from '../forms/use-form';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 type Paper = {
   readonly id: string;
@@ -159,7 +160,7 @@ function FilePaper({ patientId, today }: { patientId: PatientId; today: LocalDat
     router.refresh();
   }
   return (
-    <form
+    <Form
       className="grid max-w-[60rem] items-end gap-3 sm:grid-cols-[auto_auto_minmax(0,1fr)_auto]"
       onSubmit={(event) => {
         event.preventDefault();
@@ -197,6 +198,6 @@ function FilePaper({ patientId, today }: { patientId: PatientId; today: LocalDat
       <div className="sm:col-span-4">
         <Refusal say={say} />
       </div>
-    </form>
+    </Form>
   );
 }

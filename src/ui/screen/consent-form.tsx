@@ -12,6 +12,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 const ASKED = [
   ['exercise', 'To exercise at home: risk and stop signs were explained'],
@@ -62,7 +63,7 @@ export function ConsentForm({
     },
   );
   return (
-    <form
+    <Form
       onSubmit={form.onSubmit}
       onInput={draft.onInput}
       className="grid gap-2"
@@ -106,6 +107,6 @@ export function ConsentForm({
         Record the consent
       </Button>
       {before && <p className="text-small text-soft">Last recorded on {shortDay(before.on)}.</p>}
-    </form>
+    </Form>
   );
 }

@@ -11,6 +11,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 type Entry<T> = { readonly id: string; readonly on: LocalDate; readonly body: T };
 
@@ -133,7 +134,7 @@ function NewGoal({ patientId, today, kept, onAdded }: NewEntry) {
     onAdded,
   );
   return (
-    <form
+    <Form
       onSubmit={form.onSubmit}
       onInput={form.onInput}
       className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_10rem_auto] sm:items-end"
@@ -160,7 +161,7 @@ function NewGoal({ patientId, today, kept, onAdded }: NewEntry) {
       <div className="sm:col-span-3">
         <Refusal say={form.say} />
       </div>
-    </form>
+    </Form>
   );
 }
 
@@ -212,7 +213,7 @@ function NewCare({ patientId, today, kept, onAdded }: NewEntry) {
     onAdded,
   );
   return (
-    <form
+    <Form
       onSubmit={form.onSubmit}
       onInput={form.onInput}
       className="grid gap-2 sm:grid-cols-[10rem_11rem_minmax(0,1fr)_auto] sm:items-end"
@@ -249,6 +250,6 @@ function NewCare({ patientId, today, kept, onAdded }: NewEntry) {
       <div className="sm:col-span-4">
         <Refusal say={form.say} />
       </div>
-    </form>
+    </Form>
   );
 }

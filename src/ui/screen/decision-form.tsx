@@ -10,6 +10,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** What was done about a screening that blocks, and why; a practitioner signs it. */
 export function DecisionForm({
@@ -40,7 +41,7 @@ export function DecisionForm({
   );
   return (
     // A recorded decision leaves an empty form behind.
-    <form key={id} onSubmit={form.onSubmit} className="grid max-w-xl gap-3" noValidate>
+    <Form key={id} onSubmit={form.onSubmit} className="grid max-w-xl gap-3" noValidate>
       <Choice label="What was done" name="action" defaultValue="" error={form.errorAt('action')}>
         <option value="" disabled>
           Choose …
@@ -65,6 +66,6 @@ export function DecisionForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Record
       </Button>
-    </form>
+    </Form>
   );
 }

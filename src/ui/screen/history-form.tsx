@@ -10,6 +10,7 @@ import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
 import { Refusal } from '../forms/refusal';
 import { Button } from '../primitives/button';
 import { Choice, Field, TextField } from '../primitives/field';
+import { Form } from '../forms/form';
 
 const TEXTS = [
   ['onset', 'Onset', 'When and how it began.'],
@@ -94,7 +95,7 @@ export function HistoryForm({
   }
 
   return (
-    <form
+    <Form
       className="grid gap-3"
       noValidate
       onSubmit={(event) => {
@@ -168,6 +169,6 @@ export function HistoryForm({
       <Button type="submit" disabled={busy} className="justify-self-start">
         {before ? 'Save as the newest history' : 'Save the history'}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -10,6 +10,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** Why no screening stands here: it was made on paper, on a day. A practitioner signs it. */
 export function OnPaperForm({
@@ -41,7 +42,7 @@ export function OnPaperForm({
     },
   );
   return (
-    <form key={id} onSubmit={form.onSubmit} className="grid max-w-xl gap-3" noValidate>
+    <Form key={id} onSubmit={form.onSubmit} className="grid max-w-xl gap-3" noValidate>
       <p className="max-w-prose text-soft">
         It stands in for a missing screening in this episode, until the next visit. Answers that
         forbid exercise, or a sign to stop, count whatever is written here.
@@ -70,6 +71,6 @@ export function OnPaperForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Record the reason
       </Button>
-    </form>
+    </Form>
   );
 }

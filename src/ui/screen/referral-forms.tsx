@@ -9,6 +9,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field, TextField } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** The letter from the record, to be changed and kept. */
 export function LetterForm({
@@ -33,7 +34,7 @@ export function LetterForm({
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-2xl gap-3" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-2xl gap-3" noValidate>
       <Field
         label="To"
         value={to}
@@ -58,7 +59,7 @@ export function LetterForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Keep the letter
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -89,7 +90,7 @@ export function AnswerForm({
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid max-w-xl gap-3" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid max-w-xl gap-3" noValidate>
       <Field
         label="Answered on"
         name="answeredOn"
@@ -103,6 +104,6 @@ export function AnswerForm({
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Record the answer
       </Button>
-    </form>
+    </Form>
   );
 }

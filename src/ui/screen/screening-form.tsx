@@ -21,6 +21,7 @@ import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { QuestionRow } from './question-row';
 import { FiredRules, GuidedVerdicts, OutcomeName } from './screening-outcome';
+import { Form } from '../forms/form';
 
 /** "48 questions answered no, 3 signs not tested."; empty where nothing was open. */
 function restInWords(before: ScreeningAnswers['answers'], after: ScreeningAnswers['answers']) {
@@ -115,7 +116,7 @@ export function ScreeningForm({
 
   const confirms = mayConfirm && result.outcome !== 'unfinished';
   return (
-    <form
+    <Form
       className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem]"
       noValidate
       onSubmit={(event) => {
@@ -233,6 +234,6 @@ export function ScreeningForm({
           </Button>
         )}
       </aside>
-    </form>
+    </Form>
   );
 }

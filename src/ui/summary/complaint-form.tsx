@@ -11,6 +11,7 @@ import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { AreaChoice } from '../forms/area-choice';
 import type { ShownEpisode } from './types';
+import { Form } from '../forms/form';
 
 /** Puts right what the open episode is about; what stood there before is kept with the record. */
 export function ComplaintForm({
@@ -42,7 +43,7 @@ export function ComplaintForm({
   return (
     <details>
       <summary className="text-action">Put the complaint right</summary>
-      <form onSubmit={form.onSubmit} className="grid gap-2 pt-2" noValidate>
+      <Form onSubmit={form.onSubmit} className="grid gap-2 pt-2" noValidate>
         <Field
           label="Complaint"
           name="complaint"
@@ -56,7 +57,7 @@ export function ComplaintForm({
         <Button type="submit" disabled={form.busy} className="justify-self-start">
           Put right
         </Button>
-      </form>
+      </Form>
     </details>
   );
 }

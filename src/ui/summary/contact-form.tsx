@@ -10,6 +10,7 @@ import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Choice, TextField } from '../primitives/field';
+import { Form } from '../forms/form';
 
 const WORDS = { call: 'Called', message: 'Wrote', video: 'Spoke by video' } as const;
 
@@ -38,7 +39,7 @@ export function ContactForm({ patientId, today }: { patientId: PatientId; today:
     },
   );
   return (
-    <form key={id} onSubmit={form.onSubmit} className="grid gap-2" noValidate>
+    <Form key={id} onSubmit={form.onSubmit} className="grid gap-2" noValidate>
       <div className="flex flex-wrap items-end gap-4">
         <Choice label="What was done" name="way" error={form.errorAt('body', 'way')}>
           {CONTACT_WAYS.map((way) => (
@@ -63,6 +64,6 @@ export function ContactForm({ patientId, today }: { patientId: PatientId; today:
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Write it down
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -9,6 +9,7 @@ import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
 import { AreaChoice } from '../forms/area-choice';
+import { Form } from '../forms/form';
 
 /** Another complaint, after the others or beside them: an episode begins, with a screening of its own. */
 export function NewEpisode({
@@ -36,7 +37,7 @@ export function NewEpisode({
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid gap-2 border-t border-hair pt-3" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid gap-2 border-t border-hair pt-3" noValidate>
       <h3 className="font-semibold">
         {isBeside ? 'Another complaint at the same time' : 'Back with another complaint'}
       </h3>
@@ -57,6 +58,6 @@ export function NewEpisode({
       <Button type="submit" look="main" disabled={form.busy} className="justify-self-start">
         Begin the episode
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -12,6 +12,7 @@ import { textOf, useForm } from '../forms/use-form';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** When the patient comes next. It is a note of what was agreed, not an appointment book. */
 export function NextVisit({
@@ -72,7 +73,7 @@ export function NextVisit({
       )}
       <details>
         <summary className="text-action">{next ? 'Another day instead' : 'Write it down'}</summary>
-        <form key={id} onSubmit={form.onSubmit} className="grid gap-2 pt-2" noValidate>
+        <Form key={id} onSubmit={form.onSubmit} className="grid gap-2 pt-2" noValidate>
           <div className="grid grid-cols-2 gap-2">
             <Field
               label="Day"
@@ -101,7 +102,7 @@ export function NextVisit({
           <Button type="submit" disabled={form.busy} className="justify-self-start">
             Write it down
           </Button>
-        </form>
+        </Form>
       </details>
     </div>
   );

@@ -7,6 +7,7 @@ import { Refusal } from '../forms/refusal';
 import { numberOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
+import { Form } from '../forms/form';
 
 const FIELDS = Object.entries(LIMIT_WORDS) as [keyof TriageLimits, string][];
 
@@ -22,7 +23,7 @@ export function LimitsForm({ limits }: { limits: TriageLimits }) {
     },
   );
   return (
-    <form onSubmit={form.onSubmit} className="grid gap-3" noValidate>
+    <Form onSubmit={form.onSubmit} className="grid gap-3" noValidate>
       <Refusal say={form.say} />
       <div className="grid items-end gap-3 sm:grid-cols-2 lg:grid-cols-4">
         {FIELDS.map(([name, label]) => (
@@ -39,6 +40,6 @@ export function LimitsForm({ limits }: { limits: TriageLimits }) {
       <Button type="submit" disabled={form.busy} className="justify-self-start">
         Save the limits
       </Button>
-    </form>
+    </Form>
   );
 }

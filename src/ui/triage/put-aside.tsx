@@ -7,6 +7,7 @@ import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { INPUT_CLASS } from '../primitives/field';
+import { Form } from '../forms/form';
 
 /** Days a row can wait for; a done mark lasts the day. */
 const WAITS = [1, 3, 7, 14] as const;
@@ -62,7 +63,7 @@ export function PutAside({
             aria-label={`Let it wait: ${name}`}
             className="z-20 w-[min(20rem,92vw)] rounded border border-ink bg-sheet p-4"
           >
-            <form
+            <Form
               className="grid gap-3"
               onSubmit={(event) => {
                 event.preventDefault();
@@ -95,7 +96,7 @@ export function PutAside({
               <Button type="submit" disabled={busy}>
                 Let it wait
               </Button>
-            </form>
+            </Form>
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>

@@ -8,6 +8,7 @@ import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
 import { Field } from '../../primitives/field';
 import { sendPhoto } from './send-photo';
+import { Form } from '../../forms/form';
 
 /** Takes or chooses a side photo, and goes on to marking it. */
 export function PhotoUpload({
@@ -45,7 +46,7 @@ export function PhotoUpload({
       </p>
     );
   return (
-    <form
+    <Form
       className="grid gap-3"
       noValidate
       onSubmit={(event) => {
@@ -73,6 +74,6 @@ export function PhotoUpload({
       <Button type="submit" look="main" disabled={busy} className="justify-self-start">
         {busy ? 'Sending …' : 'Send and mark it'}
       </Button>
-    </form>
+    </Form>
   );
 }

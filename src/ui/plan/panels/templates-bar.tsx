@@ -10,6 +10,7 @@ import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
 import { Field } from '../../primitives/field';
 import type { Desk } from '../desk-state';
+import { Form } from '../../forms/form';
 
 /** The clinic's templates and the programmes that ship: apply one, or keep this desk as one. */
 export function TemplatesBar({
@@ -106,7 +107,7 @@ export function TemplatesBar({
             setOpen(false);
           }}
         />
-        <form
+        <Form
           className="flex flex-wrap items-end gap-3 border-t border-hair pt-3"
           onSubmit={(event) => {
             event.preventDefault();
@@ -131,7 +132,7 @@ export function TemplatesBar({
               Keep
             </Button>
           )}
-        </form>
+        </Form>
       </Dialog>
     </>
   );
