@@ -9,9 +9,7 @@ import { DESK, beMember, freshPage, goTo, pictureShown, press, says } from '../s
 import { phoneStage } from '../support/phone';
 import { eventually } from '../support/record';
 import { patientOf } from '../support/stage';
-import { saveEntry } from '@/server/visit/entries';
-import { randomUUID } from 'node:crypto';
-import { today } from '../support/clinic';
+import { consent } from '../support/consent';
 
 const { stage, phoneWith } = phoneStage({ own: true });
 
@@ -19,21 +17,7 @@ const PHOTO = 'img[src*="/set-up/picture"]';
 
 it('are taken on the run sheet, seen on sheet and handout, kept on the phone, and deleted for good (long)', async () => {
   const { phone, patientId, origin } = await phoneWith();
-  await saveEntry(stage.practitioner, {
-    id: randomUUID(),
-    patientId,
-    kind: 'consent',
-    supersedes: null,
-    on: today(),
-    body: {
-      exercise: true,
-      photos: true,
-      sharing: true,
-      learning: false,
-      minor: false,
-      guardian: '',
-    },
-  });
+  await consent(stage.practitioner, patientId, { photos: true, sharing: true });
   const folder = join(stage.server.data, 'files');
   mkdirSync(folder, { recursive: true });
   const file = join(folder, 'set-up.jpg');

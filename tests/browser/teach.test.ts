@@ -2,12 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { Page } from 'puppeteer-core';
 import { SAID_PARTS, type TaughtLine, untaught } from '@/core/teach';
 import { teachBacksOf, versionsOf } from '@/db';
-import { saveEntry } from '@/server/visit/entries';
 import { signTeaching } from '@/server/visit/teaching';
 import { DESK, PHONE, press, reloaded, says, textOf } from '../support/browser';
-import { device, makePatient, prescribe, today } from '../support/clinic';
+import { device, makePatient, prescribe } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { browserStage } from '../support/browser-stage';
+import { consent } from '../support/consent';
 
 const stage = browserStage();
 
@@ -22,21 +22,7 @@ const FIVE = [
 async function consenting(name = 'Linnet Marlow'): Promise<string> {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, name);
-  await saveEntry(practitioner, {
-    id: randomUUID(),
-    patientId: id,
-    kind: 'consent',
-    supersedes: null,
-    on: today(),
-    body: {
-      exercise: true,
-      photos: false,
-      sharing: true,
-      learning: false,
-      minor: false,
-      guardian: '',
-    },
-  });
+  await consent(practitioner, id, { sharing: true });
   return id;
 }
 

@@ -48,6 +48,7 @@ import {
 } from '../support/clinic';
 import { eventOf } from '../support/record';
 import { databaseStage, measure, patientOf, screening } from '../support/stage';
+import { consent } from '../support/consent';
 
 /** The door is the real one but where a test makes it refuse. */
 let refusals = 0;
@@ -191,23 +192,9 @@ it.each([
 ])('at %d a guardian consents: told so (%s), it is kept (%s)', async (age, minor, kept) => {
   const id = await makePatient(stage.practitioner);
   await saveScreening(stage.practitioner, { ...screening(id, []), age });
-  const consent = saveEntry(stage.practitioner, {
-    id: randomUUID(),
-    patientId: id,
-    kind: 'consent',
-    supersedes: null,
-    on: today(),
-    body: {
-      exercise: true,
-      photos: false,
-      sharing: false,
-      learning: false,
-      minor,
-      guardian: minor ? 'A parent' : '',
-    },
-  });
-  if (kept) await consent;
-  else await expect(consent).rejects.toMatchObject({ status: 400, at: ['body', 'minor'] });
+  const agreed = consent(stage.practitioner, id, { minor, guardian: minor ? 'A parent' : '' });
+  if (kept) await agreed;
+  else await expect(agreed).rejects.toMatchObject({ status: 400, at: ['body', 'minor'] });
 });
 
 describe('a pause of the patient’s own', () => {

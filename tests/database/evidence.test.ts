@@ -4,33 +4,18 @@ import { evidenceRows } from '@/core/evidence';
 import { evidenceOf, episodesToCount, eraseStatements, write } from '@/db';
 import { now, setClock } from '@/server/clock';
 import { clinicEvidence, refreshEvidence } from '@/server/follow/evidence';
-import { newestConsent, saveEntry, withdrawEntry } from '@/server/visit/entries';
+import { newestConsent, withdrawEntry } from '@/server/visit/entries';
 import { today } from '../support/clinic';
 import { DAY_MS, beginLife, liveOn } from '../support/life';
 import { databaseStage, patientOf } from '../support/stage';
+import { consent } from '../support/consent';
 
 /** The clinic's own evidence: who agreed is counted, and nobody else. */
 const stage = databaseStage('evidence');
 const clinicId = () => stage.practitioner.clinicId;
 
-async function agree(patientId: string, learning: boolean, daysAgo = 12): Promise<void> {
-  const before = await newestConsent(await patientOf(stage, patientId));
-  await saveEntry(stage.practitioner, {
-    id: randomUUID(),
-    patientId,
-    kind: 'consent',
-    supersedes: before?.id ?? null,
-    on: today(-daysAgo),
-    body: {
-      exercise: true,
-      photos: false,
-      sharing: false,
-      learning,
-      minor: false,
-      guardian: '',
-    },
-  });
-}
+const agree = (patientId: string, learning: boolean, daysAgo = 12) =>
+  consent(stage.practitioner, patientId, { learning }, today(-daysAgo));
 
 /** A patient who did three days of a programme a fortnight ago. */
 async function lived(name: string): Promise<string> {

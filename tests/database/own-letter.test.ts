@@ -10,6 +10,7 @@ import { today } from '../support/clinic';
 import { beginLife, liveOn } from '../support/life';
 import { ROOT, temporaryFolder } from '../support/server';
 import { databaseStage, patientOf } from '../support/stage';
+import { consent } from '../support/consent';
 
 /** English in brackets: a text that comes from anywhere else shows itself by having none. */
 const ENGLISH = JSON.parse(
@@ -106,20 +107,6 @@ it('is in the clinic’s language alone for who reads it, and for whoever referr
   const patientId = await lived();
   expect((await signed(patientId, 'review')).own).toBeNull();
   await saveLanguage(stage.practitioner, { patientId, language: 'es' });
-  await saveEntry(stage.practitioner, {
-    id: randomUUID(),
-    patientId,
-    kind: 'consent',
-    supersedes: null,
-    on: today(),
-    body: {
-      exercise: true,
-      photos: false,
-      sharing: true,
-      learning: false,
-      minor: false,
-      guardian: '',
-    },
-  });
+  await consent(stage.practitioner, patientId, { sharing: true });
   expect((await signed(patientId, 'review', true)).own).toBeNull();
 });

@@ -20,6 +20,7 @@ import { setPaused } from '@/server/save-programme';
 import { today } from '../support/clinic';
 import { type Life, type Told, beginLife, liveOn } from '../support/life';
 import { databaseStage, patientOf } from '../support/stage';
+import { consent } from '../support/consent';
 
 const stage = databaseStage('proposals');
 const lives = new Map<string, Life>();
@@ -358,21 +359,7 @@ describe('the letter', () => {
   it('goes to the referrer only with consent', async () => {
     const patientId = await lived([{}]);
     await expect(sign(patientId, { forReferrer: true })).rejects.toMatchObject({ status: 409 });
-    await saveEntry(stage.practitioner, {
-      id: randomUUID(),
-      patientId,
-      kind: 'consent',
-      supersedes: null,
-      on: today(),
-      body: {
-        exercise: true,
-        photos: false,
-        sharing: true,
-        learning: false,
-        minor: false,
-        guardian: '',
-      },
-    });
+    await consent(stage.practitioner, patientId, { sharing: true });
     expect((await sign(patientId, { forReferrer: true }))?.letter.paragraphs[0]).toMatch(
       / was with us/,
     );

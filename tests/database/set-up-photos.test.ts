@@ -4,7 +4,6 @@ import { MOST_SET_UP_PHOTOS } from '@/core/records';
 import { auditOf, photoById, photoBytesOf, photosOf } from '@/db';
 import { checkRecord } from '@/server/check/record-check';
 import { patientPack } from '@/server/patient-pack';
-import { newestConsent, saveEntry } from '@/server/visit/entries';
 import { handoutOf } from '@/server/visit/handout';
 import { deletePhotoForGood, saveMarking } from '@/server/visit/photos';
 import {
@@ -15,8 +14,9 @@ import {
 } from '@/server/visit/set-up-photos';
 import { newestVersion } from '@/server/visit/newest-version';
 import { teachStep } from '@/server/visit/teaching';
-import { device, makeClinic, makePatient, member, prescribe, today } from '../support/clinic';
+import { device, makeClinic, makePatient, member, prescribe } from '../support/clinic';
 import { databaseStage, patientOf, photographable } from '../support/stage';
+import { consent } from '../support/consent';
 
 const stage = databaseStage('set-up photos');
 
@@ -46,17 +46,8 @@ async function taken(patientId: string, lineage: string): Promise<string> {
   return id;
 }
 
-async function consent(patientId: string, photos: boolean) {
-  const before = await newestConsent(await patientOf(stage, patientId));
-  await saveEntry(stage.practitioner, {
-    id: randomUUID(),
-    patientId,
-    kind: 'consent',
-    supersedes: before?.id ?? null,
-    on: today(),
-    body: { exercise: true, photos, sharing: true, learning: false, minor: false, guardian: '' },
-  });
-}
+const photosAgreed = (patientId: string, photos: boolean) =>
+  consent(stage.practitioner, patientId, { photos, sharing: true });
 
 it('are taken with consent only, for a line that is there, small and without place or camera', async () => {
   const { practitioner } = stage;
@@ -144,13 +135,13 @@ it('are seen by their own patient alone, and by nobody once consent is taken bac
   const stranger = await device(stage.practitioner, (await seated()).patientId);
   expect(await ownSetUpPicture(here, id)).not.toBeNull();
   expect(await ownSetUpPicture(stranger, id)).toBeNull();
-  await consent(patientId, false);
+  await photosAgreed(patientId, false);
   expect(await ownSetUpPicture(here, id)).toBeNull();
   expect((await setUpPhotos(patient))(lineage)).toEqual([]);
   expect((await patientPack(here)).lines[0]?.photos).toEqual([]);
   expect((await unseenSetUpPhotos(patient, [lineage])).map((photo) => photo.id)).toEqual([id]);
   await expect(taken(patientId, lineage)).rejects.toMatchObject({ status: 409 });
-  await consent(patientId, true);
+  await photosAgreed(patientId, true);
   expect((await setUpPhotos(patient))(lineage)).toHaveLength(1);
   expect(await unseenSetUpPhotos(patient, [lineage])).toEqual([]);
   // A line that is taken out leaves its photos to be deleted.

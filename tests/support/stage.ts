@@ -4,17 +4,9 @@ import { type Answer, type QuestionId, answerTheRestNo } from '@/core/screen';
 import type { MeasurementDraft } from '@/core/records';
 import { type Patient, closeDatabase, patientById } from '@/db';
 import { setClock } from '@/server/clock';
-import { saveEntry } from '@/server/visit/entries';
-import {
-  type TestClinic,
-  makeClinic,
-  makePatient,
-  member,
-  ownDomain,
-  today,
-  useDatabase,
-} from './clinic';
+import { type TestClinic, makeClinic, makePatient, member, ownDomain, useDatabase } from './clinic';
 import { temporaryFolder } from './server';
+import { consent } from './consent';
 
 type Member = Awaited<ReturnType<typeof member>>;
 
@@ -58,21 +50,7 @@ export async function patientOf({ practitioner }: Stage, id: string): Promise<Pa
 /** A patient who has agreed to photos. */
 export async function photographable({ practitioner }: Stage): Promise<string> {
   const id = await makePatient(practitioner);
-  await saveEntry(practitioner, {
-    id: randomUUID(),
-    patientId: id,
-    kind: 'consent',
-    supersedes: null,
-    on: today(),
-    body: {
-      exercise: true,
-      photos: true,
-      sharing: true,
-      learning: false,
-      minor: false,
-      guardian: '',
-    },
-  });
+  await consent(practitioner, id, { photos: true, sharing: true });
   return id;
 }
 
