@@ -42,6 +42,7 @@ export * from './push';
 export * from './reminders';
 export * from './resets';
 export * from './sees';
+export * from './days-read';
 export * from './session-events';
 export * from './shares';
 export * from './visit';

@@ -131,7 +131,8 @@ export function putDaysDone(rows: readonly DayDoneRow[]): Statement {
     });
 }
 
-const onDays = (
+/** The folded days of these patients from `from` to `to`, both included. */
+export const onDays = (
   clinicId: ClinicId,
   patientIds: readonly string[],
   from: LocalDate,
@@ -154,25 +155,6 @@ export function daysDone(
   return read((db) =>
     db
       .select()
-      .from(dayDone)
-      .where(onDays(clinicId, patientIds, from, to)),
-  );
-}
-
-/** A folded day as progression, strips and lists read it. */
-export type DayRead = Pick<DayDoneRow, 'patientId' | 'localDate' | 'done' | 'report'>;
-
-/** The same with only what is reckoned with, since lists read them by the ten thousand. */
-export function daysRead(
-  clinicId: ClinicId,
-  patientIds: readonly string[],
-  from: LocalDate,
-  to: LocalDate,
-): Promise<DayRead[]> {
-  const { patientId, localDate, done, report } = dayDone;
-  return read((db) =>
-    db
-      .select({ patientId, localDate, done, report })
       .from(dayDone)
       .where(onDays(clinicId, patientIds, from, to)),
   );
