@@ -83,7 +83,7 @@ it('goes at the patient’s own pace, does less truthfully, and begins an exerci
   await press(phone, 'Begin');
   await press(phone, 'I understand');
   await phone.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
-  await phone.$$eval('footer label', (labels) =>
+  await phone.$$eval('.player-options label', (labels) =>
     labels.find((one) => one.textContent?.includes('I tap when I am done'))?.click(),
   );
   await press(phone, 'Start');
