@@ -9,6 +9,8 @@ const KEPT = {
   patient: { name: 'dl_patient', seconds: 400 * 86_400 },
   /** The proof that the birth date was answered here, until the browser is closed: a found phone asks again. */
   birth: { name: 'dl_birth', seconds: undefined },
+  /** By which name a member narrowed the list, until the browser is closed: a name stands in no address. */
+  narrow: { name: 'dl_narrow', seconds: undefined },
 } as const;
 export type CookieKind = keyof typeof KEPT;
 const KINDS = Object.keys(KEPT) as CookieKind[];

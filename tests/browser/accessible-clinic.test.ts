@@ -1,4 +1,4 @@
-import { press, says, signInAs } from '../support/browser';
+import { narrowTo, press, says, signInAs } from '../support/browser';
 import { looking } from '../support/accessible';
 import { WCAG, run } from '../support/axe';
 import { PASSWORD, makePatient } from '../support/clinic';
@@ -45,7 +45,9 @@ it('the clinic’s own views (long)', async () => {
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
   expect(await page.evaluate(() => document.activeElement?.closest('main') !== null)).toBe(true);
-  await go('/?name=nobody-here');
+  await go('/');
+  await narrowTo(page, 'nobody-here');
+  await says(page, 'Nobody’s name contains');
   await look('morning list, nobody found');
   await go('/patients/new');
   await look('new patient');

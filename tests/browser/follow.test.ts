@@ -6,7 +6,7 @@ import { insertAlert, versionsOf, write } from '@/db';
 import { setClock } from '@/server/clock';
 import { takeIn } from '@/server/take-in';
 import { violations } from '../support/axe';
-import { goTo, press, reloaded, says, textOf } from '../support/browser';
+import { goTo, narrowTo, press, reloaded, says, textOf } from '../support/browser';
 import { device, instant, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { eventually } from '../support/record';
@@ -158,7 +158,8 @@ it('sorts the morning list, lets a row wait with a reason, and takes it back', a
       createdAt: instant(Date.now()),
     }),
   ]);
-  const page = await stage.open('/?name=Quill');
+  const page = await stage.open('/');
+  await narrowTo(page, 'Quill');
   await says(page, 'Stopped: something felt wrong');
   await page.click('button[aria-label="Let it wait: Quill Aldersea"]');
   await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
@@ -244,7 +245,8 @@ it('discharges with a keep-going programme (long)', async () => {
     all.find((one) => one.textContent.startsWith('Sign the letter'))?.click(),
   );
   await says(page, 'Discharge: Plover Ness');
-  await goTo(page, `${stage.server.origin}/?name=Plover`);
+  await goTo(page, `${stage.server.origin}/`);
+  await narrowTo(page, 'Plover');
   await says(page, 'Discharged.');
   const rows = (await versionsOf(stage.practitioner.clinicId, [patientId])).get(patientId) ?? [];
   expect(rows.map(sentVersion).at(-1)?.lines[0]?.text).toBe('x2 hold 3s gap 3s every other day');

@@ -21,7 +21,9 @@ import {
   beMember,
   freshPage,
   goTo,
+  narrowTo,
   press,
+  reloaded,
   says,
   textOf,
   typeInto,
@@ -54,6 +56,35 @@ it('finds a patient from anywhere by telephone number, and nothing of it stands 
   expect(page.problems).toEqual([]);
 });
 
+it('narrows the list by a name that stands in no address, until it is taken back', async () => {
+  for (const name of ['Dunlin Sarro', 'Dunlin Teague', 'Whimbrel Oake'])
+    await makePatient(stage.practitioner, name);
+  const page = await stage.open('/');
+  await narrowTo(page, 'Dunlin');
+  await says(page, 'Dunlin Teague');
+  expect(await textOf(page)).not.toContain('Whimbrel Oake');
+  expect(page.url()).not.toContain('Dunlin');
+  // Another name behind the same address.
+  await narrowTo(page, 'Whimbrel');
+  await says(page, 'Whimbrel Oake');
+  await page.waitForFunction(() => !document.body.innerText.includes('Dunlin Sarro'));
+  await reloaded(page);
+  expect(await textOf(page)).toContain('Whimbrel Oake');
+  expect(await page.$eval('main [role=search] input', ({ value }) => value)).toBe('Whimbrel');
+  // The list by itself is whole, whatever it was narrowed to.
+  await goTo(page, `${stage.server.origin}/`);
+  await says(page, 'Dunlin Sarro');
+  await narrowTo(page, 'no such name');
+  await says(page, 'Nobody’s name contains “no such name”.');
+  await page.$eval('main [role=search] input', (input) => (input.value = ''));
+  await press(page, 'Find');
+  await page.waitForFunction(() => location.search === '');
+  await says(page, 'Dunlin Sarro');
+  const kept = await page.browserContext().cookies();
+  expect(kept.filter(({ name }) => name.includes('narrow'))).toEqual([]);
+  expect(page.problems).toEqual([]);
+}, 300_000);
+
 it('opens a file with its summary: a call is kept, and the next visit reaches phone and list (long)', async () => {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, 'Marram Holt');
@@ -83,7 +114,8 @@ it('opens a file with its summary: a call is kept, and the next visit reaches ph
   await says(page, 'at 10:30, in the room');
   await page.waitForSelector('nav[aria-label=Visit]');
   expect(await violations(page, 'as it stands')).toEqual([]);
-  await goTo(page, `${stage.server.origin}/?name=Marram`);
+  await goTo(page, `${stage.server.origin}/`);
+  await narrowTo(page, 'Marram');
   await says(page, '10:30');
   const phone = await freshPage(stage.browser, PHONE);
   await goTo(phone, `${stage.server.origin}/open#${here.link}`);

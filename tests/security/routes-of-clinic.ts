@@ -33,6 +33,7 @@ export const CLINIC_ROUTES: Readonly<Record<string, RouteRule>> = {
     body: () => ({ email: 'lead@harbour.example', password: 'wrong' }),
   },
   'sign-out': { may: [], body: () => ({}) },
+  'morning/narrow': { may: MEMBERS, ownClinicOnly: true, body: () => ({ name: 'Quill' }) },
   clock: { may: EVERYBODY, open: true, method: 'GET', body: () => null },
   'visit-calendar': { may: PRACTITIONERS, ownClinicOnly: true, body: () => ({}) },
   'visit-calendar/end': { may: PRACTITIONERS, ownClinicOnly: true, body: () => ({}) },

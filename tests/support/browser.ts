@@ -150,6 +150,15 @@ export async function press(page: Page, words: string): Promise<void> {
   await element?.click();
 }
 
+/** Narrows the morning list to a name, and waits until it stands so. */
+export async function narrowTo(page: Page, name: string): Promise<void> {
+  const field = await page.waitForSelector('main [role=search] input');
+  await field?.evaluate((input) => (input.value = ''));
+  await field?.type(name);
+  await press(page, 'Find');
+  await page.waitForFunction(() => location.search.includes('narrowed=1'));
+}
+
 /** Types into the field with this label. */
 export async function typeInto(page: Page, label: string, text: string): Promise<void> {
   const id = await page.$$eval(

@@ -1,19 +1,21 @@
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
+import { cookies } from 'next/headers';
 import { LANTERN_DAYS } from '@/core/morning';
 import { roleSuffices } from '@/server/access';
 import { backupWarning } from '@/server/backups';
 import { writtenAhead } from '@/server/clock-look';
 import { clinicOf } from '@/server/clinic';
+import { cookieOf } from '@/server/cookies';
 import { coversFor } from '@/server/cover';
 import { firstStepsOf } from '@/server/first-steps';
 import { FirstSteps } from '@/ui/clinic/first-steps';
 import { BackupNotice } from '@/ui/clinic/backup-notice';
 import { morningList } from '@/server/morning-list';
 import { buttonClass } from '@/ui/primitives/button';
-import { INPUT_CLASS } from '@/ui/primitives/field';
 import { SmallLanternParts } from '@/ui/lantern/small-lantern';
 import { QuietLink } from '@/ui/primitives/quiet-link';
+import { NarrowByName } from '@/ui/triage/narrow-by-name';
 import { legible } from '@/app/legible';
 import { Covers, Pages, Whose } from './_morning/around';
 import { Group } from './_morning/groups';
@@ -33,9 +35,10 @@ export default legible(MorningPage);
 async function MorningPage({ searchParams }: PageProps<'/'>) {
   const member = await requireMember();
   const query = Query.parse(await searchParams);
-  const { name, page, whose, group } = query;
+  const { narrowed, page, whose, group } = query;
+  const name = narrowed ? (cookieOf(await cookies(), 'narrow') ?? '') : '';
   const list = await morningList(member, {
-    search: name.trim(),
+    search: name.trim().slice(0, 200),
     practitionerId: whose,
     group,
     page,
@@ -62,23 +65,12 @@ async function MorningPage({ searchParams }: PageProps<'/'>) {
       )}
       <div className="flex flex-wrap items-end gap-3 border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Morning list</h1>
-        <form action="/" className="flex items-end gap-2" role="search">
-          {whose && <input type="hidden" name="whose" value={whose} />}
-          <label htmlFor="name" className="grid gap-1">
-            <span className="text-small text-soft">Narrow by name</span>
-            <input
-              id="name"
-              name="name"
-              type="search"
-              defaultValue={name}
-              className={INPUT_CLASS}
-              maxLength={200}
-            />
-          </label>
-          <button type="submit" className={buttonClass()}>
-            Find
-          </button>
-        </form>
+        <NarrowByName
+          key={name}
+          name={name}
+          narrowed={address(query, { narrowed: '1' })}
+          whole={address(query, { narrowed: null })}
+        />
         {mayAct && (
           <QuietLink href="/patients/import" className={buttonClass()}>
             From elsewhere

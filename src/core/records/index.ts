@@ -32,6 +32,7 @@ export { dateText, recordId } from './words';
 export * from './follow';
 export * from './stored';
 export * from './looks';
+export * from './narrow';
 export * from './mail';
 export * from './kept-drafts';
 export * from './told';

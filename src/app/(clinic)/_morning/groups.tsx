@@ -22,7 +22,7 @@ export function Group({
   mayAct: boolean;
 }) {
   const { level, rows, total } = group;
-  if (total === 0 && (level === null || query.name !== '')) return null;
+  if (total === 0 && (level === null || query.narrowed !== null)) return null;
   const { title, mark } = level ? GROUPS[level] : { title: 'Put aside', mark: 'bg-hair' };
   const id = `group-${level?.replace(' ', '-') ?? 'aside'}`;
   return (

@@ -8,6 +8,11 @@ export const POST = handler({
   input: z.object({}),
   run: async ({ actor }) => {
     await signOut(actor);
-    return { cookies: (response) => clearCookie(response, 'member') };
+    return {
+      cookies: (response) => {
+        clearCookie(response, 'member');
+        clearCookie(response, 'narrow');
+      },
+    };
   },
 });
