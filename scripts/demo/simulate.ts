@@ -1,7 +1,7 @@
 import type { Story } from './story';
 import { NO_SETTINGS, doseOf } from '@/core/progression';
 import { lineFlags } from '@/core/exercise';
-import { type WallMinute, instantAt } from '@/core/schedule';
+import { type Instant, type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate } from '@/core/units';
 import { memberBySession, openAlertsOf, patientByDevice } from '@/db';
 import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from '@/server/access';
@@ -55,8 +55,11 @@ export async function live(
   const luck = chance(seed);
   // What is told of the days is drawn apart, so that the sessions stay as they were.
   const words = chance(seed + 1000);
-  const at = (day: number, minute: number) =>
-    setClock(() => instantAt(CLINIC.zone, dates[day] as LocalDate, minute as WallMinute));
+  // Early in the morning today's visits are made now: no record is of a time that is yet to come.
+  const at = (day: number, minute: number) => {
+    const wanted = instantAt(CLINIC.zone, dates[day] as LocalDate, minute as WallMinute);
+    setClock(() => Math.min(wanted, Date.now()) as Instant);
+  };
   const visits = VISITS[story.name] ?? [];
   const begin = Math.min(story.versions[0]?.onDay ?? DAYS, visits[0]?.onDay ?? DAYS);
   at(begin, 9 * 60 + 5);

@@ -5,12 +5,15 @@ import { sentVersion } from '@/core/programme';
 import { rmSync } from 'node:fs';
 import { addDays, dateRange } from '@/core/units';
 import { closeDatabase, daysDone, openAlertsOf, pausesOf, versionsOf } from '@/db';
+import { instantAt } from '@/core/schedule';
+import { setClock } from '@/server/clock';
+import { writtenAhead } from '@/server/clock-look';
 import { morningList } from '@/server/morning-list';
 import { eventsOfDay, patientById } from '@/db';
 import { chance } from '../../scripts/demo/chance';
 import { live } from '../../scripts/demo/simulate';
 import { DAYS } from '../../scripts/demo/world';
-import { makeClinic, member, today, useDatabase } from '../support/clinic';
+import { ZONE, makeClinic, member, minute, today, useDatabase } from '../support/clinic';
 import { temporaryFolder } from '../support/server';
 
 const folders: string[] = [];
@@ -48,6 +51,19 @@ it('lives the same story twice from the same seed, and another from another', as
   expect(once.shares.length).toBeGreaterThan(10);
   expect(again.shares).toEqual(once.shares);
   expect(other.shares).not.toEqual(once.shares);
+}, 240_000);
+
+it('writes nothing of a time that is yet to come, however early in the morning it is made', async () => {
+  const early = instantAt(ZONE, today(), minute(5 * 60));
+  const clock = jest.spyOn(Date, 'now').mockReturnValue(early);
+  try {
+    const { clinic } = await lived('Ansel');
+    setClock(() => early);
+    expect(await writtenAhead(await member(clinic.emails.lead))).toBeNull();
+  } finally {
+    clock.mockRestore();
+    setClock(null);
+  }
 }, 240_000);
 
 /** Every kept day equals its events folded anew. */
