@@ -1,7 +1,7 @@
 import type { Story } from './story';
 import { NO_SETTINGS, doseOf } from '@/core/progression';
 import { lineFlags } from '@/core/exercise';
-import { type Instant, type WallMinute, instantAt } from '@/core/schedule';
+import { type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate } from '@/core/units';
 import { memberBySession, openAlertsOf, patientByDevice } from '@/db';
 import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from '@/server/access';
@@ -58,7 +58,7 @@ export async function live(
   // Early in the morning today's visits are made now: no record is of a time that is yet to come.
   const at = (day: number, minute: number) => {
     const wanted = instantAt(CLINIC.zone, dates[day] as LocalDate, minute as WallMinute);
-    setClock(() => Math.min(wanted, Date.now()) as Instant);
+    setClock(() => Math.min(wanted, Date.now()));
   };
   const visits = VISITS[story.name] ?? [];
   const begin = Math.min(story.versions[0]?.onDay ?? DAYS, visits[0]?.onDay ?? DAYS);

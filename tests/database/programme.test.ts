@@ -78,6 +78,8 @@ describe('saving a programme', () => {
   });
 
   it('makes one version of the same draft sent twice', async () => {
+    // Both write on the same screening: one of their own meanwhile would rightly be refused.
+    await screened(practitioner, patientId);
     const [a, b] = await Promise.all([
       prescribe(practitioner, patientId, [TUCK]),
       prescribe(practitioner, patientId, [TUCK]).catch((error: unknown) => error),

@@ -47,7 +47,7 @@ it('what happened beside the programme stands in its order, from the programmeâ€
   expect(beside).toEqual([
     { date: addDays(today(), -12), say: 'hands-on care: the earlier' },
     { date: addDays(today(), -3), say: 'hands-on care: the later' },
-    { date: today(), say: 'paused' },
+    { date: today(), say: 'paused', pausedTo: null },
   ]);
 });
 

@@ -49,6 +49,9 @@ const misfits = (page: Page) =>
         document.documentElement.dataset.text === 'larger' &&
         innerWidth > innerHeight &&
         innerHeight < 340;
+      // Of a long name as much as a word is in sight.
+      if (name === 'name' && box.width < 48)
+        wrong.push(`the name is ${Math.round(box.width)} wide`);
       if (name === 'figure' && box.height < 96 && !isTight)
         wrong.push(`the figure is ${Math.round(box.height)} high`);
       if (name === 'stop' && box.height < 64) wrong.push(`stop is ${Math.round(box.height)} high`);

@@ -16,7 +16,7 @@ import { Controls } from './player-controls';
 import { Beside } from './beside';
 import { useSay } from './say';
 import { SegmentNow } from './segment-now';
-import { countWords, cueWords, segmentWord, sideWords, wayWord } from './segment-words';
+import { countParts, cueWords, segmentWord, sideWords, wayWord } from './segment-words';
 import { SoundChoices } from './sound-choices';
 
 /** The whole screen of a session: the figure, what to do now, its count, its side, what comes next. */
@@ -35,13 +35,14 @@ export function PlayerFace(props: PlayerFaceProps) {
     asked.current = asks;
   }, [asks]);
   if (!segment || !line) return null;
-  const count = countWords(segment, head.segments, line, say);
+  const { way, count } = countParts(segment, head.segments, line, say);
   return (
     <section className="player" data-far={props.chosen.far || undefined}>
       <header className="player-head flex items-start justify-between gap-3">
         <div className="min-w-0">
           <p className="text-[0.84em] text-soft">
             {say('player.exercise', { nth: segment.line + 1, count: lines.length })}
+            {way && <span className="player-place-way"> · {way}</span>}
             {count && ` · ${count}`}
           </p>
           <h1 ref={title} tabIndex={-1} className="outline-none" dir="auto">

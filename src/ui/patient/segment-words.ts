@@ -96,22 +96,29 @@ export function cueWords(cue: PlayerCue | null, say: Say): string {
 }
 
 /** Where in the exercise this is: direction, angle, set and repetition, as far as there are several. */
-export function countWords(
+export function countWords(...of: Parameters<typeof countParts>): string {
+  const { way, count } = countParts(...of);
+  return [way, count].filter((words) => words !== '').join(' · ');
+}
+
+/** The same in two: the direction where it has a name of its own, and all else. */
+export function countParts(
   segment: PlayedSegment,
   segments: readonly PlayedSegment[],
   line: PackLine,
   say: Say,
-): string {
-  if (segment.rep === 0) return '';
+): { readonly way: string; readonly count: string } {
+  if (segment.rep === 0) return { way: '', count: '' };
   const mine = segments.filter(
     (one) => one.line === segment.line && one.round === segment.round && one.endsRep,
   );
   const most = (pick: (one: PlayedSegment) => number) => Math.max(...mine.map(pick));
   const part = (key: 'direction' | 'angle' | 'set', nth: number, count: number) =>
     count > 1 ? say(`player.${key}`, { nth, count }) : '';
-  return [
-    line.directions?.[segment.direction - 1]
-      ? wayWord(segment, line, say)
+  const isNamed = line.directions?.[segment.direction - 1] !== undefined;
+  const count = [
+    isNamed
+      ? ''
       : part(
           'direction',
           segment.direction,
@@ -136,4 +143,5 @@ export function countWords(
   ]
     .filter((words) => words !== '')
     .join(' · ');
+  return { way: isNamed ? wayWord(segment, line, say) : '', count };
 }
