@@ -180,7 +180,7 @@ it('is that of every document the patient takes home (long)', async () => {
   await desk.close();
 }, 300_000);
 
-it('is set by the clinic before the link is opened, so that the first screen is in it', async () => {
+it('is set by the clinic before the link is opened, so that the first screen is in it (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Dora Mistral');
   await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
   const desk = await stage.open(`/patients/${id}/record`);

@@ -92,7 +92,7 @@ describe('a side photo', () => {
     900_000,
   );
 
-  it('is marked by arrow keys and undone, and is refused without ear or C7 (long)', async () => {
+  it('is marked by arrow keys and undone, and is refused without ear or C7 (long) (long)', async () => {
     const id = await photographable(stage);
     const file = join(folder(), 'keys.png');
     const figure = sideFigure({ craniovertebralAngle: 48, headTilt: 10, facing: 'right', roll: 0 });

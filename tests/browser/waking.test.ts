@@ -102,7 +102,7 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
-  it('clears the mark of what the clinic does not have when it has everything', async () => {
+  it('clears the mark of what the clinic does not have when it has everything (long)', async () => {
     const phone = await atToday(() => localStorage.setItem('dl-unsent', 'event x'));
     await eventually(async () =>
       expect(await phone.evaluate(() => localStorage.getItem('dl-unsent'))).toBeNull(),
@@ -133,7 +133,7 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
-  it('has the size of type that was chosen before it wakes', async () => {
+  it('has the size of type that was chosen before it wakes (long)', async () => {
     const phone = await atToday(() => localStorage.setItem('dl-text-size', 'larger'));
     // None of the framework's scripts comes; the page's own few lines do.
     await phone.setRequestInterception(true);

@@ -42,7 +42,7 @@ async function lived(name: string, seed = 7, until = DAYS) {
   };
 }
 
-it('lives the same story twice from the same seed, and another from another', async () => {
+it('lives the same story twice from the same seed, and another from another (long)', async () => {
   const [once, again, other] = [
     await lived('Ansel', 7, 14),
     await lived('Ansel', 7, 14),
