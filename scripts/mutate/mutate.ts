@@ -12,9 +12,10 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { dirname, join, relative } from 'node:path';
 import { parseArgs } from 'node:util';
 import { type Mutation, drawn, mutated, mutationsOf } from './operators';
+import { probed } from './probes';
 
 /**
  * Makes small changes of the code, one at a time in a copy, and counts those that a test notices:
@@ -54,6 +55,18 @@ function filesOf(folder: string): string[] {
     .sort();
 }
 
+/** The tests as they are, with what they pass kept, and the quickest asked first. */
+const CONFIG = `import config from './jest.config.mjs';
+export default {
+  ...config,
+  testSequencer: '<rootDir>/scripts/mutate/quickest-first.mjs',
+  projects: config.projects.map((project) => ({
+    ...project,
+    setupFilesAfterEnv: [...project.setupFilesAfterEnv, '<rootDir>/scripts/mutate/record-reached.ts'],
+  })),
+};
+`;
+
 /** A copy of the project in which a lane may change files; packages are shared. */
 function laneFolder(): string {
   const folder = mkdtempSync(join(tmpdir(), 'dry-lantern-mutate-'));
@@ -63,29 +76,45 @@ function laneFolder(): string {
   for (const path of ['package.json', 'jest.config.mjs', 'tsconfig.json', 'next.config.ts'])
     cpSync(join(ROOT, path), join(folder, path));
   symlinkSync(join(ROOT, 'node_modules'), join(folder, 'node_modules'));
+  writeFileSync(join(folder, 'jest.mutate.mjs'), CONFIG);
   return folder;
 }
 
-/** How long tests may take before they are said to hang, ms: a busy machine must not look like one that notices. */
-const HANGS_MS = 600_000;
+type Run = {
+  readonly ms: number;
+  readonly show: 'ignore' | 'inherit';
+  readonly lanes: number;
+};
+/** How long tests may take before they are said to hang: a busy machine must not look like one that notices. */
+const HANGS: Run = { ms: 600_000, show: 'ignore', lanes: 1 };
 
 /** True when some test fails, or hangs: what is noticed by hanging is noticed, and said. */
 function jestFails(
   folder: string,
   args: readonly string[],
-  timeout: number,
-  show: 'ignore' | 'inherit' = 'ignore',
+  { ms, show, lanes }: Run,
+  reached: string,
 ): Promise<boolean> {
   return new Promise((resolve) => {
     const child = spawn(
       process.execPath,
-      ['node_modules/jest/bin/jest.js', '--bail', '--runInBand', '--silent', ...args],
-      { cwd: folder, stdio: show, detached: true },
+      [
+        'node_modules/jest/bin/jest.js',
+        ...['--config', 'jest.mutate.mjs', '--bail', '--silent'],
+        ...(lanes === 1 ? ['--runInBand'] : ['--maxWorkers', String(lanes)]),
+        ...args,
+      ],
+      {
+        cwd: folder,
+        stdio: show,
+        detached: true,
+        env: { ...process.env, REACHED_FILE: reached, REACHED: show === 'inherit' ? 'record' : '' },
+      },
     );
     const timer = setTimeout(() => {
-      console.log(`hung after ${timeout / 1000} s: ${args.join(' ')}`);
+      console.log(`hung after ${ms / 1000} s: ${args.join(' ')}`);
       if (child.pid) process.kill(-child.pid, 'SIGKILL');
-    }, timeout);
+    }, ms);
     child.on('exit', (code) => {
       clearTimeout(timer);
       resolve(code !== 0);
@@ -93,57 +122,72 @@ function jestFails(
   });
 }
 
-/** Whether a test notices a change: those beside it first, then all that reach it. */
-async function noticed(folder: string, part: Part, mutation: Mutation): Promise<boolean> {
+/** What each test file passes of the changes, and how long it takes, by the first run. */
+type Reached = { readonly path: string; readonly ms: number; readonly reached: readonly number[] };
+
+/**
+ * Runs every test once in a copy with probes: which file passes which change. It refuses to measure
+ * where a test fails without any change, since everything would count as noticed.
+ *
+ * @throws Error when the copy's tests do not pass as they are
+ */
+async function firstRun(chosen: readonly Chosen[], kept: string): Promise<readonly Reached[]> {
+  const folder = laneFolder();
+  for (const file of new Set(chosen.map(({ mutation }) => mutation.file))) {
+    const path = join(folder, file);
+    const own = chosen.filter(({ mutation }) => mutation.file === file);
+    writeFileSync(path, probed(file, readFileSync(path, 'utf8'), own));
+  }
+  const projects = [...new Set(chosen.flatMap(({ part }) => part.projects))];
+  const failed = await jestFails(
+    folder,
+    ['--selectProjects', ...projects],
+    { ms: 1_800_000, show: 'inherit', lanes: Number(values.lanes) },
+    kept,
+  );
+  if (failed)
+    throw new Error('a test fails without any change: mend it first, or nothing is measured');
+  rmSync(folder, { recursive: true, force: true });
+  return readFileSync(kept, 'utf8')
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => JSON.parse(line) as Reached)
+    .map(({ path, ...rest }) => ({ ...rest, path: relative(folder, path) }));
+}
+
+/**
+ * Whether a test notices a change. Asked are the files that passed it in the first run, the quickest
+ * first; where none did (what runs in another process says nothing), all that import it, and the walk
+ * through the handlers, which finds them by their folder.
+ */
+async function noticed(
+  folder: string,
+  { part, mutation, index }: Chosen,
+  reached: readonly Reached[],
+): Promise<boolean> {
   const path = join(folder, mutation.file);
   const text = readFileSync(path, 'utf8');
   writeFileSync(path, mutated(text, mutation));
+  const times = join(folder, 'reached.jsonl');
+  writeFileSync(
+    times,
+    reached.map((one) => JSON.stringify({ ...one, path: join(folder, one.path) })).join('\n'),
+  );
+  const fails = (args: readonly string[]) =>
+    jestFails(folder, ['--selectProjects', ...part.projects, ...args], HANGS, times);
   try {
-    const beside = join(folder, dirname(mutation.file));
-    const hasOwn = readdirSync(beside).some((name) => /\.test\.tsx?$/.test(name));
-    if (
-      hasOwn &&
-      (await jestFails(
-        folder,
-        [
-          '--selectProjects',
-          'unit',
-          '--testPathPatterns',
-          `${dirname(mutation.file)}/[^/]*\\.test`,
-        ],
-        HANGS_MS,
-      ))
-    )
-      return true;
-    const related = ['--selectProjects', ...part.projects, '--findRelatedTests', mutation.file];
-    if (await jestFails(folder, related, HANGS_MS)) return true;
-    // The walk through all handlers finds them by their folder, so nobody sees that it reaches them.
+    const passed = reached.filter((one) => one.reached.includes(index)).map((one) => one.path);
+    if (passed.length > 0) return await fails(['--runTestsByPath', ...passed]);
+    if (await fails(['--findRelatedTests', mutation.file])) return true;
     return (
-      part.name === 'server' &&
-      (await jestFails(
-        folder,
-        ['--selectProjects', 'database', '--testPathPatterns', 'database/(routes|readers)'],
-        HANGS_MS,
-      ))
+      part.name === 'server' && (await fails(['--testPathPatterns', 'database/(routes|readers)']))
     );
   } finally {
     writeFileSync(path, text);
   }
 }
 
-/**
- * Refuses to measure where a test fails without any change: everything would count as noticed.
- *
- * @throws Error when the copy's tests do not pass as they are
- */
-async function passesAsItIs(projects: readonly string[]): Promise<void> {
-  const folder = laneFolder();
-  const failed = await jestFails(folder, ['--selectProjects', ...projects], 900_000, 'inherit');
-  rmSync(folder, { recursive: true, force: true });
-  if (failed)
-    throw new Error('a test fails without any change: mend it first, or nothing is measured');
-}
-
+type Chosen = { readonly part: Part; readonly mutation: Mutation; readonly index: number };
 type Result = Mutation & { readonly part: Part['name']; readonly noticed: boolean };
 
 async function measure(): Promise<void> {
@@ -158,8 +202,10 @@ async function measure(): Promise<void> {
       part,
       mutation,
     }));
-  });
-  await passesAsItIs([...new Set(chosen.flatMap(({ part }) => part.projects))]);
+  }).map((one, index): Chosen => ({ ...one, index }));
+  const kept = join(mkdtempSync(join(tmpdir(), 'dry-lantern-reached-')), 'reached.jsonl');
+  writeFileSync(kept, '');
+  const reached = await firstRun(chosen, kept);
   console.log(`${chosen.length} changes, seed ${seed}`);
   const results: Result[] = [];
   const queue = [...chosen];
@@ -168,7 +214,7 @@ async function measure(): Promise<void> {
       const folder = laneFolder();
       for (let next = queue.shift(); next; next = queue.shift()) {
         const { part, mutation } = next;
-        const found = await noticed(folder, part, mutation);
+        const found = await noticed(folder, next, reached);
         results.push({ ...mutation, part: part.name, noticed: found });
         if (!found) {
           const { file, line, operator, was, becomes } = mutation;
