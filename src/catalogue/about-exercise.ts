@@ -1,6 +1,6 @@
 import type { Catalogue } from './exercises';
 import { type Certainty, certaintyOf } from './exercises/certainty';
-import { sayPhrases } from './messages';
+import { sayAllToClinician } from './messages/clinician';
 import { READY_PROGRAMMES } from './programmes';
 import { waysOf } from './ways';
 import { nextRungIn, previousRungIn } from '@/core/choose';
@@ -46,9 +46,8 @@ function doseShown(exercise: Exercise, school: string, text: string): DoseShown[
     {
       school,
       dose: formatDose(dose),
-      words: sayPhrases(
+      words: sayAllToClinician(
         readDose(dose, exercise.mode, waysOf({ exerciseId: exercise.id, exercise })),
-        'clinician',
       ),
       time: formatRange(time),
     },

@@ -2,7 +2,8 @@ export * from './cautions';
 export { READY_PROGRAMMES } from './programmes';
 export { ALIASES } from './exercises/aliases';
 export { type Catalogue, EXERCISES, SHIPPED, catalogueOf } from './exercises';
-export { type MessageTable, sayPhrase, sayPhrases } from './messages';
+export { sayPhrase, sayPhrases } from './messages';
+export { sayAllToClinician, sayToClinician } from './messages/clinician';
 export {
   type CompiledWords,
   ENGLISH,

@@ -1,7 +1,7 @@
 import { syllable } from 'syllable';
 import { fleschKincaid } from 'flesch-kincaid';
 import { parseDose, readDose } from '@/core/dose';
-import { DOSE_FOR_CLINICIAN } from './messages/dose';
+import { DOSE_FOR_CLINICIAN } from './messages/clinician';
 import { EXERCISES } from './exercises';
 import { sayPhrases } from './messages';
 import { ENGLISH } from './messages/patient';
@@ -100,7 +100,7 @@ describe('what a child of twelve reads', () => {
       return [exercise.usualDose, ...Object.values(exercise.doses)].flatMap((text) => {
         const dose = parseDose(text);
         if (!dose.ok) return [`${id}: ${dose.say}`];
-        const said = sayPhrases(readDose(dose.value, mode, exercise), 'patient');
+        const said = sayPhrases(readDose(dose.value, mode, exercise));
         const whole = grade([...words.filter(Boolean).map(sentence), said].join(' '));
         return Math.max(whole, grade(said)) > HIGHEST_GRADE
           ? [`${id} ${whole.toFixed(1)} ${grade(said).toFixed(1)}: ${said}`]

@@ -6,6 +6,6 @@ import type { RecordLine } from '@/core/whole-record';
 export function doseInWords(line: RecordLine): string {
   const dose = parseDose(line.dose);
   return dose.ok
-    ? sayPhrases(readDose(dose.value, line.exercise.mode, waysOf(line)), 'patient', ENGLISH)
+    ? sayPhrases(readDose(dose.value, line.exercise.mode, waysOf(line)), ENGLISH)
     : line.dose;
 }

@@ -75,7 +75,7 @@ function doseOf(exercise: Exercise, text: string, language: Language): ReadBoth[
   const dose = parseDose(text);
   if (!dose.ok) return [];
   const said = (tongue: Language) =>
-    sayPhrases(readDose(dose.value, exercise.mode, waysIn(tongue, exercise)), 'patient', tongue);
+    sayPhrases(readDose(dose.value, exercise.mode, waysIn(tongue, exercise)), tongue);
   return [{ clinic: said(ENGLISH), patient: said(language), asWritten: false }];
 }
 

@@ -66,11 +66,7 @@ export async function toldForm(patient: Patient, asked: LocalDate | null) {
       .map((line) => ({
         lineage: line.lineage,
         name: line.exercise.name,
-        words: sayPhrases(
-          readDose(line.dose, line.exercise.mode, waysOf(line)),
-          'patient',
-          ENGLISH,
-        ),
+        words: sayPhrases(readDose(line.dose, line.exercise.mode, waysOf(line)), ENGLISH),
         /** How often it may still be written down. */
         room: free.filter(({ lineages }) => lineages.includes(line.lineage)).length,
       })),

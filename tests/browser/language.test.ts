@@ -1,22 +1,20 @@
+import { ENGLISH } from '@/catalogue';
 import { allSayings } from '@/catalogue/sayings';
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { saveLanguage } from '@/server/details';
 import { PHONE, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
-import { ROOT, temporaryFolder } from '../support/server';
+import { temporaryFolder } from '../support/server';
 import { browserStage } from '../support/browser-stage';
 
 /**
  * A second language is a file in a folder, and no code. The one used here is English in brackets, so
  * that a text that comes from anywhere else shows itself by having none.
  */
-const ENGLISH = JSON.parse(
-  readFileSync(join(ROOT, 'src/catalogue/languages/en.json'), 'utf8'),
-) as Record<string, string>;
 const BRACKETED: Readonly<Record<string, string>> = Object.fromEntries<string>([
-  ...Object.entries(ENGLISH).map(([key, text]): [string, string] => [key, `⟦${text}⟧`]),
+  ...Object.entries(ENGLISH.texts).map(([key, text]): [string, string] => [key, `⟦${text}⟧`]),
   ...allSayings().map(({ text }): [string, string] => [text, `⟦${text}⟧`]),
 ]);
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { ENGLISH } from '@/catalogue';
 import { allSayings } from '@/catalogue/sayings';
 import { SHIPPED_LANGUAGES } from '@/catalogue/shipped-languages';
 import { saveLanguage } from '@/server/details';
@@ -8,19 +9,16 @@ import { letterById, signLetter } from '@/server/follow/letter';
 import { saveEntry } from '@/server/visit/entries';
 import { today } from '../support/clinic';
 import { beginLife, liveOn } from '../support/life';
-import { ROOT, temporaryFolder } from '../support/server';
+import { temporaryFolder } from '../support/server';
 import { databaseStage, patientOf } from '../support/stage';
 import { consent } from '../support/consent';
 
 /** English in brackets: a text that comes from anywhere else shows itself by having none. */
-const ENGLISH = JSON.parse(
-  readFileSync(join(ROOT, 'src/catalogue/languages/en.json'), 'utf8'),
-) as Record<string, string>;
 const folder = temporaryFolder('bracketed');
 writeFileSync(
   join(folder, 'pt.json'),
   JSON.stringify({
-    ...Object.fromEntries(Object.entries(ENGLISH).map(([key, text]) => [key, `⟦${text}⟧`])),
+    ...Object.fromEntries(Object.entries(ENGLISH.texts).map(([key, text]) => [key, `⟦${text}⟧`])),
     ...Object.fromEntries(allSayings().map(({ text }) => [text, `⟦${text}⟧`])),
   }),
 );

@@ -2,7 +2,11 @@ import { type I18n, setupI18n } from '@lingui/core';
 import { type CompiledMessage, compileMessage } from '@lingui/message-utils/compileMessage';
 import { intlTag, isolated } from '@/core/units';
 import { CHOSEN_BY, writtenWay } from './written-way';
-import ENGLISH_WORDS from '../languages/en.json';
+import ENGLISH_ALONE from '../languages/en.json';
+import ENGLISH_SHARED from '../languages/en-shared.json';
+
+/** What the clinic's desk says in the same words stands apart: it needs none of the rest. */
+const ENGLISH_WORDS = { ...ENGLISH_ALONE, ...ENGLISH_SHARED };
 
 /** A key of the patient's texts. */
 export type PatientWord = keyof typeof ENGLISH_WORDS;

@@ -35,7 +35,7 @@ const facts = (id: string, line: string | null, ...measures: SetUpMeasure[]) =>
   measuredSetUp(exercise(id), line === null ? null : dose(line), { measures, findings: [] }).map(
     ({ fact }) => fact,
   );
-const said = (fact: SetUpFact) => sayPhrase(readSetUp(fact), 'patient');
+const said = (fact: SetUpFact) => sayPhrase(readSetUp(fact));
 
 describe('what was measured for an exercise (common practice, no source)', () => {
   it('the pad of a wall press is as thick as the wall gap, rounded down to what can be folded', () => {

@@ -41,7 +41,7 @@ export function linesThatGoOn({ follow }: Pick<Review, 'follow'>): readonly Sent
 export function lineIn(language: Language, line: SentLine): string {
   const { name } = exerciseIn(language, line.exercise);
   const dose = readDose(line.dose, line.mode, waysIn(language, waysOf(line)));
-  return `${name}: ${sayPhrases(dose, 'patient', language)}`;
+  return `${name}: ${sayPhrases(dose, language)}`;
 }
 
 /**

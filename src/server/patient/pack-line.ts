@@ -67,11 +67,9 @@ export function packLine(
     feel: feel ?? '',
     normal: normal ?? '',
     stop: stop ?? '',
-    words: sayPhrases(readDose(line.dose, mode, ways), 'patient', language),
-    how: sayPhrases(readToday(line.dose, mode, ways), 'patient', language),
-    ...(isChecked
-      ? {}
-      : { beside: sayPhrases(readToday(line.dose, mode, waysOf(line)), 'patient', ENGLISH) }),
+    words: sayPhrases(readDose(line.dose, mode, ways), language),
+    how: sayPhrases(readToday(line.dose, mode, ways), language),
+    ...(isChecked ? {} : { beside: sayPhrases(readToday(line.dose, mode, waysOf(line)), ENGLISH) }),
     dose: line.dose,
     sides: ways.sides,
     directions: directionNames(line.dose, ways.directions),

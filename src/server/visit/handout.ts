@@ -122,9 +122,7 @@ export async function handoutOf(
         ...(version.rounds > 1 ? [say('handout.rounds', { rounds: version.rounds })] : []),
       ],
       shared:
-        shared.length === 0
-          ? ''
-          : say('handout.all', { words: sayPhrases(shared, 'patient', language) }),
+        shared.length === 0 ? '' : say('handout.all', { words: sayPhrases(shared, language) }),
       call: say('handout.call', { clinic: clinic.name, phone: clinic.phone }),
       printed: say('handout.printed', { date: dateInWords(today, language.tag) }),
       foot: say('handout.foot', {
@@ -138,11 +136,7 @@ export async function handoutOf(
     exercises: version.lines.map((line) => {
       const { name, mode, steps, feel, normal, stop } = exerciseIn(language, line.exercise);
       const numbersIn = (tongue: Language) =>
-        sayPhrases(
-          readBeside(line.dose, mode, waysIn(tongue, waysOf(line)), shared),
-          'patient',
-          tongue,
-        );
+        sayPhrases(readBeside(line.dose, mode, waysIn(tongue, waysOf(line)), shared), tongue);
       const complaint = complaints.of(line);
       const side = drawnSideOf(line, language);
       const needs = needsOf(line.exercise, language);

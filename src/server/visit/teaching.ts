@@ -1,6 +1,6 @@
 import type { SentLine } from '@/core/programme';
 import { isDeepStrictEqual } from 'node:util';
-import { type Catalogue, sayPhrase, sayPhrases, waysOf } from '@/catalogue';
+import { type Catalogue, sayPhrases, sayToClinician, waysOf } from '@/catalogue';
 import { directionNames, readDose } from '@/core/dose';
 import { leftUnwritten } from '@/core/timeline';
 import type { Figure, Muscle } from '@/core/figure';
@@ -52,8 +52,8 @@ export function unwrittenInWords(
 ): string[] {
   const { missing, assumed } = leftUnwritten(line.dose, line.mode, needs);
   return [
-    ...missing.map((phrase) => sayPhrase(phrase, 'clinician')),
-    ...assumed.map((phrase) => `${sayPhrase(phrase, 'clinician')} (assumed)`),
+    ...missing.map(sayToClinician),
+    ...assumed.map((phrase) => `${sayToClinician(phrase)} (assumed)`),
   ];
 }
 
@@ -75,7 +75,7 @@ function sheetLine(
       purpose: current?.purpose ?? 're-educate',
       family: current?.family ?? 'Posture and breathing',
     },
-    words: sayPhrases(readDose(line.dose, mode, waysOf(line)), 'patient'),
+    words: sayPhrases(readDose(line.dose, mode, waysOf(line))),
     setUp: setUpWords(line),
     missing: unwrittenInWords(line, current?.needs ?? { sided: false, effort: false }),
     overridden: line.overrides.map(

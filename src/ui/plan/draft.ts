@@ -1,4 +1,4 @@
-import { type Catalogue, SHIPPED, sayPhrase, sayPhrases } from '@/catalogue';
+import { type Catalogue, SHIPPED, sayAllToClinician, sayToClinician } from '@/catalogue';
 import {
   type Dose,
   type DoseError,
@@ -93,9 +93,9 @@ function reading(
     exercise,
     dose,
     rewritten,
-    words: sayPhrases(readDose(dose, mode, exercise), 'clinician'),
-    assumed: assumed.map((phrase) => sayPhrase(phrase, 'clinician')),
-    missing: missing.map((phrase) => sayPhrase(phrase, 'clinician')),
+    words: sayAllToClinician(readDose(dose, mode, exercise)),
+    assumed: assumed.map(sayToClinician),
+    missing: missing.map(sayToClinician),
     time: sessionSeconds(sessionTimeline([{ dose, mode, position, lastMax }])),
   };
 }

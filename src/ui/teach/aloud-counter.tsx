@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type BoutMode, type DirectionName, type Dose, type Sides, doseSigns } from '@/core/dose';
-import { sayPhrase } from '@/catalogue';
+import { sayToClinician } from '@/catalogue';
 import { type Figure, type Moment, momentOf } from '@/core/figure';
 import { advance, currentSegment, isOver, secondsLeft, startAt } from '@/core/player';
 import { type PlayedSegment, sessionTimeline, toPlay, totalSeconds } from '@/core/timeline';
@@ -181,7 +181,7 @@ function wayOf(
   sides: Sides | null,
 ): string {
   const name = directions[direction - 1];
-  if (name) return sayPhrase({ key: `direction.${name}`, values: {} }, 'clinician');
+  if (name) return sayToClinician({ key: `direction.${name}`, values: {} });
   if (!side) return '';
   return kind === 'change-side' || kind === 'get-ready' ? (sides?.[side] ?? side) : side;
 }

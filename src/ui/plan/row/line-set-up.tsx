@@ -1,11 +1,11 @@
 'use client';
 
 import { shortDay } from '@/core/units';
-import { sayPhrase } from '@/catalogue';
+import { sayToClinician } from '@/catalogue';
 import type { SetUp } from '@/core/records';
 import { type SetUpOffer, readSetUp } from '@/core/set-up';
 
-const words = ({ fact }: SetUp) => sayPhrase(readSetUp(fact), 'patient');
+const words = ({ fact }: SetUp) => sayToClinician(readSetUp(fact));
 
 /** What a set-up stands on, for the clinician. */
 function source({ from }: SetUp): string {
