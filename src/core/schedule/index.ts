@@ -3,4 +3,5 @@ export * from './ribbon';
 export * from './session-label';
 export * from './sessions';
 export * from './versions';
+export * from './calendar-days';
 export * from './zone';

@@ -7,7 +7,8 @@ import { type ScheduledLine, type WakingHours, everyWallMinutes, isDueOn } from 
 import { sessionLabel } from './session-label';
 import { instantsOf, sessionsOn } from './sessions';
 import { versionOn } from './versions';
-import { type Instant, type WallMinute, type Zone, calendarDays, dateIn, instantAt } from './zone';
+import { calendarDays } from './calendar-days';
+import { type Instant, type WallMinute, type Zone, dateIn, instantAt } from './zone';
 
 const zone = (name: string) => name as Zone;
 const minute = (hours: number, minutes = 0) => (hours * 60 + minutes) as WallMinute;

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { type LocalDate, dateRange } from '../units';
+import type { LocalDate } from '../units';
 
 /** An IANA time-zone name that this runtime knows, such as Europe/Lisbon. */
 export type Zone = string & { readonly __unit: 'time zone' };
@@ -49,35 +49,4 @@ export function instantAt(zone: Zone, date: LocalDate, minute: WallMinute): Inst
     .toPlainDateTime()
     .add({ minutes: minute })
     .toZonedDateTime(zone, { disambiguation: 'compatible' }).epochMilliseconds as Instant;
-}
-
-/** Answers of `dateExists`, which never change; asking the calendar is slow and lists ask often. */
-const known = new Map<string, boolean>();
-const MOST_KNOWN = 20_000;
-
-/** False for a date that the zone left out, such as 2011-12-30 in Pacific/Apia. */
-export function dateExists(zone: Zone, date: LocalDate): boolean {
-  const key = `${zone} ${date}`;
-  const answer = known.get(key);
-  if (answer !== undefined) return answer;
-  const start = Temporal.PlainDate.from(date).toZonedDateTime(zone);
-  const exists = start.toPlainDate().toString() === date;
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(key, exists);
-  return exists;
-}
-
-/** Answers of `calendarDays`: a list of patients asks for the same weeks again and again. */
-const knownDays = new Map<string, readonly LocalDate[]>();
-const MOST_KNOWN_DAYS = 200;
-
-/** The dates from `from` to `to` that a zone really had, in order, both ends included. */
-export function calendarDays(zone: Zone, from: LocalDate, to: LocalDate): readonly LocalDate[] {
-  const key = `${zone} ${from} ${to}`;
-  const answer = knownDays.get(key);
-  if (answer) return answer;
-  const days = dateRange(from, to).filter((date) => dateExists(zone, date));
-  if (knownDays.size >= MOST_KNOWN_DAYS) knownDays.clear();
-  knownDays.set(key, days);
-  return days;
 }

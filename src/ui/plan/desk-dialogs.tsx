@@ -21,6 +21,8 @@ export function DeskDialogs({
   step,
   onClose,
 }: {
+  /** As `dialog` says; it is what the scripts are fetched for. */
+  open: boolean;
   dialog: OpenDialog | null;
   desk: Desk;
   step: Dispatch<DeskAction>;

@@ -5,9 +5,11 @@ import { useState } from 'react';
 import type { PatientId } from '@/core/units';
 import { copyText } from '../forms/copy-text';
 import { useSend } from '../forms/use-send';
-import { QrCode } from '../handout/qr';
 import { Button } from '../primitives/button';
+import { part, usePart } from '../primitives/on-demand';
 import { AnswersForWords } from './answers-for-words';
+
+const QR_CODE = part(() => import('../handout/qr').then(({ QrCode }) => QrCode));
 
 /** Makes the patient's personal link and shows it once, as text and as a code to scan. */
 export function PatientLinkButton({
@@ -92,14 +94,22 @@ export function PatientLinkButton({
   );
 }
 
+/** Without the code the address itself is there to copy. */
+const withoutCode = () => undefined;
+
 function LinkShown({ address }: { address: string }) {
+  const QrCode = usePart(QR_CODE, true, withoutCode);
   return (
     <div className="grid justify-items-center gap-3">
-      <QrCode
-        text={address}
-        label="The link as a code to scan with the phone"
-        className="w-56 rounded bg-white"
-      />
+      <div className="aspect-square w-56 rounded bg-white">
+        {QrCode && (
+          <QrCode
+            text={address}
+            label="The link as a code to scan with the phone"
+            className="w-56"
+          />
+        )}
+      </div>
       <p
         className="figures w-full select-all break-all rounded border border-hair bg-wash p-2 text-small"
         data-testid="patient-link"

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -24,8 +25,7 @@ import type { SetUpFacts } from '@/core/set-up';
 import { type Frozen, type LocalDate, sumRanges, type PatientId, shortDay } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
-import { Button, buttonClass } from '../primitives/button';
-import { DeskDialogs } from './desk-dialogs';
+import { onDemand } from '../primitives/on-demand';
 import {
   type DeskFacts,
   DeskFactsProvider,
@@ -33,6 +33,7 @@ import {
   circumstancesOf,
 } from './desk-facts';
 import { DeskLines } from './desk-lines';
+import { DeskTools } from './desk-tools';
 import { DeskNotices } from './desk-notices';
 import { comparedDesk, lineOf, templateLines, wordsByFamily } from './desk-reading';
 import {
@@ -50,16 +51,10 @@ import { FindingsLeft, type FindingShown } from './findings-left';
 import { ChecksPane } from './panels/checks-pane';
 import { DayRibbon } from './panels/day-ribbon';
 import { DeskTime } from './panels/desk-time';
-import { PasteDialog } from './panels/paste-dialog';
-import { HomeDialog } from './panels/home-dialog';
-import { KeysDialog } from './panels/keys-dialog';
 import { type PatientReads, ReadsPanel } from './panels/reads-panel';
-import { QuietLink } from '../primitives/quiet-link';
 import { ReadyFit } from './panels/ready-fit';
 import { Suggestions } from './panels/suggestions';
-import { TemplatesBar } from './panels/templates-bar';
 import { type EarlierVersion, VersionsPane } from './panels/versions-pane';
-import { WeeksPane } from './panels/weeks-pane';
 import { doseFieldId } from './row/dose-field';
 import { fillMissing } from './row/row-actions';
 import { useDayPlan } from './use-day-plan';
@@ -68,6 +63,11 @@ import { useReckoning } from './use-reckoning';
 import { usePutDown } from './use-put-down';
 import { useReady } from './use-ready';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
+
+/** Below the lines: it is in the page from the start, and wakes after what is typed in. */
+const WeeksPane = dynamic(() => import('./panels/weeks-pane').then((made) => made.WeeksPane));
+const KeysDialog = onDemand(() => import('./panels/keys-dialog').then((made) => made.KeysDialog));
+const DeskDialogs = onDemand(() => import('./desk-dialogs').then((made) => made.DeskDialogs));
 
 export type PlanDeskProps = {
   readonly patientId: PatientId;
@@ -334,34 +334,21 @@ export function PlanDesk(props: PlanDeskProps) {
             onPickReady={(programme) => addLines(ready.apply(programme))}
             inputRef={search}
           />
-          <div className="flex flex-wrap gap-2">
-            <TemplatesBar
-              templates={props.templates}
-              ready={offered}
-              desk={desk}
-              onApplyReady={(programme) => addLines(ready.apply(programme))}
-              onApply={(template) => addLines(templateLines(template))}
-            />
-            <PasteDialog exercises={catalogue.all} onAdd={addLines} />
-            <HomeDialog
-              patientId={patientId}
-              home={props.home}
-              homeId={props.homeId}
-              today={props.today}
-            />
-            <Button disabled={desk.lines.length < 2} onClick={order}>
-              In session order
-            </Button>
-            <Button disabled={desk.lines.length === 0} onClick={fillAll}>
-              Write all that is missing
-            </Button>
-            <Button look="quiet" onClick={() => setKeysOpen(true)}>
-              Keys
-            </Button>
-            <QuietLink href={`/exercises?patient=${patientId}`} className={buttonClass('quiet')}>
-              All exercises
-            </QuietLink>
-          </div>
+          <DeskTools
+            patientId={patientId}
+            desk={desk}
+            exercises={catalogue.all}
+            templates={props.templates}
+            offered={offered}
+            home={props.home}
+            homeId={props.homeId}
+            today={props.today}
+            onAdd={addLines}
+            onApplyReady={(programme) => addLines(ready.apply(programme))}
+            onOrder={order}
+            onFill={fillAll}
+            onKeys={() => setKeysOpen(true)}
+          />
           {ready.fit && (
             <ReadyFit
               programme={ready.fit.programme}
@@ -415,11 +402,7 @@ export function PlanDesk(props: PlanDeskProps) {
       </div>
       <div className="grid gap-6 pt-6">
         {reckoned.planned.length > 0 && (
-          <WeeksPane
-            days={reckoned.calendar}
-            ahead={reckoned.ahead}
-            goodSessions={props.goodSessions}
-          />
+          <WeeksPane days={reckoned.calendar} planned={reckoned.planned} frame={reckoned.frame} />
         )}
         <VersionsPane
           versions={props.earlier}
@@ -431,7 +414,13 @@ export function PlanDesk(props: PlanDeskProps) {
           }}
         />
       </div>
-      <DeskDialogs dialog={dialog} desk={desk} step={step} onClose={() => setDialog(null)} />
+      <DeskDialogs
+        open={dialog !== null}
+        dialog={dialog}
+        desk={desk}
+        step={step}
+        onClose={() => setDialog(null)}
+      />
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
     </DeskFactsProvider>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { nextRungIn, uncoveredFindings } from '@/core/choose';
+import { uncoveredFindings } from '@/core/choose';
 import type { ConfirmedFinding } from '@/core/choose';
 import type { Screened } from '@/core/screen';
 import {
@@ -9,21 +9,19 @@ import {
   type Cut,
   cheapestCuts,
   fullestDay,
-  lookAhead,
   programmeCalendar,
   programmeChecks,
 } from '@/core/programme';
 import { layRibbon } from '@/core/schedule';
 import { type LocalDate, parseLocalDate } from '@/core/units';
 import type { DeskFacts } from './desk-facts';
-import { circumstancesOf, nameOf } from './desk-facts';
+import { nameOf } from './desk-facts';
 import type { Desk } from './desk-state';
 import { plannedLines, readLine } from './draft';
 import { lineFlags, lineOffers } from './row/line-reckoning';
 
-/** Weeks the calendar shows, and those the outlook names. */
+/** Weeks the calendar shows. */
 const WEEKS = 6;
-const AHEAD = [2, 4, 6];
 /** Beyond so many lines cuts are not reckoned: each would time the whole day anew. */
 const MOST_LINES_CUT = 40;
 /** From so many lines the reckoning waits for a rest in the typing, milliseconds. */
@@ -138,19 +136,5 @@ export function useReckoning(
     () => programmeCalendar(planned, frame, waking, zone, WEEKS * 7),
     [planned, frame, waking, zone],
   );
-  const ahead = useMemo(
-    () =>
-      lookAhead(planned, frame, AHEAD, {
-        nextRung: nextRungIn(catalogue.all, circumstancesOf(facts)),
-        waking,
-        goodSessions: facts.goodSessions,
-        leastRungDays: facts.leastRungDays,
-        bands: facts.bands,
-        precautions: facts.precautions,
-        owned: facts.home?.weights ?? [],
-        ownedUnit: facts.home?.unit,
-      }),
-    [planned, frame, waking, catalogue, facts],
-  );
-  return { day, ribbon, cuts, checks, calendar, ahead, planned, settled };
+  return { day, ribbon, cuts, checks, calendar, frame, planned, settled };
 }

@@ -22,11 +22,15 @@ const NO_HOME: HomeBody = { props: [], weights: [], unit: 'kg', cannot: [], busy
 
 /** What there is at home, what the patient cannot take up, and what fills the day. */
 export function HomeDialog({
+  open,
+  onClose,
   patientId,
   home,
   homeId,
   today,
 }: {
+  open: boolean;
+  onClose: () => void;
   patientId: PatientId;
   home: HomeBody | null;
   /** The entry it brings up to date. */
@@ -35,7 +39,6 @@ export function HomeDialog({
 }) {
   const { send } = useSend();
   const start = home ?? NO_HOME;
-  const [open, setOpen] = useState(false);
   const [props, setProps] = useState<readonly string[]>(start.props);
   const [cannot, setCannot] = useState<HomeBody['cannot']>(start.cannot);
   const [weights, setWeights] = useState(start.weights.join(' '));
@@ -72,7 +75,7 @@ export function HomeDialog({
     };
     await send('/api/v1/entries', entry, {
       done: () => {
-        setOpen(false);
+        onClose();
         setRefusal('');
       },
       said: 'Home and day kept.',
@@ -86,90 +89,87 @@ export function HomeDialog({
     setBusy(busy.map((block) => (block.id === id ? { ...block, ...fields } : block)));
 
   return (
-    <>
-      <Button onClick={() => setOpen(true)}>{home ? 'Home and day' : 'Ask: home and day'}</Button>
-      <Dialog
-        open={open}
-        onClose={() => setOpen(false)}
-        title="Home and day"
-        about="What there is to exercise with, what the patient cannot take up, and when there is no time. A wall, a towel, pillows, a blanket and a chair are taken to be there."
-      >
-        <Ticks
-          legend="There is"
-          all={ASKED_PROPS}
-          ticked={props}
-          onTick={(one) => setProps(toggle(props, one))}
+    <Dialog
+      open={open}
+      onClose={onClose}
+      title="Home and day"
+      about="What there is to exercise with, what the patient cannot take up, and when there is no time. A wall, a towel, pillows, a blanket and a chair are taken to be there."
+    >
+      <Ticks
+        legend="There is"
+        all={ASKED_PROPS}
+        ticked={props}
+        onTick={(one) => setProps(toggle(props, one))}
+      />
+      <div className="grid grid-cols-[minmax(0,1fr)_6rem] gap-3">
+        <Field
+          label="Weights"
+          value={weights}
+          onChange={(event) => setWeights(event.target.value)}
+          hint="Such as 2 4 7.5"
         />
-        <div className="grid grid-cols-[minmax(0,1fr)_6rem] gap-3">
-          <Field
-            label="Weights"
-            value={weights}
-            onChange={(event) => setWeights(event.target.value)}
-            hint="Such as 2 4 7.5"
-          />
-          <Choice
-            label="Unit"
-            value={unit}
-            onChange={(event) => setUnit(event.target.value as HomeBody['unit'])}
-          >
-            <option value="kg">kg</option>
-            <option value="lb">lb</option>
-          </Choice>
-        </div>
-        <Ticks
-          legend="Cannot take the position"
-          all={POSITIONS}
-          ticked={cannot}
-          onTick={(one) => setCannot(toggle(cannot, one))}
-        />
-        <fieldset className="grid gap-2">
-          <legend className="font-medium">Meals, work and other blocks</legend>
-          {busy.map((block) => (
-            <div key={block.id} className="flex flex-wrap items-center gap-2">
-              <input
-                type="time"
-                aria-label="From"
-                className={`${INPUT_CLASS} w-28`}
-                value={block.from}
-                onChange={(event) => change(block.id, { from: event.target.value })}
-              />
-              <input
-                type="time"
-                aria-label="To"
-                className={`${INPUT_CLASS} w-28`}
-                value={block.to}
-                onChange={(event) => change(block.id, { to: event.target.value })}
-              />
-              <input
-                aria-label="What it is"
-                className={`${INPUT_CLASS} max-w-52`}
-                value={block.label}
-                maxLength={60}
-                onChange={(event) => change(block.id, { label: event.target.value })}
-              />
-              <Button onClick={() => setBusy(busy.filter(({ id }) => id !== block.id))}>
-                Remove
-              </Button>
-            </div>
-          ))}
-          <div>
-            <Button
-              onClick={() =>
-                setBusy([...busy, { id: uuid(), from: '12:00', to: '13:00', label: 'meal' }])
-              }
-            >
-              Add a block
+        <Choice
+          label="Unit"
+          value={unit}
+          onChange={(event) => setUnit(event.target.value as HomeBody['unit'])}
+        >
+          <option value="kg">kg</option>
+          <option value="lb">lb</option>
+        </Choice>
+      </div>
+      <Ticks
+        legend="Cannot take the position"
+        all={POSITIONS}
+        ticked={cannot}
+        onTick={(one) => setCannot(toggle(cannot, one))}
+      />
+      <fieldset className="grid gap-2">
+        <legend className="font-medium">Meals, work and other blocks</legend>
+        {busy.map((block) => (
+          <div key={block.id} className="flex flex-wrap items-center gap-2">
+            <input
+              type="time"
+              aria-label="From"
+              className={`${INPUT_CLASS} w-28`}
+              value={block.from}
+              onChange={(event) => change(block.id, { from: event.target.value })}
+            />
+            <input
+              type="time"
+              aria-label="To"
+              className={`${INPUT_CLASS} w-28`}
+              value={block.to}
+              onChange={(event) => change(block.id, { to: event.target.value })}
+            />
+            <input
+              aria-label="What it is"
+              className={`${INPUT_CLASS} max-w-52`}
+              value={block.label}
+              maxLength={60}
+              onChange={(event) => change(block.id, { label: event.target.value })}
+            />
+            <Button onClick={() => setBusy(busy.filter(({ id }) => id !== block.id))}>
+              Remove
             </Button>
           </div>
-        </fieldset>
-        <Refusal say={refusal} />
+        ))}
         <div>
-          <Button look="main" onClick={save}>
-            Keep
+          <Button
+            onClick={() =>
+              setBusy([...busy, { id: uuid(), from: '12:00', to: '13:00', label: 'meal' }])
+            }
+          >
+            Add a block
           </Button>
         </div>
-      </Dialog>
-    </>
+      </fieldset>
+      <Refusal say={refusal} />
+      <div>
+        <Button look="main" onClick={save}>
+          Keep
+        </Button>
+      </div>
+    </Dialog>
   );
 }
 

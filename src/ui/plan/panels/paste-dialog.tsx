@@ -19,13 +19,16 @@ const LEFT_OUT = 'left out';
  * asked line by line, and a dose that cannot be read is asked on the desk.
  */
 export function PasteDialog({
+  open,
+  onClose,
   exercises,
   onAdd,
 }: {
+  open: boolean;
+  onClose: () => void;
   exercises: readonly Exercise[];
   onAdd: (lines: readonly DeskLine[]) => void;
 }) {
-  const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   /** What was chosen for a line, by its place. */
   const [chosen, setChosen] = useState<Readonly<Record<number, string>>>({});
@@ -46,54 +49,51 @@ export function PasteDialog({
   });
   function put() {
     onAdd(taken.map(({ exercise, dose }) => newLine(uuid(), exercise.id, dose)));
-    setOpen(false);
+    onClose();
     setText('');
     setChosen({});
   }
   return (
-    <>
-      <Button onClick={() => setOpen(true)}>Paste</Button>
-      <Dialog
-        open={open}
-        onClose={() => setOpen(false)}
-        title="Paste a written programme"
-        about={`One exercise a line, at most ${PASTE_LIMITS.lines}. What is not certain is asked; nothing is guessed.`}
-        wide
-      >
-        <TextField
-          label="The text"
-          rows={6}
-          dir="auto"
-          value={text}
-          maxLength={PASTE_LIMITS.lines * PASTE_LIMITS.letters}
-          onChange={({ target }) => {
-            setText(target.value);
-            setChosen({});
-          }}
-        />
-        {lines.length > 0 && (
-          <ul className="divide-y divide-hair border-y border-hair">
-            {lines.map((line, at) => (
-              <Read
-                key={`${at} ${line.text}`}
-                line={line}
-                value={idOf(line, at)}
-                onChoose={(id) => setChosen({ ...chosen, [at]: id })}
-              />
-            ))}
-          </ul>
-        )}
-        <div className="flex flex-wrap items-center gap-3">
-          <Button look="main" disabled={taken.length === 0 || asked > 0} onClick={put}>
-            Put {taken.length} {taken.length === 1 ? 'line' : 'lines'} on the desk
-          </Button>
-          <p role="status" className="text-soft">
-            {asked > 0 &&
-              `${asked} ${asked === 1 ? 'line asks' : 'lines ask'} which exercise is meant.`}
-          </p>
-        </div>
-      </Dialog>
-    </>
+    <Dialog
+      open={open}
+      onClose={onClose}
+      title="Paste a written programme"
+      about={`One exercise a line, at most ${PASTE_LIMITS.lines}. What is not certain is asked; nothing is guessed.`}
+      wide
+    >
+      <TextField
+        label="The text"
+        rows={6}
+        dir="auto"
+        value={text}
+        maxLength={PASTE_LIMITS.lines * PASTE_LIMITS.letters}
+        onChange={({ target }) => {
+          setText(target.value);
+          setChosen({});
+        }}
+      />
+      {lines.length > 0 && (
+        <ul className="divide-y divide-hair border-y border-hair">
+          {lines.map((line, at) => (
+            <Read
+              key={`${at} ${line.text}`}
+              line={line}
+              value={idOf(line, at)}
+              onChoose={(id) => setChosen({ ...chosen, [at]: id })}
+            />
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap items-center gap-3">
+        <Button look="main" disabled={taken.length === 0 || asked > 0} onClick={put}>
+          Put {taken.length} {taken.length === 1 ? 'line' : 'lines'} on the desk
+        </Button>
+        <p role="status" className="text-soft">
+          {asked > 0 &&
+            `${asked} ${asked === 1 ? 'line asks' : 'lines ask'} which exercise is meant.`}
+        </p>
+      </div>
+    </Dialog>
   );
 }
 

@@ -1,27 +1,56 @@
+'use client';
+
+import { useMemo } from 'react';
+import { nextRungIn } from '@/core/choose';
 import { formatDose } from '@/core/dose';
-import type { CalendarDay, WeekAhead } from '@/core/programme';
+import {
+  type CalendarDay,
+  type PlannedLine,
+  type ProgrammeFrame,
+  type WeekAhead,
+  lookAhead,
+} from '@/core/programme';
 import { WEEKDAYS, weekday } from '@/core/units';
+import { circumstancesOf, useDeskFacts } from '../desk-facts';
 import { minutesText } from '../draft';
+
+/** The weeks that are looked ahead to. */
+const AHEAD = [2, 4, 6];
 
 const NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** The coming weeks day by day, and what success would take in weeks 2, 4 and 6. */
 export function WeeksPane({
   days,
-  ahead,
-  goodSessions,
+  planned,
+  frame,
 }: {
   days: readonly CalendarDay[];
-  ahead: readonly WeekAhead[];
-  goodSessions: number;
+  planned: readonly PlannedLine[];
+  frame: ProgrammeFrame;
 }) {
+  const facts = useDeskFacts();
+  const ahead = useMemo(
+    () =>
+      lookAhead(planned, frame, AHEAD, {
+        nextRung: nextRungIn(facts.catalogue.all, circumstancesOf(facts)),
+        waking: facts.waking,
+        goodSessions: facts.goodSessions,
+        leastRungDays: facts.leastRungDays,
+        bands: facts.bands,
+        precautions: facts.precautions,
+        owned: facts.home?.weights ?? [],
+        ownedUnit: facts.home?.unit,
+      }),
+    [planned, frame, facts],
+  );
   return (
     <section
       aria-label="Coming weeks"
       className="grid items-start gap-6 border-t border-ink pt-3 xl:grid-cols-2"
     >
       <Calendar days={days} />
-      <Ahead ahead={ahead} goodSessions={goodSessions} />
+      <Ahead ahead={ahead} goodSessions={facts.goodSessions} />
     </section>
   );
 }
