@@ -85,8 +85,11 @@ type Run = {
   readonly show: 'ignore' | 'inherit';
   readonly lanes: number;
 };
-/** How long tests may take before they are said to hang: a busy machine must not look like one that notices. */
-const HANGS: Run = { ms: 600_000, show: 'ignore', lanes: 1 };
+/**
+ * How long tests may take before they are said to hang, beside what they took in the first run: a busy
+ * machine must not look like one that notices.
+ */
+const HANGS = { times: 4, atLeastMs: 600_000 } as const;
 
 /** True when some test fails, or hangs: what is noticed by hanging is noticed, and said. */
 function jestFails(
@@ -173,11 +176,18 @@ async function noticed(
     times,
     reached.map((one) => JSON.stringify({ ...one, path: join(folder, one.path) })).join('\n'),
   );
+  const passed = reached.filter((one) => one.reached.includes(index));
+  const took = (passed.length > 0 ? passed : reached).reduce((sum, { ms }) => sum + ms, 0);
+  const run: Run = {
+    ms: Math.max(HANGS.atLeastMs, HANGS.times * took),
+    show: 'ignore',
+    lanes: 1,
+  };
   const fails = (args: readonly string[]) =>
-    jestFails(folder, ['--selectProjects', ...part.projects, ...args], HANGS, times);
+    jestFails(folder, ['--selectProjects', ...part.projects, ...args], run, times);
   try {
-    const passed = reached.filter((one) => one.reached.includes(index)).map((one) => one.path);
-    if (passed.length > 0) return await fails(['--runTestsByPath', ...passed]);
+    if (passed.length > 0)
+      return await fails(['--runTestsByPath', ...passed.map((one) => one.path)]);
     if (await fails(['--findRelatedTests', mutation.file])) return true;
     return (
       part.name === 'server' && (await fails(['--testPathPatterns', 'database/(routes|readers)']))
