@@ -42,10 +42,17 @@ it.each([
   ['by an assistant', () => draft({ coveredBy: stage.assistant.id }), 400],
   ['by nobody of the clinic', () => draft({ coveredBy: randomUUID() }), 400],
   ['of nobody of the clinic', () => draft({ memberId: randomUUID() }), 404],
+  ['for a day more than a year', () => draft({ from: today(400), to: today(766) }), 400],
   ['for years', () => draft({ from: today(400), to: today(800) }), 400],
 ])('is refused %s', async (_name, wanted, status) => {
   await saveCover(stage.lead, draft({ from: today(44), to: today(44) })).catch(() => undefined);
   await expect(saveCover(stage.lead, wanted())).rejects.toMatchObject({ status });
+});
+
+it('may be for a year to the day', async () => {
+  const year = draft({ from: today(400), to: today(765) });
+  await saveCover(stage.lead, year);
+  await finishCover(stage.lead, year.id);
 });
 
 it('is written for somebody else by the lead alone, and ended by nobody of another clinic', async () => {

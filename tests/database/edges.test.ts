@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ReviewRow } from '@/core/review';
 import { TRIAGE_LIMITS } from '@/core/triage';
-import { instantAt } from '@/core/schedule';
+import { type Instant, instantAt } from '@/core/schedule';
 import { addDays, shortDay } from '@/core/units';
 import {
   GuardRefused,
@@ -340,7 +340,13 @@ it('a row of a review says what was measured, and a dash for what was not', () =
     position: 'sitting',
     instrument: 'inclinometer',
   } as const;
-  const measured = (value: number | null) => ({ ...how, id: 'a', value, on: today() });
+  const measured = (value: number | null) => ({
+    ...how,
+    id: 'a',
+    value,
+    on: today(),
+    at: 0 as Instant,
+  });
   const row = (first: number | null, last: ReturnType<typeof measured> | null): ReviewRow => ({
     ...how,
     first: measured(first),

@@ -7,10 +7,11 @@ import { SHIPPED_LANGUAGES } from '@/catalogue/shipped-languages';
 import { saveLanguage } from '@/server/details';
 import { letterById, signLetter } from '@/server/follow/letter';
 import { saveEntry } from '@/server/visit/entries';
+import { saveMeasurements } from '@/server/visit/measuring';
 import { today } from '../support/clinic';
 import { beginLife, liveOn } from '../support/life';
 import { temporaryFolder } from '../support/server';
-import { databaseStage, patientOf } from '../support/stage';
+import { databaseStage, measure, patientOf } from '../support/stage';
 import { consent } from '../support/consent';
 
 /** English in brackets: a text that comes from anywhere else shows itself by having none. */
@@ -44,6 +45,16 @@ async function lived(): Promise<string> {
     on: today(),
     body: { activity: 'Zieh die Glocke', by: null, reachedOn: null },
   });
+  // Only what was measured again stands in a letter.
+  for (const found of [
+    measure({ trials: [40] }),
+    measure({ trials: [58] }),
+    measure({ side: 'right' }),
+  ])
+    await saveMeasurements(stage.practitioner, {
+      patientId: life.patientId,
+      measurements: [found],
+    });
   return life.patientId;
 }
 
@@ -78,6 +89,12 @@ it('says everything in the patient’s language, but for what somebody typed', a
   // The same facts as the clinic's, not its sentences.
   const done = /(\d+) of (\d+) sessions/;
   expect(done.exec(all)?.slice(1)).toEqual(done.exec(letter.paragraphs.join('\n'))?.slice(1));
+  expect(own.measures.items).toMatchObject([
+    {
+      first: expect.stringContaining('40') as string,
+      last: expect.stringContaining('58') as string,
+    },
+  ]);
   expect(own.goals.items[0]).toContain('Zieh die Glocke');
   expect([own.measures, own.goals, own.programme].map(({ items }) => items.length)).toEqual(
     [letter.measures, letter.goals, letter.programme].map(({ length }) => length),

@@ -135,6 +135,13 @@ it('is read by the phone alone, and signed by the clinic (RFC 8291, 8292)', asyn
   });
 });
 
+it('what goes another way goes it', async () => {
+  const otherwise = jest.fn(() => Promise.resolve({ outcome: 'sent' as const }));
+  const mail = { channel: 'mail', address: 'wren@ebbholm.example', text: TEXT };
+  expect(await pushSender(otherwise as never)(mail as never)).toEqual({ outcome: 'sent' });
+  expect(otherwise).toHaveBeenCalledWith(mail);
+});
+
 it('is tried again where the service is away, and forgotten where the phone takes none', async () => {
   const { clinicId } = stage.practitioner;
   const patientId = await makePatient(stage.practitioner, 'Bodo Hallimar');

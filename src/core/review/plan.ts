@@ -8,6 +8,7 @@ import {
   kindOf,
 } from '../measures';
 import type { BodySide } from '../findings';
+import type { Instant } from '../schedule';
 import type { LocalDate } from '../units';
 
 /** A measurement as a review reads it. */
@@ -16,6 +17,8 @@ export type ReviewMeasure = {
   readonly side: BodySide | null;
   readonly value: number | null;
   readonly on: LocalDate;
+  /** When it was written down: which of one day was the first. */
+  readonly at: Instant;
   readonly position: string;
   readonly instrument: string;
 };
@@ -41,7 +44,7 @@ export type ReviewRow = {
  * order of the measuring sheet, with the same instrument and position; first beside last, real only
  * beyond the detectable change.
  *
- * @param measures all that count, in any order
+ * @param measures all that count, in any order; of one moment, the first before the others
  */
 export function reviewRows(
   measures: readonly ReviewMeasure[],
@@ -49,7 +52,10 @@ export function reviewRows(
   today: LocalDate,
 ): ReviewRow[] {
   const series = new Map<string, ReviewMeasure[]>();
-  for (const measure of [...measures].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))) {
+  const inOrder = [...measures].sort((a, b) =>
+    a.on === b.on ? a.at - b.at : a.on < b.on ? -1 : 1,
+  );
+  for (const measure of inOrder) {
     if (measure.value === null) continue;
     const key = `${measure.kind} ${measure.side ?? ''}`;
     series.set(key, [...(series.get(key) ?? []), measure]);

@@ -1,5 +1,6 @@
 import { formatDose } from '../dose';
 import { doseOf } from '../progression';
+import type { Instant } from '../schedule';
 import { localDate } from '../units';
 import {
   type LetterFacts,
@@ -18,6 +19,7 @@ const measure = (change: Partial<ReviewMeasure>): ReviewMeasure => ({
   side: 'left',
   value: 50,
   on: first,
+  at: 0 as Instant,
   position: 'sitting',
   instrument: 'inclinometer',
   ...change,
@@ -57,6 +59,22 @@ describe('what a review measures again', () => {
   it('does not care for the order of the records, and leaves out what has no number', () => {
     const all = [measure({}), measure({ on: today, value: 55 }), measure({ value: null })];
     expect(reviewRows([...all].reverse(), {}, today)).toEqual(reviewRows(all, {}, today));
+  });
+
+  it('tells those of one day apart by the moment they were written down', () => {
+    const before = measure({ on: today, value: 40, at: 1000 as Instant });
+    const after = measure({ on: today, value: 58, at: 2000 as Instant });
+    for (const all of [
+      [before, after],
+      [after, before],
+    ]) {
+      const [row] = reviewRows(all, {}, today);
+      expect([row?.first.value, row?.last?.value, row?.change?.direction]).toEqual([
+        40,
+        58,
+        'better',
+      ]);
+    }
   });
 
   it('calls a change real only beyond the error of measuring', () => {

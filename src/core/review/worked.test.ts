@@ -3,6 +3,7 @@ import { dose } from '../../../tests/support/dose-lines';
 import { asLine, drawnCases, rounded } from '../../../tests/support/worked';
 import { formatDose } from '../dose';
 import { KINDS, KIND_IDS } from '../measures';
+import type { Instant } from '../schedule';
 import { addDays, localDate } from '../units';
 import {
   type LetterFacts,
@@ -26,6 +27,7 @@ const measures: fc.Arbitrary<ReviewMeasure[]> = fc.array(
       fc.constantFrom('by eye', 'by eye', 'photo'),
     )
     .map(([kind, side, value, day, position, instrument]) => ({
+      at: 0 as Instant,
       kind,
       side: KINDS[kind].sided ? side : null,
       value,

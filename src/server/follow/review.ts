@@ -78,15 +78,19 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
   ]);
   // First beside last is of this episode.
   const { episode, since, beside } = follow.of;
-  const measures = measuresFor(all, follow.of);
+  // Oldest first, as the photos below: those of one moment stay as they were written.
+  const measures = measuresFor(all, follow.of).toReversed();
   const ofOthers = new Set<string | null>(beside.map((other) => other.id));
   const isOwn = (one: { readonly episodeId: string | null }) => !ofOthers.has(one.episodeId);
   const standing = photos
+    .toReversed()
     .filter(
       (photo) =>
         photo.deletedAt === null && (since === null || photo.takenOn >= since) && isOwn(photo),
     )
-    .sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1));
+    .sort((a, b) =>
+      a.takenOn === b.takenOn ? a.createdAt - b.createdAt : a.takenOn < b.takenOn ? -1 : 1,
+    );
   const [earlier, later] = [standing[0], standing.at(-1)];
   const judged: Judged[] = [];
   const breathe = breather();
