@@ -2,16 +2,18 @@ import { randomUUID } from 'node:crypto';
 import type { ShareDraft } from '@/core/records';
 import type { Instant } from '@/core/schedule';
 import { SHARE_OVER_MS, SHARE_SILENT_MS, type ShareMessage } from '@/core/share';
+import { shareOf } from '@/db/shares';
 import { read } from '@/db/door';
 import { auditEvent } from '@/db/schema';
 import { setClock } from '@/server/clock';
 import { takeIn } from '@/server/take-in';
 import { leftShowing, show } from '@/server/share/showing';
-import { shareStream } from '@/server/share/stream';
+import { messageOf } from '@/server/share/looking-on';
+import { shareStream, streamsHaveRoom } from '@/server/share/stream';
 import { saveScreening } from '@/server/visit/screening';
 import { device, makeClinic, makePatient, member, ownDomain, prescribe } from '../support/clinic';
 import { eventOf } from '../support/record';
-import { databaseStage, screening } from '../support/stage';
+import { databaseStage, patientOf, screening } from '../support/stage';
 
 /** A visit by phone: what the desk shows, the patient's phone is told as it changes. */
 const stage = databaseStage('share');
@@ -140,6 +142,38 @@ it('lets the oldest of a device’s streams go for a new one', async () => {
   while (!isOver) isOver = (await readers[0]?.read())?.done ?? true;
   expect((await readers[2]?.read())?.done).toBe(false);
   for (const one of readers) await one.cancel();
+});
+
+it('shows nothing once a new version has not got the exercise any more', async () => {
+  const { patientId, draft } = await programmed();
+  await show(stage.practitioner, draft(1));
+  const row = await shareOf(stage.practitioner.clinicId, patientId);
+  const patient = await patientOf(stage, patientId);
+  expect((await messageOf(patient, row)).kind).toBe('shown');
+  await prescribe(
+    stage.practitioner,
+    patientId,
+    [{ exerciseId: 'tuck-seated', dose: 'x5 hold 2s gap 2s' }],
+    { basedOn: 1 },
+  );
+  expect(await messageOf(patient, row)).toEqual({ kind: 'between' });
+});
+
+it('has room for three hundred phones', () => {
+  const streams = (globalThis as unknown as Record<symbol, Map<string, (() => void)[]>>)[
+    Symbol.for('dry-lantern.streams')
+  ];
+  const open = [...(streams?.values() ?? [])].flat().length;
+  const more = (count: number) =>
+    streams?.set(
+      'others',
+      Array.from({ length: count }, () => () => undefined),
+    );
+  more(299 - open);
+  expect(streamsHaveRoom()).toBe(true);
+  more(300 - open);
+  expect(streamsHaveRoom()).toBe(false);
+  streams?.delete('others');
 });
 
 it('is refused while somebody else shows this patient something, and of what is not prescribed', async () => {
