@@ -19,7 +19,7 @@ import { clinicOf } from './clinic';
 import { now } from './clock';
 import { NOT_ALLOWED, NOT_FOUND, Problem } from './problem';
 import { todayOf } from './programme-facts';
-import { writeAs } from './visit/write-as';
+import { isSameRecord, writeAs } from './visit/write-as';
 
 /** A phone holds a week of days. */
 const WEEK = 7;
@@ -67,8 +67,8 @@ export async function saveCover(member: SignedIn, draft: CoverDraft): Promise<vo
         }),
       ],
       isThere: async () =>
-        (await coversBetween(clinicId, from, to)).some(
-          (one) => one.id === id && one.coveredBy === coveredBy && one.memberId === memberId,
+        (await coversBetween(clinicId, from, to)).some((one) =>
+          isSameRecord(one, { id, coveredBy, memberId, fromDate: from, toDate: to }),
         ),
     });
   } catch (error) {

@@ -24,6 +24,7 @@ import {
   write,
 } from '@/db';
 import { type SignedIn, actorOf, stillMay } from './access';
+import { isSameRecord } from './visit/write-as';
 import { issueReset } from './account';
 import { now } from './clock';
 import { CLOSED, mayOpen } from './files';
@@ -42,7 +43,9 @@ export async function patientFor(member: SignedIn, id: string): Promise<Patient>
 export async function addPatient(member: SignedIn, draft: PatientDraft): Promise<{ id: string }> {
   const at = now();
   const { clinicId } = member;
-  const { complaint, area = null, another = false, ...fields } = draft;
+  const { complaint, area = null, another = false, ...given } = draft;
+  const { birthDate = null, contact = '' } = given;
+  const fields = { ...given, birthDate, contact };
   const zone = parseZone(draft.zone);
   if (!zone) throw new Problem(400, 'This time zone is not known.', ['zone']);
   if (!another) await mustBeNew(member, draft);
@@ -52,8 +55,6 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
       insertPatient({
         language: ENGLISH.tag,
         ...fields,
-        birthDate: fields.birthDate ?? null,
-        contact: fields.contact ?? '',
         clinicId,
         practitionerId: member.id,
         createdAt: at,
@@ -61,7 +62,7 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
         search: searchText({
           name: draft.name,
           clinicNumber: '',
-          phones: [fields.contact ?? ''],
+          phones: [contact],
           complaints: [complaint],
         }),
       }),
@@ -85,7 +86,7 @@ export async function addPatient(member: SignedIn, draft: PatientDraft): Promise
     ]);
   } catch (error) {
     const there = error instanceof AlreadyThere ? await patientById(clinicId, draft.id) : null;
-    if (there?.name !== draft.name) throw error;
+    if (!there || !isSameRecord(there, fields)) throw error;
   }
   return { id: draft.id };
 }

@@ -30,6 +30,7 @@ import { checkBirth, mayHistory } from '@/server/patient/birth';
 import { pauseMyself } from '@/server/patient/settings';
 import { takeIn } from '@/server/take-in';
 import { saveEntry } from '@/server/visit/entries';
+import { markTriage } from '@/server/follow/marks';
 import { saveMeasurements, withdrawMeasurement } from '@/server/visit/measuring';
 import { answerReferral, saveReferral } from '@/server/visit/referral';
 import { saveScreening } from '@/server/visit/screening';
@@ -240,6 +241,23 @@ it('a note tells the spread of several trials, and of one there is none', async 
   const { objective } = await draftNote(await patientOf(stage, id), 'Neck');
   expect(objective).toMatch(/Neck turn left: 60°$/m);
   expect(objective).toMatch(/Neck turn right: 51° \(trials 50, 52\)/);
+});
+
+it('a row put aside again under the same id is the same mark, and for other days another', async () => {
+  const patientId = await makePatient(stage.practitioner);
+  const mark = {
+    id: randomUUID(),
+    patientId,
+    kind: 'snoozed',
+    rule: 'x',
+    days: 2,
+    reason: 'away',
+  } as const;
+  await markTriage(stage.practitioner, mark);
+  await markTriage(stage.practitioner, mark);
+  await expect(markTriage(stage.practitioner, { ...mark, days: 3 })).rejects.toThrow(
+    'already there',
+  );
 });
 
 describe('the rows of the morning list', () => {

@@ -2,7 +2,7 @@ import { readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { closeDatabase } from '@/db';
 import { type Instant, instantAt } from '@/core/schedule';
-import { localDate } from '@/core/units';
+import { addDays, localDate } from '@/core/units';
 import { setClock } from '@/server/clock';
 import { ROUTES } from '../security/routes-table';
 import { EVERYBODY, type Identity, MEMBERS, makeWorld, world } from '../security/world';
@@ -188,8 +188,59 @@ async function sentAgain(route: string, who: Identity, given: Record<string, unk
     expect([route, word, await changes(other)]).toEqual([route, word, { refused: true, rows: 0 }]);
     told.push(`${route}: ${word}`);
   }
+  for (const [path, other] of changedLeaves(given)) {
+    if (MEANS_NOTHING.includes(`${route}: ${path}`)) continue;
+    const { refused, rows } = await changes(JSON.stringify(other));
+    // Told that it is kept, somebody believes it: then it is.
+    expect([route, path, refused || rows > 0]).toEqual([route, path, true]);
+  }
   return told;
 }
+
+/** A mark that is taken back is for no number of days. */
+const MEANS_NOTHING = ['triage/marks: days'];
+
+/** What says which record it is, and whose. */
+const NAMES_IT = ['id', 'patientId'];
+
+/** The record with one date, number, choice or tick changed, each in turn, by the path to it. */
+function changedLeaves(given: Record<string, unknown>): [string, Record<string, unknown>][] {
+  const other = (value: unknown) => {
+    if (typeof value === 'number') return value + 1;
+    if (typeof value === 'boolean') return !value;
+    if (typeof value !== 'string') return undefined;
+    if (/^\d{4}-\d\d-\d\d$/.test(value)) return addDays(localDate(value), 1);
+    return CHOICES.find((all) => all.includes(value))?.find((one) => one !== value);
+  };
+  const found: [string, Record<string, unknown>][] = [];
+  const visit = (value: unknown, path: readonly string[]) => {
+    if (value !== null && typeof value === 'object') {
+      for (const [key, inner] of Object.entries(value)) visit(inner, [...path, key]);
+      return;
+    }
+    const becomes = other(value);
+    if (becomes === undefined || NAMES_IT.includes(path.at(-1) ?? '')) return;
+    const copy = structuredClone(given);
+    let at: Record<string, unknown> = copy;
+    for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
+    at[path.at(-1) ?? ''] = becomes;
+    found.push([path.join('.'), copy]);
+  };
+  visit(given, []);
+  return found;
+}
+
+/** Words of records of which one is chosen. */
+const CHOICES: readonly (readonly string[])[] = [
+  ['review', 'discharge'],
+  ['accepted', 'declined'],
+  ['done', 'snoozed', 'back'],
+  ['left', 'right'],
+  ['yes', 'no'],
+  ['kg', 'lb'],
+  ['ill', 'travel'],
+  ['day', 'week'],
+];
 
 /** Where people write in their own words. */
 const FREE_WORDS = ['what', 'why', 'say', 'text', 'words', 'note', 'reason', 'to', 'name', 'plan'];

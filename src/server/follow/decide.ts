@@ -9,7 +9,7 @@ import { patientFor } from '../people';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { saveProgramme } from '../save-programme';
-import { writeAs } from '../visit/write-as';
+import { isSameRecord, writeAs } from '../visit/write-as';
 import { type ProposalsView, differenceOf, proposalsOf, recordOf, undecidedIn } from './proposals';
 
 /** Keeps what a practitioner says to a proposal that the record still makes. */
@@ -19,11 +19,19 @@ export async function decideProposal(
 ): Promise<void> {
   const patient = await patientFor(member, draft.patientId);
   const view = await proposalsOf(patient);
-  const there = (await proposalDecisionsOf(member.clinicId, [patient.id])).some(
-    ({ id, decision, reason }) =>
-      id === draft.id && decision === draft.decision && reason === draft.reason,
+  const { id, key, decision, reason, version } = draft;
+  const isThere = (await proposalDecisionsOf(member.clinicId, [patient.id])).some((one) =>
+    isSameRecord(one, {
+      id,
+      key,
+      decision,
+      reason,
+      // Taken back is what waits, whatever the newest version.
+      ...(decision !== 'taken back' && { version }),
+      ...(decision === 'edited' && { toDose: editedDose(draft.dose ?? '') }),
+    }),
   );
-  if (there) return;
+  if (isThere) return;
   const subject = view?.version === draft.version ? subjectOf(view, draft) : null;
   if (!subject)
     throw new Problem(

@@ -1,11 +1,12 @@
 import type { TriageLimitsDraft, TriageMarkDraft } from '@/core/records';
 import type { TriageLimits } from '@/core/triage';
+import { dateIn } from '@/core/schedule';
 import { addDays, type ClinicId } from '@/core/units';
 import { clinicById, insertTriageMark, newestMarksOf, openAlertsOf, updateClinic } from '@/db';
 import type { SignedIn } from '../access';
 import { patientFor } from '../people';
 import { Problem } from '../problem';
-import { todayOf } from '../programme-facts';
+import { todayOf, zoneOf } from '../programme-facts';
 import { limitsOf } from './outlook';
 import { isSameRecord, writeAs } from '../visit/write-as';
 
@@ -37,7 +38,10 @@ export async function markTriage(member: SignedIn, draft: TriageMarkDraft): Prom
     ],
     isThere: async () => {
       const newest = (await newestMarksOf(member.clinicId, [patient.id])).get(patient.id);
-      return newest !== undefined && isSameRecord(newest, draft);
+      if (!newest) return false;
+      // Counted from the day it was written on.
+      const until = addDays(dateIn(zoneOf(patient), newest.createdAt), days);
+      return isSameRecord(newest, { ...draft, until });
     },
   });
 }
