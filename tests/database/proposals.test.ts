@@ -131,6 +131,31 @@ it('takes an edited dose line instead, and refuses one that cannot be read', asy
   expect((await versions(patientId))[1]?.lines[0]?.text).toBe('x2 hold 4s gap 3s daily');
 });
 
+it('a decision sent again is the same one, and with another dose or about another proposal it is not', async () => {
+  const patientId = await lived([{}, {}, {}]);
+  const { open, version } = await view(patientId);
+  const draft = {
+    id: randomUUID(),
+    patientId,
+    key: open[0]?.key ?? 'none',
+    version,
+    decision: 'edited',
+    dose: 'x2 hold 4s gap 3s daily',
+    reason: 'smaller step',
+  } as const;
+  await decideProposal(stage.practitioner, draft);
+  await decideProposal(stage.practitioner, draft);
+  for (const other of [
+    { dose: 'x3 hold 4s gap 3s daily' },
+    { key: 'another' },
+    { reason: 'another' },
+    { version: version + 1 },
+  ])
+    await expect(decideProposal(stage.practitioner, { ...draft, ...other })).rejects.toMatchObject({
+      status: 409,
+    });
+});
+
 it('keeps a declined one from coming back while nothing has changed', async () => {
   const patientId = await lived([{}, {}, {}]);
   await decide(patientId, 'declined', { reason: 'wait for the review' });
