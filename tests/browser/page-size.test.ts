@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { Page } from 'puppeteer-core';
 import { PHONE, freshPage, goTo, says } from '../support/browser';
 import { browserStage } from '../support/browser-stage';
@@ -44,6 +45,32 @@ it('sends the list of a large clinic in less than 200 kB, a row in less than 3 k
   // As the list of 5,000 shows: thirty to call, thirty to decide, twelve who are steady.
   expect(few + 71 * ((whole - few) / rows)).toBeLessThan(200_000);
   expect(page.problems).toEqual([]);
+}, 300_000);
+
+/** What a page's scripts weigh until it works, gzipped: those it names, but for browsers of long ago. */
+async function scriptBytes(page: Page, path: string): Promise<number> {
+  const html = await page.evaluate(async (address) => (await fetch(address)).text(), path);
+  const named = [...html.matchAll(/<script\b[^>]*\bsrc="([^"]+\.js)"[^>]*>/g)]
+    .filter(([tag]) => !/nomodule/i.test(tag))
+    .map(([, address]) => address ?? '');
+  const texts = await Promise.all(
+    [...new Set(named)].map(async (address) =>
+      (await fetch(new URL(address, stage.server.origin))).text(),
+    ),
+  );
+  return texts.reduce((sum, text) => sum + gzipSync(text).length, 0);
+}
+
+it('sends no more script than it did: a page that grows says so', async () => {
+  const id = await followed('Quay script');
+  const page = await stage.open('/');
+  const of = (path: string) => scriptBytes(page, path);
+  const file = `/patients/${id}`;
+  // Measured on 2026-11-30: 187, 318, 226 and 205 kB, 137 of each the framework's own.
+  expect(await of('/')).toBeLessThan(195_000);
+  expect(await of(`${file}/plan`)).toBeLessThan(325_000);
+  expect(await of(`${file}/follow`)).toBeLessThan(233_000);
+  expect(await of(`${file}/measure`)).toBeLessThan(212_000);
 }, 300_000);
 
 it('sends the phone its day in less than 60 kB', async () => {
