@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { RULES_HASH } from '@/core/screen';
+import { limitsIn, limitsListing } from './limits';
 import { rulesListing, screeningHash } from './listing';
 
 /** A table, limit, default or pace changes on purpose: `npm run rules`, and a look at what it wrote. */
@@ -10,4 +11,26 @@ it('docs/rules.md says what the core says', () => {
 
 it('the version of the screening is that of its tables', () => {
   expect(screeningHash()).toBe(RULES_HASH);
+});
+
+it('docs/limits.md says what the server says', () => {
+  const root = join(__dirname, '../..');
+  expect(limitsListing(root)).toBe(readFileSync(join(root, 'docs/limits.md'), 'utf8'));
+});
+
+it('a limit is what its numbers come to, with the words above it', () => {
+  const text = `const SECOND_MS = 1000;
+/** At most so long,
+ * then it is given up. */
+export const LONGEST_MS = 15 * SECOND_MS;
+const SIZES = { small: 2 ** 3, large: 100 } as const;
+const STEPS = [70, 55];
+const NAMES = ['a', 'b'];
+const lower = 5;`;
+  expect(limitsIn('a.ts', text).map(({ name, value, what }) => [name, value, what])).toEqual([
+    ['SECOND_MS', '1000', ''],
+    ['LONGEST_MS', '15000', 'At most so long, then it is given up.'],
+    ['SIZES', 'small 8; large 100', ''],
+    ['STEPS', '70, 55', ''],
+  ]);
 });

@@ -1,10 +1,12 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { RULES_HASH, RULES_VERSION } from '@/core/screen';
+import { limitsListing } from './limits';
 import { rulesListing, screeningHash } from './listing';
 
 /** `npm run rules`: writes docs/rules.md, and raises the version of the screening when it changed. */
 const VERSION_FILE = 'src/core/screen/rules-version.ts';
 const LISTING = 'docs/rules.md';
+const LIMITS = 'docs/limits.md';
 
 const hash = screeningHash();
 let listing = rulesListing();
@@ -21,4 +23,5 @@ if (hash !== RULES_HASH) {
   console.log(`The screening's tables changed: its rules are version ${next} now.`);
 }
 writeFileSync(LISTING, listing);
-console.log(`${LISTING} written. Read its difference before you commit it.`);
+writeFileSync(LIMITS, limitsListing(process.cwd()));
+console.log(`${LISTING} and ${LIMITS} written. Read their difference before you commit it.`);

@@ -1,0 +1,120 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import ts from 'typescript';
+
+/** Where the server’s own limits stand. */
+const FOLDERS = ['src/server', 'src/db'];
+const LEFT_OUT = /\.test\.|\/migrations\/|\/schema\//;
+
+/** A named number of the server, or a few of them: what it is called, is, and is for. */
+type Limit = {
+  readonly file: string;
+  readonly name: string;
+  readonly value: string;
+  readonly what: string;
+};
+
+const NAMED = /^[A-Z][A-Z0-9_]+$/;
+
+/** What numbers made of numbers come to; null for everything else. */
+function numberOf(node: ts.Expression, known: ReadonlyMap<string, number>): number | null {
+  if (
+    ts.isAsExpression(node) ||
+    ts.isParenthesizedExpression(node) ||
+    ts.isSatisfiesExpression(node)
+  )
+    return numberOf(node.expression, known);
+  if (ts.isNumericLiteral(node)) return Number(node.text);
+  if (ts.isIdentifier(node)) return known.get(node.text) ?? null;
+  if (!ts.isBinaryExpression(node)) return null;
+  const [left, right] = [numberOf(node.left, known), numberOf(node.right, known)];
+  if (left === null || right === null) return null;
+  switch (node.operatorToken.kind) {
+    case ts.SyntaxKind.AsteriskToken:
+      return left * right;
+    case ts.SyntaxKind.SlashToken:
+      return left / right;
+    case ts.SyntaxKind.PlusToken:
+      return left + right;
+    case ts.SyntaxKind.MinusToken:
+      return left - right;
+    case ts.SyntaxKind.AsteriskAsteriskToken:
+      return left ** right;
+    default:
+      return null;
+  }
+}
+
+/** The same in words: a number, a row of them, or a table of them by name; null where it holds anything else. */
+function valueOf(node: ts.Expression, known: ReadonlyMap<string, number>): string | null {
+  const number = numberOf(node, known);
+  if (number !== null) return String(number);
+  if (ts.isAsExpression(node) || ts.isSatisfiesExpression(node))
+    return valueOf(node.expression, known);
+  if (ts.isArrayLiteralExpression(node)) {
+    const all = node.elements.map((one) => valueOf(one, known));
+    return all.length > 0 && all.every((one) => one !== null) ? all.join(', ') : null;
+  }
+  if (ts.isObjectLiteralExpression(node)) {
+    const all = node.properties.map((one) => {
+      const value = ts.isPropertyAssignment(one) ? valueOf(one.initializer, known) : null;
+      return value === null ? null : `${one.name?.getText() ?? ''} ${value}`;
+    });
+    return all.length > 0 && all.every((one) => one !== null) ? all.join('; ') : null;
+  }
+  return null;
+}
+
+/** The words above it, in one line. */
+function wordsAbove(statement: ts.Statement, text: string): string {
+  const above = ts.getLeadingCommentRanges(text, statement.getFullStart())?.at(-1);
+  if (!above) return '';
+  return text
+    .slice(above.pos, above.end)
+    .replace(/^\/\*\*?|\*\/$/g, '')
+    .replace(/^\s*(\*|\/\/) ?/gm, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+/** The named limits of one file, in the order they stand in. */
+export function limitsIn(file: string, text: string): Limit[] {
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+  const known = new Map<string, number>();
+  return source.statements.flatMap((statement) => {
+    if (!ts.isVariableStatement(statement)) return [];
+    return statement.declarationList.declarations.flatMap(({ name, initializer }) => {
+      if (!ts.isIdentifier(name) || !NAMED.test(name.text) || !initializer) return [];
+      const number = numberOf(initializer, known);
+      if (number !== null) known.set(name.text, number);
+      const value = valueOf(initializer, known);
+      return value === null
+        ? []
+        : [{ file, name: name.text, value, what: wordsAbove(statement, text) }];
+    });
+  });
+}
+
+/** docs/limits.md: every named limit of the server and its database. */
+export function limitsListing(root: string): string {
+  const files = FOLDERS.flatMap((folder) =>
+    readdirSync(join(root, folder), { recursive: true }).map(
+      (name) => `${folder}/${String(name).replaceAll('\\', '/')}`,
+    ),
+  )
+    .filter((path) => path.endsWith('.ts') && !LEFT_OUT.test(path))
+    .sort();
+  const limits = files.flatMap((path) => limitsIn(path, readFileSync(join(root, path), 'utf8')));
+  const row = ({ file, name, value, what }: Limit) =>
+    `| ${file.replace('src/', '')} | ${name} | ${value} | ${what.replaceAll('|', '\\|')} |`;
+  return [
+    '# The server’s limits',
+    '',
+    'Every named number of the server and its database: how many, how long, how large. Made by `npm run rules` from the code; a test holds that it says what the code says, so that one changes on purpose. Times are in milliseconds where a name ends in MS, in seconds where it ends in S.',
+    '',
+    '| where | name | is | what it is |',
+    '|---|---|---|---|',
+    ...limits.map(row),
+    '',
+  ].join('\n');
+}
