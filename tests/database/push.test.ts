@@ -165,6 +165,21 @@ it('is tried again where the service is away, and forgotten where the phone take
   expect(await remind(patientId)).toMatchObject({ state: 'sent' });
 });
 
+it.each([
+  [200, 'sent'],
+  [299, 'sent'],
+  [300, 'waiting'],
+  [429, 'waiting'],
+  [400, 'given up'],
+  [403, 'given up'],
+  [404, 'given up'],
+])('is %i from the service, and then %s', async (status, state) => {
+  const patientId = await makePatient(stage.practitioner, `Phone ${status}`);
+  await phone(patientId, `/${status}`);
+  answers.set(`/${status}`, status);
+  expect((await remind(patientId)).state).toBe(state);
+});
+
 it('leaves nothing of a trial without TLS', async () => {
   const patientId = await makePatient(stage.practitioner, 'Corin Fallow');
   await phone(patientId, '/corin');
