@@ -4,6 +4,7 @@ import { read } from './door';
 import * as schema from './schema';
 import { Unreadable } from './unreadable';
 
+/** Rows read at once. */
 const PAGE = 500;
 
 /** Every table of the schema. */

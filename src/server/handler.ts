@@ -51,6 +51,7 @@ type HandlerOptions<W extends Who, S extends z.ZodType> = {
   }) => Promise<Answer>;
 };
 
+/** The largest body of a request that says nothing else, bytes. */
 const DEFAULT_LIMIT = 64 * 1024;
 
 /**

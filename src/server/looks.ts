@@ -8,6 +8,7 @@ import { sessionName } from './secrets';
 
 /** The newest look of each session at each file; shared by the server's several bundles. */
 const KEY = Symbol.for('dry-lantern.looks');
+/** Looks of the last minutes that are kept in mind, so that each is written once. */
 const MOST_REMEMBERED = 10_000;
 const shared = globalThis as unknown as Record<symbol, Map<string, number> | undefined>;
 

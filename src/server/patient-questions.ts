@@ -10,6 +10,7 @@ import { fileOf } from './visit/entries';
 import { type Measure, latestMeasures } from './visit/measuring';
 import { photoRequest } from './visit/photos';
 
+/** So many days back the questions of a day look. */
 export const WEEK_DAYS = 7;
 
 /** What the record says a patient may be asked about. */

@@ -18,6 +18,7 @@ import { leased } from './leases';
 import { PERIODS_MS } from './periods';
 import { logFailure } from './problem';
 
+/** Batches of the audit sealed in one go; the next tick goes on. */
 const ROUNDS = 20;
 const NOTHING = { id: 0, throughEvent: 0, throughLook: 0, hash: '' } as const;
 

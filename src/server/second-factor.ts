@@ -32,6 +32,7 @@ import { hashToken } from './secrets';
 const PERIOD_S = 30;
 /** A code of the period before or after is taken too: clocks differ. */
 const WINDOW = 1;
+/** Codes for a lost phone, each of which works once. */
 const BACKUP_CODES = 10;
 /** 160 bits, the length RFC 4226 recommends (4, R6). */
 const SECRET_BYTES = 20;

@@ -28,6 +28,7 @@ export type RecordCheck = {
   readonly faults: readonly string[];
 };
 
+/** Patients whose records are read together. */
 const PATIENTS_AT_ONCE = 100;
 const FIRST_DAY = localDate('2000-01-01');
 const LAST_DAY = localDate('2999-12-31');

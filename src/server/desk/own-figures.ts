@@ -18,6 +18,7 @@ export type Drawn = { readonly exerciseId: ExerciseId; readonly drawing?: string
 
 /** Drawings never change, so those asked for before need not be read again. */
 const known = new Map<string, Figure>();
+/** Drawings that are kept ready at most. */
 const MOST_KNOWN = 500;
 
 async function byId(clinicId: ClinicId, ids: readonly string[]): Promise<Map<string, Figure>> {

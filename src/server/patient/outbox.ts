@@ -52,6 +52,7 @@ function numberOf(text: string): number {
   return (hash >>> 0) / 2 ** 32;
 }
 
+/** So large a part of what is tried the stand-in fails, to show what happens then. */
 const FAILS_SHARE = 0.2;
 
 /**

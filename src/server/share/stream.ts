@@ -9,8 +9,9 @@ import { messageOf, shareAsItStands } from './looking-on';
 const LOOK_MS = 300;
 /** After so long a stream ends by itself, and the browser asks again, ms. */
 const LONGEST_MS = 15 * 60_000;
-/** Streams at once: of one device, where the oldest gives way, and of all. */
+/** Streams at once of one device: the oldest gives way. */
 const MOST_OF_DEVICE = 2;
+/** Streams open at once on this server; whoever comes then asks again. */
 const MOST_OF_ALL = 300;
 
 type End = () => void;

@@ -3,6 +3,7 @@ import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/records';
 import { oneAtATime } from '../one-at-a-time';
 import { Problem } from '../problem';
 
+/** How a picture is kept, and what may come in. */
 export const PICTURE_LIMITS = {
   /** Largest stored picture, bytes. */
   storedBytes: 500 * 1024,
@@ -15,6 +16,7 @@ export const PICTURE_LIMITS = {
 } as const;
 /** Of JPEG, percent: the first that fits is kept, the last whether it fits or not. */
 const BEST_QUALITY = 82;
+/** The next ones, where a picture is too large. */
 const POORER_QUALITIES = [70, 55, 40, 25];
 const TAKEN = ['jpeg', 'png', 'webp'];
 

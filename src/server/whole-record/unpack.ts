@@ -23,6 +23,7 @@ export type Unpacked =
     }
   | { readonly ok: false; readonly problems: readonly string[] };
 
+/** Faults of a file that are named; the rest are counted. */
 const MOST_TOLD = 20;
 const PHOTO_NAME = /^photos\/(?:\d{4}-\d\d-\d\d-)?([0-9a-f-]{36})\.jpg$/;
 const PAPER_NAME = /^papers\/(?:\d{4}-\d\d-\d\d-)?([0-9a-f-]{36})\.(?:pdf|jpg)$/;
