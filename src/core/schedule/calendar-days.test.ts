@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { share } from '../../../tests/support/runs';
 import { type LocalDate, addDays, dateRange } from '../units';
 import { dateExists } from './calendar-days';
 import type { Zone } from './zone';
@@ -24,8 +25,10 @@ describe('dates that a zone had', () => {
     expect(dateExists(zone, addDays(date, 1))).toBe(true);
   });
 
-  it('says what the calendar library says, in every zone this runtime knows', () => {
-    for (const name of Intl.supportedValuesOf('timeZone')) {
+  it('says what the calendar library says, in the zones this runtime knows', () => {
+    const all = Intl.supportedValuesOf('timeZone');
+    const every = Math.floor(all.length / share(all.length));
+    for (const name of all.filter((_, at) => at % every === 0)) {
       const zone = name as Zone;
       for (const [from, to] of [
         ['1993-08-19', '1993-08-23'],
