@@ -5,15 +5,8 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { READY_PROGRAMMES, catalogueOf } from '@/catalogue';
-import {
-  type ConfirmedFinding,
-  type Suggestion,
-  inSessionOrder,
-  orderMoves,
-  placeForNew,
-  suggest,
-} from '@/core/choose';
+import { READY_PROGRAMMES } from '@/catalogue';
+import { type ConfirmedFinding, type Suggestion, placeForNew, suggest } from '@/core/choose';
 import type { Exercise } from '@/core/exercise';
 import type { FindingFacts } from '@/core/findings';
 import type { BandCurve } from '@/core/load';
@@ -26,12 +19,7 @@ import { type Frozen, type LocalDate, sumRanges, type PatientId, shortDay } from
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
 import { onDemand } from '../primitives/on-demand';
-import {
-  type DeskFacts,
-  DeskFactsProvider,
-  type OpenComplaint,
-  circumstancesOf,
-} from './desk-facts';
+import { DeskFactsProvider, type OpenComplaint, circumstancesOf } from './desk-facts';
 import { DeskLines } from './desk-lines';
 import { DeskTools } from './desk-tools';
 import { DeskNotices } from './desk-notices';
@@ -56,13 +44,14 @@ import { ReadyFit } from './panels/ready-fit';
 import { Suggestions } from './panels/suggestions';
 import { type EarlierVersion, VersionsPane } from './panels/versions-pane';
 import { doseFieldId } from './row/dose-field';
-import { fillMissing } from './row/row-actions';
 import { useDayPlan } from './use-day-plan';
+import { useFactsOf } from './use-facts-of';
 import { type KeptDesk, type OtherAtDesk, useKeptDraft } from './use-kept-draft';
 import { useReckoning } from './use-reckoning';
 import { usePutDown } from './use-put-down';
 import { useReady } from './use-ready';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
+import { fillLines, orderLines } from './whole-desk';
 
 /** Below the lines: it is in the page from the start, and wakes after what is typed in. */
 const WeeksPane = dynamic(() => import('./panels/weeks-pane').then((made) => made.WeeksPane));
@@ -135,38 +124,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const draft = useKeptDraft(patientId, newest, desk, start, props.others);
   const { dragged, drag } = useDayPlan(patientId, props.dayPlan, props.dayPlanId, props.today);
 
-  const facts = useMemo(
-    (): DeskFacts => ({
-      patientId,
-      episodes: props.episodes,
-      catalogue: catalogueOf(props.own),
-      precautions: props.precautions,
-      waking: props.waking,
-      zone: props.zone,
-      home: props.home,
-      bands: props.bands,
-      setUp: props.setUp,
-      goodSessions: props.goodSessions,
-      leastRungDays: props.leastRungDays,
-      maxima: props.facts.measures.flatMap(({ kind, side, value }) =>
-        kind.startsWith('strength-') && value !== null ? [{ kind, side, newtons: value }] : [],
-      ),
-    }),
-    [
-      patientId,
-      props.episodes,
-      props.own,
-      props.precautions,
-      props.waking,
-      props.zone,
-      props.home,
-      props.bands,
-      props.setUp,
-      props.goodSessions,
-      props.leastRungDays,
-      props.facts,
-    ],
-  );
+  const facts = useFactsOf(props);
   const { catalogue } = facts;
   const reckoned = useReckoning(desk, facts, earliest, {
     blocked,
@@ -252,25 +210,8 @@ export function PlanDesk(props: PlanDeskProps) {
     });
   }
 
-  function fillAll() {
-    const lines = desk.lines.flatMap((line) => {
-      const read = readLine(line, catalogue);
-      return (read.ok ? fillMissing(line, read.exercise, read.dose)?.lines : null) ?? [line];
-    });
-    step({ type: 'order', lines });
-  }
-  function order() {
-    const exerciseOf = ({ exerciseId }: DeskLine) => catalogue.byId(exerciseId);
-    const lines = inSessionOrder(desk.lines, exerciseOf);
-    const moves = orderMoves(desk.lines, lines, exerciseOf);
-    if (moves.length === 0 && lines.every((line, at) => line === desk.lines[at]))
-      return toast('In the order of a session already.');
-    step({ type: 'order', lines });
-    const said = moves.map(({ exercise, to, say }) => `${exercise.name} to place ${to}: ${say}`);
-    return toast(`Moved. ${said.join('; ')}.`, {
-      action: { label: 'Undo', onClick: () => step({ type: 'undo' }) },
-    });
-  }
+  const fillAll = () => fillLines(desk, catalogue, step);
+  const order = () => orderLines(desk, catalogue, step);
   const addAccepted = () =>
     addSuggestions(suggestions.filter(({ exercise }) => accepted.has(exercise.id)));
 
