@@ -177,11 +177,12 @@ it('sends a flagged line only with a reason, and nothing that cannot be read', a
   await page.keyboard.type('under-jaw');
   await page.keyboard.press('Enter');
   await says(page, 'Flagged: resistance under the jaw.');
-  const disabled = () =>
-    page.$$eval('button', (all) =>
-      all.some((one) => one.textContent?.startsWith('Save as') && one.disabled),
-    );
-  expect(await disabled()).toBe(true);
+  // The checks follow what is typed at their own pace.
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('button')].some(
+      (one) => one.textContent?.startsWith('Save as') && one.disabled,
+    ),
+  );
   await page.type('input[placeholder="Why it goes ahead"]', 'Jaw settled, teeth apart');
   await page.waitForFunction(() => document.body.innerText.includes('goes ahead with a reason'));
   await press(page, 'Save as version 1');
