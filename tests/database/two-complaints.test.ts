@@ -314,3 +314,14 @@ describe('two complaints at once', () => {
     expect(await openEpisodes(by, id)).toEqual([]);
   });
 });
+
+it('of a visit, what was screened counts for both complaints, and what was written for its own', async () => {
+  const { by, patient, neck, back, inHand } = await twoOf('Steps Two');
+  // The programme was written for the neck before the low back came.
+  await inHand(neck);
+  expect(await stepsToday(by, patient)).toEqual(expect.arrayContaining(['screen', 'plan']));
+  await inHand(back);
+  const done = await stepsToday(by, patient);
+  expect(done).toContain('screen');
+  expect(done).not.toContain('plan');
+});
