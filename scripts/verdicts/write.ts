@@ -139,6 +139,6 @@ Half way through six weeks.
 
 ${seams()}
 
-What the tables say: of patients whose pain really falls by three points in six weeks three in four are said to be better at the end of them, of those who fall by two about half; of a hundred who do not change about three. Whoever knew the true shape, scatter and correlation of each diary would find 86 and 67 % with three false of a hundred. Worse is said a little more easily, on purpose. A clinic whose days wander as in the second one is said to change more often than it does: a level that really shifts for a while is a change while it lasts.
+What the tables say: of patients whose pain really falls by three points in six weeks nearly four in five are said to be better at the end of them, of those who fall by two a little more than half; of a hundred who do not change about three. Whoever knew the true shape, scatter and correlation of each diary would find 86 and 67 % with three false of a hundred. Worse is said a little more easily, on purpose. A clinic whose days wander as in the second one is said to change more often than it does: a level that really shifts for a while is a change while it lasts.
 `,
 );

@@ -15,7 +15,7 @@ const STEP_PRIOR = 0.3;
 /** A step counts from this share of what matters on. Ours. */
 const MARGIN = 0.25;
 /** So sure a step must be. Tuned on the simulated clinic of `scripts/verdicts`. */
-const SURE = 0.8;
+const SURE = 0.82;
 
 /** What a change of programme was followed by, beyond what the course was doing anyway. */
 export type SeamStep = {
