@@ -1,5 +1,6 @@
 import {
   type Column,
+  type Support,
   CHANGE_WIDTH,
   FLARE_WIDTH,
   START_WIDTH,
@@ -8,6 +9,7 @@ import {
   fitted,
   priceOf,
   startBeside,
+  supportOf,
   whitener,
 } from './closed-form';
 import type { At, Averaged, Model } from './model';
@@ -58,8 +60,14 @@ export function averagedOver(
   const alone = 1 - flares.reduce((sum, { prior }) => sum + prior, 0);
   const mean = told.reduce((sum, { value }) => sum + value, 0) / told.length;
   const values = told.map(({ value }) => value - mean);
+  const whole = { from: 0, to: told.length };
   const shapeColumns = shapes.map(({ at }) => at && told.map(({ day }) => at(day)));
-  const flareColumns = flares.map(({ at }) => told.map(({ day }) => at(day)));
+  const flareColumns = flares.map(({ at }) => {
+    const raw = told.map(({ day }) => at(day));
+    return { raw, where: supportOf(raw) };
+  });
+  const logAlone = Math.log(alone);
+  const logPriors = flares.map(({ prior }) => Math.log(prior));
   const worth = SCATTER_WORTH + told.length / 2;
   const begin = SCATTER_WORTH * (matters * SCATTER) ** 2;
   const tries = new Tries(memories.length * shapes.length * (flares.length + 1));
@@ -68,33 +76,35 @@ export function averagedOver(
     const one = white(told.map(() => 1));
     const precision = dot(one, one) + START_WIDTH ** -2;
     /** A column with what the start explains taken out of it. */
-    const column = (raw: readonly number[], width: number) => {
-      const own = white(raw);
-      const onStart = dot(one, own);
-      return { own, onStart, square: dot(own, own) - onStart ** 2 / precision + width ** -2 };
+    const column = (raw: readonly number[], where: Support, width: number) => {
+      const own = white(raw, where);
+      const onStart = dot(one, own, where);
+      const square = dot(own, own, where) - onStart ** 2 / precision + width ** -2;
+      return { own, onStart, square, from: where.from, to: where.to };
     };
-    const y = column(values, Infinity);
+    const y = column(values, whole, Infinity);
+    /** @param a the one that may be zero in most readings */
     const across = (a: Column, b: Column) =>
-      dot(a.own, b.own) - (a.onStart * b.onStart) / precision;
-    const against = (raw: readonly number[], width: number) => {
-      const own = column(raw, width);
+      dot(a.own, b.own, a) - (a.onStart * b.onStart) / precision;
+    const against = (raw: readonly number[], where: Support, width: number) => {
+      const own = column(raw, where, width);
       return { ...own, onValue: across(own, y) };
     };
-    const flaring = flareColumns.map((raw) => against(raw, FLARE_WIDTH));
+    const flaring = flareColumns.map(({ raw, where }) => against(raw, where, FLARE_WIDTH));
     const base = Math.log(prior) + jacobian - 0.5 * Math.log(precision) - Math.log(START_WIDTH);
     for (const [nth, { prior: shapePrior }] of shapes.entries()) {
+      const logShape = base + Math.log(shapePrior);
       const raw = shapeColumns[nth];
-      const change = raw ? against(raw, CHANGE_WIDTH) : null;
+      const change = raw ? against(raw, whole, CHANGE_WIDTH) : null;
       for (let which = -1; which < flaring.length; which += 1) {
         const flare = flaring[which] ?? null;
         // Where nobody told anything of those days, a flare there explains nothing.
         if (flare && flare.square <= FLARE_WIDTH ** -2 + 1e-9) continue;
-        const between = change && flare ? across(change, flare) : 0;
+        const between = change && flare ? across(flare, change) : 0;
         const rest = begin + 0.5 * Math.max(0, y.square - explainedBy(change, flare, between));
-        const flarePrior = flare ? (flares[which]?.prior ?? 0) : alone;
         const log =
-          base +
-          Math.log(shapePrior * flarePrior) +
+          logShape +
+          (flare ? (logPriors[which] as number) : logAlone) +
           priceOf(change, flare, between) -
           worth * Math.log(rest);
         // Most are not believed: their answer need not be reckoned.

@@ -5,8 +5,11 @@ export const START_WIDTH = 10;
 export const CHANGE_WIDTH = 2;
 export const FLARE_WIDTH = 3;
 
+/** The readings in which a column is not zero: from the first of them to behind the last. */
+export type Support = { readonly from: number; readonly to: number };
+
 /** A column with the day-to-day correlation, and what the start explains, taken out of it. */
-export type Column = {
+export type Column = Support & {
   readonly own: Float64Array;
   readonly onStart: number;
   readonly square: number;
@@ -14,10 +17,23 @@ export type Column = {
 /** The same, with how it hangs on what was told. */
 export type Against = Column & { readonly onValue: number };
 
-export function dot(a: Float64Array, b: Float64Array): number {
+/** @param where the readings in which either is not zero: a flare is a few days of many weeks */
+export function dot(
+  a: Float64Array,
+  b: Float64Array,
+  { from, to }: Support = { from: 0, to: a.length },
+): number {
   let sum = 0;
-  for (let at = 0; at < a.length; at += 1) sum += (a[at] as number) * (b[at] as number);
+  for (let at = from; at < to; at += 1) sum += (a[at] as number) * (b[at] as number);
   return sum;
+}
+
+/** Where a column is not zero once the day-to-day correlation is taken out of it: one reading longer. */
+export function supportOf(column: readonly number[]): Support {
+  const from = column.findIndex((value) => value !== 0);
+  if (from === -1) return { from: 0, to: 0 };
+  const last = column.findLastIndex((value) => value !== 0);
+  return { from, to: Math.min(column.length, last + 2) };
 }
 
 /** Takes the day-to-day correlation out of a column; `jacobian` is what that does to the likelihood. */
@@ -28,9 +44,12 @@ export function whitener(told: readonly At[], rho: number) {
   });
   const jacobian = left.reduce((sum, one) => sum - 0.5 * Math.log(1 - one * one), 0);
   const scale = left.map((one) => 1 / Math.sqrt(1 - one * one));
-  const white = (column: readonly number[]) => {
+  const white = (
+    column: readonly number[],
+    { from, to }: Support = { from: 0, to: column.length },
+  ) => {
     const own = new Float64Array(column.length);
-    for (let at = 0; at < own.length; at += 1)
+    for (let at = from; at < to; at += 1)
       own[at] =
         ((column[at] as number) -
           (at > 0 ? (left[at] as number) * (column[at - 1] as number) : 0)) *
@@ -55,17 +74,16 @@ export function explainedBy(
   return (b * x * x - 2 * between * x * y + a * y * y) / (a * b - between ** 2);
 }
 
+const LOG_CHANGE = Math.log(CHANGE_WIDTH);
+const LOG_FLARE = Math.log(FLARE_WIDTH);
+
 /** What the widths of a model's priors cost it: the logarithm of its share of belief but for the fit. */
 export function priceOf(change: Against | null, flare: Against | null, between: number): number {
   if (!change || !flare) {
     const only = change ?? flare;
-    return only ? -0.5 * Math.log(only.square) - Math.log(change ? CHANGE_WIDTH : FLARE_WIDTH) : 0;
+    return only ? -0.5 * Math.log(only.square) - (change ? LOG_CHANGE : LOG_FLARE) : 0;
   }
-  return (
-    -0.5 * Math.log(change.square * flare.square - between ** 2) -
-    Math.log(CHANGE_WIDTH) -
-    Math.log(FLARE_WIDTH)
-  );
+  return -0.5 * Math.log(change.square * flare.square - between ** 2) - LOG_CHANGE - LOG_FLARE;
 }
 
 /** The closed form of one model, the start taken out of all: of change and flare, one of them, or none. */
