@@ -66,8 +66,6 @@ export function averagedOver(
     const raw = told.map(({ day }) => at(day));
     return { raw, where: supportOf(raw) };
   });
-  const logAlone = Math.log(alone);
-  const logPriors = flares.map(({ prior }) => Math.log(prior));
   const worth = SCATTER_WORTH + told.length / 2;
   const begin = SCATTER_WORTH * (matters * SCATTER) ** 2;
   const tries = new Tries(memories.length * shapes.length * (flares.length + 1));
@@ -93,7 +91,6 @@ export function averagedOver(
     const flaring = flareColumns.map(({ raw, where }) => against(raw, where, FLARE_WIDTH));
     const base = Math.log(prior) + jacobian - 0.5 * Math.log(precision) - Math.log(START_WIDTH);
     for (const [nth, { prior: shapePrior }] of shapes.entries()) {
-      const logShape = base + Math.log(shapePrior);
       const raw = shapeColumns[nth];
       const change = raw ? against(raw, whole, CHANGE_WIDTH) : null;
       for (let which = -1; which < flaring.length; which += 1) {
@@ -101,10 +98,11 @@ export function averagedOver(
         // Where nobody told anything of those days, a flare there explains nothing.
         if (flare && flare.square <= FLARE_WIDTH ** -2 + 1e-9) continue;
         const between = change && flare ? across(flare, change) : 0;
+        const flarePrior = flare ? (flares[which]?.prior ?? 0) : alone;
         const rest = begin + 0.5 * Math.max(0, y.square - explainedBy(change, flare, between));
         const log =
-          logShape +
-          (flare ? (logPriors[which] as number) : logAlone) +
+          base +
+          Math.log(shapePrior * flarePrior) +
           priceOf(change, flare, between) -
           worth * Math.log(rest);
         // Most are not believed: their answer need not be reckoned.
