@@ -8,23 +8,23 @@ export const FLARE_WIDTH = 3;
 /** The readings in which a column is not zero: from the first of them to behind the last. */
 export type Support = { readonly from: number; readonly to: number };
 
+/** What a column is where it is not zero. */
+export type Own = { readonly from: number; readonly own: readonly number[] };
+
 /** A column with the day-to-day correlation, and what the start explains, taken out of it. */
-export type Column = Support & {
-  readonly own: Float64Array;
+export type Column = Own & {
   readonly onStart: number;
   readonly square: number;
 };
 /** The same, with how it hangs on what was told. */
 export type Against = Column & { readonly onValue: number };
 
-/** @param where the readings in which either is not zero: a flare is a few days of many weeks */
-export function dot(
-  a: Float64Array,
-  b: Float64Array,
-  { from, to }: Support = { from: 0, to: a.length },
-): number {
+/** @param b told of wherever the other is: a flare is a few days of many weeks */
+export function dot(a: Own, b: Own): number {
+  const apart = a.from - b.from;
   let sum = 0;
-  for (let at = from; at < to; at += 1) sum += (a[at] as number) * (b[at] as number);
+  for (let at = 0; at < a.own.length; at += 1)
+    sum += (a.own[at] as number) * (b.own[at + apart] as number);
   return sum;
 }
 
@@ -38,23 +38,25 @@ export function supportOf(column: readonly number[]): Support {
 
 /** Takes the day-to-day correlation out of a column; `jacobian` is what that does to the likelihood. */
 export function whitener(told: readonly At[], rho: number) {
-  const left = told.map(({ day }, at) => {
+  const left = new Float64Array(told.length);
+  const scale = new Float64Array(told.length);
+  let jacobian = 0;
+  told.forEach(({ day }, at) => {
     const before = told[at - 1];
-    return before && rho > 0 ? rho ** (day - before.day) : 0;
+    const kept = before && rho > 0 ? rho ** (day - before.day) : 0;
+    left[at] = kept;
+    scale[at] = 1 / Math.sqrt(1 - kept * kept);
+    jacobian -= 0.5 * Math.log(1 - kept * kept);
   });
-  const jacobian = left.reduce((sum, one) => sum - 0.5 * Math.log(1 - one * one), 0);
-  const scale = left.map((one) => 1 / Math.sqrt(1 - one * one));
-  const white = (
-    column: readonly number[],
-    { from, to }: Support = { from: 0, to: column.length },
-  ) => {
-    const own = new Float64Array(column.length);
-    for (let at = from; at < to; at += 1)
-      own[at] =
-        ((column[at] as number) -
-          (at > 0 ? (left[at] as number) * (column[at - 1] as number) : 0)) *
-        (scale[at] as number);
-    return own;
+  const white = (column: readonly number[], { from, to }: Support) => {
+    const own: number[] = [];
+    let before = from > 0 ? (column[from - 1] as number) : 0;
+    for (let at = from; at < to; at += 1) {
+      const value = column[at] as number;
+      own.push((value - (left[at] as number) * before) * (scale[at] as number));
+      before = value;
+    }
+    return { from, own };
   };
   return { white, jacobian };
 }
@@ -86,23 +88,28 @@ export function priceOf(change: Against | null, flare: Against | null, between: 
   return -0.5 * Math.log(change.square * flare.square - between ** 2) - LOG_CHANGE - LOG_FLARE;
 }
 
-/** The closed form of one model, the start taken out of all: of change and flare, one of them, or none. */
-export function fitted(change: Against | null, flare: Against | null, between: number) {
-  if (!change || !flare) {
-    const only = change ?? flare;
-    const middle = only ? only.onValue / only.square : 0;
-    return {
-      change: change ? middle : 0,
-      flare: change ? 0 : middle,
-      spread: change ? 1 / change.square : 0,
-    };
-  }
-  const volume = change.square * flare.square - between ** 2;
-  return {
-    change: (flare.square * change.onValue - between * flare.onValue) / volume,
-    flare: (change.square * flare.onValue - between * change.onValue) / volume,
-    spread: flare.square / volume,
-  };
+/** The change in the closed form of one model, the start taken out of all. */
+export function changeFitted(change: Against, flare: Against | null, between: number): number {
+  if (!flare) return change.onValue / change.square;
+  return (
+    (flare.square * change.onValue - between * flare.onValue) /
+    (change.square * flare.square - between ** 2)
+  );
+}
+
+/** How wide the change lies about that, in variances of the scatter. */
+export function changeSpread(change: Against, flare: Against | null, between: number): number {
+  if (!flare) return 1 / change.square;
+  return flare.square / (change.square * flare.square - between ** 2);
+}
+
+/** The flare in the closed form of one model. */
+export function flareFitted(change: Against | null, flare: Against, between: number): number {
+  if (!change) return flare.onValue / flare.square;
+  return (
+    (change.square * flare.onValue - between * change.onValue) /
+    (change.square * flare.square - between ** 2)
+  );
 }
 
 /** What the start owes to change and flare: the inverse of their part, by how each hangs on the start. */

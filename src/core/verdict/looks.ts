@@ -1,5 +1,5 @@
 import { belowChange } from './answers';
-import { averaged } from './averaged';
+import { changeOf } from './averaged';
 import type { At } from './model';
 
 /** A course is looked at after every so many days. */
@@ -47,7 +47,7 @@ export function sureOf(told: readonly At[], matters: number): Sure {
   const days = (told.at(-1)?.day ?? 0) - (told[0]?.day ?? 0) + 1;
   if (told.length < LEAST_READINGS || days < LEAST_SPAN) return NOT_SURE;
   const first = told[0]?.day ?? 0;
-  const found = averaged(
+  const found = changeOf(
     told.map(({ day, value }) => ({ day: day - first, value })),
     matters,
   );

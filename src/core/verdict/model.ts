@@ -1,4 +1,5 @@
 import type { ShapeKind } from './shapes';
+import type { Weighed } from './weighed';
 
 /** One reading: the day since the first one, and its value. Days rise. */
 export type At = { readonly day: number; readonly value: number };
@@ -21,9 +22,8 @@ export type Model = {
 };
 
 /** Every way together. */
-export type Averaged = {
+export type Averaged = Weighed & {
   readonly models: readonly Model[];
-  readonly freedom: number;
   /** Fitted at the start and now, flares left out; their difference is the change. */
   readonly start: number;
   readonly now: number;

@@ -118,6 +118,39 @@ describe('all shapes together', () => {
     expect(Object.values(kinds).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1);
   });
 
+  it('have as many changes below a quantile as were asked for, whatever was told', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 8, maxLength: 40 }),
+        fc.constantFrom(0.025, 0.2, 0.5, 0.8, 0.975),
+        (values, share) => {
+          const found = averaged(
+            values.map((value, day) => ({ day, value })),
+            2,
+          );
+          const at = changeAt(found, share);
+          // No change at all is believed in by itself: a leap of belief at 0.
+          if (at === 0) {
+            expect(belowChange(found, 0)).toBeLessThan(share);
+            expect(belowChange(found, 1e-12)).toBeGreaterThanOrEqual(share);
+          } else expect(belowChange(found, at)).toBeCloseTo(share, 5);
+        },
+      ),
+      runs(60),
+    );
+  });
+
+  it('say that nothing changed of readings that are all the same', () => {
+    const found = averaged(
+      DAYS.map((day) => ({ day, value: 4 })),
+      2,
+    );
+    expect(changeAt(found, 0.5)).toBe(0);
+    expect(changeAt(found, 0.025)).toBeLessThan(0);
+    expect(changeAt(found, 0.975)).toBeCloseTo(-changeAt(found, 0.025), 4);
+    expect(found.change).toBeCloseTo(0, 9);
+  });
+
   it('are surer of a fall, the further it is asked beyond', () => {
     fc.assert(
       fc.property(
