@@ -8,7 +8,9 @@ export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[
 export const minus = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec, by: number): Vec => [a[0] * by, a[1] * by, a[2] * by];
 export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-export const size = (a: Vec): number => Math.hypot(a[0], a[1], a[2]);
+/** How long something is; `Math.hypot` guards against numbers no body reaches, and takes many times as long. */
+export const lengthOf = (x: number, y: number, z = 0): number => Math.sqrt(x * x + y * y + z * z);
+export const size = (a: Vec): number => lengthOf(a[0], a[1], a[2]);
 export const between = (a: Vec, b: Vec, share: number): Vec => add(a, scale(minus(b, a), share));
 
 export function cross(a: Vec, b: Vec): Vec {
@@ -62,8 +64,13 @@ export function slerp(a: Turn, b: Turn, share: number): Turn {
   const sine = Math.sin(angle);
   const from = sine < 1e-6 ? 1 - share : Math.sin((1 - share) * angle) / sine;
   const to = (sine < 1e-6 ? share : Math.sin(share * angle) / sine) * sign;
-  const mixed = [0, 1, 2, 3].map((i) => from * (a[i] ?? 0) + to * (b[i] ?? 0));
-  const length = Math.hypot(...mixed) || 1;
-  const [x = 0, y = 0, z = 0, w = 1] = mixed.map((part) => part / length);
-  return [x, y, z, w];
+  const mixed: Turn = [
+    from * a[0] + to * b[0],
+    from * a[1] + to * b[1],
+    from * a[2] + to * b[2],
+    from * a[3] + to * b[3],
+  ];
+  const [x, y, z, w] = mixed;
+  const length = Math.sqrt(x * x + y * y + z * z + w * w) || 1;
+  return [x / length, y / length, z / length, w / length];
 }

@@ -7,6 +7,7 @@ import { SHORTS_SECTIONS, shoulderRing } from '../surface/limbs';
 import { type Ring, beadsOf, edgesOf, rimOf } from '../surface/section';
 import { bodyLines } from './body-lines';
 import { boneOutline, limbOutline, ribbon } from './limb-outline';
+import { type Keep, keepNothing, numbersOf } from '../keep';
 import { capsule, chain, disc } from './outline';
 import type { Layers } from './region-shapes';
 import type { Shape, Tone } from './shape';
@@ -33,12 +34,13 @@ export function bodyShapes(
   rings: BodyRings,
   camera: Camera,
   view: View,
+  keep: Keep = keepNothing,
 ): { readonly shapes: Shape[]; readonly layers: Layers } {
   const { trunk } = rings;
   const lines = bodyLines(skeleton, pose, camera);
   const trunkNear = nearOf(trunk.all.slice(trunk.waist));
   const hipsNear = nearOf(trunk.all.slice(0, trunk.pelvis));
-  const legs = SIDES.map((side) => legOf(skeleton, rings, camera, side));
+  const legs = SIDES.map((side) => legOf(skeleton, rings, camera, side, keep));
   const nearest = Math.max(...legs.map(({ near }) => near));
   const isFar = (near: number) => view === 'side' && near < nearest - FAR_CM;
   const hips = ribbon(edgesOf(trunk.all.slice(0, trunk.pelvis + 2)), { from: [], to: [] });
@@ -65,7 +67,7 @@ export function bodyShapes(
       Math.max(...ys) + LIMB_CM,
     ];
   };
-  const arms = SIDES.map((side) => armOf(skeleton, rings, camera, side));
+  const arms = SIDES.map((side) => armOf(skeleton, rings, camera, side, keep));
   const shapes: Shape[] = [
     {
       tone: 'cloth',
@@ -132,9 +134,21 @@ export function bodyShapes(
 const nearOf = (rings: readonly Ring[]) =>
   rings.reduce((sum, { at }) => sum + at[2], 0) / Math.max(1, rings.length);
 
-function legOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side) {
+function legOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side, keep: Keep) {
   const own = side === 'Right' ? 'right' : 'left';
   const [thigh, shank] = [rings.thigh[own], rings.shank[own]];
+  return keep(`leg ${own}`, [thigh, shank, ...numbersOf(skeleton, [`foot${side}`])], () =>
+    legFrom(skeleton, thigh, shank, camera, side),
+  );
+}
+
+function legFrom(
+  skeleton: Skeleton,
+  thigh: readonly Ring[],
+  shank: readonly Ring[],
+  camera: Camera,
+  side: Side,
+) {
   const foot = footShape(skeleton, camera, side);
   const covered = thigh.slice(0, SHORTS_SECTIONS).map((ring, i) => loose(ring, 1.03 + i * 0.02));
   const [hip, knee] = [thigh[0], thigh.at(-1)];
@@ -161,11 +175,29 @@ function loose({ at, ...axes }: Ring, by: number): Ring {
   };
 }
 
-function armOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side) {
+function armOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side, keep: Keep) {
   const own = side === 'Right' ? 'right' : 'left';
   const [upper, lower] = [rings.upperArm[own], rings.forearm[own]];
+  const from = [upper, lower, ...numbersOf(skeleton, ['thorax', `hand${side}`])];
+  return keep(`arm ${own}`, [...from, skeleton.hands[own]], () =>
+    armFrom(skeleton, upper, lower, camera, side),
+  );
+}
+
+function armFrom(
+  skeleton: Skeleton,
+  upper: readonly Ring[],
+  lower: readonly Ring[],
+  camera: Camera,
+  side: Side,
+) {
   const limb = limbOutline(upper, lower);
-  const hand = handShape(skeleton, camera, side, skeleton.hands[own]);
+  const hand = handShape(
+    skeleton,
+    camera,
+    side,
+    skeleton.hands[side === 'Right' ? 'right' : 'left'],
+  );
   const [x, y] = shoulderRing(skeleton, camera, side).at;
   return {
     d: (limb.from ? capsule([x, y, SHOULDER_CM], limb.from) : '') + limb.d + hand.d,

@@ -5,6 +5,7 @@ import { bodyRings } from '../surface/body-rings';
 import { bodyShapes } from './body-shapes';
 import { boxFor } from './frame-box';
 import { headShapes } from './head-shapes';
+import { type Keep, keepNothing, numbersOf } from '../keep';
 import { mirrorProp } from './mirror-prop';
 import { mirrorMovement, movementsBetween, withoutTwins } from './movement';
 import { line } from './outline';
@@ -62,7 +63,12 @@ export function roundEnd({ path, poses }: Figure): number {
 const IN_POSE = 0.06;
 
 /** One moment of a figure, drawn. All moments of a figure share one box. */
-export function drawFigure(figure: Figure, along: number, options: DrawOptions = {}): Drawing {
+export function drawFigure(
+  figure: Figure,
+  along: number,
+  options: DrawOptions = {},
+  keep: Keep = keepNothing,
+): Drawing {
   const { from, to, share } = stretchAt(figure, along);
   const pose = poseAt(figure, along);
   const inPose = share < IN_POSE ? from : share > 1 - IN_POSE ? to : null;
@@ -71,13 +77,14 @@ export function drawFigure(figure: Figure, along: number, options: DrawOptions =
   );
   // In a pose the picture shows how it was come to; the first is where everything begins.
   const begin = share < IN_POSE ? from - 1 : from;
-  return compose(figure, pose, options, {
+  const signs = {
     pushes,
     move:
       options.before && !inPlaces(figure, begin, begin + 1) && begin >= 0
-        ? [begin, (begin + 1) % figure.poses.length]
+        ? ([begin, (begin + 1) % figure.poses.length] as const)
         : null,
-  });
+  };
+  return compose(figure, pose, options, signs, keep);
 }
 
 /** Poses that are only places have no way between them. */
@@ -91,7 +98,7 @@ function inPlaces({ stages }: Figure, from: number, to: number): boolean {
 
 /** A pose in a figure's setting: also for its fault. */
 export function drawPose(figure: Figure, pose: Pose, options: DrawOptions = {}): Drawing {
-  return compose(figure, pose, options, { pushes: figure.pushes, move: null });
+  return compose(figure, pose, options, { pushes: figure.pushes, move: null }, keepNothing);
 }
 
 type Signs = {
@@ -99,18 +106,24 @@ type Signs = {
   readonly move: readonly [from: number, to: number] | null;
 };
 
-function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs): Drawing {
+function compose(
+  figure: Figure,
+  given: Pose,
+  options: DrawOptions,
+  signs: Signs,
+  keep: Keep,
+): Drawing {
   const mirrored = options.side === 'left';
   const camera = options.square ? SQUARE : cameraFor(figure.view, mirrored);
   const pose = mirrored ? mirrorPose(given) : given;
   const skeleton = skeletonOf(pose);
   const { box, unit, inset } = boxFor(figure, mirrored);
-  const rings = bodyRings(skeleton, pose, camera);
-  const { shapes: bodyOnly, layers } = bodyShapes(skeleton, pose, rings, camera, figure.view);
-  const body = [
-    ...bodyOnly,
-    ...headShapes(skeleton.frames.head, pose.jaw, camera, figure.eyesClosed),
-  ];
+  const rings = bodyRings(skeleton, pose, camera, keep);
+  const { shapes: bodyOnly, layers } = bodyShapes(skeleton, pose, rings, camera, figure.view, keep);
+  const head = keep('head', [...numbersOf(skeleton, ['head']), pose.jaw], () =>
+    headShapes(skeleton.frames.head, pose.jaw, camera, figure.eyesClosed),
+  );
+  const body = [...bodyOnly, ...head];
   const props = (close: boolean) =>
     (mirrored ? figure.props.map(mirrorProp) : figure.props)
       .filter(({ kind }) => !close || kind !== 'chair')
@@ -119,7 +132,7 @@ function compose(figure: Figure, given: Pose, options: DrawOptions, signs: Signs
   if (signs.move) shapes.push(...wayShapes(figure, signs.move, camera, mirrored, unit));
   if (options.effort !== false) {
     const lit = mirrored ? figure.lit.map(mirrorLit) : figure.lit;
-    shapes.push(...regionShapes(lit, rings, layers));
+    shapes.push(...regionShapes(lit, rings, layers, keep));
     shapes.push(...pushShapes(signs.pushes, skeleton, camera, mirrored, signSize(unit)));
   }
   if (inset && !figure.stages) shapes.push(...plumbLine(figure, box, camera, mirrored));

@@ -1,5 +1,6 @@
 import type { Figure } from '../figure';
 import { type DrawOptions, drawFigure, roundEnd } from './draw';
+import { keeper } from '../keep';
 import type { Drawing } from './shape';
 import { insetText } from './svg';
 
@@ -32,13 +33,14 @@ export function filmOf(figure: Figure, options: DrawOptions = {}): Film {
   const steps = STEPS_BETWEEN_POSES * (figure.poses.length - 1);
   const last = Math.ceil(steps * roundEnd(figure));
   const frames = new Map<number, string>();
-  const first = drawFigure(figure, 0, options);
+  const keep = keeper();
+  const first = drawFigure(figure, 0, options, keep);
   // The place of the whole body is told once; only the close-up moves.
   const inset = insetText(first, shapeMarkup);
   const frame = (step: number): string => {
     const known = frames.get(step);
     if (known !== undefined) return known;
-    const moment = drawFigure(figure, step / steps, { ...options, inset: false });
+    const moment = drawFigure(figure, step / steps, { ...options, inset: false }, keep);
     const made = shapeMarkup(moment) + inset;
     frames.set(step, made);
     return made;

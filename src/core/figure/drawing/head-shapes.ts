@@ -301,9 +301,12 @@ function hairShape(look: Look): string {
       const [from, to] = [binOf(outline, end), binOf(outline, begin)];
       return [...run, ...arcBetween(look, from, to, step, hairy)];
     });
-  const tries = [roundBy(null), roundBy(1), roundBy(-1)];
+  for (const step of [null, 1, -1] as const) {
+    const round = roundBy(step);
+    if (isHairSide(look, round)) return smooth(round, true);
+  }
   // Where each way round would cover the face, the hair is behind it.
-  return smooth(tries.find((one) => isHairSide(look, one)) ?? [], true);
+  return '';
 }
 
 function arcBetween(

@@ -1,3 +1,4 @@
+import { lengthOf } from '../body';
 import { type Edges, type Ring, beadsOf, edgesOf } from '../surface/section';
 import { type Disc, capsule, chain, disc, smoothOn } from './outline';
 import { Pen, type Point } from './pen';
@@ -23,7 +24,7 @@ export function boneOutline(rings: readonly Ring[], ends: Ends = ROUND): string 
 function boneBetween({ one, other }: Edges, beads: readonly Disc[], ends: Ends): string {
   const [first, last] = [beads[0], beads.at(-1)];
   if (!first || !last) return '';
-  const long = Math.hypot(last[0] - first[0], last[1] - first[1]);
+  const long = lengthOf(last[0] - first[0], last[1] - first[1]);
   const broad = Math.max(...beads.map(([, , r]) => r));
   if (long < POINTS_AT_VIEWER * broad) return chain(beads);
   const back = [...other].reverse();

@@ -1,3 +1,4 @@
+import { lengthOf } from '../body';
 import { Pen, type Point } from './pen';
 
 export type { Point } from './pen';
@@ -16,7 +17,7 @@ const on = ([x, y, r]: Disc, angle: number): Point => [
 function covered(one: Disc, i: number, all: readonly Disc[]): boolean {
   return all.some((other, j) => {
     if (i === j) return false;
-    const far = Math.hypot(one[0] - other[0], one[1] - other[1]);
+    const far = lengthOf(one[0] - other[0], one[1] - other[1]);
     const over = other[2] - one[2] - far;
     return over > 1e-6 || (over > -1e-6 && j < i);
   });
@@ -57,7 +58,7 @@ export function roundAbout(all: readonly Disc[]): string {
 
 /** Where a line that touches two discs leaves the first, seen from its middle, going against the clock. */
 function tangent(a: Disc, b: Disc): number {
-  const far = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const far = lengthOf(b[0] - a[0], b[1] - a[1]);
   const way = Math.atan2(b[1] - a[1], b[0] - a[0]);
   return way + Math.acos(Math.min(1, Math.max(-1, (a[2] - b[2]) / (far || 1))));
 }
@@ -66,7 +67,7 @@ function tangent(a: Disc, b: Disc): number {
  * The closed line round two discs, with true arcs. The bigger disc alone when it covers the other.
  */
 export function capsule(a: Disc, b: Disc): string {
-  const far = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const far = lengthOf(b[0] - a[0], b[1] - a[1]);
   if (far <= Math.abs(a[2] - b[2]) + 0.05) return disc(a[2] > b[2] ? a : b);
   const way = Math.atan2(b[1] - a[1], b[0] - a[0]);
   const lean = Math.acos((a[2] - b[2]) / far);
@@ -164,12 +165,12 @@ function handles(a: Point, b: Point, c: Point, d: Point): [Point, Point] {
   ];
 }
 
-const gap = (a: Point, b: Point) => Math.sqrt(Math.hypot(a[0] - b[0], a[1] - b[1]));
+const gap = (a: Point, b: Point) => Math.sqrt(lengthOf(a[0] - b[0], a[1] - b[1]));
 
 function withoutTwins(points: readonly Point[]): Point[] {
   return points.filter((one, i) => {
     const before = points[i - 1];
-    return !before || Math.hypot(one[0] - before[0], one[1] - before[1]) > 0.05;
+    return !before || lengthOf(one[0] - before[0], one[1] - before[1]) > 0.05;
   });
 }
 
@@ -192,7 +193,7 @@ export function simpler(points: readonly Point[], within: number): Point[] {
 
 function fromLine(p: Point, a: Point, b: Point): number {
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const length = Math.hypot(dx, dy);
-  if (length < 1e-9) return Math.hypot(p[0] - a[0], p[1] - a[1]);
+  const length = lengthOf(dx, dy);
+  if (length < 1e-9) return lengthOf(p[0] - a[0], p[1] - a[1]);
   return Math.abs((p[0] - a[0]) * dy - (p[1] - a[1]) * dx) / length;
 }

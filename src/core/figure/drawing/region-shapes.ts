@@ -1,4 +1,6 @@
+import { lengthOf } from '../body';
 import type { Lit } from '../figure';
+import type { Keep } from '../keep';
 import type { BodyRings } from '../surface/body-rings';
 import { REGIONS, type Region, type Surface } from '../surface/regions';
 import { type Ring, looksAt, skinAt } from '../surface/section';
@@ -23,14 +25,22 @@ type Edge = { readonly from: Point; readonly to: Point };
  * Lit muscles as patches of the body's own skin: what of them looks away is left out, so that a patch
  * always lies within the outline.
  */
-export function regionShapes(lit: readonly Lit[], rings: BodyRings, layers: Layers): Shape[] {
+export function regionShapes(
+  lit: readonly Lit[],
+  rings: BodyRings,
+  layers: Layers,
+  keep: Keep,
+): Shape[] {
   const patches = lit.flatMap(({ muscle, as, side }) =>
     (['right', 'left'] as const)
       .filter((one) => !side || one === side)
       .flatMap((one) =>
-        REGIONS[muscle].flatMap((region) =>
-          patch(region, as, ringsOf(rings, region.on, one), one, layers(region.on, one)),
-        ),
+        REGIONS[muscle].flatMap((region, nth) => {
+          const [own, near] = [ringsOf(rings, region.on, one), layers(region.on, one)];
+          return keep(`${muscle} ${nth} ${as} ${one}`, [own, near], () =>
+            patch(region, as, own, one, near),
+          );
+        }),
       ),
   );
   return joined(patches);
@@ -67,7 +77,7 @@ function patch(
   }).filter((edge) => edge !== null);
   const wide = Math.max(
     0,
-    ...edges.map(({ from, to }) => Math.hypot(from[0] - to[0], from[1] - to[1])),
+    ...edges.map(({ from, to }) => lengthOf(from[0] - to[0], from[1] - to[1])),
   );
   if (edges.length < 2 || wide < LEAST_CM) return [];
   const outline = smooth(
@@ -81,8 +91,8 @@ function hatch(edges: readonly Edge[]): string {
   const [first, last] = [edges[0], edges.at(-1)];
   if (!first || !last) return '';
   const long = Math.max(
-    Math.hypot(first.from[0] - last.from[0], first.from[1] - last.from[1]),
-    Math.hypot(first.to[0] - last.to[0], first.to[1] - last.to[1]),
+    lengthOf(first.from[0] - last.from[0], first.from[1] - last.from[1]),
+    lengthOf(first.to[0] - last.to[0], first.to[1] - last.to[1]),
   );
   const lines = Math.max(3, Math.round(long / HATCH_CM));
   const at = (of: 'from' | 'to', share: number): Point => {

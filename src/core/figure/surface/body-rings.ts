@@ -1,5 +1,6 @@
 import type { Pose, Skeleton } from '../body';
 import type { Camera } from '../drawing/view';
+import { type Keep, keepNothing, numbersOf } from '../keep';
 import { forearmRings, shankRings, thighRings, upperArmRings } from './limbs';
 import type { Ring } from './section';
 import { type TrunkRings, neckRings, trunkRings } from './trunk';
@@ -16,17 +17,33 @@ export type BodyRings = {
   readonly shank: Both;
 };
 
-export function bodyRings(skeleton: Skeleton, pose: Pose, camera: Camera): BodyRings {
-  const both = (of: typeof thighRings): Both => ({
-    right: of(skeleton, camera, 'Right'),
-    left: of(skeleton, camera, 'Left'),
-  });
+export function bodyRings(
+  skeleton: Skeleton,
+  pose: Pose,
+  camera: Camera,
+  keep: Keep = keepNothing,
+): BodyRings {
+  const both = (part: 'upperArm' | 'forearm' | 'thigh' | 'shank', of: typeof thighRings): Both => {
+    const one = (side: 'Right' | 'Left') =>
+      keep(`rings of ${part}${side}`, numbersOf(skeleton, [`${part}${side}`]), () =>
+        of(skeleton, camera, side),
+      );
+    return { right: one('Right'), left: one('Left') };
+  };
+  const { right, left } = pose.blades;
+  const trunk = [right.up, right.back, left.up, left.back];
   return {
-    trunk: trunkRings(skeleton, pose, camera),
-    neck: neckRings(skeleton, camera),
-    upperArm: both(upperArmRings),
-    forearm: both(forearmRings),
-    thigh: both(thighRings),
-    shank: both(shankRings),
+    trunk: keep(
+      'rings of trunk',
+      [...numbersOf(skeleton, ['pelvis', 'lumbar', 'thorax']), ...trunk],
+      () => trunkRings(skeleton, pose, camera),
+    ),
+    neck: keep('rings of neck', numbersOf(skeleton, ['thorax', 'neck', 'head']), () =>
+      neckRings(skeleton, camera),
+    ),
+    upperArm: both('upperArm', upperArmRings),
+    forearm: both('forearm', forearmRings),
+    thigh: both('thigh', thighRings),
+    shank: both('shank', shankRings),
   };
 }

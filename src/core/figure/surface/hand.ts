@@ -83,8 +83,18 @@ const PALM: readonly Ball[] = [
   [[0.3, -3.2, -2.4], 1.6],
 ];
 
+type Pieces = { readonly wrapped: readonly (readonly Ball[])[]; readonly thumb: readonly Ball[] };
+/** A shape is the same in every frame: its pieces are put together once. */
+const put = new Map<HandShape, Pieces>();
+
 /** The pieces of a hand, each wrapped as one: the palm, the bones of the fingers, the thumb. */
-function pieces(shape: HandShape): { readonly wrapped: Ball[][]; readonly thumb: Ball[] } {
+function pieces(shape: HandShape): Pieces {
+  const known = put.get(shape) ?? piecesOf(shape);
+  put.set(shape, known);
+  return known;
+}
+
+function piecesOf(shape: HandShape): Pieces {
   const fingers = SHAPES[shape];
   const phalanges = groups(fingers).flatMap(({ bends, from, to }) =>
     [0, 1, 2].map((i) =>

@@ -1,3 +1,4 @@
+import { lengthOf } from '../body';
 import type { Disc } from '../drawing/outline';
 import type { Seen } from '../drawing/view';
 import { type Sight, along, place } from './sight';
@@ -59,7 +60,7 @@ export function rimOf(
   const s = right[2] >= left[2] ? right : left;
   // What of the nearer quarter does not go along the edge's own direction.
   const [cf, cs] = [Math.abs(toward(s)), Math.abs(toward(f))];
-  const length = Math.hypot(cf, cs) || 1;
+  const length = lengthOf(cf, cs) || 1;
   const bulge: Way = [(f[0] * cf + s[0] * cs) / length, (f[1] * cf + s[1] * cs) / length];
   const along = bulge[0] * nx + bulge[1] * ny;
   const out: Way = [bulge[0] - along * nx, bulge[1] - along * ny];
@@ -82,7 +83,7 @@ export function touch({ at, front, back, right, left }: Ring, [nx, ny]: Way): Se
   const f = reach(front) >= 0 ? front : back;
   const s = reach(right) >= 0 ? right : left;
   const [a, b] = [reach(f), reach(s)];
-  const length = Math.hypot(a, b);
+  const length = lengthOf(a, b);
   if (length < 1e-9) return at;
   return [
     at[0] + (f[0] * a + s[0] * b) / length,
@@ -114,16 +115,16 @@ export function looksAt(ring: Ring, degrees: number): number {
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
   const f = cos >= 0 ? ring.front : ring.back;
   const s = sin >= 0 ? ring.right : ring.left;
-  const unit = (v: Seen) => v[2] / (Math.hypot(...v) || 1);
-  const size = (v: Seen) => Math.hypot(...v) || 1;
-  // The normal of an ellipse leans to its shorter half-axis.
-  return (Math.abs(cos) * unit(f)) / size(f) + (Math.abs(sin) * unit(s)) / size(s);
+  // The normal of an ellipse leans to its shorter half-axis: a way one long, over its length.
+  return Math.abs(cos) * nearness(f) + Math.abs(sin) * nearness(s);
 }
+
+const nearness = ([x, y, z]: Seen) => z / (x * x + y * y + z * z || 1);
 
 /** The direction across the line of two middles on the sheet; `otherwise` where one hides the other. */
 export function across(from: Seen, to: Seen, otherwise: Way): Way {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-  const length = Math.hypot(dx, dy);
+  const length = lengthOf(dx, dy);
   return length < 0.5 ? otherwise : [-dy / length, dx / length];
 }
 
@@ -160,6 +161,6 @@ export function edgesOf(rings: readonly Ring[]): Edges {
 export function beadsOf({ one, other }: Edges): Disc[] {
   return one.map((a, i) => {
     const b = other[i] ?? a;
-    return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, Math.hypot(a[0] - b[0], a[1] - b[1]) / 2];
+    return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, lengthOf(a[0] - b[0], a[1] - b[1]) / 2];
   });
 }

@@ -1,3 +1,4 @@
+import { lengthOf } from '../body';
 import type { Seen } from '../drawing/view';
 
 const BINS = 160;
@@ -59,9 +60,7 @@ export function silhouetteOf(
       const [c, s] = [COS[bin] ?? 1, SIN[bin] ?? 0];
       const across = c * (by2 - ay) - s * (bx - ax);
       const r =
-        Math.abs(across) < 1e-9
-          ? Math.max(Math.hypot(ax, ay), Math.hypot(bx, by2))
-          : cross / across;
+        Math.abs(across) < 1e-9 ? Math.max(lengthOf(ax, ay), lengthOf(bx, by2)) : cross / across;
       if (r > (far[bin] ?? 0) && r < 60) {
         far[bin] = r;
         by[bin] = i - begin < (end - begin) / 2 ? first : second;
