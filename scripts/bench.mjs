@@ -83,12 +83,14 @@ try {
     `${(core.evaluatePlain / 1000).toFixed(2)} s reading and parsing the same rows`,
     (core.evaluate / core.evaluatePlain).toFixed(1),
   );
+  row('of that, the days alone', '', `${(core.evaluateDays / 1000).toFixed(2)} s`);
   row(
     'a year of strips, two sessions a day: their data',
     `${core.strips.toFixed(0)} ms`,
     `${core.stripsPlain.toFixed(0)} ms reading and parsing the same rows`,
     (core.strips / core.stripsPlain).toFixed(1),
   );
+  row('a course of twelve weeks judged, as the worker does', `${core.course.toFixed(1)} ms`);
   row('the verdicts on that year, in the worker', `${core.judged.toFixed(0)} ms`);
 
   const opened = await post('/api/v1/patient/open', { token: patientToken });

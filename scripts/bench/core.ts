@@ -1,5 +1,12 @@
 import { outlook } from '@/core/outlook';
-import { createClient } from '@libsql/client';
+import {
+  type Client,
+  type InStatement,
+  type ResultSet,
+  type Row,
+  createClient,
+} from '@libsql/client';
+import { randomLcg, randomNormal } from 'd3';
 import { writeFileSync } from 'node:fs';
 import rrule from 'rrule';
 import { EXERCISES } from '@/catalogue';
@@ -7,7 +14,7 @@ import { parseDose } from '@/core/dose';
 import { isDueOn } from '@/core/schedule';
 import { addDays, dateRange, localDate } from '@/core/units';
 import { resolve, sessionTimeline, totalSeconds } from '@/core/timeline';
-import { judgeAll } from '@/core/follow';
+import { PAIN_MATTERS, judgeAll, judgeCourse } from '@/core/follow';
 import {
   closeDatabase,
   databaseUrl,
@@ -26,6 +33,7 @@ import { rowsFor } from '@/server/follow/triage';
 import { todayOf } from '@/server/programme-facts';
 import { morningList } from '@/server/morning-list';
 import { memberFor } from '../demo/simulate';
+import { diary } from '../verdicts/generator';
 
 // A CommonJS package: its classes stand on the default export.
 const { RRule } = rrule;
@@ -105,10 +113,11 @@ async function measure(file: string, year: string): Promise<void> {
     await morningList(lead, { search: '', practitionerId: null, group: null, page: 1 });
     times.push(performance.now() - began);
   }
+  const course = courseCost();
   const sql = await bareSql(lead.clinicId);
   const follow = await followCosts(lead, year);
   closeDatabase();
-  const all = { parse, timeline, segments, calendar, recurrence, list: median(times), sql };
+  const all = { parse, timeline, segments, calendar, recurrence, course, list: median(times), sql };
   writeFileSync(file, JSON.stringify({ ...all, firstLook, ...follow }));
 }
 
@@ -127,6 +136,54 @@ async function forgetRows(): Promise<void> {
   const client = createClient({ url: databaseUrl() });
   await client.execute('DELETE FROM triage_row');
   client.close();
+}
+
+/** Every statement that a job asks of the database, to be asked again by itself. */
+async function statementsOf(client: Client, job: () => Promise<void>): Promise<InStatement[]> {
+  const all = Object.getPrototypeOf(client) as {
+    execute: (this: Client, statement: InStatement) => Promise<ResultSet>;
+  };
+  const usual = all.execute;
+  const asked: InStatement[] = [];
+  all.execute = function (statement) {
+    asked.push(statement);
+    return usual.call(this, statement);
+  };
+  try {
+    await job();
+  } finally {
+    all.execute = usual;
+  }
+  return asked;
+}
+
+/** Reads what is written as JSON in rows, and nothing more. */
+function parseRows(rows: readonly Row[]): void {
+  for (const row of rows)
+    for (let at = 0; at < row.length; at += 1) {
+      const value = row[at];
+      if (typeof value === 'string' && (value.startsWith('{') || value.startsWith('[')))
+        JSON.parse(value);
+    }
+}
+
+/** How long a course of twelve weeks takes to be judged, as Follow says it, in milliseconds. */
+function courseCost(): number {
+  const courses = Array.from({ length: 200 }, (_, nth) => {
+    const fraction = randomLcg((0.3 + nth * 0.0079) % 1);
+    const chance = { fraction, normal: randomNormal.source(fraction)(0, 1) };
+    return diary('falls by 2', 84, chance).map(({ day, value }) => ({
+      date: addDays(localDate('2026-01-05'), day),
+      value,
+    }));
+  });
+  const times = courses.map((readings) => {
+    const began = performance.now();
+    judgeCourse(readings, PAIN_MATTERS);
+    return performance.now() - began;
+  });
+  // The first of them warm the engine up.
+  return median(times.slice(50));
 }
 
 /** All proposals of 1,000 patients, and one patient's year, each beside the plain loop it needs. */
@@ -160,6 +217,18 @@ async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: 
       ).length;
   }
   const evaluate = performance.now() - began;
+  const statements = await statementsOf(client, async () => {
+    for (let from = 0; from < patients.length; from += 200)
+      await followRecords(
+        clinicId,
+        patients.slice(from, from + 200),
+        addDays(today, -OUTLOOK_DAYS),
+        today,
+      );
+  });
+  began = performance.now();
+  for (const statement of statements) parseRows((await client.execute(statement)).rows);
+  const evaluatePlain = performance.now() - began;
   began = performance.now();
   for (let from = 0; from < ids.length; from += 200) {
     const some = ids.slice(from, from + 200);
@@ -167,12 +236,9 @@ async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: 
       sql: `SELECT done, report FROM day_done WHERE clinic_id = ? AND patient_id IN (${some.map(() => '?').join(',')}) AND local_date >= ?`,
       args: [clinicId, ...some, addDays(today, -OUTLOOK_DAYS)],
     });
-    for (const row of rows) {
-      JSON.parse(row.done as string);
-      JSON.parse(row.report as string);
-    }
+    parseRows(rows);
   }
-  const evaluatePlain = performance.now() - began;
+  const evaluateDays = performance.now() - began;
   const patient = await patientById(clinicId, yearId);
   if (!patient) throw new Error('no year');
   const strips: number[] = [];
@@ -201,6 +267,7 @@ async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: 
     proposals,
     evaluate,
     evaluatePlain,
+    evaluateDays,
     strips: median(strips),
     stripsPlain: median(plain),
     judged: median(judged),

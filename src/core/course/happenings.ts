@@ -51,9 +51,10 @@ export function happeningsIn(course: Course): Happening[] {
     if (!isAmiss(here.log)) return;
     for (const one of inSession(here)) add(one);
     for (const one of nextMorning(lived, at)) add(one);
+    if (here.log.skipped !== 'pain') return;
     const last = lived.slice(Math.max(0, at - 2), at + 1);
     const left = last.filter(({ log }) => log.skipped === 'pain').length;
-    if (here.log.skipped === 'pain' && left >= 2)
+    if (left >= 2)
       add({
         ...known(here, `session ${here.log.id}`),
         kind: 'left out for pain',
@@ -99,6 +100,14 @@ function inSession(here: Lived): Happening[] {
   return found;
 }
 
+/** The last session of an earlier day. */
+function dayBefore(lived: readonly Lived[], at: number): Lived | undefined {
+  const date = lived[at]?.log.date;
+  let before = at - 1;
+  while (before >= 0 && lived[before]?.log.date === date) before -= 1;
+  return lived[before];
+}
+
 /** What the morning after a session told; the sessions of one day share it. */
 function nextMorning(lived: readonly Lived[], at: number): Happening[] {
   const here = lived[at];
@@ -106,14 +115,14 @@ function nextMorning(lived: readonly Lived[], at: number): Happening[] {
   const { log } = here;
   const event = known(here, `morning after ${log.date}`);
   const found: Happening[] = [];
-  const before = lived.slice(0, at).findLast((one) => one.log.date < log.date);
-  const flares = new Set(
-    lived
-      .slice(Math.max(0, at + 1 - FLARE_WINDOW), at + 1)
-      .filter((one) => one.log.nextMorning === 'flare')
-      .map((one) => one.log.date),
-  );
-  if (log.nextMorning === 'flare')
+  const before = dayBefore(lived, at);
+  if (log.nextMorning === 'flare') {
+    const flares = new Set(
+      lived
+        .slice(Math.max(0, at + 1 - FLARE_WINDOW), at + 1)
+        .filter((one) => one.log.nextMorning === 'flare')
+        .map((one) => one.log.date),
+    );
     found.push(
       flares.size >= 2
         ? {
@@ -123,6 +132,7 @@ function nextMorning(lived: readonly Lived[], at: number): Happening[] {
           }
         : { ...event, kind: 'flare', say: `A flare the morning after ${shortDay(log.date)}` },
     );
+  }
   if (log.pain !== null && lightOf(log.pain) === 'amber')
     found.push({
       ...event,

@@ -141,14 +141,15 @@ export function sessionsOf({
   reports,
 }: Pick<CourseRecord, 'facts' | 'reports'>): SessionsOf {
   const stopStands = facts.pauses.some(({ to }) => to === null);
-  const found = new Map<string, SessionLog[]>();
+  const found = new Map<number, Map<string, SessionLog[]>>();
   for (const [date, { sessions }] of [...facts.done].sort(([a], [b]) => (a < b ? -1 : 1))) {
     const nextMorning = reports.get(addDays(date, 1))?.soreness ?? null;
-    for (const session of sessions)
+    for (const session of sessions) {
+      const ofVersion = found.get(session.version) ?? new Map<string, SessionLog[]>();
+      found.set(session.version, ofVersion);
       for (const log of session.lines) {
-        const key = `${session.version} ${log.lineage}`;
-        const list = found.get(key) ?? [];
-        if (list.length === 0) found.set(key, list);
+        const list = ofVersion.get(log.lineage) ?? [];
+        if (list.length === 0) ofVersion.set(log.lineage, list);
         list.push({
           id: session.id,
           date,
@@ -164,6 +165,7 @@ export function sessionsOf({
             session.state !== 'stopped for a symptom' ? 'no' : stopStands ? 'stands' : 'let go on',
         });
       }
+    }
   }
-  return (version, lineage) => found.get(`${version} ${lineage}`) ?? [];
+  return (version, lineage) => found.get(version)?.get(lineage) ?? [];
 }

@@ -1,5 +1,6 @@
 import {
   LIMBS,
+  type Limb,
   type LimbVerdict,
   type Reading,
   WINDOW_READINGS,
@@ -11,8 +12,20 @@ import type { LimbWord } from '../progression';
 import type { LocalDate } from '../units';
 import type { FollowRecord } from './record';
 
+/** A limb that anything was ever marked on, with its readings. */
+export type LimbSeries = { readonly limb: Limb; readonly readings: readonly Reading[] };
+
+/** A record's reports never change, and are asked for their limbs by several: they are found once. */
+const known = new WeakMap<ReadonlyMap<LocalDate, DayReport>, readonly LimbSeries[]>();
+
 /** The limbs anything was ever marked on, with their readings. */
-export function limbSeries(reports: ReadonlyMap<LocalDate, DayReport>) {
+export function limbSeries(reports: ReadonlyMap<LocalDate, DayReport>): readonly LimbSeries[] {
+  const found = known.get(reports) ?? seriesOf(reports);
+  known.set(reports, found);
+  return found;
+}
+
+function seriesOf(reports: ReadonlyMap<LocalDate, DayReport>): readonly LimbSeries[] {
   const days = [...reports].map(([date, { where, arm, leg }]) => ({
     date,
     // A day on which the places were asked has an order for both chains.
@@ -21,7 +34,7 @@ export function limbSeries(reports: ReadonlyMap<LocalDate, DayReport>) {
   // Most patients mark no limb at all.
   if (!days.some(({ where }) => where !== null && where.length > 0)) return [];
   return LIMBS.map((limb) => ({ limb, readings: limbReadings(limb, days) })).filter(
-    ({ readings }: { readings: readonly Reading[] }) => readings.some(({ value }) => value >= 0),
+    ({ readings }) => readings.some(({ value }) => value >= 0),
   );
 }
 

@@ -7,6 +7,7 @@ import {
   type Proposal,
   isDanger,
   isGrowth,
+  limbAlarm,
   outlooksOf,
 } from '../progression';
 import type { TriageLimits } from '../records';
@@ -44,7 +45,8 @@ export function outlook(
     below: previousRungIn(catalogue.all, circumstances),
   };
   const limb = limbWord(limbsOf(record), record.deficitSince !== null);
-  const since = limb === null ? null : limbSince(record);
+  // Only an alarm is known by its day.
+  const since = limbAlarm(limb) === null ? null : limbSince(record);
   const precautions = precautionsIn(record);
   const sessions = sessionsOf(record);
   return outlooksOf(

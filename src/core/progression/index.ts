@@ -2,7 +2,7 @@ export * from './apply';
 export * from './compare';
 export * from './disagreements';
 export { doseOf } from './dose-of';
-export { EASED_OFF } from './danger';
+export { EASED_OFF, limbAlarm } from './danger';
 export * from './facts';
 export * from './how-many';
 export * from './live';

@@ -58,8 +58,19 @@ function dayNumber(date: LocalDate): number {
  * @example addDays(localDate('2026-10-24'), 2) // "2026-10-26", across a clock change
  */
 export function addDays(date: LocalDate, days: number): LocalDate {
-  return new Date((dayNumber(date) + days) * DAY_MS).toISOString().slice(0, 10) as LocalDate;
+  const number = dayNumber(date) + days;
+  const known = NAMES.get(number);
+  if (known !== undefined) return known;
+  const name = new Date(number * DAY_MS).toISOString().slice(0, 10) as LocalDate;
+  if (NAMES.size >= MOST_NAMES) NAMES.clear();
+  NAMES.set(number, name);
+  return name;
 }
+
+/** Days that were written before: lists ask for the same few hundred by the ten thousand. */
+const NAMES = new Map<number, LocalDate>();
+/** Some fifty years of them. */
+const MOST_NAMES = 20_000;
 
 /** Whole calendar days from `from` to `to`; 0 for the same date, negative when `to` is earlier. */
 export function daysBetween(from: LocalDate, to: LocalDate): number {
