@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '@/core/units';
 
 /** Where the server’s own limits stand. */
 const FOLDERS = ['src/server', 'src/db'];
@@ -80,7 +81,7 @@ function wordsAbove(statement: ts.Statement, text: string): string {
 /** The named limits of one file, in the order they stand in. */
 export function limitsIn(file: string, text: string): Limit[] {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
-  const known = new Map<string, number>();
+  const known = new Map<string, number>(Object.entries({ MINUTE_MS, HOUR_MS, DAY_MS }));
   return source.statements.flatMap((statement) => {
     if (!ts.isVariableStatement(statement)) return [];
     return statement.declarationList.declarations.flatMap(({ name, initializer }) => {
@@ -95,16 +96,22 @@ export function limitsIn(file: string, text: string): Limit[] {
   });
 }
 
-/** docs/limits.md: every named limit of the server and its database. */
-export function limitsListing(root: string): string {
-  const files = FOLDERS.flatMap((folder) =>
+/** Every file of the server and its database, tests and tables left out. */
+export function serverFiles(root: string): string[] {
+  return FOLDERS.flatMap((folder) =>
     readdirSync(join(root, folder), { recursive: true }).map(
       (name) => `${folder}/${String(name).replaceAll('\\', '/')}`,
     ),
   )
     .filter((path) => path.endsWith('.ts') && !LEFT_OUT.test(path))
     .sort();
-  const limits = files.flatMap((path) => limitsIn(path, readFileSync(join(root, path), 'utf8')));
+}
+
+/** docs/limits.md: every named limit of the server and its database. */
+export function limitsListing(root: string): string {
+  const limits = serverFiles(root).flatMap((path) =>
+    limitsIn(path, readFileSync(join(root, path), 'utf8')),
+  );
   const row = ({ file, name, value, what }: Limit) =>
     `| ${file.replace('src/', '')} | ${name} | ${value} | ${what.replaceAll('|', '\\|')} |`;
   return [

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { RULES_HASH } from '@/core/screen';
 import { limitsIn, limitsListing } from './limits';
 import { rulesListing, screeningHash } from './listing';
+import { refusalsIn, refusalsListing } from './refusals';
 
 /** A table, limit, default or pace changes on purpose: `npm run rules`, and a look at what it wrote. */
 it('docs/rules.md says what the core says', () => {
@@ -16,6 +17,22 @@ it('the version of the screening is that of its tables', () => {
 it('docs/limits.md says what the server says', () => {
   const root = join(__dirname, '../..');
   expect(limitsListing(root)).toBe(readFileSync(join(root, 'docs/limits.md'), 'utf8'));
+});
+
+it('docs/refusals.md says what the server says', () => {
+  const root = join(__dirname, '../..');
+  expect(refusalsListing(root)).toBe(readFileSync(join(root, 'docs/refusals.md'), 'utf8'));
+});
+
+it('a refusal is its answer, its words, and its field', () => {
+  const text = `const GONE = 'It is gone.';
+if (a) throw new Problem(404, GONE);
+if (b) throw new Problem(400, \`At most \${MOST}.\`, ['body', 'date']);
+throw new Error('not for anybody');`;
+  expect(refusalsIn('a.ts', text).map(({ status, say, at }) => [status, say, at])).toEqual([
+    ['404', 'It is gone.', ''],
+    ['400', 'At most ${MOST}.', 'body.date'],
+  ]);
 });
 
 it('a limit is what its numbers come to, with the words above it', () => {

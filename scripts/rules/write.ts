@@ -2,11 +2,13 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { RULES_HASH, RULES_VERSION } from '@/core/screen';
 import { limitsListing } from './limits';
 import { rulesListing, screeningHash } from './listing';
+import { refusalsListing } from './refusals';
 
 /** `npm run rules`: writes docs/rules.md, and raises the version of the screening when it changed. */
 const VERSION_FILE = 'src/core/screen/rules-version.ts';
 const LISTING = 'docs/rules.md';
 const LIMITS = 'docs/limits.md';
+const REFUSALS = 'docs/refusals.md';
 
 const hash = screeningHash();
 let listing = rulesListing();
@@ -24,4 +26,7 @@ if (hash !== RULES_HASH) {
 }
 writeFileSync(LISTING, listing);
 writeFileSync(LIMITS, limitsListing(process.cwd()));
-console.log(`${LISTING} and ${LIMITS} written. Read their difference before you commit it.`);
+writeFileSync(REFUSALS, refusalsListing(process.cwd()));
+console.log(
+  `${LISTING}, ${LIMITS} and ${REFUSALS} written. Read their difference before you commit it.`,
+);

@@ -1,3 +1,4 @@
+import { HOUR_MS, MINUTE_MS } from '@/core/units';
 /**
  * How many rows each list is read with at most. A list that meets its bound shows its newest rows, or
  * the first in its order; one page of the record never reads a clinic's whole life.
@@ -84,10 +85,7 @@ export const LIST_BOUNDS = {
 } as const;
 
 /** How long a member's session lives: idle, and in all, in milliseconds. */
-export const SESSION_LIFE = { idle: 30 * 60_000, whole: 12 * 3_600_000 } as const;
+export const SESSION_LIFE = { idle: 30 * MINUTE_MS, whole: 12 * HOUR_MS } as const;
 
 /** Two processes' clocks may differ by so much; what is further ahead, a wrong clock wrote. */
-export const CLOCK_SLACK_MS = 5 * 60_000;
-
-/** The ages of links and devices are counted in days of so many milliseconds. */
-export const DAY_MS = 86_400_000;
+export const CLOCK_SLACK_MS = 5 * MINUTE_MS;

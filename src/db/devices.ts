@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Instant } from '@/core/schedule';
-import type { ClinicId, PatientId } from '@/core/units';
-import { DAY_MS, LIST_BOUNDS } from './bounds';
+import { DAY_MS, type ClinicId, type PatientId } from '@/core/units';
+import { LIST_BOUNDS } from './bounds';
 import { type Statement, builder, read, readOne } from './door';
 import { clinic, patient, patientDevice, patientLink } from './schema';
 

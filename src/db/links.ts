@@ -1,7 +1,7 @@
 import type { Instant } from '@/core/schedule';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { ClinicId, LinkId, PatientId } from '@/core/units';
-import { DAY_MS } from './bounds';
+import { DAY_MS, type ClinicId, type LinkId, type PatientId } from '@/core/units';
+
 import { type Statement, builder, readOne } from './door';
 import { clinic, patientLink } from './schema';
 

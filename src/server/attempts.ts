@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '@/core/units';
 import { type Instant, later } from '@/core/schedule';
 import {
   GuardRefused,
@@ -25,8 +26,6 @@ export type Purpose =
   | 'first run'
   | 'mail test'
   | 'read by a key';
-
-const MINUTE_MS = 60_000;
 
 /**
  * How many wrong tries are let through before anything is checked again.

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@/core/units';
 import { getTableName } from 'drizzle-orm';
 import type { ErasureDraft, ErasureReason, SafetyDraft } from '@/core/records';
 import { later } from '@/core/schedule';
@@ -117,7 +118,7 @@ export async function erasedAt(lead: SignedIn) {
   }));
 }
 
-const YEAR_MS = 365.25 * 86_400_000;
+const YEAR_MS = 365.25 * DAY_MS;
 
 /**
  * Records in which nothing was written for as long as the clinic keeps them, oldest first; none where it

@@ -6,7 +6,7 @@ import type { SentVersion } from '@/core/programme';
 import type { StoredEventBody, ToldBackDraft, ToldDraft } from '@/core/records';
 import { type WallMinute, instantAt, sessionsOn, versionOn } from '@/core/schedule';
 import { adviseOn } from '@/core/symptoms';
-import { type LocalDate, addDays } from '@/core/units';
+import { MINUTE_MS, type LocalDate, addDays } from '@/core/units';
 import { type Patient, eventsOfDay } from '@/db';
 import { type SignedIn, actorOf, thatMemberMay } from './access';
 import { now } from './clock';
@@ -19,7 +19,6 @@ import { type ComingEvent, hashOf, takeInFrom } from './take-in';
 
 /** How far back a day is written down: a sheet of some weeks. */
 const OLDEST_DAYS = 60;
-const MINUTE_MS = 60_000;
 const NOON = 720 as WallMinute;
 
 /** What a day asked, and what was told of it so far. */

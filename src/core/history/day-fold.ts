@@ -8,7 +8,7 @@ import {
   later,
   minuteIn,
 } from '../schedule';
-import { type LocalDate, addDays } from '../units';
+import { DAY_MS, HOUR_MS, type LocalDate, addDays } from '../units';
 import { type DayReport, RECALLED_AFTER_HOURS, dayOfEvent, foldReport } from './day-report';
 import { standingEvents } from './standing-events';
 import { type DayDone, type PlayedSession, type ProgrammeVersion, foldDay } from './history';
@@ -35,7 +35,7 @@ export type KeptEvent = {
 };
 
 /** Further back than this a device's clock is not believed at all, milliseconds. */
-const OLDEST_BELIEVED_MS = 60 * 86_400_000;
+const OLDEST_BELIEVED_MS = 60 * DAY_MS;
 /** Further ahead than this neither; clocks of a network differ by seconds. */
 const NEWEST_BELIEVED_MS = 120_000;
 
@@ -143,7 +143,7 @@ function sessionsIn(
 /** Events in the order they happened, each with whether it was entered long after its day. */
 function toldOn(date: LocalDate, events: readonly KeptEvent[], zone: Zone) {
   const midnight = instantAt(zone, addDays(date, 1), 0 as WallMinute);
-  const late = later(midnight, RECALLED_AFTER_HOURS * 3_600_000);
+  const late = later(midnight, RECALLED_AFTER_HOURS * HOUR_MS);
   return [...events].sort(inOrder).map((event) => ({
     body: event.body,
     recalled: happenedAt(event) > late,

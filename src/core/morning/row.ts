@@ -21,7 +21,7 @@ import {
   type TriageLimits,
   triage,
 } from '../triage';
-import { type LocalDate, addDays, daysBetween } from '../units';
+import { HOUR_MS, type LocalDate, addDays, daysBetween } from '../units';
 import type { Alert, HandedLink, MorningFacts } from './facts';
 
 /** Ribs of a patient's small lantern: so many days, today the newest. */
@@ -33,7 +33,6 @@ export const LANTERN_DAYS = 14;
  */
 export const NOTHING_LEFT_PAIN = 2;
 
-const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 
 /** What a row needs beside the patient. */

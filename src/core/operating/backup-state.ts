@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units';
 import type { Instant } from '../schedule';
 
 /** How the clinic's backups stand, as its lead is told. */
@@ -7,7 +8,7 @@ export type BackupState =
   | { readonly kind: 'good' | 'old'; readonly at: number; readonly failure: string | null };
 
 /** The newest good backup may be so old, milliseconds: one night may fail. Common practice, no source. */
-const OLD_MS = 2 * 86_400_000;
+const OLD_MS = 2 * DAY_MS;
 
 /**
  * How backups stand that have a place.

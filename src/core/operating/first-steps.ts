@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units';
 import type { Instant } from '../schedule';
 
 /** What a new clinic has done of what it needs. */
@@ -17,7 +18,6 @@ export type FirstStep = (typeof FIRST_STEPS)[number];
 
 /** After so many days nobody is asked any more: a clinic of one person has done what it wants. */
 const ASKED_DAYS = 30;
-const DAY_MS = 86_400_000;
 
 /**
  * What is still to do in a new clinic, in the order of its worth; nothing where all is done, or it is no

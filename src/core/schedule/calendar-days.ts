@@ -1,7 +1,6 @@
-import { type LocalDate, dateRange } from '../units';
+import { HOUR_MS, type LocalDate, dateRange } from '../units';
 import type { Zone } from './zone';
 
-const HOUR_MS = 3_600_000;
 /** Any hour that a date could have anywhere lies so many hours from its midnight at Greenwich. */
 const FIRST_HOUR = -14;
 const LAST_HOUR = 36;

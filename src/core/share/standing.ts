@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../units';
 import type { Instant } from '../schedule';
 
 /** What a phone is shown, as the clinic last said it. */
@@ -12,7 +13,7 @@ export const SHARE_BEAT_MS = 5_000;
 /** A desk that said nothing for so long has lost its connection, in ms: four beats. */
 export const SHARE_SILENT_MS = 20_000;
 /** One that said nothing for so long is over, in ms. */
-export const SHARE_OVER_MS = 10 * 60_000;
+export const SHARE_OVER_MS = 10 * MINUTE_MS;
 
 export type ShareStanding = 'running' | 'silent' | 'over';
 

@@ -4,6 +4,7 @@ export * from './intl-tag';
 export * from './isolated';
 export * from './local-date';
 export * from './measure-units';
+export * from './milliseconds';
 export * from './range';
 export * from './result';
 export * from './seconds';

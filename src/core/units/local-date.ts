@@ -1,3 +1,4 @@
+import { DAY_MS } from './milliseconds';
 /**
  * A calendar date in somebody's own zone, written YYYY-MM-DD (proleptic Gregorian).
  * It carries no zone: the patient's zone decides which instants belong to it.
@@ -6,7 +7,6 @@
 export type LocalDate = string & { readonly __unit: 'local date' };
 
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
-const DAY_MS = 86_400_000;
 
 /**
  * Reads YYYY-MM-DD; null when the text is not a date of the calendar.

@@ -1,7 +1,7 @@
 import { PERIODS_MS } from '../periods';
 import { type Desk, type DeskDraft, DeskState } from '@/core/records';
 import { later } from '@/core/schedule';
-import type { PatientId } from '@/core/units';
+import { MINUTE_MS, type PatientId } from '@/core/units';
 import { deskDraftOf, forgetDeskDraft, othersAtDesk, putDeskDraft, write } from '@/db';
 import { type SignedIn, stillMay } from '../access';
 import { now } from '../clock';
@@ -23,7 +23,7 @@ export async function othersWriting(
   );
   return rows.map(({ name, updatedAt }) => ({
     name,
-    minutesAgo: Math.floor((at - updatedAt) / 60_000),
+    minutesAgo: Math.floor((at - updatedAt) / MINUTE_MS),
   }));
 }
 

@@ -1,5 +1,5 @@
 import { later } from '@/core/schedule';
-import type { ClinicId } from '@/core/units';
+import { HOUR_MS, type ClinicId } from '@/core/units';
 import {
   alertsToEscalate,
   audit,
@@ -11,8 +11,6 @@ import {
 } from '@/db';
 import { now } from '../clock';
 import { limitsOf } from './outlook';
-
-const HOUR_MS = 3_600_000;
 
 /**
  * Alerts nobody has taken within the clinic's time become the lead's, once and for the record: the

@@ -1,7 +1,7 @@
 import { later } from '@/core/schedule';
 import { sayToPatient } from '@/catalogue';
 import { type WallMinute, instantAt } from '@/core/schedule';
-import { addDays } from '@/core/units';
+import { MINUTE_MS, addDays } from '@/core/units';
 import {
   type Patient,
   audit,
@@ -77,7 +77,7 @@ export async function calendarOf(patient: Patient): Promise<string> {
     ]) {
       const event = newEvent(`${patient.id}.${date}.${moment.key}@dry-lantern`, sequence);
       const start = instantAt(zone, date, moment.at as WallMinute);
-      const end = later(start, moment.minutes * 60_000);
+      const end = later(start, moment.minutes * MINUTE_MS);
       event.updatePropertyWithValue('dtstart', calendarTime(start));
       event.updatePropertyWithValue('dtend', calendarTime(end));
       event.updatePropertyWithValue(

@@ -9,7 +9,7 @@ import {
   retryAfter,
 } from '@/core/reminders';
 import { type WallMinute, instantAt } from '@/core/schedule';
-import { type LocalDate, addDays, type ClinicId } from '@/core/units';
+import { DAY_MS, MINUTE_MS, type LocalDate, addDays, type ClinicId } from '@/core/units';
 import {
   type MessageRow,
   type Patient,
@@ -129,7 +129,7 @@ async function planFor(patient: Patient, settings: ReminderSettings, at: Instant
   );
 }
 
-const dayNumber = (date: LocalDate) => Math.floor(Date.parse(`${date}T00:00:00Z`) / 86_400_000);
+const dayNumber = (date: LocalDate) => Math.floor(Date.parse(`${date}T00:00:00Z`) / DAY_MS);
 
 /** Sends what is due: each message is claimed before it is tried, so that no two send it. */
 export async function sendDue(send: Sender, at = now()): Promise<void> {
@@ -138,7 +138,7 @@ export async function sendDue(send: Sender, at = now()): Promise<void> {
     // A server that answers slowly keeps nobody's next message waiting for ever: the rest comes next time.
     if (performance.now() > until) return;
     const wait = retryAfter(row.attempts + 1);
-    await write(() => [claimMessage(row, later(at, (wait ?? 0) * 60_000))]);
+    await write(() => [claimMessage(row, later(at, (wait ?? 0) * MINUTE_MS))]);
     const claimed = await messageById(row.clinicId, row.id);
     if (claimed?.state !== 'waiting' || claimed.attempts !== row.attempts + 1) continue;
     const became = await send(row).catch((): Outcome => ({ outcome: 'failed' }));

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@/core/units';
 import { ENGLISH } from '@/catalogue';
 import type { Instant } from '@/core/schedule';
 import { Problem } from '../problem';
@@ -8,7 +9,6 @@ import { tallyOf } from '../tally';
  * comes to, so that only a program meets it.
  */
 export const MOST_BYTES_A_DAY = 10 * 1024 * 1024;
-const DAY_MS = 86_400_000;
 const count = tallyOf('quota', DAY_MS, MOST_BYTES_A_DAY);
 
 /**

@@ -1,10 +1,10 @@
+import { MINUTE_MS } from '@/core/units';
 import type { Instant } from '@/core/schedule';
 import { Problem } from '../problem';
 import { tallyOf } from '../tally';
 
 /** Questions of one key within a minute. */
 export const MOST_A_MINUTE = 120;
-const MINUTE_MS = 60_000;
 const count = tallyOf('read-rate', MINUTE_MS, MOST_A_MINUTE);
 
 /**

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '@/core/units';
 import { SHARE_BEAT_MS } from '@/core/share';
 import { patientByDevice, seenShare, write } from '@/db';
 import { type PatientHere, stillHolds } from '../access';
@@ -8,7 +9,7 @@ import { messageOf, shareAsItStands } from './looking-on';
 /** How often it is looked whether something changed, ms: one read by a key. */
 const LOOK_MS = 300;
 /** After so long a stream ends by itself, and the browser asks again, ms. */
-const LONGEST_MS = 15 * 60_000;
+const LONGEST_MS = 15 * MINUTE_MS;
 /** Streams at once of one device: the oldest gives way. */
 const MOST_OF_DEVICE = 2;
 /** Streams open at once on this server; whoever comes then asks again. */

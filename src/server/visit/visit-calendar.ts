@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { type Instant, type WallMinute, instantAt, later } from '@/core/schedule';
 import type { VisitWay } from '@/core/records';
-import { type LocalDate, addDays } from '@/core/units';
+import { MINUTE_MS, type LocalDate, addDays } from '@/core/units';
 import {
   endVisitCalendar,
   memberByCalendar,
@@ -85,7 +85,7 @@ export async function visitCalendarBehind(token: string, origin: string): Promis
       event.updatePropertyWithValue('dtend', day(addDays(visit.date, 1)));
     } else {
       const start = instantAt(zone, visit.date, visit.minute as WallMinute);
-      const end = later(start, USUAL_MINUTES * 60_000);
+      const end = later(start, USUAL_MINUTES * MINUTE_MS);
       event.updatePropertyWithValue('dtstart', calendarTime(start));
       event.updatePropertyWithValue('dtend', calendarTime(end));
     }
