@@ -100,6 +100,40 @@ describe('what is asked today', () => {
     expect(asks([{ pains: [2] }], { asks: 'repetitions' })).toHaveLength(1);
   });
 
+  it('is the numbers of a set until they were counted', () => {
+    const asks = (
+      what: 'repetitions' | 'ten-rep maximum',
+      set: object | null,
+      lineage = 'tuck',
+    ) => {
+      const day = localDate('2026-11-24');
+      const lines = [{ lineage, counted: set && [set] }];
+      const given = {
+        ...facts([{}, {}]),
+        versions: [{ lines: [{ lineage: 'tuck', exercise: { name: 'Tuck' } }] }],
+        done: new Map([[day, { sessions: [{ lines }] }]]),
+      } as unknown as PatientFacts;
+      const decision = {
+        move: 'ask',
+        decision: 'accepted',
+        asks: what,
+        lineage: 'tuck',
+        localDate: localDate('2026-11-23'),
+      };
+      const decisions = [decision] as unknown as Asked['decisions'];
+      return questionsFor(given, { ...NOTHING, decisions }, TODAY).questions.asks?.length ?? 0;
+    };
+    const load = { amount: 5, unit: 'kg' };
+    expect(asks('repetitions', null)).toBe(1);
+    expect(asks('repetitions', { reps: 8, load: null })).toBe(0);
+    expect(asks('repetitions', { reps: null, load })).toBe(1);
+    expect(asks('ten-rep maximum', { reps: 8, load: null })).toBe(1);
+    expect(asks('ten-rep maximum', { reps: null, load })).toBe(1);
+    expect(asks('ten-rep maximum', { reps: 8, load })).toBe(0);
+    // Of another line nothing is an answer.
+    expect(asks('ten-rep maximum', { reps: 8, load }, 'row')).toBe(1);
+  });
+
   it('is the day until it was told', () => {
     expect(asked([]).questions.daily).toBe(true);
     expect(asked([{ worst: 0 }]).questions.daily).toBe(false);

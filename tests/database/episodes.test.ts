@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { addDays } from '@/core/units';
-import { correctionsOf, episodesOf } from '@/db';
+import { eq } from 'drizzle-orm';
+import { comesForOf, correctionsOf, episodesOf, write } from '@/db';
+import { episode } from '@/db/schema';
 import { setClock } from '@/server/clock';
 import { findPatients } from '@/server/details';
 import { correctComplaint, openAnother } from '@/server/episodes';
@@ -70,6 +72,35 @@ describe('episodes', () => {
       } as never),
     ).rejects.toMatchObject({ status: 409 });
     expect(await found('neck returning')).toEqual(['Returning Patient']);
+  });
+
+  it('say what a patient comes for: all that are open, else the newest', async () => {
+    const id = await add('Comes For', { complaint: 'Neck', area: 'neck' });
+    const { clinicId } = stage.practitioner;
+    const comes = async () => (await comesForOf(clinicId, [id])).get(id);
+    expect(await comes()).toEqual({ complaint: 'Neck', isOpen: true, from: today() });
+    const other = (complaint: string) =>
+      openAnother(stage.practitioner, {
+        id: randomUUID(),
+        patientId: id,
+        complaint,
+        area: 'back',
+      } as never);
+    await other('Low back');
+    expect(await comes()).toMatchObject({ complaint: 'Low back · Neck', isOpen: true });
+    const [newest, first] = await episodesOf(clinicId, id);
+    // The newer one ends first: what is still open is what is come for.
+    const close = (one: typeof newest) =>
+      write((db) => [
+        db
+          .update(episode)
+          .set({ closedOn: today() })
+          .where(eq(episode.id, (one as NonNullable<typeof one>).id)),
+      ]);
+    await close(newest);
+    expect(await comes()).toMatchObject({ complaint: 'Neck', isOpen: true });
+    await close(first);
+    expect(await comes()).toMatchObject({ complaint: 'Low back', isOpen: false });
   });
 
   it('keeps what a complaint was called before, and refuses over a newer one', async () => {

@@ -101,6 +101,7 @@ describe('setting it up', () => {
   it('shows the password to nobody, keeps it when left empty, and never takes it elsewhere', async () => {
     await set();
     expect(JSON.stringify(await mailOf(stage.lead))).not.toContain('right');
+    expect(await mailOf(stage.lead)).toMatchObject({ hasPassword: true });
     await set({ password: '' });
     expect((await mailServerOf(stage.lead.clinicId))?.password).toBe('right');
     await expect(set({ password: '', host: 'elsewhere.example' })).rejects.toMatchObject({

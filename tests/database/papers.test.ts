@@ -72,6 +72,7 @@ it('is deleted for good, and that there was one stays', async () => {
 
 it.each<[string, () => Buffer, Partial<PaperFacts>, number]>([
   ['empty', () => Buffer.alloc(0), {}, 400],
+  ['of one byte, which is not empty', () => Buffer.from([1]), {}, 415],
   ['a page of another site', () => Buffer.from('<html><script>alert(1)</script>'), {}, 415],
   ['a picture cut short', () => Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2]), {}, 415],
   ['of a day to come', () => PDF, { receivedOn: '2999-01-01' as never }, 400],

@@ -115,6 +115,8 @@ describe('side photos', () => {
     const angle = async () =>
       (await latestMeasures(patient)).find((one) => one.kind === 'craniovertebral-angle');
     expect((await angle())?.value).toBeCloseTo(44, 6);
+    // Marked once, a photo says nothing of whoever marked it.
+    expect(await ownErrorOf(stage.practitioner)).toBeNull();
     const off = {
       ...figure.marks,
       tragus: { x: figure.marks.tragus.x, y: figure.marks.tragus.y + 20 },

@@ -132,6 +132,15 @@ describe('a server that starts', () => {
     expect(await clinics()).toBe(1);
   });
 
+  it('copies nothing where nothing is to be migrated', async () => {
+    await aClinic();
+    await prepareDatabase(old);
+    await closeServer();
+    expect(
+      readdirSync(join(folder, 'data')).filter((name) => name.includes('before-migration')),
+    ).toEqual([]);
+  });
+
   it('closes folder and files to everybody else, and leaves no journal when it ends', async () => {
     mkdirSync(join(folder, 'data'), { mode: 0o755 });
     await aClinic();
