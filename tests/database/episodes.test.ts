@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { addDays } from '@/core/units';
 import { eq } from 'drizzle-orm';
-import { comesForOf, correctionsOf, episodesOf, write } from '@/db';
+import { AlreadyThere, comesForOf, correctionsOf, episodesOf, write } from '@/db';
 import { episode } from '@/db/schema';
 import { setClock } from '@/server/clock';
 import { findPatients } from '@/server/details';
@@ -117,9 +117,24 @@ describe('episodes', () => {
         was: { complaint: was, area: null },
       } as never);
     await put('Elbow', 'Neck');
+    const sent = randomUUID();
+    const again = (complaint: string, was: string) =>
+      correctComplaint(stage.practitioner, {
+        id: sent,
+        patientId: id,
+        episodeId: episode?.id,
+        complaint,
+        area: null,
+        was: { complaint: was, area: null },
+      } as never);
+    await again('Wrist', 'Elbow');
+    // Sent again it is there once; another one under its id is not said to be kept.
+    await again('Wrist', 'Elbow');
+    await expect(again('Hand', 'Wrist')).rejects.toBeInstanceOf(AlreadyThere);
     await expect(put('Knee', 'Neck')).rejects.toMatchObject({ guard: 'newest' });
     const rows = await correctionsOf(patient.clinicId, patient.id);
     expect(rows.map(({ correction }) => [correction.field, correction.before])).toEqual([
+      ['complaint', 'Elbow'],
       ['complaint', 'Neck'],
     ]);
   });

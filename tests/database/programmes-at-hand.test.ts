@@ -1,6 +1,7 @@
 import { rmSync } from 'node:fs';
 import { READY_PROGRAMMES } from '@/catalogue';
 import { readProgrammeFile } from '@/core/exchange';
+import { bareFigure } from '@/core/studio';
 import type { ExerciseId } from '@/core/units';
 import { closeDatabase } from '@/db';
 import { ownExercises, saveExercise } from '@/server/desk/exercises';
@@ -144,6 +145,18 @@ describe('as files', () => {
     ).rejects.toMatchObject({ status: 409 });
     expect(await templateList(other.clinicId)).toEqual(before);
     expect((await ownExercises(other.clinicId)).map(({ name }) => name)).toEqual(['Sail hauling']);
+  });
+
+  it('takes in no drawing of what no body does', async () => {
+    const figure = bareFigure('standing');
+    const far = { by: 'goal', to: [300, 300, 0], pole: [0, -1, 0] } as const;
+    const poses = figure.poses.map((pose) => ({ ...pose, arms: { ...pose.arms, right: far } }));
+    const drawn = (of: object) => programmeText(ownDraft('Sky reaching', { figure: of as never }));
+    expect(await previewProgramme(other.clinicId, drawn(figure))).toMatchObject({ kind: 'right' });
+    expect(await previewProgramme(other.clinicId, drawn({ ...figure, poses }))).toMatchObject({
+      kind: 'wrong',
+      problems: [expect.stringMatching(/^The drawing of “Sky reaching”: pose 1 .*cm short/)],
+    });
   });
 
   it('gives no file of another clinic’s template', async () => {

@@ -17,13 +17,16 @@ import {
   RECORD_TABLES,
   RECORD_TABLE_NAMES,
   TABLES_OF_PATIENT,
+  eraseStatements,
   membersOf,
   patientById,
   paperBytesOf,
   photoBytesOf,
   recordRows,
   rowInFile,
+  write,
 } from '@/db';
+import { now } from '@/server/clock';
 import { detailsFor, findPatients, saveDetails } from '@/server/details';
 import { correctPatient } from '@/server/identity';
 import { morningList } from '@/server/morning-list';
@@ -415,4 +418,25 @@ it('reads as a page, with nobody’s words taken for markup', () => {
   expect(page).not.toContain('<script');
   for (const word of ['Screenings', 'Measures', 'Programmes', 'Sessions', 'Nod weak'])
     expect(page).toContain(word);
+});
+
+it('is not taken in again where it was erased, and not even read there', async () => {
+  const { emails } = await makeClinic('erased', ownDomain());
+  const lead = await member(emails.lead);
+  const { clinicId, id: memberId } = lead;
+  await write(() =>
+    eraseStatements({
+      clinicId,
+      patientId,
+      memberId,
+      at: now(),
+      reason: 'asked',
+    }),
+  );
+  for (const way of [look, take])
+    await expect(way(zip, lead)).rejects.toMatchObject({
+      status: 400,
+      say: expect.stringContaining('This record was erased here.') as string,
+    });
+  expect(await patientById(lead.clinicId, patientId)).toBeNull();
 });
