@@ -107,18 +107,7 @@ describe('episodes', () => {
     const id = await add('Corrected Complaint');
     const patient = await patientOf(stage, id);
     const [episode] = await episodesOf(patient.clinicId, patient.id);
-    const put = (complaint: string, was: string) =>
-      correctComplaint(stage.practitioner, {
-        id: randomUUID(),
-        patientId: id,
-        episodeId: episode?.id,
-        complaint,
-        area: null,
-        was: { complaint: was, area: null },
-      } as never);
-    await put('Elbow', 'Neck');
-    const sent = randomUUID();
-    const again = (complaint: string, was: string) =>
+    const put = (complaint: string, was: string, sent: string = randomUUID()) =>
       correctComplaint(stage.practitioner, {
         id: sent,
         patientId: id,
@@ -127,10 +116,12 @@ describe('episodes', () => {
         area: null,
         was: { complaint: was, area: null },
       } as never);
-    await again('Wrist', 'Elbow');
+    await put('Elbow', 'Neck');
+    const sent = randomUUID();
+    await put('Wrist', 'Elbow', sent);
     // Sent again it is there once; another one under its id is not said to be kept.
-    await again('Wrist', 'Elbow');
-    await expect(again('Hand', 'Wrist')).rejects.toBeInstanceOf(AlreadyThere);
+    await put('Wrist', 'Elbow', sent);
+    await expect(put('Hand', 'Wrist', sent)).rejects.toBeInstanceOf(AlreadyThere);
     await expect(put('Knee', 'Neck')).rejects.toMatchObject({ guard: 'newest' });
     const rows = await correctionsOf(patient.clinicId, patient.id);
     expect(rows.map(({ correction }) => [correction.field, correction.before])).toEqual([
