@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { StoredDone, StoredReport } from '@/core/records';
+import { StoredDone, StoredReport, isWholeDone, isWholeReport } from '@/core/records';
 import { type ClinicId, type LocalDate, type PatientId, parseLocalDate } from '@/core/units';
 import { read } from './door';
 import { dayDone } from './schema';
@@ -49,14 +49,10 @@ function daysIn(row: { readonly patientId: PatientId; readonly days: string }): 
   const found: DayRead[] = [];
   for (const [date, done, report] of textsIn(row.days) ?? [[]]) {
     const localDate = typeof date === 'string' ? parseLocalDate(date) : null;
-    const [readDone, readReport] = [StoredDone.safeParse(done), StoredReport.safeParse(report)];
-    if (!localDate || !readDone.success || !readReport.success) return null;
-    found.push({
-      patientId: row.patientId,
-      localDate,
-      done: readDone.data,
-      report: readReport.data,
-    });
+    const readDone = isWholeDone(done) ? done : StoredDone.safeParse(done).data;
+    const readReport = isWholeReport(report) ? report : StoredReport.safeParse(report).data;
+    if (!localDate || !readDone || !readReport) return null;
+    found.push({ patientId: row.patientId, localDate, done: readDone, report: readReport });
   }
   return found.sort((a, b) => (a.localDate < b.localDate ? -1 : 1));
 }

@@ -83,6 +83,8 @@ const known = ({ stretch, log }: Lived, event: string) => ({
 
 function inSession(here: Lived): Happening[] {
   const { log } = here;
+  const isRed = log.pain !== null && lightOf(log.pain) === 'red';
+  if (log.stopped === 'no' && !isRed) return [];
   const event = known(here, `session ${log.id}`);
   const found: Happening[] = [];
   if (log.stopped !== 'no')
@@ -91,7 +93,7 @@ function inSession(here: Lived): Happening[] {
       kind: 'stopped',
       say: `Stopped on ${shortDay(log.date)} because something felt wrong`,
     });
-  if (log.pain !== null && lightOf(log.pain) === 'red')
+  if (isRed)
     found.push({
       ...event,
       kind: 'red light',
@@ -113,9 +115,12 @@ function nextMorning(lived: readonly Lived[], at: number): Happening[] {
   const here = lived[at];
   if (!here || !isUnsettled(here.log)) return [];
   const { log } = here;
+  const isAmber = log.pain !== null && lightOf(log.pain) === 'amber';
+  const before = dayBefore(lived, at);
+  const isAgain = before !== undefined && isUnsettled(before.log);
+  if (log.nextMorning !== 'flare' && !isAmber && !isAgain) return [];
   const event = known(here, `morning after ${log.date}`);
   const found: Happening[] = [];
-  const before = dayBefore(lived, at);
   if (log.nextMorning === 'flare') {
     const flares = new Set(
       lived
@@ -133,13 +138,13 @@ function nextMorning(lived: readonly Lived[], at: number): Happening[] {
         : { ...event, kind: 'flare', say: `A flare the morning after ${shortDay(log.date)}` },
     );
   }
-  if (log.pain !== null && lightOf(log.pain) === 'amber')
+  if (isAmber)
     found.push({
       ...event,
       kind: 'amber, not settled',
       say: `Pain ${log.pain} of 10 on ${shortDay(log.date)} that had not settled by next morning`,
     });
-  if (before && isUnsettled(before.log))
+  if (isAgain)
     found.push({
       ...event,
       kind: 'sore again',

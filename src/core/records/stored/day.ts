@@ -3,6 +3,7 @@ import { SKIP_REASONS, SORENESS } from '../../adherence';
 import type { DayDone, DayReport } from '../../history';
 import { NO_REPORT } from '../../history';
 import { ADVICE, COMPLAINTS, type RegionId, isRegion } from '../../symptoms';
+import { unchangedBy } from './unchanged';
 
 const LineLog = z.object({
   lineage: z.string(),
@@ -71,3 +72,8 @@ export const StoredReport = z
   .object(told)
   .partial()
   .transform((report): DayReport => ({ ...NO_REPORT, ...report }));
+
+/** Whether a day's fold is kept just as it is read. */
+export const isWholeDone = unchangedBy<DayDone>(StoredDone);
+/** Whether a day's report is, with every part that is kept today. */
+export const isWholeReport = unchangedBy<DayReport>(z.object(told));
