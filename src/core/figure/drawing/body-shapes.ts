@@ -1,4 +1,4 @@
-import type { Pose, Skeleton } from '../body';
+import type { HandShape, Pose, Skeleton } from '../body';
 import type { View } from '../figure';
 import type { BodyRings } from '../surface/body-rings';
 import { footShape } from '../surface/foot';
@@ -180,7 +180,7 @@ function armOf(skeleton: Skeleton, rings: BodyRings, camera: Camera, side: Side,
   const [upper, lower] = [rings.upperArm[own], rings.forearm[own]];
   const from = [upper, lower, ...numbersOf(skeleton, ['thorax', `hand${side}`])];
   return keep(`arm ${own}`, [...from, skeleton.hands[own]], () =>
-    armFrom(skeleton, upper, lower, camera, side),
+    armFrom(skeleton, upper, lower, camera, side, skeleton.hands[own]),
   );
 }
 
@@ -190,14 +190,10 @@ function armFrom(
   lower: readonly Ring[],
   camera: Camera,
   side: Side,
+  shape: HandShape,
 ) {
   const limb = limbOutline(upper, lower);
-  const hand = handShape(
-    skeleton,
-    camera,
-    side,
-    skeleton.hands[side === 'Right' ? 'right' : 'left'],
-  );
+  const hand = handShape(skeleton, camera, side, shape);
   const [x, y] = shoulderRing(skeleton, camera, side).at;
   return {
     d: (limb.from ? capsule([x, y, SHOULDER_CM], limb.from) : '') + limb.d + hand.d,

@@ -31,11 +31,11 @@ export function bodyRings(
     return { right: one('Right'), left: one('Left') };
   };
   const { right, left } = pose.blades;
-  const trunk = [right.up, right.back, left.up, left.back];
+  const blades = [right.up, right.back, left.up, left.back];
   return {
     trunk: keep(
       'rings of trunk',
-      [...numbersOf(skeleton, ['pelvis', 'lumbar', 'thorax']), ...trunk],
+      [...numbersOf(skeleton, ['pelvis', 'lumbar', 'thorax']), ...blades],
       () => trunkRings(skeleton, pose, camera),
     ),
     neck: keep('rings of neck', numbersOf(skeleton, ['thorax', 'neck', 'head']), () =>

@@ -74,6 +74,7 @@ describe('what a schema would give back as it is', () => {
 
   it.each<[string, z.ZodType, unknown, boolean]>([
     ['a key more', z.object({ a: z.number() }), { a: 1, b: 2 }, false],
+    ['a key more without a name', z.object({ a: z.number() }), { a: 1, '': 2 }, false],
     ['a key less that may be', z.object({ a: z.number().optional() }), {}, true],
     ['a number that is none', z.number(), Number.NaN, false],
     ['a list for an object', z.object({}), [], false],

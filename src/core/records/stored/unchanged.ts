@@ -71,8 +71,6 @@ function hasJust(shape: z.core.$ZodShape): Check {
       if (!checks[at]?.(one)) return false;
       if (one !== undefined) asked += 1;
     }
-    let there = 0;
-    for (const key in given) if (key) there += 1;
-    return there === asked;
+    return Object.keys(given).length === asked;
   };
 }
