@@ -11,7 +11,8 @@ const transform = {
   ],
 };
 const shared = {
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/tests/modules/environment.cjs',
+  runtime: '<rootDir>/tests/modules/runtime.cjs',
   transform,
   transformIgnorePatterns: [
     '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|temporal-polyfill|temporal-utils|intl-messageformat|@formatjs/[a-z-]+|uuid|@lingui/[a-z-]+|fhir-kit-client|flesch-kincaid|syllable|@messageformat/[a-z-]+)/)',

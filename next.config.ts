@@ -10,6 +10,8 @@ const config: NextConfig = {
     // A build takes less than half as long, and what the server's log says of a fault stays readable.
     turbopackMinify: { server: false },
     turbopackSourceMaps: false,
+    // A server that a test starts for itself is asked for few pages; others load all before they are asked.
+    preloadEntriesOnStart: process.env.PAGES_WHEN_ASKED !== '1',
     // The project keeps its own mark of what a build was made of (scripts/lib/project.mjs).
     turbopackFileSystemCacheForBuild: false,
     // What a photo may be, and what stands around it; more never comes as far (scripts/serve).

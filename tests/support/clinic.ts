@@ -15,7 +15,6 @@ import {
   insertClinic,
   insertMember,
   memberBySession,
-  migrateDatabase,
   patientByDevice,
   write,
 } from '@/db';
@@ -29,6 +28,7 @@ import { hashToken } from '@/server/secrets';
 import { signIn } from '@/server/sign-in';
 import { saveScreening, screeningState } from '@/server/visit/screening';
 import { dateIn } from '@/core/schedule';
+import { migrated } from './migrated';
 
 export const PASSWORD = 'a long enough password';
 export const ZONE = 'Europe/Lisbon' as Zone;
@@ -43,7 +43,7 @@ export const minute = (value: number) => value as WallMinute;
 export async function useDatabase(folder: string): Promise<void> {
   closeDatabase();
   process.env.DATA_DIR = folder;
-  await migrateDatabase();
+  await migrated();
 }
 
 export type TestClinic = { readonly id: string; readonly emails: Readonly<Record<Role, string>> };

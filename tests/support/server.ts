@@ -59,6 +59,7 @@ export async function startTestServer(
         // Whatever the machine calls itself.
         HOST: '',
         PUBLIC_URL: `http://localhost:${port}`,
+        PAGES_WHEN_ASKED: '1',
         ...environment,
       },
       stdio: ['ignore', output, output],

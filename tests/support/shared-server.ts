@@ -4,7 +4,7 @@ import { startTestServer } from './server';
 const running = globalThis as { dryLanternServer?: Awaited<ReturnType<typeof startTestServer>> };
 
 export default async function start(): Promise<void> {
-  const server = await startTestServer();
+  const server = await startTestServer({ PAGES_WHEN_ASKED: '' });
   running.dryLanternServer = server;
   process.env.SHARED_SERVER_ORIGIN = server.origin;
   process.env.SHARED_SERVER_DATA = server.data;

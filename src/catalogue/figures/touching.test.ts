@@ -24,6 +24,15 @@ const GIVES_CM = 1.1;
 /** Frames looked at between two poses: nothing moves farther than a few centimetres from one to the next. */
 const BETWEEN = 8;
 
+const known = new WeakMap<Pose, readonly Flesh[]>();
+
+/** The flesh of a pose, which several tests ask for. */
+function fleshIn(pose: Pose): readonly Flesh[] {
+  const flesh = known.get(pose) ?? fleshOf(skeletonOf(pose), pose);
+  known.set(pose, flesh);
+  return flesh;
+}
+
 /** Every pose, the way between those that a body goes between, and the fault. */
 function frames({ poses, stages, path, fault }: Figure): (readonly [name: string, pose: Pose])[] {
   const ways = poses.flatMap((pose, i) => {
@@ -83,16 +92,17 @@ function depthIn(prop: DrawnProp, { at: [x, y, z], radius }: Flesh): number {
 }
 
 function throughs(figure: Figure): string[] {
-  return frames(figure).flatMap(([name, pose]) =>
-    fleshOf(skeletonOf(pose), pose).flatMap((flesh) => {
-      const through = (what: string, depth: number) =>
-        depth > GIVES_CM ? [`${name}: ${flesh.of} ${depth.toFixed(1)} cm in the ${what}`] : [];
-      return [
-        ...through('floor', flesh.radius - flesh.at[1]),
-        ...figure.props.flatMap((prop) => through(prop.kind, depthIn(prop, flesh))),
-      ];
-    }),
-  );
+  const found: string[] = [];
+  for (const [name, pose] of frames(figure))
+    for (const flesh of fleshIn(pose)) {
+      const through = (what: string, depth: number) => {
+        if (depth > GIVES_CM)
+          found.push(`${name}: ${flesh.of} ${depth.toFixed(1)} cm in the ${what}`);
+      };
+      through('floor', flesh.radius - flesh.at[1]);
+      for (const prop of figure.props) through(prop.kind, depthIn(prop, flesh));
+    }
+  return found;
 }
 
 const drawn = EXERCISES.map(({ id, name }) => {
@@ -118,8 +128,7 @@ describe('no part of a body passes through floor, wall, seat, bench, bed, block 
 describe('what hands and feet are laid on is touched by their skin', () => {
   it.each(drawn)('%s', (_, figure) => {
     for (const pose of figure.poses) {
-      const skeleton = skeletonOf(pose);
-      const flesh = fleshOf(skeleton, pose);
+      const flesh = fleshIn(pose);
       for (const side of ['right', 'left'] as const) {
         const arm = pose.arms[side];
         if (arm.by !== 'goal' || typeof arm.to === 'string' || !arm.flat) continue;
@@ -140,10 +149,13 @@ describe('what hands and feet are laid on is touched by their skin', () => {
 /** Skin and hair give so far under a finger, in cm. */
 const PRESSED_CM = 1.8;
 
+/** Farther from the middle of a head nothing of it is, in cm. */
+const HEAD_REACH_CM = 25;
+
 /** From inside the head: along each piece of a hand, how deep it is under the skin there. */
 function deepestInHead(pose: Pose, side: 'Right' | 'Left'): number {
   const skeleton = skeletonOf(pose);
-  const flesh = fleshOf(skeleton, pose);
+  const flesh = fleshIn(pose);
   const { at, turn: turned } = skeleton.frames.head;
   const middle = add(at, turn(turned, HEAD_MIDDLE));
   const skin = flesh
@@ -154,11 +166,13 @@ function deepestInHead(pose: Pose, side: 'Right' | 'Left'): number {
     .filter(({ of }) => of === `hand${side}`)
     .map((piece) => {
       const out = minus(piece.at, middle);
+      const gap = size(out) - piece.radius;
+      if (gap > HEAD_REACH_CM) return HEAD_REACH_CM - gap;
       const way = unit(out);
       const nearest = skin.reduce((best, one) =>
         dot(one.way, way) > dot(best.way, way) ? one : best,
       );
-      return nearest.far - (size(out) - piece.radius);
+      return nearest.far - gap;
     });
   return Math.max(...depths);
 }
@@ -214,7 +228,7 @@ function depthInPart(rings: readonly Ring[], { at, radius }: Flesh): number {
 function sunkHands(pose: Pose): string[] {
   const skeleton = skeletonOf(pose);
   const rings = bodyRings(skeleton, pose, ROOM);
-  const flesh = fleshOf(skeleton, pose);
+  const flesh = fleshIn(pose);
   const parts = {
     trunk: rings.trunk.all,
     neck: rings.neck,
@@ -256,7 +270,7 @@ const CLASPED_CM = 2.4;
 
 /** How deep one hand is in the other, in cm; less than nought apart. */
 function handsInOneAnother(pose: Pose): number {
-  const flesh = fleshOf(skeletonOf(pose), pose);
+  const flesh = fleshIn(pose);
   const [right, left] = (['handRight', 'handLeft'] as const).map((hand) =>
     flesh.filter(({ of }) => of === hand),
   );
