@@ -11,14 +11,15 @@ export async function allRows(): Promise<Rows> {
     const names = await client.execute(
       "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like '__drizzle%' order by name",
     );
-    const tables = await Promise.all(
-      names.rows.map(async (row) => {
-        const table = row.name as string;
-        const { rows } = await client.execute(`select * from "${table}"`);
-        return [table, new Set(rows.map((one) => rowText({ ...one })))] as const;
-      }),
+    // One after the other: asked at once, each table opens a connection that reads the schema anew.
+    const tables = names.rows.map((row) => row.name as string);
+    const found = await client.batch(tables.map((table) => `select * from "${table}"`));
+    return new Map(
+      tables.map((table, nth) => [
+        table,
+        new Set((found[nth]?.rows ?? []).map((one) => rowText({ ...one }))),
+      ]),
     );
-    return new Map(tables);
   } finally {
     client.close();
   }
