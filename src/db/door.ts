@@ -71,6 +71,12 @@ export function databaseKey(
   return key;
 }
 
+/**
+ * A file answers while it is asked, so that queries asked at once gain nothing by a connection each: they
+ * would read the schema and, after every write, their pages anew.
+ */
+const ONE_CONNECTION = { concurrency: 1 };
+
 function house(): House {
   const open = shared[KEY];
   if (open) return open;
@@ -85,6 +91,7 @@ function house(): House {
   const client = createClient({
     url,
     timeout: WAIT_MS,
+    ...(url.startsWith('file:') ? ONE_CONNECTION : {}),
     ...(authToken ? { authToken } : {}),
     ...(encryptionKey ? { encryptionKey } : {}),
   });

@@ -1,4 +1,5 @@
-import { rmSync } from 'node:fs';
+import { existsSync, readdirSync, readlinkSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import {
@@ -151,7 +152,26 @@ describe('a write that cannot be carried out', () => {
   });
 });
 
+/** Where Linux says which files a process has open. */
+const OPEN_FILES = '/proc/self/fd';
+
+function timesOpen(file: string): number {
+  return readdirSync(OPEN_FILES).filter((number) => {
+    const at = join(OPEN_FILES, number);
+    // The listing's own folder is closed by now.
+    return existsSync(at) && readlinkSync(at) === file;
+  }).length;
+}
+
 describe('one process', () => {
+  (existsSync(OPEN_FILES) ? it : it.skip)(
+    'asks the file over one connection, however much is asked at once',
+    async () => {
+      await Promise.all(Array.from({ length: 12 }, () => stored()));
+      expect(timesOpen(join(folder, 'dry-lantern.db'))).toBe(1);
+    },
+  );
+
   it('lets many writes at once through, one after the other', async () => {
     await Promise.all(
       Array.from({ length: 200 }, (_, index) =>
