@@ -33,6 +33,9 @@ const { values } = parseArgs({
   },
 });
 
+/** Only files whose paths begin so, with commas between. */
+const only = values.only?.split(',');
+
 type Part = {
   readonly name: 'core' | 'server';
   readonly folders: readonly string[];
@@ -219,7 +222,7 @@ async function measure(): Promise<void> {
   const chosen = PARTS.flatMap((part) => {
     const all = part.folders
       .flatMap(filesOf)
-      .filter((path) => !values.only || path.startsWith(values.only))
+      .filter((path) => !only || only.some((start) => path.startsWith(start)))
       .flatMap((path) => mutationsOf(path, readFileSync(join(ROOT, path), 'utf8')));
     return drawn(all, Number(values[part.name]), `${seed} ${part.name}`).map((mutation) => ({
       part,
