@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { ClinicId, EpisodeId, LocalDate, MemberId, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
-import { type Statement, builder, read } from './door';
+import { type Statement, builder, prepared } from './door';
 import type { Episode } from './people';
 import { episode, episodeAtHand } from './schema';
 
@@ -16,40 +16,39 @@ export type WithPatient = {
  * A patient's open episodes, the one at this member's hand first: the one they chose, else the newest.
  * New records of theirs belong to it (`visit/place.ts` reckons the same within each write).
  */
-export async function openEpisodesOf({
-  clinicId,
-  memberId,
-  patientId,
-}: WithPatient): Promise<Episode[]> {
-  const rows = await read((db) =>
-    db
-      .select({ episode })
-      .from(episode)
-      .leftJoin(
-        episodeAtHand,
-        and(
-          eq(episodeAtHand.clinicId, episode.clinicId),
-          eq(episodeAtHand.patientId, episode.patientId),
-          eq(episodeAtHand.memberId, memberId),
-          eq(episodeAtHand.episodeId, episode.id),
-        ),
-      )
-      .where(
-        and(
-          eq(episode.clinicId, clinicId),
-          eq(episode.patientId, patientId),
-          isNull(episode.closedOn),
-        ),
-      )
-      .orderBy(
-        sql`${episodeAtHand.episodeId} IS NOT NULL DESC`,
-        desc(episode.openedOn),
-        desc(sql`${episode}.rowid`),
-      )
-      .limit(LIST_BOUNDS.episodes),
-  );
+export async function openEpisodesOf(of: WithPatient): Promise<Episode[]> {
+  const rows = await openEpisodes(of);
   return rows.map((row) => row.episode);
 }
+
+const openEpisodes = prepared<WithPatient, { episode: Episode }>((db) =>
+  db
+    .select({ episode })
+    .from(episode)
+    .leftJoin(
+      episodeAtHand,
+      and(
+        eq(episodeAtHand.clinicId, episode.clinicId),
+        eq(episodeAtHand.patientId, episode.patientId),
+        eq(episodeAtHand.memberId, sql.placeholder('memberId')),
+        eq(episodeAtHand.episodeId, episode.id),
+      ),
+    )
+    .where(
+      and(
+        eq(episode.clinicId, sql.placeholder('clinicId')),
+        eq(episode.patientId, sql.placeholder('patientId')),
+        isNull(episode.closedOn),
+      ),
+    )
+    .orderBy(
+      sql`${episodeAtHand.episodeId} IS NOT NULL DESC`,
+      desc(episode.openedOn),
+      desc(sql`${episode}.rowid`),
+    )
+    .limit(LIST_BOUNDS.episodes)
+    .prepare(),
+);
 
 export function putAtHand(row: typeof episodeAtHand.$inferInsert): Statement {
   return builder()

@@ -1,12 +1,22 @@
 import { LIST_BOUNDS } from './bounds';
 import { eq, sql } from 'drizzle-orm';
-import { type Statement, builder, read, readOne } from './door';
+import { type Statement, builder, prepared, read, readOne } from './door';
 import { clinic } from './schema';
 
 export type Clinic = typeof clinic.$inferSelect;
 
+const byId = prepared<{ id: string }, Clinic>((db) =>
+  db
+    .select()
+    .from(clinic)
+    .where(eq(clinic.id, sql.placeholder('id')))
+    .limit(1)
+    .prepare(),
+);
+
 export async function clinicById(id: string): Promise<Clinic | null> {
-  return readOne((db) => db.select().from(clinic).where(eq(clinic.id, id)));
+  const [found] = await byId({ id });
+  return found ?? null;
 }
 
 /** Every clinic of this server, by id. */

@@ -2,7 +2,7 @@ import { and, desc, eq, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Instant } from '@/core/schedule';
 import { DAY_MS, type ClinicId, type PatientId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
-import { type Statement, builder, read, readOne } from './door';
+import { type Statement, builder, prepared, read, readOne } from './door';
 import { clinic, patient, patientDevice, patientLink } from './schema';
 
 export function insertDevice(row: typeof patientDevice.$inferInsert): Statement {
@@ -63,34 +63,39 @@ export const ofItsLink = and(
  * The patient of a device cookie's hash, when it was last used and which notice was read on it; null
  * when it is unknown, it or its link was ended, or it was not used for longer than its clinic lets it be.
  */
-export function patientByDevice(tokenHash: string, now: Instant) {
-  return readOne((db) =>
-    db
-      .select({
-        patient,
-        lastSeenAt: patientDevice.lastSeenAt,
-        noticeRead: patientDevice.noticeRead,
-      })
-      .from(patientDevice)
-      .innerJoin(patientLink, ofItsLink)
-      .innerJoin(clinic, eq(clinic.id, patientDevice.clinicId))
-      .innerJoin(
-        patient,
-        and(eq(patient.clinicId, patientDevice.clinicId), eq(patient.id, patientDevice.patientId)),
-      )
-      .where(
-        and(
-          eq(patientDevice.tokenHash, tokenHash),
-          deviceStands,
-          // One that was not used since this is kept has no time to be counted from; its first use sets it.
-          or(
-            isNull(patientDevice.lastSeenAt),
-            sql`${patientDevice.lastSeenAt} > ${now} - ${clinic.deviceDays} * ${DAY_MS}`,
-          ),
+export async function patientByDevice(tokenHash: string, now: Instant) {
+  const [found] = await byDevice({ tokenHash, now });
+  return found ?? null;
+}
+
+const byDevice = prepared((db) =>
+  db
+    .select({
+      patient,
+      lastSeenAt: patientDevice.lastSeenAt,
+      noticeRead: patientDevice.noticeRead,
+    })
+    .from(patientDevice)
+    .innerJoin(patientLink, ofItsLink)
+    .innerJoin(clinic, eq(clinic.id, patientDevice.clinicId))
+    .innerJoin(
+      patient,
+      and(eq(patient.clinicId, patientDevice.clinicId), eq(patient.id, patientDevice.patientId)),
+    )
+    .where(
+      and(
+        eq(patientDevice.tokenHash, sql.placeholder('tokenHash')),
+        deviceStands,
+        // One that was not used since this is kept has no time to be counted from; its first use sets it.
+        or(
+          isNull(patientDevice.lastSeenAt),
+          sql`${patientDevice.lastSeenAt} > ${sql.placeholder('now')} - ${clinic.deviceDays} * ${DAY_MS}`,
         ),
       ),
-  );
-}
+    )
+    .limit(1)
+    .prepare(),
+);
 
 /** A guard's condition: neither the device nor its link was ended. */
 export function deviceHolds(tokenHash: string, clinicId: ClinicId, patientId: PatientId) {

@@ -123,6 +123,28 @@ export async function read<T>(query: (db: ReturnType<typeof reader>) => Promise<
   return rows;
 }
 
+/** A query whose text is built, with places for its values. */
+type Built<R> = { all(values?: Record<string, unknown>): Promise<R[]> };
+
+/**
+ * A read that is built once and asked again with other values: building the text of a short query costs
+ * as much as asking it, and some are asked with every page.
+ *
+ * @param build names its values by `sql.placeholder`, which goes to the database as it is: for columns of
+ *   plain text and numbers
+ */
+export function prepared<Values extends Record<string, string | number>, R>(
+  build: (db: ReturnType<typeof reader>) => Built<R>,
+): (values: Values) => Promise<R[]> {
+  let built: { readonly for: House; readonly query: Built<R> } | undefined;
+  return (values) =>
+    read((db) => {
+      const here = house();
+      if (built?.for !== here) built = { for: here, query: build(db) };
+      return built.query.all(values);
+    });
+}
+
 /** A query that can still be bounded. */
 type Boundable<T> = { readonly limit: (rows: number) => PromiseLike<T[]> };
 
@@ -267,11 +289,13 @@ export function closeDatabase(): void {
 
 /** Rows of an index looked at for its statistics: enough for the order of a join, a few milliseconds. */
 const ANALYSED_ROWS = 400;
+/** Tables that are joined, where the order matters: a version's lines, not every line's version. */
+const JOINED = ['programme_version', 'programme_line'];
 
 /**
- * Brings the database's own statistics up to date where its tables have changed much since, so that
- * joins begin at the right end. Does nothing on a remote database. Called after large changes and
- * once a day.
+ * Brings the database's statistics of the tables that are joined up to date, and takes away all others:
+ * what it decides by those of a young clinic, or of whatever this connection happened to read, is not what
+ * the tests hold its plans to. Does nothing on a remote database. Called after large changes and once a day.
  */
 export async function optimizeDatabase(): Promise<void> {
   await inQueue(async () => {
@@ -279,8 +303,11 @@ export async function optimizeDatabase(): Promise<void> {
     if (client.protocol !== 'file') return;
     try {
       await client.execute(`PRAGMA analysis_limit = ${ANALYSED_ROWS}`);
-      // 0x10002: also for tables that this connection has not read yet.
-      await client.execute('PRAGMA optimize = 0x10002');
+      for (const table of JOINED) await client.execute(`ANALYZE ${table}`);
+      const kept = JOINED.map((table) => `'${table}'`).join();
+      await client.execute(`DELETE FROM sqlite_stat1 WHERE tbl NOT IN (${kept})`);
+      // Reads anew what is left.
+      await client.execute('ANALYZE sqlite_schema');
     } catch (error) {
       if (!isBusy(error)) throw cleanError(error);
       reconnect();

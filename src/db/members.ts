@@ -3,7 +3,7 @@ import type { Instant } from '@/core/schedule';
 import { type SQL, and, asc, desc, eq, gt, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { Role } from '@/core/records';
 import type { ClinicId, MemberId } from '@/core/units';
-import { type Statement, builder, read, readOne } from './door';
+import { type Statement, builder, prepared, read, readOne } from './door';
 import { clinic, failedAttempt, knownPlace, member, memberFactor, memberSession } from './schema';
 
 export type Member = Omit<typeof member.$inferSelect, 'passwordHash'>;
@@ -36,15 +36,18 @@ export function membersToSignIn(email: string) {
 
 /** The members of a clinic by name, then those who wrote in a record elsewhere. */
 export function membersOf(clinicId: ClinicId): Promise<Member[]> {
-  return read((db) =>
-    db
-      .select(PUBLIC)
-      .from(member)
-      .where(eq(member.clinicId, clinicId))
-      .orderBy(sql`${member.fromClinic} IS NOT NULL`, asc(member.name))
-      .limit(LIST_BOUNDS.members),
-  );
+  return ofClinic({ clinicId });
 }
+
+const ofClinic = prepared<{ clinicId: ClinicId }, Member>((db) =>
+  db
+    .select(PUBLIC)
+    .from(member)
+    .where(eq(member.clinicId, sql.placeholder('clinicId')))
+    .orderBy(sql`${member.fromClinic} IS NOT NULL`, asc(member.name))
+    .limit(LIST_BOUNDS.members)
+    .prepare(),
+);
 
 export function insertMember(row: typeof member.$inferInsert): Statement {
   return builder().insert(member).values(row);
@@ -63,38 +66,48 @@ export function insertMemberSession(row: typeof memberSession.$inferInsert): Sta
 
 /** The member behind a session cookie's hash; null when it is unknown, ended, idle or too old. */
 export async function memberBySession(tokenHash: string, now: Instant) {
-  return readOne((db) =>
-    db
-      .select({
-        ...PUBLIC,
-        lastSeenAt: memberSession.lastSeenAt,
-        factorRequired: clinic.factorRequired,
-        factorSince: memberFactor.confirmedAt,
-      })
-      .from(memberSession)
-      .innerJoin(
-        member,
-        and(eq(member.clinicId, memberSession.clinicId), eq(member.id, memberSession.memberId)),
-      )
-      .innerJoin(clinic, eq(clinic.id, member.clinicId))
-      .leftJoin(
-        memberFactor,
-        and(eq(memberFactor.clinicId, member.clinicId), eq(memberFactor.memberId, member.id)),
-      )
-      .where(
-        and(
-          eq(memberSession.tokenHash, tokenHash),
-          isNull(memberSession.endedAt),
-          eq(member.active, true),
-          // A session from a time to come is of a clock that was wrong: it would never end.
-          lt(memberSession.createdAt, (now + CLOCK_SLACK_MS) as Instant),
-          lt(memberSession.lastSeenAt, (now + CLOCK_SLACK_MS) as Instant),
-          gt(memberSession.lastSeenAt, (now - SESSION_LIFE.idle) as Instant),
-          gt(memberSession.createdAt, (now - SESSION_LIFE.whole) as Instant),
-        ),
-      ),
-  );
+  const [found] = await bySession({
+    tokenHash,
+    // A session from a time to come is of a clock that was wrong: it would never end.
+    until: now + CLOCK_SLACK_MS,
+    seenSince: now - SESSION_LIFE.idle,
+    begunSince: now - SESSION_LIFE.whole,
+  });
+  return found ?? null;
 }
+
+const bySession = prepared((db) =>
+  db
+    .select({
+      ...PUBLIC,
+      lastSeenAt: memberSession.lastSeenAt,
+      factorRequired: clinic.factorRequired,
+      factorSince: memberFactor.confirmedAt,
+    })
+    .from(memberSession)
+    .innerJoin(
+      member,
+      and(eq(member.clinicId, memberSession.clinicId), eq(member.id, memberSession.memberId)),
+    )
+    .innerJoin(clinic, eq(clinic.id, member.clinicId))
+    .leftJoin(
+      memberFactor,
+      and(eq(memberFactor.clinicId, member.clinicId), eq(memberFactor.memberId, member.id)),
+    )
+    .where(
+      and(
+        eq(memberSession.tokenHash, sql.placeholder('tokenHash')),
+        isNull(memberSession.endedAt),
+        eq(member.active, true),
+        lt(memberSession.createdAt, sql.placeholder('until')),
+        lt(memberSession.lastSeenAt, sql.placeholder('until')),
+        gt(memberSession.lastSeenAt, sql.placeholder('seenSince')),
+        gt(memberSession.createdAt, sql.placeholder('begunSince')),
+      ),
+    )
+    .limit(1)
+    .prepare(),
+);
 
 export function touchMemberSession(tokenHash: string, now: Instant): Statement {
   return builder()

@@ -1,20 +1,27 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read, readOne } from './door';
+import { type Statement, builder, prepared, read, readOne } from './door';
 import { alert, episode, patient } from './schema';
 
 export type Patient = typeof patient.$inferSelect;
 export type AlertKind = (typeof alert.$inferSelect)['kind'];
 
+const byId = prepared<{ clinicId: ClinicId; id: string }, Patient>((db) =>
+  db
+    .select()
+    .from(patient)
+    .where(
+      and(eq(patient.clinicId, sql.placeholder('clinicId')), eq(patient.id, sql.placeholder('id'))),
+    )
+    .limit(1)
+    .prepare(),
+);
+
 export async function patientById(clinicId: ClinicId, id: string): Promise<Patient | null> {
-  return readOne((db) =>
-    db
-      .select()
-      .from(patient)
-      .where(and(eq(patient.clinicId, clinicId), eq(patient.id, id))),
-  );
+  const [found] = await byId({ clinicId, id });
+  return found ?? null;
 }
 
 export function insertPatient(row: Patient): Statement {
@@ -97,7 +104,11 @@ export function patientsAfter(clinicId: ClinicId, after: string, limit: number) 
 }
 
 /** Patients of the clinic by id. */
-export function patientsById(clinicId: ClinicId, ids: readonly PatientId[]): Promise<Patient[]> {
+export async function patientsById(
+  clinicId: ClinicId,
+  ids: readonly PatientId[],
+): Promise<Patient[]> {
+  if (ids.length === 0) return [];
   return read((db) =>
     db
       .select()

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle
 import type { Instant } from '@/core/schedule';
 import type { ClinicId, EpisodeId, LocalDate, MemberId, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
-import { type Statement, builder, read, readOne } from './door';
+import { type Statement, builder, prepared, read, readOne } from './door';
 import type { Patient } from './patients';
 import { episode, patient, patientDetails, triageRow } from './schema';
 
@@ -28,6 +28,7 @@ export async function detailsOfMany(
   clinicId: ClinicId,
   ids: readonly PatientId[],
 ): Promise<ReadonlyMap<PatientId, DetailsRow['body']>> {
+  if (ids.length === 0) return new Map();
   const rows = await read((db) =>
     db
       .select()
@@ -156,15 +157,23 @@ export function noOpenAlert(clinicId: ClinicId, id: PatientId) {
 }
 
 /** All episodes of a patient, the newest first. */
+const episodesOfPatient = prepared<{ clinicId: ClinicId; patientId: PatientId }, Episode>((db) =>
+  db
+    .select()
+    .from(episode)
+    .where(
+      and(
+        eq(episode.clinicId, sql.placeholder('clinicId')),
+        eq(episode.patientId, sql.placeholder('patientId')),
+      ),
+    )
+    .orderBy(desc(episode.openedOn), desc(sql`rowid`))
+    .limit(LIST_BOUNDS.episodes)
+    .prepare(),
+);
+
 export function episodesOf(clinicId: ClinicId, patientId: PatientId): Promise<Episode[]> {
-  return read((db) =>
-    db
-      .select()
-      .from(episode)
-      .where(and(eq(episode.clinicId, clinicId), eq(episode.patientId, patientId)))
-      .orderBy(desc(episode.openedOn), desc(sql`rowid`))
-      .limit(LIST_BOUNDS.episodes),
-  );
+  return episodesOfPatient({ clinicId, patientId });
 }
 
 export function setComplaint(

@@ -37,6 +37,7 @@ async function newestEntriesOf<Kind extends FileEntryKind>(
   patientIds: readonly string[],
   kind: Kind,
 ): Promise<Map<string, FileBodies[Kind]>> {
+  if (patientIds.length === 0) return new Map();
   const rows = await read((db) =>
     db
       .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
@@ -75,6 +76,7 @@ export async function contactsSince(
   patientIds: readonly string[],
   since: LocalDate,
 ) {
+  if (patientIds.length === 0) return new Map<string, never>();
   const rows = await read((db) =>
     db
       .select({
