@@ -37,6 +37,7 @@ import { signNote } from '@/server/visit/note';
 import { takeIn } from '@/server/whole-record/take-in';
 import { takeOut } from '@/server/whole-record/take-out';
 import { makeClinic, member, ownDomain, today } from '../support/clinic';
+import { allRows, changedRows } from '../support/tables';
 import { databaseStage, patientOf } from '../support/stage';
 
 const stage = databaseStage('whole-record');
@@ -170,9 +171,12 @@ describe('our own file', () => {
         await paperBytesOf(stage.practitioner.clinicId, id),
       );
     expect(here?.paper.length).toBe(2);
+    const before = await allRows();
     const again = await take(zip);
     expect(again).toMatchObject({ isNew: false });
     expect(again.tables.every(({ fresh, differ }) => fresh === 0 && differ === 0)).toBe(true);
+    // Nor is it written down as taken in.
+    expect(changedRows(before, await allRows())).toEqual([]);
   });
 
   it('is taken out again as the same file', async () => {
