@@ -72,6 +72,7 @@ function buildMark() {
   const wanted = hashOf([
     ...sources,
     'next.config.ts',
+    'scripts/lib/squeeze.mjs',
     'postcss.config.mjs',
     'tsconfig.json',
     'package-lock.json',
@@ -79,7 +80,8 @@ function buildMark() {
   return { stamp, wanted };
 }
 
-const NEXT_BUILD = ['node_modules/next/dist/bin/next', 'build'];
+/** The steps of a build, one after the other. */
+const BUILD = [['node_modules/next/dist/bin/next', 'build'], ['scripts/squeeze.mjs']];
 
 /**
  * Builds the application when its source has changed since the last build.
@@ -90,10 +92,11 @@ export function ensureBuild({ quiet = true, types = true } = {}) {
   const { stamp, wanted } = buildMark();
   if (stampIs(stamp, wanted)) return false;
   console.log('Building …');
-  run(process.execPath, NEXT_BUILD, {
-    ...(quiet ? { stdio: ['ignore', 'ignore', 'inherit'] } : {}),
-    env: { ...ENVIRONMENT, ...(types ? {} : { TYPES_CHECKED: '1' }) },
-  });
+  for (const step of BUILD)
+    run(process.execPath, step, {
+      ...(quiet ? { stdio: ['ignore', 'ignore', 'inherit'] } : {}),
+      env: { ...ENVIRONMENT, ...(types ? {} : { TYPES_CHECKED: '1' }) },
+    });
   writeFileSync(stamp, wanted);
   return true;
 }
@@ -108,10 +111,11 @@ export async function ensureBuildBeside() {
   const began = Date.now();
   if (stampIs(stamp, wanted)) return 0;
   console.log('Building …');
-  await runBeside(process.execPath, NEXT_BUILD, {
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...ENVIRONMENT, TYPES_CHECKED: '1' },
-  });
+  for (const step of BUILD)
+    await runBeside(process.execPath, step, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...ENVIRONMENT, TYPES_CHECKED: '1' },
+    });
   writeFileSync(stamp, wanted);
   return Math.round((Date.now() - began) / 1000);
 }

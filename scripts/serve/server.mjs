@@ -7,6 +7,7 @@ import { endWhenTold } from './ending.mjs';
 import { logged } from './log.mjs';
 import { isNoPath } from './request-fault.mjs';
 import { listenFault, listeningHost, startFault } from './start-faults.mjs';
+import { staticFiles } from './static-files.mjs';
 
 /**
  * Serves the built application: `node scripts/serve/server.mjs PORT`. Beside the framework's own server
@@ -26,6 +27,7 @@ if (fault) cannotStart(fault);
 // What is written is its owner's alone: databases, journals, backups.
 process.umask(0o077);
 
+const fixed = staticFiles('.next/static');
 const app = next({ dev: false, port });
 let handle = null;
 const server = createServer({ maxHeaderSize: 16 * 1024 });
@@ -74,7 +76,7 @@ async function answer(request, response) {
   if (refusal) return refuse(response, refusal);
   request.headers['x-client-address'] = clientAddress(request);
   await new Promise((resolve) => compress(request, response, resolve));
-  await handle(request, response);
+  await fixed(request, response, () => handle(request, response));
 }
 
 // The port first: a server that cannot listen must not touch the record.

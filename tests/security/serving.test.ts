@@ -40,6 +40,25 @@ it('answers what is no address, and never hangs or falls over it', async () => {
     expect((await fetch(`${server.origin}/${path}`)).status).toBe(200);
 });
 
+it('sends scripts as small as the build made them, to whoever reads that', async () => {
+  const folder = join(ROOT, '.next/static/chunks');
+  const names = readdirSync(folder).filter((name) => name.endsWith('.js.br'));
+  expect(names.length).toBeGreaterThan(20);
+  const largest = names
+    .map((name) => ({ name, bytes: statSync(join(folder, name)).size }))
+    .reduce((most, one) => (one.bytes > most.bytes ? one : most));
+  const plain = largest.name.replace(/\.br$/, '');
+  const ask = (encoding: string) =>
+    fetch(`${server.origin}/_next/static/chunks/${plain}`, {
+      headers: { 'accept-encoding': encoding },
+    });
+  const small = await ask('gzip, br');
+  expect(small.headers.get('content-encoding')).toBe('br');
+  expect(Number(small.headers.get('content-length'))).toBe(largest.bytes);
+  expect(await small.text()).toBe(readFileSync(join(folder, plain), 'utf8'));
+  expect((await ask('gzip')).headers.get('content-encoding')).toBe('gzip');
+});
+
 it('bounds the connections of one address, and lets others in again when they go', async () => {
   const sockets: Socket[] = [];
   const opened = () =>

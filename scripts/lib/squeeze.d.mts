@@ -1,0 +1,1 @@
+export function squeeze(folder: string): Promise<void>;
