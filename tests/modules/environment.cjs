@@ -29,7 +29,7 @@ function putBack(object, was) {
 class KeptEnvironment extends TestEnvironment {
   constructor(config, context) {
     const { id } = config.projectConfig;
-    const alone = standsAlone(context.testPath);
+    const alone = standsAlone(context.testPath, config.globalConfig);
     const known = alone ? undefined : kept.get(id);
     if (known) {
       known.moduleMocker = new ModuleMocker(known.global);

@@ -43,8 +43,12 @@ const CHANGES =
 
 /**
  * True for a test file that has every module and global for itself: one that changes them, and every
- * one in `npm run long` and in the mutation check, where each has to stand by itself.
+ * one in `npm run long` and in the mutation check, where each has to stand by itself; also where files
+ * change while Jest watches them, or what they pass is counted.
  */
-exports.standsAlone = (testPath) =>
+exports.standsAlone = (testPath, { watch, watchAll, collectCoverage }) =>
+  watch ||
+  watchAll ||
+  collectCoverage ||
   Boolean(process.env.EVERY_CASE ?? process.env.OWN_MODULES) ||
   CHANGES.test(readFileSync(testPath, 'utf8'));

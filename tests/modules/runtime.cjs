@@ -18,12 +18,13 @@ const lenders = new Map();
 
 /**
  * Jest's runtime, but that modules without a state of their own are made once in a worker and lent to
- * every test file after that (docs/decisions/0071): half of the time of a run was their making anew.
+ * every test file after that (docs/decisions/0071): a third of the time of a run was their making anew.
  */
 class LendingRuntime extends Runtime {
   constructor(config, environment, ...rest) {
     super(config, environment, ...rest);
-    if (standsAlone(rest[4])) return;
+    const [testPath, globalConfig] = rest.slice(-2);
+    if (standsAlone(testPath, globalConfig)) return;
     this.lender = lenders.get(config.id) ?? new Runtime(config, environment, ...rest);
     lenders.set(config.id, this.lender);
     this.transformCache.sourceMaps = new SourceMaps(this.lender);
