@@ -295,7 +295,7 @@ const JOINED = ['programme_version', 'programme_line'];
 /**
  * Brings the database's statistics of the tables that are joined up to date, and takes away all others:
  * what it decides by those of a young clinic, or of whatever this connection happened to read, is not what
- * the tests hold its plans to. Does nothing on a remote database. Called after large changes and once a day.
+ * the tests hold its plans to. Does nothing on a remote database. Called at the start and once a day: it writes.
  */
 export async function optimizeDatabase(): Promise<void> {
   await inQueue(async () => {

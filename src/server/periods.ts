@@ -14,6 +14,8 @@ export const PERIODS_MS = {
   mailComesBack: 30 * DAY_MS,
   /** The rows of the morning list are reckoned in the background. */
   triage: MINUTE_MS,
+  /** Between two looks at how the tables have grown. */
+  statistics: DAY_MS,
   /** The longest that one clinic's rows are reckoned in one go. */
   triageBite: 30 * SECOND_MS,
   /** A row that could not be kept current, because the clinic writes all the time, holds so long. */

@@ -28,13 +28,14 @@ export async function prepareServer(): Promise<void> {
     await keepErasures();
     await keepOldFacts();
     await makeSearchTexts();
-    await optimizeDatabase();
     const code = await firstRunCode();
     if (code !== null) {
       console.log(
         `\n  This server has no clinic yet. Open /first-run and type this code: ${code}\n  or open it with the code: ${process.env.PUBLIC_URL ?? ''}/first-run#${code}\n`,
       );
     }
+    // Last: it writes, and what a full disk refuses it must keep from nobody.
+    await optimizeDatabase();
   } catch (error) {
     if (error instanceof StartRefused) {
       console.error(`\n  Dry Lantern cannot start: ${error.say}\n`);

@@ -16,6 +16,7 @@ import {
   waitingTriage,
   write,
 } from '@/db';
+import { atMostEvery } from '../at-most-every';
 import { breather } from '../breathe';
 import { now } from '../clock';
 import { leased } from '../leases';
@@ -141,6 +142,7 @@ export function startTriage(): void {
   const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
   if (shared[KEY]) return;
   shared[KEY] = true;
+  const statistics = atMostEvery(PERIODS_MS.statistics, optimizeDatabase);
   const tick = async () => {
     try {
       await leased('triage', async () => {
@@ -148,7 +150,7 @@ export function startTriage(): void {
           await escalate(clinicId);
           await refreshBehind(clinicId);
         }
-        await optimizeDatabase();
+        await statistics();
       });
     } catch (error) {
       logFailure('triage', error);
