@@ -1,0 +1,1 @@
+export function lighten(folder: string): Promise<{ before: number; after: number }>;
