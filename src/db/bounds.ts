@@ -52,6 +52,8 @@ export const LIST_BOUNDS = {
   openAlerts: 500,
   /** The newest row of each of many patients, looked for together. */
   newestOfEach: 20_000,
+  /** Changes of some patients' records that are looked through; with more they are read anew. */
+  changes: 2000,
   messages: 100,
   /** Phones of one patient that are reminded. */
   phonesReminded: 20,

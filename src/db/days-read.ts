@@ -6,7 +6,7 @@ import { dayDone } from './schema';
 import { type DayDoneRow, onDays } from './session-events';
 
 /** A folded day as progression, strips and lists read it. */
-export type DayRead = Pick<DayDoneRow, 'patientId' | 'localDate' | 'done' | 'report'>;
+export type DayRead = Pick<DayDoneRow, 'patientId' | 'localDate' | 'done' | 'report' | 'pain'>;
 
 /**
  * The folded days of these patients from `from` to `to`, both included, in order, with only what is
@@ -20,13 +20,13 @@ export async function daysRead(
   from: LocalDate,
   to: LocalDate,
 ): Promise<DayRead[]> {
-  const { patientId, localDate, done, report } = dayDone;
+  const { patientId, localDate, done, report, pain } = dayDone;
   const asked = onDays(clinicId, patientIds, from, to);
   const rows = await read((db) =>
     db
       .select({
         patientId,
-        days: sql<string>`'[' || group_concat('["' || ${localDate} || '",' || ${done} || ',' || ${report} || ']') || ']'`,
+        days: sql<string>`'[' || group_concat('["' || ${localDate} || '",' || ${done} || ',' || ${report} || ',' || coalesce(${pain}, 'null') || ']') || ']'`,
       })
       .from(dayDone)
       .where(asked)
@@ -37,7 +37,7 @@ export async function daysRead(
     const days = daysIn(row);
     if (!days)
       return read((db) =>
-        db.select({ patientId, localDate, done, report }).from(dayDone).where(asked),
+        db.select({ patientId, localDate, done, report, pain }).from(dayDone).where(asked),
       );
     found.push(...days);
   }
@@ -47,12 +47,18 @@ export async function daysRead(
 /** The days of one patient; null where any of them cannot be read. */
 function daysIn(row: { readonly patientId: PatientId; readonly days: string }): DayRead[] | null {
   const found: DayRead[] = [];
-  for (const [date, done, report] of textsIn(row.days) ?? [[]]) {
+  for (const [date, done, report, pain] of textsIn(row.days) ?? [[]]) {
     const localDate = typeof date === 'string' ? parseLocalDate(date) : null;
     const readDone = isWholeDone(done) ? done : StoredDone.safeParse(done).data;
     const readReport = isWholeReport(report) ? report : StoredReport.safeParse(report).data;
     if (!localDate || !readDone || !readReport) return null;
-    found.push({ patientId: row.patientId, localDate, done: readDone, report: readReport });
+    found.push({
+      patientId: row.patientId,
+      localDate,
+      done: readDone,
+      report: readReport,
+      pain: typeof pain === 'number' ? pain : null,
+    });
   }
   return found.sort((a, b) => (a.localDate < b.localDate ? -1 : 1));
 }

@@ -16,6 +16,7 @@ type OfPatient = SQLiteTable & { clinicId: SQLiteColumn; patientId: SQLiteColumn
  */
 export const TABLES_OF_PATIENT = [
   schema.triageRow,
+  schema.recordChange,
   schema.episodeEvidence,
   schema.triageMark,
   schema.alert,

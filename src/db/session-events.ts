@@ -160,29 +160,35 @@ export function daysDone(
   );
 }
 
-/** The newest folded day with a session, and the newest pain, of each of these patients. */
-export async function newestOf(clinicId: ClinicId, patientIds: readonly string[]) {
+/** A folded day and the pain that was told of it. */
+export type DayOfPain = {
+  readonly patientId: PatientId;
+  readonly localDate: LocalDate;
+  readonly pain: number | null;
+};
+
+/** The newest folded day of each of these patients; with pains, the newest of which one was told. */
+export function newestDaysOf(
+  clinicId: ClinicId,
+  patientIds: readonly string[],
+  which: 'all' | 'with pains' = 'all',
+): Promise<DayOfPain[]> {
+  if (patientIds.length === 0) return Promise.resolve([]);
   const list = sql.join(
     patientIds.map((id) => sql`${id}`),
     sql`, `,
   );
-  const newest = (column: 'session' | 'pain') =>
-    read((db) =>
-      db
-        .select({ patientId: dayDone.patientId, localDate: dayDone.localDate, pain: dayDone.pain })
-        .from(dayDone)
-        .where(
-          sql`${dayDone.clinicId} = ${clinicId} AND (${dayDone.patientId}, ${dayDone.localDate}) IN (
-            SELECT patient_id, max(local_date) FROM day_done
-            WHERE clinic_id = ${clinicId} AND patient_id IN (${list}) ${column === 'pain' ? sql`AND pain IS NOT NULL` : sql``}
-            GROUP BY patient_id)`,
-        ),
-    );
-  const [sessions, pains] = [await newest('session'), await newest('pain')];
-  return {
-    session: new Map(sessions.map((row) => [row.patientId, row.localDate])),
-    pain: new Map(pains.map((row) => [row.patientId, { date: row.localDate, pain: row.pain }])),
-  };
+  return read((db) =>
+    db
+      .select({ patientId: dayDone.patientId, localDate: dayDone.localDate, pain: dayDone.pain })
+      .from(dayDone)
+      .where(
+        sql`${dayDone.clinicId} = ${clinicId} AND (${dayDone.patientId}, ${dayDone.localDate}) IN (
+          SELECT patient_id, max(local_date) FROM day_done
+          WHERE clinic_id = ${clinicId} AND patient_id IN (${list}) ${which === 'with pains' ? sql`AND pain IS NOT NULL` : sql``}
+          GROUP BY patient_id)`,
+      ),
+  );
 }
 
 /** How many events each of a patient's days has, by date. */

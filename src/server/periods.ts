@@ -14,10 +14,14 @@ export const PERIODS_MS = {
   mailComesBack: 30 * DAY_MS,
   /** The rows of the morning list are reckoned in the background. */
   triage: MINUTE_MS,
+  /** Changes of records are forgotten that nobody asks for any more; longer than anything is kept. */
+  changes: 60 * MINUTE_MS,
   /** Between two looks at how the tables have grown. */
   statistics: DAY_MS,
   /** The longest that one clinic's rows are reckoned in one go. */
   triageBite: 30 * SECOND_MS,
+  /** What is kept in memory of a patient whom nobody asks about goes. */
+  morningKept: 15 * MINUTE_MS,
   /** A row that could not be kept current, because the clinic writes all the time, holds so long. */
   triageStale: MINUTE_MS,
   /** What episodes tell the clinic is reckoned in the background, and for how long in one go. */
@@ -59,6 +63,8 @@ export const BATCHES = {
   triage: 50,
   /** The same in the background. */
   triageBackground: 50,
+  /** Patients whose records are kept in memory while something happens. */
+  morningsKept: 256,
   /** Tries to keep a row current while the clinic writes. */
   triageTries: 4,
 } as const;

@@ -24,7 +24,13 @@ it('are the folded days, of many patients at once, each in order and from day to
   const ids = [await lived([1, 5, 2]), await lived([]), await lived([7, 3, 3, 0, 6])];
   const read = await daysRead(clinicId, ids, FROM(), today());
   const folded = (await daysDone(clinicId, ids, FROM(), today()))
-    .map(({ patientId, localDate, done, report }) => ({ patientId, localDate, done, report }))
+    .map(({ patientId, localDate, done, report, pain }) => ({
+      patientId,
+      localDate,
+      done,
+      report,
+      pain,
+    }))
     .sort((a, b) => `${a.patientId} ${a.localDate}`.localeCompare(`${b.patientId} ${b.localDate}`));
   expect(folded.length).toBeGreaterThan(6);
   expect([...read].sort((a, b) => a.patientId.localeCompare(b.patientId))).toEqual(folded);

@@ -1,3 +1,4 @@
+export * from './changes';
 export * from './evidence';
 export * from './letters';
 export * from './newest';

@@ -43,6 +43,7 @@ export const RECORD_TABLE_NAMES = Object.keys(RECORD_TABLES) as RecordTable[];
 /** What does not leave with a record, and why. */
 export const NOT_IN_RECORD: ReadonlyMap<SQLiteTable, string> = new Map<SQLiteTable, string>([
   [schema.triageRow, 'reckoned anew from the record each morning'],
+  [schema.recordChange, 'tells one installation what to read anew'],
   [schema.episodeEvidence, 'reckoned from the record, for the clinic that asked for consent'],
   [schema.triageMark, 'how one clinic put a row of its list aside'],
   [schema.message, 'reminders that one installation sent'],

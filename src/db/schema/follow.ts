@@ -1,7 +1,15 @@
 import { MOVES } from '@/core/progression';
 import { ASKED, DECISIONS, StoredLetter, StoredMorningRow } from '@/core/records';
-import { foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { ClinicId, ExerciseId, MemberId, PatientId } from '@/core/units';
+import {
+  foreignKey,
+  index,
+  integer,
+  primaryKey,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
+import type { ClinicId, ExerciseId, LocalDate, MemberId, PatientId } from '@/core/units';
 import { atVisit, date, instant, json } from './columns';
 import { patient } from './people';
 
@@ -86,6 +94,26 @@ export const triageRow = sqliteTable(
   ],
 );
 
+/** What a change tells of where it is no folded day. */
+export const ELSE = 'else';
+
+/**
+ * What was written of a patient last, for whoever keeps their record in memory: one row for each of their
+ * days, and one (`ELSE`) for everything else. Triggers write it with what they tell of, so that nothing can
+ * be written without it. Not a history: a later change takes the place of the one before, and old ones go.
+ */
+export const recordChange = sqliteTable(
+  'record_change',
+  {
+    /** Grows with every change of anybody. */
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    clinicId: text('clinic_id').$type<ClinicId>().notNull(),
+    patientId: text('patient_id').$type<PatientId>().notNull(),
+    /** A folded day's date, or `ELSE`. */
+    what: text('what').$type<LocalDate | typeof ELSE>().notNull(),
+  },
+  (t) => [uniqueIndex('record_change_patient').on(t.clinicId, t.patientId, t.what)],
+);
 /** A row of the morning list put aside: done for today, or snoozed until a day, with a reason. */
 export const triageMark = sqliteTable(
   'triage_mark',

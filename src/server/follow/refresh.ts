@@ -6,8 +6,10 @@ import {
   alarmedWithoutRow,
   clinicIds,
   countWithoutTriage,
+  forgetChanges,
   guard,
   newestAudit,
+  newestChange,
   nothingWrittenOf,
   optimizeDatabase,
   patientsWithoutRow,
@@ -130,6 +132,21 @@ async function refreshBehind(clinicId: ClinicId): Promise<void> {
   }
 }
 
+/**
+ * Forgets, each time it is asked, the changes that were there when it was asked the last time: whoever keeps
+ * a record in memory has looked through them since, or let the record go.
+ */
+export function changesForgotten(): () => Promise<void> {
+  let before: number | null = null;
+  return async () => {
+    const newest = await newestChange();
+    const upTo = before;
+    // Nothing of the record goes, so it needs no audit.
+    if (upTo !== null) await write(() => [forgetChanges(upTo)]);
+    before = newest;
+  };
+}
+
 /** The background reckons few patients at once, so that whoever looks at the list is let in between. */
 const BITE: RefreshBounds = {
   chunk: BATCHES.triageBackground,
@@ -143,6 +160,7 @@ export function startTriage(): void {
   if (shared[KEY]) return;
   shared[KEY] = true;
   const statistics = atMostEvery(PERIODS_MS.statistics, optimizeDatabase);
+  const forgetting = atMostEvery(PERIODS_MS.changes, changesForgotten());
   const tick = async () => {
     try {
       await leased('triage', async () => {
@@ -151,6 +169,7 @@ export function startTriage(): void {
           await refreshBehind(clinicId);
         }
         await statistics();
+        await forgetting();
       });
     } catch (error) {
       logFailure('triage', error);

@@ -11,12 +11,13 @@ import { type LocalDate, addDays, type ClinicId, type PatientId } from '@/core/u
 import { group } from 'd3';
 import {
   comesForOf,
+  type DayOfPain,
   type Patient,
   type TriageRow,
   clinicById,
   newestLinksOf,
   newestMarksOf,
-  newestOf,
+  newestDaysOf,
   openAlertsOf,
   openReferralsOf,
   patientsById,
@@ -25,7 +26,8 @@ import { breather } from '../breathe';
 import { now } from '../clock';
 import { NOT_FOUND, Problem, unreadableIn } from '../problem';
 import { todayOf } from '../programme-facts';
-import { clinicContext, followRecords, limitsOf } from './outlook';
+import { keptMornings } from './kept-mornings';
+import { type PatientRecord, clinicContext, followRecords, limitsOf } from './outlook';
 
 /** A patient with what the morning list reads of them. */
 export type PatientMorning = { readonly patient: Patient; readonly facts: MorningFacts };
@@ -39,20 +41,21 @@ export async function morningFactsOf(
   const ids = patients.map(({ id }) => id);
   const todays = patients.map(todayOf).sort();
   const [first, last] = [todays[0] as LocalDate, todays.at(-1) as LocalDate];
-  const [records, alerts, referrals, links, episodes, marks, newest] = await Promise.all([
+  const [records, alerts, referrals, links, episodes, marks, newestDays] = await Promise.all([
     followRecords(clinicId, patients, addDays(first, -TRIAGE_DAYS), last),
     openAlertsOf(clinicId, ids),
     openReferralsOf(clinicId, ids),
     newestLinksOf(clinicId, ids),
     comesForOf(clinicId, ids),
     newestMarksOf(clinicId, ids),
-    newestOf(clinicId, ids),
+    newestDaysOf(clinicId, ids),
   ]);
+  const newest = new Map(newestDays.map((day) => [day.patientId, day]));
+  const pains = await newestPains(clinicId, records, newest);
   const alertsBy = group(alerts, ({ patientId }) => patientId);
   return records.map((record): PatientMorning => {
     const { patient } = record.facts;
     const episode = episodes.get(patient.id);
-    const pain = newest.pain.get(patient.id);
     return {
       patient,
       facts: {
@@ -63,11 +66,28 @@ export async function morningFactsOf(
         openReferrals: referrals.get(patient.id) ?? [],
         link: links.get(patient.id) ?? null,
         mark: marks.get(patient.id) ?? null,
-        lastSession: newest.session.get(patient.id) ?? null,
-        lastPain: pain?.pain == null ? null : { date: pain.date, pain: pain.pain },
+        lastSession: newest.get(patient.id)?.localDate ?? null,
+        lastPain: pains.get(patient.id) ?? null,
       },
     };
   });
+}
+
+/** The newest pain told of each patient: of the newest day, of those read anyway, or long ago. */
+async function newestPains(
+  clinicId: ClinicId,
+  records: readonly PatientRecord[],
+  newest: ReadonlyMap<PatientId, DayOfPain>,
+): Promise<ReadonlyMap<PatientId, NonNullable<MorningFacts['lastPain']>>> {
+  const found = new Map<PatientId, NonNullable<MorningFacts['lastPain']>>();
+  const note = ({ patientId, localDate, pain }: DayOfPain) => {
+    if (pain !== null && !found.has(patientId)) found.set(patientId, { date: localDate, pain });
+  };
+  newest.forEach(note);
+  for (const { facts } of records) [...facts.doneRows].reverse().forEach(note);
+  const others = [...newest.keys()].filter((id) => !found.has(id));
+  (await newestDaysOf(clinicId, others, 'with pains')).forEach(note);
+  return found;
 }
 
 /** What a clinic's rows are reckoned with. */
@@ -80,6 +100,8 @@ export async function morningContext(clinicId: ClinicId): Promise<MorningContext
   return { limits: limitsOf(clinic), screeningDays: clinic.screeningDays, catalogue, now: now() };
 }
 
+const mornings = keptMornings(morningFactsOf);
+
 /** Where these patients stand now; others are answered between one row and the next. */
 export async function triageRows(
   clinicId: ClinicId,
@@ -88,7 +110,7 @@ export async function triageRows(
   const context = await morningContext(clinicId);
   const breathe = breather();
   const rows: TriageRow[] = [];
-  for (const { patient, facts } of await morningFactsOf(clinicId, patients)) {
+  for (const { patient, facts } of await mornings.factsOf(clinicId, patients)) {
     const body = morningRow(facts, context);
     rows.push({
       clinicId,
