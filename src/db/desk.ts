@@ -1,7 +1,8 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
+import { among } from './among';
 import { type Statement, builder, read, readOne } from './door';
 import {
   clinicExercise,
@@ -33,7 +34,7 @@ export function ownFigures(clinicId: ClinicId, ids: readonly string[]) {
     db
       .select({ id: ownFigure.id, body: ownFigure.body })
       .from(ownFigure)
-      .where(and(eq(ownFigure.clinicId, clinicId), inArray(ownFigure.id, [...ids])))
+      .where(and(eq(ownFigure.clinicId, clinicId), among(ownFigure.id, ids)))
       .limit(LIST_BOUNDS.exercises),
   );
 }

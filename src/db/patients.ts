@@ -1,7 +1,8 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
+import { among } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import { alert, episode, patient } from './schema';
 
@@ -61,7 +62,7 @@ export function openAlertsOf(clinicId: ClinicId, patientIds: readonly string[]) 
         and(
           eq(alert.clinicId, clinicId),
           isNull(alert.acknowledgedAt),
-          inArray(alert.patientId, [...patientIds]),
+          among(alert.patientId, patientIds),
         ),
       )
       .orderBy(asc(alert.createdAt))
@@ -113,7 +114,7 @@ export async function patientsById(
     db
       .select()
       .from(patient)
-      .where(and(eq(patient.clinicId, clinicId), inArray(patient.id, [...ids])))
+      .where(and(eq(patient.clinicId, clinicId), among(patient.id, ids)))
       .limit(LIST_BOUNDS.idsAtOnce),
   );
 }
@@ -130,7 +131,7 @@ export async function patientNames(
       db
         .select({ id: patient.id, name: patient.name })
         .from(patient)
-        .where(and(eq(patient.clinicId, clinicId), inArray(patient.id, some))),
+        .where(and(eq(patient.clinicId, clinicId), among(patient.id, some))),
     );
     for (const { id, name } of rows) names.set(id, name);
   }

@@ -2,6 +2,7 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle
 import type { Instant } from '@/core/schedule';
 import type { ClinicId, EpisodeId, LocalDate, MemberId, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
+import { among } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import type { Patient } from './patients';
 import { episode, patient, patientDetails, triageRow } from './schema';
@@ -33,9 +34,7 @@ export async function detailsOfMany(
     db
       .select()
       .from(patientDetails)
-      .where(
-        and(eq(patientDetails.clinicId, clinicId), inArray(patientDetails.patientId, [...ids])),
-      )
+      .where(and(eq(patientDetails.clinicId, clinicId), among(patientDetails.patientId, ids)))
       .limit(LIST_BOUNDS.idsAtOnce),
   );
   return new Map(rows.map(({ patientId, body }) => [patientId, body]));

@@ -1,7 +1,8 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, ExerciseId, PatientId } from '@/core/units';
+import { among } from './among';
 import { type Statement, builder, read, readOne } from './door';
 import { type Placed, episodeOf, placed } from './visit/place';
 import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
@@ -27,7 +28,7 @@ export async function versionsOf(
       .where(
         and(
           eq(programmeVersion.clinicId, clinicId),
-          inArray(programmeVersion.patientId, [...patientIds]),
+          among(programmeVersion.patientId, patientIds),
           eq(programmeLine.clinicId, programmeVersion.clinicId),
           eq(programmeLine.programmeId, programmeVersion.programmeId),
           eq(programmeLine.number, programmeVersion.number),
@@ -169,7 +170,7 @@ export function pausesOf(clinicId: ClinicId, patientIds: readonly string[]) {
     db
       .select()
       .from(pause)
-      .where(and(eq(pause.clinicId, clinicId), inArray(pause.patientId, [...patientIds])))
+      .where(and(eq(pause.clinicId, clinicId), among(pause.patientId, patientIds)))
       .orderBy(asc(pause.fromDate), desc(pause.createdAt))
       .limit(LIST_BOUNDS.pauses),
   );

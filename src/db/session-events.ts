@@ -1,7 +1,8 @@
 import { LIST_BOUNDS } from './bounds';
-import { type SQL, and, asc, eq, gte, inArray, lte, or, sql } from 'drizzle-orm';
+import { inArray, type SQL, and, asc, eq, gte, lte, or, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
+import { among } from './among';
 import { type Statement, allOf, builder, read } from './door';
 import { episodeOf } from './visit/place';
 import { alert, dayDone, logConflict, sessionEvent } from './schema';
@@ -140,7 +141,7 @@ export const onDays = (
 ) =>
   and(
     eq(dayDone.clinicId, clinicId),
-    inArray(dayDone.patientId, [...patientIds]),
+    among(dayDone.patientId, patientIds),
     gte(dayDone.localDate, from),
     lte(dayDone.localDate, to),
   );
@@ -174,19 +175,15 @@ export function newestDaysOf(
   which: 'all' | 'with pains' = 'all',
 ): Promise<DayOfPain[]> {
   if (patientIds.length === 0) return Promise.resolve([]);
-  const list = sql.join(
-    patientIds.map((id) => sql`${id}`),
-    sql`, `,
-  );
   return read((db) =>
     db
       .select({ patientId: dayDone.patientId, localDate: dayDone.localDate, pain: dayDone.pain })
       .from(dayDone)
       .where(
         sql`${dayDone.clinicId} = ${clinicId} AND (${dayDone.patientId}, ${dayDone.localDate}) IN (
-          SELECT patient_id, max(local_date) FROM day_done
-          WHERE clinic_id = ${clinicId} AND patient_id IN (${list}) ${which === 'with pains' ? sql`AND pain IS NOT NULL` : sql``}
-          GROUP BY patient_id)`,
+          SELECT ${dayDone.patientId}, max(${dayDone.localDate}) FROM ${dayDone}
+          WHERE ${dayDone.clinicId} = ${clinicId} AND ${among(dayDone.patientId, patientIds)} ${which === 'with pains' ? sql`AND ${dayDone.pain} IS NOT NULL` : sql``}
+          GROUP BY ${dayDone.patientId})`,
       ),
   );
 }

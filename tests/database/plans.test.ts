@@ -31,11 +31,12 @@ jest.mock('@libsql/client', () => {
 });
 
 import { createClient } from '@libsql/client';
-import { databaseUrl, optimizeDatabase, patientById } from '@/db';
+import { databaseUrl, optimizeDatabase, patientById, patientsAfter } from '@/db';
 import type { PatientHere } from '@/server/access';
 import { fileHeader } from '@/server/follow/file-header';
 import { shownProposals } from '@/server/follow/proposals';
 import { refreshTriage } from '@/server/follow/refresh';
+import { rowsFor } from '@/server/follow/triage';
 import { reviewOf } from '@/server/follow/review';
 import { followOf } from '@/server/follow/strips';
 import { morningList } from '@/server/morning-list';
@@ -170,6 +171,20 @@ it.each(['before', 'after'])(
     statements.clear();
     await onePatient();
     expect(statements.size).toBeGreaterThan(40);
+    expect(await scansIn()).toEqual([]);
+  },
+  120_000,
+);
+
+it.each(['before', 'after'])(
+  'rows of fifty patients read no clinic, %s the database has its statistics',
+  async (when) => {
+    if (when === 'after') await optimizeDatabase();
+    const ids = (await patientsAfter(here.clinicId, '', 50)).map(({ id }) => id);
+    expect(ids).toHaveLength(50);
+    statements.clear();
+    expect(await rowsFor(here.clinicId, ids)).toHaveLength(50);
+    expect(statements.size).toBeGreaterThan(12);
     expect(await scansIn()).toEqual([]);
   },
   120_000,

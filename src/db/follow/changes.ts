@@ -1,6 +1,7 @@
-import { and, eq, gt, inArray, lte, sql } from 'drizzle-orm';
+import { and, eq, gt, lte, sql } from 'drizzle-orm';
 import type { ClinicId, LocalDate, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from '../bounds';
+import { among } from '../among';
 import { type Statement, builder, read } from '../door';
 import { type ELSE, recordChange } from '../schema';
 
@@ -39,7 +40,7 @@ export async function changesAfter(
       .where(
         and(
           eq(recordChange.clinicId, clinicId),
-          inArray(patientId, [...patientIds]),
+          among(patientId, patientIds),
           gt(recordChange.seq, seq),
         ),
       )

@@ -1,8 +1,9 @@
 import { LIST_BOUNDS } from '../bounds';
 import { rollup } from 'd3';
-import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, sql } from 'drizzle-orm';
 import type { FileBodies, FileEntryKind } from '@/core/records';
 import type { ClinicId, LocalDate } from '@/core/units';
+import { among } from '../among';
 import { read } from '../door';
 import type { Episode } from '../people';
 import { notSuperseded, readBody } from '../visit/entries';
@@ -21,7 +22,7 @@ export async function newestConfirmedOf(clinicId: ClinicId, patientIds: readonly
       .where(
         and(
           eq(screening.clinicId, clinicId),
-          inArray(screening.patientId, [...patientIds]),
+          among(screening.patientId, patientIds),
           sql`${screening.confirmedBy} IS NOT NULL`,
         ),
       )
@@ -45,7 +46,7 @@ async function newestEntriesOf<Kind extends FileEntryKind>(
       .where(
         and(
           eq(fileEntry.clinicId, clinicId),
-          inArray(fileEntry.patientId, [...patientIds]),
+          among(fileEntry.patientId, patientIds),
           eq(fileEntry.kind, kind),
           sql`${fileEntry.body} IS NOT NULL`,
           notSuperseded,
@@ -90,7 +91,7 @@ export async function contactsSince(
       .where(
         and(
           eq(fileEntry.clinicId, clinicId),
-          inArray(fileEntry.patientId, [...patientIds]),
+          among(fileEntry.patientId, patientIds),
           eq(fileEntry.kind, 'contact'),
           gte(fileEntry.localDate, since),
           sql`${fileEntry.body} IS NOT NULL`,
@@ -114,7 +115,7 @@ export async function newestTeachingsOf(clinicId: ClinicId, patientIds: readonly
     db
       .select({ patientId: teachBack.patientId, body: teachBack.body })
       .from(teachBack)
-      .where(and(eq(teachBack.clinicId, clinicId), inArray(teachBack.patientId, [...patientIds])))
+      .where(and(eq(teachBack.clinicId, clinicId), among(teachBack.patientId, patientIds)))
       .orderBy(asc(teachBack.createdAt))
       .limit(LIST_BOUNDS.newestOfEach),
   );
@@ -127,9 +128,7 @@ export async function newestLinksOf(clinicId: ClinicId, patientIds: readonly str
     db
       .select()
       .from(patientLink)
-      .where(
-        and(eq(patientLink.clinicId, clinicId), inArray(patientLink.patientId, [...patientIds])),
-      )
+      .where(and(eq(patientLink.clinicId, clinicId), among(patientLink.patientId, patientIds)))
       .orderBy(asc(patientLink.createdAt))
       .limit(LIST_BOUNDS.newestOfEach),
   );
@@ -154,7 +153,7 @@ export async function comesForOf(
     db
       .select()
       .from(episode)
-      .where(and(eq(episode.clinicId, clinicId), inArray(episode.patientId, [...patientIds])))
+      .where(and(eq(episode.clinicId, clinicId), among(episode.patientId, patientIds)))
       .orderBy(desc(episode.openedOn), desc(sql`rowid`))
       .limit(LIST_BOUNDS.newestOfEach),
   );

@@ -1,6 +1,7 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import type { ClinicId } from '@/core/units';
+import { among } from '../among';
 import { type Statement, builder, read } from '../door';
 import { proposalDecision } from '../schema';
 import { type Placed, placed } from '../visit/place';
@@ -18,12 +19,10 @@ export function proposalDecisionsOf(
       .select()
       .from(proposalDecision)
       .where(
-        and(
-          eq(proposalDecision.clinicId, clinicId),
-          inArray(proposalDecision.patientId, [...patientIds]),
-        ),
+        and(eq(proposalDecision.clinicId, clinicId), among(proposalDecision.patientId, patientIds)),
       )
-      .orderBy(desc(proposalDecision.createdAt), desc(sql`rowid`))
+      // With its sign the order is no reason to go through the clinic's decisions instead of the patients'.
+      .orderBy(desc(sql`+${proposalDecision.createdAt}`), desc(sql`rowid`))
       .limit(limit),
   );
 }

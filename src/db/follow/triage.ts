@@ -2,6 +2,7 @@ import { LIST_BOUNDS } from '../bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
+import { among } from '../among';
 import { type Statement, builder, read } from '../door';
 import { alert, auditEvent, patient, triageMark, triageRow } from '../schema';
 
@@ -78,13 +79,9 @@ export async function newestAudit(clinicId: ClinicId): Promise<number> {
  * that is no patient's, such as its limits.
  */
 export function nothingWrittenOf(clinicId: ClinicId, patientIds: readonly string[], audit: number) {
-  const list = sql.join(
-    patientIds.map((id) => sql`${id}`),
-    sql`, `,
-  );
   return sql`SELECT NOT EXISTS (SELECT 1 FROM ${auditEvent} WHERE ${auditEvent.id} > ${audit}
     AND ${auditEvent.clinicId} = ${clinicId}
-    AND (${auditEvent.subjectKind} <> 'patient' OR ${auditEvent.subjectId} IN (${list})))`;
+    AND (${auditEvent.subjectKind} <> 'patient' OR ${among(auditEvent.subjectId, patientIds)}))`;
 }
 
 /** How many of the clinic's patients have no row at all, and how many one that is past its time. */
@@ -200,7 +197,7 @@ export async function newestMarksOf(clinicId: ClinicId, patientIds: readonly str
     db
       .select()
       .from(triageMark)
-      .where(and(eq(triageMark.clinicId, clinicId), inArray(triageMark.patientId, [...patientIds])))
+      .where(and(eq(triageMark.clinicId, clinicId), among(triageMark.patientId, patientIds)))
       .orderBy(asc(triageMark.createdAt), asc(sql`rowid`))
       .limit(LIST_BOUNDS.newestOfEach),
   );

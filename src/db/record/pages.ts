@@ -1,7 +1,8 @@
-import { type SQL, and, asc, eq, gt, gte, inArray, lte, or, sql } from 'drizzle-orm';
+import { type SQL, and, asc, eq, gt, gte, lte, or, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { ClinicId, LocalDate, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from '../bounds';
+import { among } from '../among';
 import { read, readOne } from '../door';
 import { holdsWords } from '../people';
 import type { Patient } from '../patients';
@@ -61,7 +62,7 @@ export async function superseded(
     db
       .select({ id: measurement.supersedes })
       .from(measurement)
-      .where(and(eq(measurement.clinicId, clinicId), inArray(measurement.supersedes, [...ids])))
+      .where(and(eq(measurement.clinicId, clinicId), among(measurement.supersedes, ids)))
       .limit(LIST_BOUNDS.idsAtOnce),
   );
   return new Set(rows.flatMap(({ id }) => (id === null ? [] : [id])));
@@ -141,7 +142,7 @@ export function eventsOfSessions(
         and(
           eq(sessionEvent.clinicId, clinicId),
           eq(sessionEvent.patientId, patientId),
-          inArray(sessionEvent.sessionId, [...sessions]),
+          among(sessionEvent.sessionId, sessions),
         ),
       )
       .orderBy(sql`rowid`)

@@ -4,6 +4,7 @@ import { getTableConfig } from 'drizzle-orm/sqlite-core';
 import type { Instant } from '@/core/schedule';
 import type { ClinicId, ExerciseId, MemberId, PhotoId } from '@/core/units';
 import { LIST_BOUNDS } from '../bounds';
+import { among } from '../among';
 import { type Statement, builder, read } from '../door';
 import * as schema from '../schema';
 import type { RecordFile } from './file';
@@ -71,7 +72,7 @@ export async function membersKnown(
       db
         .select({ id: member.id })
         .from(member)
-        .where(and(eq(member.clinicId, clinicId), inArray(member.id, some)))
+        .where(and(eq(member.clinicId, clinicId), among(member.id, some)))
         .limit(LIST_BOUNDS.idsAtOnce),
     );
     for (const { id } of rows) known.add(id);

@@ -2,6 +2,7 @@ import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { MeasureKindId } from '@/core/measures';
 import type { ClinicId, PatientId } from '@/core/units';
+import { among } from '../among';
 import { type Statement, builder, read, readOne } from '../door';
 import { measurement } from '../schema';
 import { type Placed, episodeOf, placed } from './place';
@@ -56,7 +57,7 @@ export function measurementsOfKinds(
       .where(
         and(
           eq(measurement.clinicId, clinicId),
-          inArray(measurement.patientId, [...patientIds]),
+          among(measurement.patientId, patientIds),
           inArray(measurement.kind, [...kinds]),
           isNotNull(measurement.details),
           notSuperseded,
@@ -91,7 +92,7 @@ export async function measurementsById(
       db
         .select()
         .from(measurement)
-        .where(and(eq(measurement.clinicId, clinicId), inArray(measurement.id, some))),
+        .where(and(eq(measurement.clinicId, clinicId), among(measurement.id, some))),
     );
     found.push(...rows);
   }

@@ -1,7 +1,8 @@
 import { LIST_BOUNDS } from '../bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, MemberId, PatientId, PhotoId } from '@/core/units';
+import { among } from '../among';
 import { type Statement, builder, checkpoint, read, readOne } from '../door';
 import { photo, photoBytes, photoMarking } from '../schema';
 import { type Placed, placed } from './place';
@@ -123,7 +124,7 @@ export function markingsOf(clinicId: ClinicId, photoIds: readonly string[]): Pro
     db
       .select()
       .from(photoMarking)
-      .where(and(eq(photoMarking.clinicId, clinicId), inArray(photoMarking.photoId, [...photoIds])))
+      .where(and(eq(photoMarking.clinicId, clinicId), among(photoMarking.photoId, photoIds)))
       .orderBy(asc(photoMarking.createdAt), asc(sql`rowid`))
       .limit(LIST_BOUNDS.markings),
   );

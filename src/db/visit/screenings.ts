@@ -1,8 +1,9 @@
 import { LIST_BOUNDS } from '../bounds';
 import { rollup } from 'd3';
-import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, sql } from 'drizzle-orm';
 import { BLOCKING_OUTCOMES } from '@/core/screen';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
+import { among } from '../among';
 import { type Statement, builder, read, readOne } from '../door';
 import { referral, referralAnswer, screening, screeningDecision } from '../schema';
 import { type Placed, placed } from './place';
@@ -130,7 +131,7 @@ export async function openReferralsOf(
       .where(
         and(
           eq(referral.clinicId, clinicId),
-          inArray(referral.patientId, [...patientIds]),
+          among(referral.patientId, patientIds),
           sql`NOT EXISTS (SELECT 1 FROM referral_answer AS a
             WHERE a.clinic_id = referral.clinic_id AND a.referral_id = referral.id)`,
         ),
