@@ -81,29 +81,60 @@ export function isOverdone({ share }: Pick<SessionLog, 'share'>, dose: Dose): bo
  */
 export type Worth = 'good' | 'untold' | 'left out' | 'not good';
 
+/** What speaks against a session as evidence. */
+type Against =
+  | 'stopped'
+  | 'left out for pain'
+  | 'not in full'
+  | 'overdone'
+  | 'red light'
+  | 'trouble the morning after'
+  | 'hard';
+
+/** What speaks against a session; null where it was good, or nothing is known against it. */
+function against(log: SessionLog, dose: Dose): Against | null {
+  const { share, effort, pain } = log;
+  if (isSkip(log)) return null;
+  if (log.stopped !== 'no') return 'stopped';
+  if (log.skipped === 'pain' && share < 1) return 'left out for pain';
+  if (share < 1) return 'not in full';
+  if (isOverdone(log, dose)) return 'overdone';
+  if (pain !== null && lightOf(pain) === 'red') return 'red light';
+  if (isUnsettled(log)) return 'trouble the morning after';
+  return effort !== null && effort > HARD_EFFORT ? 'hard' : null;
+}
+
 /**
  * Why a session was not good, with its number; null where it was, or nothing is known against it.
  *
  * @example whyNotGood({ …, share: 0.6, date }, dose) // "60 % of it done on 2026-10-03"
  */
 export function whyNotGood(log: SessionLog, dose: Dose): string | null {
-  const { share, effort, pain, date } = log;
-  if (isSkip(log)) return null;
-  if (log.stopped !== 'no') return `stopped on ${shortDay(date)}`;
-  if (log.skipped === 'pain' && share < 1) return `left out for pain on ${shortDay(date)}`;
-  if (share < 1) return `${Math.round(share * 100)} % of it done on ${shortDay(date)}`;
-  if (isOverdone(log, dose))
-    return `${Math.round(share * 100)} % of it done on ${shortDay(date)}, more than is written: ask for it as written`;
-  if (pain !== null && lightOf(pain) === 'red') return `pain ${pain} of 10 on ${shortDay(date)}`;
-  if (isUnsettled(log)) return `trouble the morning after ${shortDay(date)}`;
-  return effort !== null && effort > HARD_EFFORT
-    ? `effort ${effort} of 10 on ${shortDay(date)}`
-    : null;
+  const why = against(log, dose);
+  if (why === null) return null;
+  const { share, effort, pain } = log;
+  const day = shortDay(log.date);
+  switch (why) {
+    case 'stopped':
+      return `stopped on ${day}`;
+    case 'left out for pain':
+      return `left out for pain on ${day}`;
+    case 'not in full':
+      return `${Math.round(share * 100)} % of it done on ${day}`;
+    case 'overdone':
+      return `${Math.round(share * 100)} % of it done on ${day}, more than is written: ask for it as written`;
+    case 'red light':
+      return `pain ${pain} of 10 on ${day}`;
+    case 'trouble the morning after':
+      return `trouble the morning after ${day}`;
+    case 'hard':
+      return `effort ${effort} of 10 on ${day}`;
+  }
 }
 
 /** @example worthOf({ …tenOfTen, pain: 1, nextMorning: null }, dose) // 'untold' */
 export function worthOf(log: SessionLog, dose: Dose): Worth {
   if (isSkip(log)) return 'left out';
-  if (whyNotGood(log, dose) !== null) return 'not good';
+  if (against(log, dose) !== null) return 'not good';
   return isTold(log) ? 'good' : 'untold';
 }

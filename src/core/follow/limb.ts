@@ -1,4 +1,4 @@
-import { ARM_CHAIN, LEG_CHAIN, type RegionId, type Side, partOf } from '../symptoms';
+import { ARM_CHAIN, LEG_CHAIN, REGIONS, type RegionId, type Side, partOf } from '../symptoms';
 import type { LocalDate } from '../units';
 import { WINDOW_READINGS } from './course';
 import { type Reading, inOrder } from './reading';
@@ -17,9 +17,32 @@ export const IN_LIMB = 2;
 
 /** The furthest order marked on one limb, 0–6; −1 when nothing is marked there. */
 export function reachOf({ chain, side }: Limb, where: readonly RegionId[]): number {
-  const parts: readonly string[] = CHAINS[chain];
-  const marked = where.filter((region) => region.includes(` ${side} `));
-  return Math.max(-1, ...marked.map((region) => parts.indexOf(partOf(region))));
+  let furthest = -1;
+  for (const region of where) {
+    const order = orderIn(region, chain, side);
+    if (order > furthest) furthest = order;
+  }
+  return furthest;
+}
+
+/** Where each region lies in each limb: a handful of them, asked for of every day of every list. */
+const orders = new Map<string, ReadonlyMap<RegionId, number>>();
+
+/** A region's order in a limb; −1 where it is not in it. */
+function orderIn(region: RegionId, chain: Limb['chain'], side: Side): number {
+  const limb = `${chain} ${side}`;
+  let known = orders.get(limb);
+  if (!known) {
+    const parts: readonly string[] = CHAINS[chain];
+    known = new Map(
+      REGIONS.filter((one) => one.includes(` ${side} `)).map((one) => [
+        one,
+        parts.indexOf(partOf(one)),
+      ]),
+    );
+    orders.set(limb, known);
+  }
+  return known.get(region) ?? -1;
 }
 
 /** @example partAt('arm', 5) // 'hand' */

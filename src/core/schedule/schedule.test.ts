@@ -105,6 +105,30 @@ describe('zones (IANA time-zone database)', () => {
     expect(dateIn(zone('America/New_York'), instant)).toBe('2026-11-23');
   });
 
+  // The runtime's own calendar (ECMA-402) is the reference; the clocks of St John's went back at one past midnight.
+  it.each([
+    ['America/St_Johns', '1999-10-31T02:30Z'],
+    ['Pacific/Apia', '2011-12-30T10:00Z'],
+    ['Europe/Lisbon', '2026-10-25T01:00Z'],
+    ['Africa/Cairo', '2026-04-23T22:00Z'],
+    ['Asia/Kolkata', '2026-11-30T18:30Z'],
+  ])('%s is asked its date over and over, around %s', (name, around) => {
+    const reference = new Intl.DateTimeFormat('en-CA', {
+      timeZone: name,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+    });
+    const minutes = Array.from({ length: 6 * 24 }, (_, at) => (at - 3 * 24) * 20);
+    const order = [...minutes, ...[...minutes].reverse(), -1, 0, 1, -61, 61, 0, -1];
+    for (const offset of order) {
+      const instant = (Date.parse(around) + offset * 60_000) as Instant;
+      expect(`${offset} ${dateIn(zone(name), instant)}`).toBe(
+        `${offset} ${reference.format(instant)}`,
+      );
+    }
+  });
+
   it.each([
     ['Europe/Lisbon', '2026-10-25'],
     ['America/New_York', '2027-03-14'],

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import type { LocalDate } from '../units';
+import { DAY_MS, type LocalDate } from '../units';
 
 /** An IANA time-zone name that this runtime knows, such as Europe/Lisbon. */
 export type Zone = string & { readonly __unit: 'time zone' };
@@ -26,12 +26,29 @@ export function parseZone(name: string): Zone | null {
   }
 }
 
+/** A day of a zone: the first instant of it, and the first after it. */
+type Day = { readonly date: LocalDate; readonly from: number; readonly before: number };
+/** The day each zone was asked about last: a list asks of thousands of patients what day it is with them. */
+const days = new Map<Zone, Day>();
+const MOST_ZONES = 600;
+
 /** The calendar date in a zone at an instant. */
 export function dateIn(zone: Zone, instant: Instant): LocalDate {
-  return Temporal.Instant.fromEpochMilliseconds(instant)
-    .toZonedDateTimeISO(zone)
-    .toPlainDate()
-    .toString() as LocalDate;
+  const known = days.get(zone);
+  if (known && instant >= known.from && instant < known.before) return known.date;
+  const there = Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone);
+  const date = there.toPlainDate();
+  const found: Day = {
+    date: date.toString() as LocalDate,
+    from: there.startOfDay().epochMilliseconds,
+    before: date.add({ days: 1 }).toZonedDateTime(zone).epochMilliseconds,
+  };
+  // Where clocks are put back past midnight a day comes twice: only whole days are kept.
+  if (found.before - found.from === DAY_MS) {
+    if (days.size >= MOST_ZONES) days.clear();
+    days.set(zone, found);
+  }
+  return found.date;
 }
 
 /** The minute of the wall clock in a zone at an instant, 0–1439. */

@@ -44,8 +44,10 @@ export const REGIONS: readonly RegionId[] = VIEWS.flatMap((view) =>
   ),
 );
 
+const known: ReadonlySet<string> = new Set(REGIONS);
+
 export function isRegion(text: string): text is RegionId {
-  return (REGIONS as readonly string[]).includes(text);
+  return known.has(text);
 }
 
 /** The part a region shows. */

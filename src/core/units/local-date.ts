@@ -14,14 +14,21 @@ const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
  * @example parseLocalDate('2026-02-29') // null, 2026 is no leap year
  */
 export function parseLocalDate(text: string): LocalDate | null {
+  if (DATES.has(text)) return text as LocalDate;
   const match = SHAPE.exec(text);
   if (!match) return null;
   const [, year, month, day] = match.map(Number);
   const days = Date.UTC(year ?? 0, (month ?? 0) - 1, day);
   const date = new Date(days);
   const same = date.getUTCMonth() + 1 === month && date.getUTCDate() === day;
-  return same && (year ?? 0) >= 1000 ? (text as LocalDate) : null;
+  if (!same || (year ?? 0) < 1000) return null;
+  if (DATES.size >= MOST_NAMES) DATES.clear();
+  DATES.add(text);
+  return text as LocalDate;
 }
+
+/** Texts that were found to be dates before: rows of days bring the same few hundred. */
+const DATES = new Set<string>();
 
 /** As parseLocalDate, for text known to be a date; throws RangeError otherwise. */
 export function localDate(text: string): LocalDate {
