@@ -12,13 +12,14 @@ import {
   DESK,
   PHONE,
   beMember,
+  chord,
   freshPage,
   goTo,
   press,
   reloaded,
   says,
   textOf,
-  chord,
+  typeAt,
   typeInto,
 } from '../support/browser';
 import { prescribe, screenedPatient } from '../support/clinic';
@@ -372,7 +373,8 @@ it('takes a written programme as text: what is doubtful is asked, and nothing gu
   const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
   await press(page, 'Paste');
-  await page.type(
+  await typeAt(
+    page,
     '[role=dialog] textarea',
     '1. Tuck lying down: 3 sets of 10\n- bird dog 3x8 every other day\nthat neck thing 2x30s\nBlade set, down and back 10x3',
   );
@@ -398,7 +400,7 @@ it('keeps a template and applies it to another patient (long)', async () => {
   await prescribe(stage.practitioner, from, [{ exerciseId: 'blade-set', dose: 'x10 hold 5s' }]);
   const page = await stage.open(`/patients/${from}/plan`);
   await press(page, 'Templates');
-  await page.type('[role=dialog] input', 'Blades first');
+  await typeAt(page, '[role=dialog] input', 'Blades first');
   await press(page, 'Keep');
   await says(page, 'Kept as a template');
   await goTo(page, `${stage.server.origin}/patients/${to}/plan`);

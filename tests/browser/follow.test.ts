@@ -6,7 +6,7 @@ import { insertAlert, versionsOf, write } from '@/db';
 import { setClock } from '@/server/clock';
 import { takeIn } from '@/server/take-in';
 import { violations } from '../support/axe';
-import { goTo, narrowTo, press, reloaded, says, textOf } from '../support/browser';
+import { goTo, narrowTo, press, reloaded, says, textOf, typeAt } from '../support/browser';
 import { device, instant, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { eventually } from '../support/record';
@@ -176,7 +176,7 @@ it('sorts the morning list, lets a row wait with a reason, and takes it back', a
   await says(page, 'No programme yet.');
   await page.click('button[aria-label="Let it wait: Quill Aldersea"]');
   await page.waitForSelector('form input:not([type=search])', { visible: true });
-  await page.type('[role=dialog] input', 'called, no answer');
+  await typeAt(page, '[role=dialog] input', 'called, no answer');
   await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
   await says(page, 'Put aside');
   await says(page, 'called, no answer');

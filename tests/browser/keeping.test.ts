@@ -16,6 +16,7 @@ import {
   reloaded,
   says,
   textOf,
+  typeAt,
 } from '../support/browser';
 import { PASSWORD, device, makePatient, member, today } from '../support/clinic';
 import { eventually } from '../support/record';
@@ -118,8 +119,8 @@ it('asks to sign in again beside the page, and then sends what was typed', async
   await write(() => [endMemberSession(mine.tokenHash, now())]);
   await press(page, 'Save the history');
   await says(page, 'Sign in again');
-  await page.type('[role=dialog] input[name=email]', stage.emails.assistant);
-  await page.type('[role=dialog] input[name=password]', PASSWORD);
+  await typeAt(page, '[role=dialog] input[name=email]', stage.emails.assistant);
+  await typeAt(page, '[role=dialog] input[name=password]', PASSWORD);
   await press(page, 'Sign in');
   await says(page, 'Save as the newest history');
   expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Since the storm');
@@ -131,8 +132,8 @@ it('asks to sign in again beside the page, and then sends what was typed', async
   // Keeping what is typed asks as well.
   await page.type('textarea', ', at sea');
   await says(page, 'Sign in again');
-  await page.type('[role=dialog] input[name=email]', stage.emails.lead);
-  await page.type('[role=dialog] input[name=password]', PASSWORD);
+  await typeAt(page, '[role=dialog] input[name=email]', stage.emails.lead);
+  await typeAt(page, '[role=dialog] input[name=password]', PASSWORD);
   await press(page, 'Sign in');
   await says(page, 'Morning list');
   await says(page, 'lead of harbour');
@@ -168,8 +169,8 @@ it('locks the desk: nothing is seen or sent until its member signs in, and what 
     });
     expect(other.status).toBeGreaterThanOrEqual(300);
   });
-  await page.type('[role=dialog] input[name=email]', stage.emails.assistant);
-  await page.type('[role=dialog] input[name=password]', PASSWORD);
+  await typeAt(page, '[role=dialog] input[name=email]', stage.emails.assistant);
+  await typeAt(page, '[role=dialog] input[name=password]', PASSWORD);
   await press(page, 'Sign in');
   await says(page, 'Lockyer Sands');
   expect(await page.$eval('textarea', (field) => field.value)).toBe('Behind the lock');

@@ -159,6 +159,12 @@ export async function narrowTo(page: Page, name: string): Promise<void> {
   await page.waitForFunction(() => location.search.includes('narrowed=1'));
 }
 
+/** Types into a field once it is there: dialogs come when they are asked for. */
+export async function typeAt(page: Page, selector: string, text: string): Promise<void> {
+  await page.waitForSelector(selector);
+  await page.type(selector, text);
+}
+
 /** Types into the field with this label. */
 export async function typeInto(page: Page, label: string, text: string): Promise<void> {
   const id = await page.$$eval(
