@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { morningRow, rowHoldsUntil } from '@/core/morning';
 import type { ClinicId } from '@/core/units';
-import { type Patient, changesAfter, newestChange, versionsOf } from '@/db';
+import { createClient } from '@libsql/client';
+import { type Patient, changesAfter, databaseUrl, newestChange, versionsOf } from '@/db';
 import { setClock } from '@/server/clock';
 import { keptMornings } from '@/server/follow/kept-mornings';
 import { changesForgotten } from '@/server/follow/refresh';
@@ -238,6 +239,24 @@ describe('who is kept', () => {
     expect(mornings.readAnew()).toEqual(ids);
     expect(now).toEqual(await said(anew, ids));
   });
+});
+
+it('is told of whatever takes a row of the list away', async () => {
+  const client = createClient({ url: databaseUrl() });
+  const { rows } = await client.execute(
+    "SELECT name FROM sqlite_schema WHERE type = 'trigger' AND name GLOB '[tc]*_*'",
+  );
+  client.close();
+  const named = (prefix: string) =>
+    rows
+      .map(({ name }) => name as string)
+      .filter((name) => name.startsWith(prefix))
+      .map((name) => name.slice(prefix.length))
+      .sort();
+  const stale = named('triage_stale_');
+  expect(stale.length).toBeGreaterThan(20);
+  // What the clinic has set is read each time.
+  expect(named('changed_')).toEqual(stale.filter((name) => name !== 'clinic_update'));
 });
 
 it('forgets changes once nobody can ask for them any more', async () => {
