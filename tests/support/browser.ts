@@ -142,13 +142,23 @@ export async function chord(page: Page, held: 'Alt' | 'Control', key: KeyInput):
   await page.keyboard.up(held);
 }
 
+/** Presses the first button or link that begins with these words, as soon as it can be seen. */
 export async function press(page: Page, words: string): Promise<void> {
-  const element = await page.waitForSelector(
-    `::-p-xpath(//button[starts-with(normalize-space(.), ${quoted(words)})] | //a[starts-with(normalize-space(.), ${quoted(words)})])`,
-    { visible: true },
-  );
-  await element?.click();
+  const begins = `starts-with(normalize-space(.), ${quoted(words)})`;
+  const selector = `::-p-xpath(//button[${begins}] | //a[${begins}])`;
+  for (let tries = 1; ; tries += 1) {
+    const element = await page.waitForSelector(selector, { visible: true });
+    try {
+      await element?.click();
+      return;
+    } catch (error) {
+      // A page that wakes may put another one in its place before it is touched; then nothing was.
+      if (tries === PRESSED_AGAIN || !/detached/.test(String(error))) throw error;
+    }
+  }
 }
+
+const PRESSED_AGAIN = 3;
 
 /** Narrows the morning list to a name, and waits until it stands so. */
 export async function narrowTo(page: Page, name: string): Promise<void> {

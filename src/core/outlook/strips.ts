@@ -1,7 +1,7 @@
 import type { DayAdherence } from '../adherence';
 import type { LatestMeasure } from '../findings';
 import type { Strip } from '../follow';
-import { type CountedSet, type DayReport, worstPain } from '../history';
+import { type CountedSet, type DayDone, type DayReport, worstPain } from '../history';
 import { kindOf } from '../measures';
 import type { SentLine } from '../programme';
 import type { LocalDate } from '../units';
@@ -96,29 +96,12 @@ function painsOf(told: readonly (readonly [LocalDate, DayReport])[]) {
 }
 
 /** Held seconds, or repetitions, of the newest version's lines that were done most often. */
-function lineStrips(
-  facts: RecordFacts,
-  done: readonly (readonly [
-    LocalDate,
-    typeof facts.done extends ReadonlyMap<unknown, infer D> ? D : never,
-  ])[],
-): Strip[] {
+function lineStrips(facts: RecordFacts, done: readonly (readonly [LocalDate, DayDone])[]): Strip[] {
   const lines = facts.versions.at(-1)?.lines ?? [];
+  const logsBy = logsOf(facts, new Set(lines.map(({ lineage }) => lineage)), done);
   return lines
     .flatMap((line): LineStrip[] => {
-      const logs = done.flatMap(([date, { sessions }]) =>
-        sessions.flatMap((session) =>
-          session.lines
-            .filter(({ lineage, reps }) => lineage === line.lineage && reps > 0)
-            .map(({ hold, reps, counted = [] }) => ({
-              date,
-              counted,
-              load: loadIn(facts, session.version, line.lineage),
-              hold,
-              reps,
-            })),
-        ),
-      );
+      const logs = logsBy.get(line.lineage) ?? [];
       const told = [liftedStrip(line, logs), countedStrip(line, logs)];
       const strips = told.flatMap((strip) => (strip.points.length > 0 ? [strip] : []));
       return strips.length > 0 ? strips : [writtenStrip(line, logs)];
@@ -126,6 +109,25 @@ function lineStrips(
     .filter(({ points }) => points.length > 0)
     .sort((a, b) => b.points.length - a.points.length)
     .slice(0, MOST_LINES);
+}
+
+/** What was done of each of these lines, in the order of the days: the days are gone through once. */
+function logsOf(
+  facts: RecordFacts,
+  lineages: ReadonlySet<string>,
+  done: readonly (readonly [LocalDate, DayDone])[],
+): ReadonlyMap<string, readonly LineDay[]> {
+  const logs = new Map<string, LineDay[]>();
+  const loadOf = loadsIn(facts);
+  for (const [date, { sessions }] of done)
+    for (const { version, lines } of sessions)
+      for (const { lineage, hold, reps, counted = [] } of lines) {
+        if (reps === 0 || !lineages.has(lineage)) continue;
+        const own = logs.get(lineage) ?? [];
+        if (own.length === 0) logs.set(lineage, own);
+        own.push({ date, counted, load: loadOf(version, lineage), hold, reps });
+      }
+  return logs;
 }
 
 type LineStrip = Strip & { readonly kind: 'line' };
@@ -204,11 +206,18 @@ function writtenStrip(line: SentLine, logs: readonly LineDay[]): LineStrip {
   };
 }
 
-/** The heaviest written weight of a line in the version a session was played from. */
-function loadIn({ versions }: RecordFacts, number: number, lineage: string): number | null {
-  const load = versions
-    .find((version) => version.number === number)
-    ?.lines.find((line) => line.lineage === lineage)?.dose.load;
+/** The heaviest written weight of a line in the version a session was played from; null where none is. */
+function loadsIn({ versions }: RecordFacts): (number: number, lineage: string) => number | null {
+  const loads = new Map(
+    versions.map(({ number, lines }) => [
+      number,
+      new Map(lines.map(({ lineage, dose: { load } }) => [lineage, heaviest(load)])),
+    ]),
+  );
+  return (number, lineage) => loads.get(number)?.get(lineage) ?? null;
+}
+
+function heaviest(load: SentLine['dose']['load']): number | null {
   if (load?.kind !== 'weight') return null;
   return Math.max(...load.perSet.map((one) => (one === 'adj' ? 0 : one)));
 }
