@@ -102,7 +102,9 @@ function lineStrips(facts: RecordFacts, done: readonly (readonly [LocalDate, Day
   return lines
     .flatMap((line): LineStrip[] => {
       const logs = logsBy.get(line.lineage) ?? [];
-      const told = [liftedStrip(line, logs), countedStrip(line, logs)];
+      const counts = logs.filter(({ counted }) => counted.length > 0);
+      const told =
+        counts.length === 0 ? [] : [liftedStrip(line, counts), countedStrip(line, counts)];
       const strips = told.flatMap((strip) => (strip.points.length > 0 ? [strip] : []));
       return strips.length > 0 ? strips : [writtenStrip(line, logs)];
     })
