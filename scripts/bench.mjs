@@ -77,6 +77,7 @@ try {
   );
 
   row('all 5,000 rows reckoned anew, once a day', `${(core.firstLook / 1000).toFixed(1)} s`);
+  row('a row after one event of its patient', `${core.byEvent.toFixed(2)} ms`);
   row(
     `all proposals of 1,000 patients (${core.proposals})`,
     `${(core.evaluate / 1000).toFixed(2)} s`,
