@@ -3,7 +3,17 @@ import fc from 'fast-check';
 import { morningRow, rowHoldsUntil } from '@/core/morning';
 import type { ClinicId } from '@/core/units';
 import { createClient } from '@libsql/client';
-import { type Patient, changesAfter, databaseUrl, newestChange, versionsOf } from '@/db';
+import {
+  type Patient,
+  changesAfter,
+  databaseUrl,
+  newestChange,
+  patientById,
+  versionsOf,
+  write,
+} from '@/db';
+import { builder } from '@/db/door';
+import { patient } from '@/db/schema';
 import { setClock } from '@/server/clock';
 import { keptMornings } from '@/server/follow/kept-mornings';
 import { changesForgotten } from '@/server/follow/refresh';
@@ -15,7 +25,7 @@ import { setPaused } from '@/server/save-programme';
 import { takeIn } from '@/server/take-in';
 import { saveEntry } from '@/server/visit/entries';
 import { saveScreening } from '@/server/visit/screening';
-import { prescribe, today } from '../support/clinic';
+import { makeClinic, member, ownDomain, prescribe, today } from '../support/clinic';
 import { eventOf } from '../support/record';
 import { runs } from '../support/runs';
 import { databaseStage, patientOf, screening } from '../support/stage';
@@ -222,6 +232,30 @@ describe('who is kept', () => {
     ms += 1;
     mornings.sweep();
     expect(mornings.size()).toBe(0);
+  });
+
+  it('never says in one clinic what another knows of a record that is in both', async () => {
+    const [life] = await twoLives();
+    if (!life) throw new Error('nobody');
+    const mornings = keeping();
+    await said(mornings, [life.patientId]);
+    await DEEDS['a session']?.(life, 3);
+    await said(mornings, [life.patientId]);
+    mornings.readAnew();
+    const { emails } = await makeClinic('quay', ownDomain());
+    const { clinicId, id: practitionerId } = await member(emails.practitioner);
+    const here = await patientOf(stage, life.patientId);
+    await write(() => [
+      builder()
+        .insert(patient)
+        .values({ ...here, clinicId, practitionerId }),
+    ]);
+    const there = await patientById(clinicId, life.patientId);
+    if (!there) throw new Error('not in both');
+    const [found] = await mornings.factsOf(clinicId, [there]);
+    expect(mornings.readAnew()).toEqual([life.patientId]);
+    expect(found?.facts.record.facts.versions).toEqual([]);
+    expect(found?.facts.lastSession).toBeNull();
   });
 
   it('reads everything on another day', async () => {

@@ -41,14 +41,14 @@ export function keptMornings(
   readAnew: ReadAnew,
   { most = BATCHES.morningsKept, clock = () => performance.now() }: Bounds = {},
 ) {
-  // The longest unused stands first.
-  const kept = new Map<PatientId, Kept>();
+  // By clinic and patient, since a record may be in two of them; the longest unused stands first.
+  const kept = new Map<string, Kept>();
   const active = recently(clock);
   let sweeping: NodeJS.Timeout | null = null;
 
-  function keep(id: PatientId, facts: MorningFacts, upTo: number): void {
-    kept.delete(id);
-    kept.set(id, { facts, upTo, usedAt: clock() });
+  function keep(patient: Patient, facts: MorningFacts, upTo: number): void {
+    kept.delete(placeOf(patient));
+    kept.set(placeOf(patient), { facts, upTo, usedAt: clock() });
     for (const longestUnused of kept.keys()) {
       if (kept.size <= most) break;
       kept.delete(longestUnused);
@@ -59,7 +59,7 @@ export function keptMornings(
   /** Lets go of whom nobody asked about lately. */
   function sweep(): void {
     const since = clock() - PERIODS_MS.morningKept;
-    for (const [id, { usedAt }] of kept) if (usedAt <= since) kept.delete(id);
+    for (const [place, { usedAt }] of kept) if (usedAt <= since) kept.delete(place);
     if (kept.size > 0 || sweeping === null) return;
     clearInterval(sweeping);
     sweeping = null;
@@ -78,7 +78,7 @@ export function keptMornings(
     const since = active(newest);
     const found = new Map<PatientId, MorningFacts>();
     const known = patients.flatMap((patient) => {
-      const one = kept.get(patient.id);
+      const one = kept.get(placeOf(patient));
       return one && one.facts.record.facts.today === todayOf(patient) ? [{ patient, ...one }] : [];
     });
     const changes = await changesAfter(
@@ -102,12 +102,14 @@ export function keptMornings(
       const facts = found.get(patient.id);
       if (!facts) return [];
       const isActive = (changesBy.get(patient.id) ?? []).some(({ seq }) => seq > since);
-      if (isActive || kept.has(patient.id)) keep(patient.id, facts, newest);
+      if (isActive || kept.has(placeOf(patient))) keep(patient, facts, newest);
       return [{ patient, facts }];
     });
   }
   return { factsOf, sweep, size: () => kept.size };
 }
+
+const placeOf = ({ clinicId, id }: Patient) => `${clinicId} ${id}`;
 
 /**
  * The number after which a change counts as lately: that of the newest change between one and two times
