@@ -83,7 +83,7 @@ try {
     row('… all 5,000 rows from nothing, behind it', `${seconds.toFixed(1)} s`);
   });
   // Midnight: every row is there and past its time.
-  const client = createClient({ url: `file:${join(data, 'dry-lantern.db')}` });
+  const client = createClient({ url: `file:${database}` });
   await client.execute('UPDATE triage_row SET stale_at = 1');
   client.close();
   await besideToday(async () => {
