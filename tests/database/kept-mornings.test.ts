@@ -6,8 +6,8 @@ import { createClient } from '@libsql/client';
 import {
   type Patient,
   changesAfter,
+  changesTold,
   databaseUrl,
-  newestChange,
   patientById,
   versionsOf,
   write,
@@ -153,7 +153,7 @@ it.each(Object.keys(DEEDS))('is told of %s, and says then what the record says',
   const mornings = keeping();
   const ids = [life.patientId];
   await said(mornings, ids);
-  const before = await newestChange();
+  const { newest: before } = await changesTold();
   const [was] = await said(anew, ids);
   await deed(life, 7);
   expect(await changesAfter(life.by.clinicId, ids, before)).not.toEqual([]);
@@ -307,4 +307,29 @@ it('forgets changes once nobody can ask for them any more', async () => {
   expect((await all())?.length).toBe(before?.length);
   await forgetting();
   expect(await all()).toEqual([newest]);
+});
+
+it('lets go of what it kept while another process forgot what was changed since', async () => {
+  const [life, other] = await twoLives();
+  if (!life || !other) throw new Error('nobody');
+  const mornings = keeping();
+  const ids = [life.patientId];
+  // A clock of its own that stood still meanwhile tells nothing, as in a process that was suspended.
+  await said(mornings, ids);
+  await DEEDS['a pause']?.(life, 0);
+  await said(mornings, ids);
+  expect(mornings.size()).toBe(1);
+  mornings.readAnew();
+  await DEEDS['a session']?.(life, 1);
+  const forgetting = changesForgotten();
+  await forgetting();
+  await DEEDS['a pause']?.(other, 0);
+  await forgetting();
+  const { clinicId } = life.by;
+  const { forgotten, newest } = await changesTold();
+  expect(newest).toBeGreaterThan(forgotten);
+  expect(await changesAfter(clinicId, ids, 0)).toEqual([]);
+  const now = await said(mornings, ids);
+  expect(mornings.readAnew()).toEqual(ids);
+  expect(now).toEqual(await said(keeping(), ids));
 });

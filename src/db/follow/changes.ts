@@ -3,7 +3,7 @@ import type { ClinicId, LocalDate, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from '../bounds';
 import { among } from '../among';
 import { type Statement, builder, read } from '../door';
-import { type ELSE, recordChange } from '../schema';
+import { type ELSE, changesForgotten, recordChange } from '../schema';
 
 export { ELSE } from '../schema';
 
@@ -14,12 +14,20 @@ export type RecordChange = {
   readonly what: LocalDate | typeof ELSE;
 };
 
-/** The number of the newest change of anybody; 0 where nothing ever changed. */
-export async function newestChange(): Promise<number> {
-  const rows = await read((db) =>
-    db.select({ seq: sql<number>`coalesce(max(${recordChange.seq}), 0)` }).from(recordChange),
+/** Which changes can be told: those after `forgotten`, to `newest`; both are 0 where nothing ever changed. */
+export type ChangesTold = { readonly forgotten: number; readonly newest: number };
+
+export async function changesTold(): Promise<ChangesTold> {
+  const [row] = await read((db) =>
+    db
+      .select({
+        newest: sql<number>`coalesce((select max(${recordChange.seq}) from ${recordChange}), 0)`,
+        forgotten: changesForgotten.upTo,
+      })
+      .from(changesForgotten),
   );
-  return rows[0]?.seq ?? 0;
+  const { newest = 0, forgotten = 0 } = row ?? {};
+  return { forgotten, newest: Math.max(newest, forgotten) };
 }
 
 /**
@@ -49,7 +57,16 @@ export async function changesAfter(
   return rows.length < LIST_BOUNDS.changes ? rows : null;
 }
 
-/** Forgets the changes up to one that nobody asks for any more. */
-export function forgetChanges(upTo: number): Statement {
-  return builder().delete(recordChange).where(lte(recordChange.seq, upTo));
+/** Forgets the changes up to one that nobody asks for any more, and writes down how far it forgot. */
+export function forgetChanges(upTo: number): readonly Statement[] {
+  return [
+    builder().delete(recordChange).where(lte(recordChange.seq, upTo)),
+    builder()
+      .insert(changesForgotten)
+      .values({ id: 1, upTo })
+      .onConflictDoUpdate({
+        target: changesForgotten.id,
+        set: { upTo: sql`max(${changesForgotten.upTo}, ${upTo})` },
+      }),
+  ];
 }

@@ -114,6 +114,16 @@ export const recordChange = sqliteTable(
   },
   (t) => [uniqueIndex('record_change_patient').on(t.clinicId, t.patientId, t.what)],
 );
+
+/**
+ * Up to which change they were forgotten, one row: a process that slept meanwhile can tell by it that what it
+ * keeps is older than what it could still be told.
+ */
+export const changesForgotten = sqliteTable('changes_forgotten', {
+  id: integer('id').primaryKey(),
+  upTo: integer('up_to').notNull(),
+});
+
 /** A row of the morning list put aside: done for today, or snoozed until a day, with a reason. */
 export const triageMark = sqliteTable(
   'triage_mark',

@@ -7,8 +7,8 @@ import {
   type Patient,
   type RecordChange,
   changesAfter,
+  changesTold,
   daysRead,
-  newestChange,
 } from '@/db';
 import { group } from 'd3';
 import { BATCHES, PERIODS_MS } from '../periods';
@@ -72,9 +72,13 @@ export function keptMornings(
   ): Promise<PatientMorning[]> {
     if (patients.length === 0) return [];
     // Before anything is read: what is written meanwhile is read again the next time.
-    const newest = await newestChange();
-    // Another database has taken this one's place.
-    for (const { upTo } of kept.values()) if (upTo > newest) kept.clear();
+    const { forgotten, newest } = await changesTold();
+    for (const [place, { upTo }] of kept) {
+      // Another database has taken this one's place.
+      if (upTo > newest) kept.clear();
+      // This process slept while another forgot what it could have been told.
+      if (upTo < forgotten) kept.delete(place);
+    }
     const since = active(newest);
     const found = new Map<PatientId, MorningFacts>();
     const known = patients.flatMap((patient) => {

@@ -9,7 +9,7 @@ import {
   forgetChanges,
   guard,
   newestAudit,
-  newestChange,
+  changesTold,
   nothingWrittenOf,
   optimizeDatabase,
   patientsWithoutRow,
@@ -139,10 +139,10 @@ async function refreshBehind(clinicId: ClinicId): Promise<void> {
 export function changesForgotten(): () => Promise<void> {
   let before: number | null = null;
   return async () => {
-    const newest = await newestChange();
+    const { newest } = await changesTold();
     const upTo = before;
     // Nothing of the record goes, so it needs no audit.
-    if (upTo !== null) await write(() => [forgetChanges(upTo)]);
+    if (upTo !== null) await write(() => [...forgetChanges(upTo)]);
     before = newest;
   };
 }
