@@ -6,15 +6,17 @@ import {
   DESK,
   PHONE,
   beMember,
+  closePagesAfterEach,
   freshPage,
   goTo,
-  launchBrowser,
+  leaveBrowser,
   press,
   reloaded,
   says,
   textOf,
   chord,
 } from '../support/browser';
+import { workersBrowser } from '../support/chromium';
 import {
   device,
   makeClinic,
@@ -32,14 +34,16 @@ let browser: Browser;
 let practitioner: Awaited<ReturnType<typeof member>>;
 
 beforeAll(async () => {
-  [server, browser] = [sharedServer(), await launchBrowser()];
+  [server, browser] = [sharedServer(), await workersBrowser()];
   await useDatabase(server.data);
   practitioner = await member((await makeClinic('harbour', ownDomain())).emails.practitioner);
 }, 900_000);
 
+closePagesAfterEach();
+
 afterAll(async () => {
   closeDatabase();
-  await browser?.close();
+  await leaveBrowser(browser);
   await server?.close();
 });
 

@@ -5,7 +5,7 @@ import {
   PHONE,
   freshPage,
   goTo,
-  launchBrowser,
+  leaveBrowser,
   press,
   says,
   signInAs,
@@ -13,6 +13,7 @@ import {
   twiceAsFast,
   chord,
 } from '../support/browser';
+import { workersBrowser } from '../support/chromium';
 import { makeClinic, ownDomain, useDatabase } from '../support/clinic';
 import { eventually, repsTold, toldToday } from '../support/record';
 import { type TestServer, sharedServer, startTestServer } from '../support/server';
@@ -22,14 +23,14 @@ let browser: Browser;
 let clinic: Awaited<ReturnType<typeof makeClinic>>;
 
 beforeAll(async () => {
-  [server, browser] = [sharedServer(), await launchBrowser()];
+  [server, browser] = [sharedServer(), await workersBrowser()];
   await useDatabase(server.data);
   clinic = await makeClinic('harbour', ownDomain());
 }, 900_000);
 
 afterAll(async () => {
   closeDatabase();
-  await browser?.close();
+  await leaveBrowser(browser);
   await server?.close();
 });
 

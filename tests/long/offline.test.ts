@@ -1,6 +1,7 @@
 import { rmSync } from 'node:fs';
 import { eventsOfDay } from '@/db';
-import { PHONE, goTo, launchBrowser, press, says, textOf, twiceAsFast } from '../support/browser';
+import { PHONE, goTo, press, says, textOf, twiceAsFast } from '../support/browser';
+import { launchBrowser } from '../support/chromium';
 import { device, makePatient, prescribe, today } from '../support/clinic';
 import { LINES, phoneStage } from '../support/phone';
 import { eventually, toldToday } from '../support/record';

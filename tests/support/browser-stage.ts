@@ -1,6 +1,15 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { closeDatabase } from '@/db';
-import { DESK, type PHONE, beMember, freshPage, goTo, launchBrowser } from './browser';
+import {
+  DESK,
+  type PHONE,
+  beMember,
+  closePagesAfterEach,
+  freshPage,
+  goTo,
+  leaveBrowser,
+} from './browser';
+import { launchBrowser, workersBrowser } from './chromium';
 import { type TestServer, sharedServer, startTestServer } from './server';
 import { type Stage, fill } from './stage';
 
@@ -35,13 +44,14 @@ export function browserStage(
   beforeAll(async () => {
     [stage.server, stage.browser] = await Promise.all([
       environment ? startTestServer(environment) : sharedServer(),
-      launchBrowser(undefined, whole),
+      whole ? launchBrowser(undefined, whole) : workersBrowser(),
     ]);
     await fill(stage, stage.server.data);
   }, 900_000);
+  closePagesAfterEach();
   afterAll(async () => {
     closeDatabase();
-    await stage.browser?.close();
+    await leaveBrowser(stage.browser);
     await stage.server?.close();
   });
   return stage;

@@ -1,48 +1,34 @@
-import { existsSync } from 'node:fs';
-import puppeteer, {
-  type Browser,
-  type HTTPResponse,
-  type KeyInput,
-  type Page,
-} from 'puppeteer-core';
+import type { Browser, BrowserContext, HTTPResponse, KeyInput, Page } from 'puppeteer-core';
 import { PASSWORD } from './clinic';
-
-// A real browser on a slow machine takes its time.
-
-/** The one without a window of its own first: it leaves more of a small machine to the tests. */
-const SHELL = '/usr/bin/chromium-headless-shell';
-const WHOLE = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
-
-/** @param whole the browser with everything a person's has: the light one knows no notifications and no sensors */
-export function chromiumPath(whole = false): string {
-  const places = whole ? WHOLE : [SHELL, ...WHOLE];
-  const path = process.env.CHROMIUM ?? places.find((place) => existsSync(place));
-  if (!path) throw new Error('no Chromium; `npm test` installs Debian’s');
-  return path;
-}
-
-/** @param profile a folder that outlives the browser; without one nothing does */
-export function launchBrowser(profile?: string, whole = false): Promise<Browser> {
-  const path = chromiumPath(whole);
-  return puppeteer.launch({
-    ...(profile ? { userDataDir: profile } : {}),
-    executablePath: path,
-    headless: path === SHELL ? 'shell' : true,
-    protocolTimeout: 600_000,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
-}
 
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
+
+const opened: BrowserContext[] = [];
+
+/**
+ * Closes after each test what it opened: a page that nobody looks at any more still ticks, listens and draws.
+ * What was opened for several tests stays.
+ */
+export function closePagesAfterEach(): void {
+  let before = 0;
+  beforeEach(() => {
+    before = opened.length;
+  });
+  afterEach(() => closePages(before));
+}
+
+/** Closes what this file opened, and leaves the browser to the next one. */
+export async function leaveBrowser(browser: Browser | undefined): Promise<void> {
+  await closePages(0);
+  // A process is there only of a browser that the file launched.
+  await (browser?.process() ? browser.close() : browser?.disconnect());
+}
+
+async function closePages(from: number): Promise<void> {
+  const left = opened.splice(from).filter((context) => !context.closed);
+  await Promise.all(left.map((context) => context.close()));
+}
 
 /** A page in a browser context of its own, as another person's browser. Script errors fail the test. */
 export async function freshPage(
@@ -50,6 +36,7 @@ export async function freshPage(
   viewport: typeof DESK | typeof PHONE,
 ): Promise<Page & { problems: string[] }> {
   const context = await browser.createBrowserContext();
+  opened.push(context);
   const page = (await context.newPage()) as Page & { problems: string[] };
   await page.setViewport(viewport);
   // Drawings that move all the time would slow everything else on a small machine.

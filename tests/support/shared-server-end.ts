@@ -1,5 +1,1 @@
-import type { TestServer } from './server';
-
-export default async function end(): Promise<void> {
-  await (globalThis as { dryLanternServer?: TestServer }).dryLanternServer?.close();
-}
+export { end as default } from './shared-server';
