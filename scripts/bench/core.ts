@@ -1,11 +1,4 @@
-import { outlook } from '@/core/outlook';
-import {
-  type Client,
-  type InStatement,
-  type ResultSet,
-  type Row,
-  createClient,
-} from '@libsql/client';
+import { createClient } from '@libsql/client';
 import { randomLcg, randomNormal } from 'd3';
 import { writeFileSync } from 'node:fs';
 import rrule from 'rrule';
@@ -27,11 +20,10 @@ import {
 import type { ClinicId, PatientId } from '@/core/units';
 import { now } from '@/server/clock';
 import { BATCHES } from '@/server/periods';
-import { OUTLOOK_DAYS, clinicContext, followRecords, limitsOf } from '@/server/follow/outlook';
 import { followOf } from '@/server/follow/strips';
 import { rowsFor } from '@/server/follow/triage';
-import { todayOf } from '@/server/programme-facts';
 import { morningList } from '@/server/morning-list';
+import { proposalCosts } from './proposals';
 import { memberFor } from '../demo/simulate';
 import { diary } from '../verdicts/generator';
 
@@ -116,7 +108,7 @@ async function measure(file: string, year: string): Promise<void> {
   }
   const course = courseCost();
   const sql = await bareSql(lead.clinicId);
-  const follow = await followCosts(lead, year);
+  const follow = { ...(await proposalCosts(lead.clinicId)), ...(await yearCosts(lead, year)) };
   closeDatabase();
   const all = { parse, timeline, segments, calendar, recurrence, course, list: median(times), sql };
   writeFileSync(file, JSON.stringify({ ...all, firstLook, byEvent, ...follow }));
@@ -171,35 +163,6 @@ async function forgetRows(): Promise<void> {
   client.close();
 }
 
-/** Every statement that a job asks of the database, to be asked again by itself. */
-async function statementsOf(client: Client, job: () => Promise<void>): Promise<InStatement[]> {
-  const all = Object.getPrototypeOf(client) as {
-    execute: (this: Client, statement: InStatement) => Promise<ResultSet>;
-  };
-  const usual = all.execute;
-  const asked: InStatement[] = [];
-  all.execute = function (statement) {
-    asked.push(statement);
-    return usual.call(this, statement);
-  };
-  try {
-    await job();
-  } finally {
-    all.execute = usual;
-  }
-  return asked;
-}
-
-/** Reads what is written as JSON in rows, and nothing more. */
-function parseRows(rows: readonly Row[]): void {
-  for (const row of rows)
-    for (let at = 0; at < row.length; at += 1) {
-      const value = row[at];
-      if (typeof value === 'string' && (value.startsWith('{') || value.startsWith('[')))
-        JSON.parse(value);
-    }
-}
-
 /** How long a course of twelve weeks takes to be judged, as Follow says it, in milliseconds. */
 function courseCost(): number {
   const courses = Array.from({ length: 200 }, (_, nth) => {
@@ -219,59 +182,11 @@ function courseCost(): number {
   return median(times.slice(50));
 }
 
-/** All proposals of 1,000 patients, and one patient's year, each beside the plain loop it needs. */
-async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: string) {
+/** One patient's year of strips, and its verdicts, beside the plain loop they need. */
+async function yearCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: string) {
   const { clinicId } = lead;
   const client = createClient({ url: databaseUrl() });
-  const ids = (
-    await client.execute({
-      // By the number of the copy, so that every story is among them.
-      sql: 'SELECT id FROM patient WHERE clinic_id = ? ORDER BY id LIMIT 1000',
-      args: [clinicId],
-    })
-  ).rows.map((row) => row.id as string);
-  const patients = (await Promise.all(ids.map((id) => patientById(clinicId, id)))).flatMap(
-    (patient) => patient ?? [],
-  );
-  const { catalogue } = await clinicContext(clinicId);
-  const today = patients[0] ? todayOf(patients[0]) : localDate('2026-01-01');
   let began = performance.now();
-  let proposals = 0;
-  for (let from = 0; from < patients.length; from += 200) {
-    const records = await followRecords(
-      clinicId,
-      patients.slice(from, from + 200),
-      addDays(today, -OUTLOOK_DAYS),
-      today,
-    );
-    for (const record of records)
-      proposals += outlook(record, catalogue, limitsOf(null)).filter(
-        ({ kind }) => kind === 'proposal',
-      ).length;
-  }
-  const evaluate = performance.now() - began;
-  const statements = await statementsOf(client, async () => {
-    for (let from = 0; from < patients.length; from += 200)
-      await followRecords(
-        clinicId,
-        patients.slice(from, from + 200),
-        addDays(today, -OUTLOOK_DAYS),
-        today,
-      );
-  });
-  began = performance.now();
-  for (const statement of statements) parseRows((await client.execute(statement)).rows);
-  const evaluatePlain = performance.now() - began;
-  began = performance.now();
-  for (let from = 0; from < ids.length; from += 200) {
-    const some = ids.slice(from, from + 200);
-    const { rows } = await client.execute({
-      sql: `SELECT done, report FROM day_done WHERE clinic_id = ? AND patient_id IN (${some.map(() => '?').join(',')}) AND local_date >= ?`,
-      args: [clinicId, ...some, addDays(today, -OUTLOOK_DAYS)],
-    });
-    parseRows(rows);
-  }
-  const evaluateDays = performance.now() - began;
   const patient = await patientById(clinicId, yearId);
   if (!patient) throw new Error('no year');
   const strips: number[] = [];
@@ -297,10 +212,6 @@ async function followCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: 
   }
   client.close();
   return {
-    proposals,
-    evaluate,
-    evaluatePlain,
-    evaluateDays,
     strips: median(strips),
     stripsPlain: median(plain),
     judged: median(judged),

@@ -1,17 +1,17 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { group } from 'd3';
+import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, ExerciseId, PatientId } from '@/core/units';
 import { among } from './among';
 import { type Statement, builder, read, readOne } from './door';
+import { rowsInText } from './rows-in-text';
 import { type Placed, episodeOf, placed } from './visit/place';
 import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
 
 export type VersionRow = typeof programmeVersion.$inferSelect;
 export type LineRow = typeof programmeLine.$inferSelect;
 export type VersionWithLines = { readonly version: VersionRow; readonly lines: readonly LineRow[] };
-
-/** The most versions read for one patient. */
 
 /** Every version of these patients' programmes with its lines, oldest first, by patient. */
 export async function versionsOf(
@@ -21,37 +21,31 @@ export async function versionsOf(
   if (patientIds.length === 0) return new Map();
   const rows = await read((db) =>
     db
-      .select({ version: programmeVersion, line: programmeLine })
+      .select({ ...getTableColumns(programmeVersion), lines: linesOfVersion })
       .from(programmeVersion)
-      // A cross join keeps the written order: a plain one may begin with every line of the clinic.
-      .crossJoin(programmeLine)
       .where(
-        and(
-          eq(programmeVersion.clinicId, clinicId),
-          among(programmeVersion.patientId, patientIds),
-          eq(programmeLine.clinicId, programmeVersion.clinicId),
-          eq(programmeLine.programmeId, programmeVersion.programmeId),
-          eq(programmeLine.number, programmeVersion.number),
-        ),
+        and(eq(programmeVersion.clinicId, clinicId), among(programmeVersion.patientId, patientIds)),
       )
-      .orderBy(
-        asc(programmeVersion.patientId),
-        asc(programmeVersion.number),
-        asc(programmeLine.place),
-      ),
+      .orderBy(asc(programmeVersion.patientId), asc(programmeVersion.number)),
   );
-  const byPatient = new Map<string, { version: VersionRow; lines: LineRow[] }[]>();
-  for (const { version, line } of rows) {
-    const list = byPatient.get(version.patientId) ?? [];
-    const last = list.at(-1);
-    const known = { ...line, episodeId: line.episodeId ?? version.episodeId };
-    if (last?.version.number === version.number) last.lines.push(known);
-    else list.push({ version, lines: [known] });
-    byPatient.set(version.patientId, list);
-  }
-  for (const [id, list] of byPatient) byPatient.set(id, list.slice(-LIST_BOUNDS.versions));
+  const byPatient = new Map<string, VersionWithLines[]>();
+  for (const [patientId, versions] of group(rows, (row) => row.patientId))
+    byPatient.set(
+      patientId,
+      versions.slice(-LIST_BOUNDS.versions).map(({ lines, ...version }) => ({
+        version,
+        lines: lines
+          .map((line) => ({ ...line, episodeId: line.episodeId ?? version.episodeId }))
+          .sort((a, b) => a.place - b.place),
+      })),
+    );
   return byPatient;
 }
+
+const linesOfVersion = rowsInText(
+  programmeLine,
+  sql`clinic_id = programme_version.clinic_id AND programme_id = programme_version.programme_id AND number = programme_version.number`,
+);
 
 /** How many of the clinic's patients have this exercise in their newest version. */
 export async function runningWith(clinicId: ClinicId, exerciseId: ExerciseId): Promise<number> {

@@ -36,7 +36,7 @@ const STRENGTHS = [
   'strength-side',
   'strength-turn',
 ] as const satisfies MeasureKindId[];
-const READ_KINDS = [
+export const READ_KINDS = [
   'nerve-examination',
   'step-feel',
   ...STRENGTHS,
