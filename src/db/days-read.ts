@@ -1,7 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { StoredDone, StoredReport, isWholeDone, isWholeReport } from '@/core/records';
 import { type ClinicId, type LocalDate, type PatientId, parseLocalDate } from '@/core/units';
-import { read } from './door';
+import { type OfPatients, ofPatients } from './among';
+import { prepared, read } from './door';
 import { dayDone } from './schema';
 import { type DayDoneRow, onDays } from './session-events';
 
@@ -20,32 +21,57 @@ export async function daysRead(
   from: LocalDate,
   to: LocalDate,
 ): Promise<DayRead[]> {
-  const { patientId, localDate, done, report, pain } = dayDone;
-  const asked = onDays(clinicId, patientIds, from, to);
-  const rows = await read((db) =>
-    db
-      .select({
-        patientId,
-        days: sql<string>`'[' || group_concat('["' || ${localDate} || '",' || ${done} || ',' || ${report} || ',' || coalesce(${pain}, 'null') || ']') || ']'`,
-      })
-      .from(dayDone)
-      .where(asked)
-      .groupBy(patientId),
-  );
+  const rows = await together({ ...ofPatients(clinicId, patientIds), from, to });
   const found: DayRead[] = [];
   for (const row of rows) {
     const days = daysIn(row);
-    if (!days)
-      return read((db) =>
-        db.select({ patientId, localDate, done, report, pain }).from(dayDone).where(asked),
-      );
+    if (!days) return oneByOne(clinicId, patientIds, from, to);
     found.push(...days);
   }
   return found;
 }
 
+type DaysOfPatient = { readonly patientId: PatientId; readonly days: string };
+
+const { patientId, localDate, done, report, pain } = dayDone;
+const together = prepared<
+  OfPatients & { readonly from: LocalDate; readonly to: LocalDate },
+  DaysOfPatient
+>((db) =>
+  db
+    .select({
+      patientId,
+      days: sql<string>`'[' || group_concat('["' || ${localDate} || '",' || ${done} || ',' || ${report} || ',' || coalesce(${pain}, 'null') || ']') || ']'`,
+    })
+    .from(dayDone)
+    .where(
+      onDays(
+        sql.placeholder('clinicId'),
+        sql.placeholder('ids'),
+        sql.placeholder('from'),
+        sql.placeholder('to'),
+      ),
+    )
+    .groupBy(patientId)
+    .prepare(),
+);
+
+function oneByOne(
+  clinicId: ClinicId,
+  patientIds: readonly string[],
+  from: LocalDate,
+  to: LocalDate,
+): Promise<DayRead[]> {
+  return read((db) =>
+    db
+      .select({ patientId, localDate, done, report, pain })
+      .from(dayDone)
+      .where(onDays(clinicId, patientIds, from, to)),
+  );
+}
+
 /** The days of one patient; null where any of them cannot be read. */
-function daysIn(row: { readonly patientId: PatientId; readonly days: string }): DayRead[] | null {
+function daysIn(row: DaysOfPatient): DayRead[] | null {
   const found: DayRead[] = [];
   for (const [date, done, report, pain] of textsIn(row.days) ?? [[]]) {
     const localDate = typeof date === 'string' ? parseLocalDate(date) : null;

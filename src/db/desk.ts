@@ -3,7 +3,7 @@ import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
 import { among } from './among';
-import { type Statement, builder, read, readOne } from './door';
+import { type Statement, builder, prepared, read, readOne } from './door';
 import {
   clinicExercise,
   deskDraft,
@@ -18,15 +18,23 @@ export type TemplateRow = typeof programmeTemplate.$inferSelect;
 
 /** The clinic's own exercises that are offered. */
 export function clinicExercises(clinicId: ClinicId): Promise<ClinicExerciseRow[]> {
-  return read((db) =>
-    db
-      .select()
-      .from(clinicExercise)
-      .where(and(eq(clinicExercise.clinicId, clinicId), isNull(clinicExercise.retiredAt)))
-      .orderBy(asc(clinicExercise.id))
-      .limit(LIST_BOUNDS.exercises),
-  );
+  return exercisesOffered({ clinicId });
 }
+
+const exercisesOffered = prepared<{ readonly clinicId: ClinicId }, ClinicExerciseRow>((db) =>
+  db
+    .select()
+    .from(clinicExercise)
+    .where(
+      and(
+        eq(clinicExercise.clinicId, sql.placeholder('clinicId')),
+        isNull(clinicExercise.retiredAt),
+      ),
+    )
+    .orderBy(asc(clinicExercise.id))
+    .limit(LIST_BOUNDS.exercises)
+    .prepare(),
+);
 
 /** Drawings of the clinic's own, by their ids. */
 export function ownFigures(clinicId: ClinicId, ids: readonly string[]) {

@@ -3,8 +3,8 @@ import type { Instant } from '@/core/schedule';
 import { group } from 'd3';
 import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, ExerciseId, PatientId } from '@/core/units';
-import { among } from './among';
-import { type Statement, builder, read, readOne } from './door';
+import { type OfPatients, among, ofPatients } from './among';
+import { type Statement, builder, prepared, read, readOne } from './door';
 import { rowsInText } from './rows-in-text';
 import { type Placed, episodeOf, placed } from './visit/place';
 import { pause, programme, programmeLine, programmeVersion, sessionEvent } from './schema';
@@ -19,20 +19,12 @@ export async function versionsOf(
   patientIds: readonly string[],
 ): Promise<Map<string, VersionWithLines[]>> {
   if (patientIds.length === 0) return new Map();
-  const rows = await read((db) =>
-    db
-      .select({ ...getTableColumns(programmeVersion), lines: linesOfVersion })
-      .from(programmeVersion)
-      .where(
-        and(eq(programmeVersion.clinicId, clinicId), among(programmeVersion.patientId, patientIds)),
-      )
-      .orderBy(asc(programmeVersion.patientId), asc(programmeVersion.number)),
-  );
+  const rows = await versions(ofPatients(clinicId, patientIds));
   const byPatient = new Map<string, VersionWithLines[]>();
-  for (const [patientId, versions] of group(rows, (row) => row.patientId))
+  for (const [patientId, own] of group(rows, (row) => row.patientId))
     byPatient.set(
       patientId,
-      versions.slice(-LIST_BOUNDS.versions).map(({ lines, ...version }) => ({
+      own.slice(-LIST_BOUNDS.versions).map(({ lines, ...version }) => ({
         version,
         lines: lines
           .map((line) => ({ ...line, episodeId: line.episodeId ?? version.episodeId }))
@@ -45,6 +37,20 @@ export async function versionsOf(
 const linesOfVersion = rowsInText(
   programmeLine,
   sql`clinic_id = programme_version.clinic_id AND programme_id = programme_version.programme_id AND number = programme_version.number`,
+);
+
+const versions = prepared<OfPatients, VersionRow & { readonly lines: LineRow[] }>((db) =>
+  db
+    .select({ ...getTableColumns(programmeVersion), lines: linesOfVersion })
+    .from(programmeVersion)
+    .where(
+      and(
+        eq(programmeVersion.clinicId, sql.placeholder('clinicId')),
+        among(programmeVersion.patientId, sql.placeholder('ids')),
+      ),
+    )
+    .orderBy(asc(programmeVersion.patientId), asc(programmeVersion.number))
+    .prepare(),
 );
 
 /** How many of the clinic's patients have this exercise in their newest version. */
@@ -160,15 +166,23 @@ export async function hasLogOn(
 
 /** Pauses of these patients, oldest first. */
 export function pausesOf(clinicId: ClinicId, patientIds: readonly string[]) {
-  return read((db) =>
-    db
-      .select()
-      .from(pause)
-      .where(and(eq(pause.clinicId, clinicId), among(pause.patientId, patientIds)))
-      .orderBy(asc(pause.fromDate), desc(pause.createdAt))
-      .limit(LIST_BOUNDS.pauses),
-  );
+  return pauses(ofPatients(clinicId, patientIds));
 }
+
+const pauses = prepared<OfPatients, typeof pause.$inferSelect>((db) =>
+  db
+    .select()
+    .from(pause)
+    .where(
+      and(
+        eq(pause.clinicId, sql.placeholder('clinicId')),
+        among(pause.patientId, sql.placeholder('ids')),
+      ),
+    )
+    .orderBy(asc(pause.fromDate), desc(pause.createdAt))
+    .limit(LIST_BOUNDS.pauses)
+    .prepare(),
+);
 
 /** A pause with a person's own words: another under its id is refused. */
 export function insertOwnPause(row: typeof pause.$inferInsert): Statement {

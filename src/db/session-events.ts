@@ -1,5 +1,5 @@
 import { LIST_BOUNDS } from './bounds';
-import { inArray, type SQL, and, asc, eq, gte, lte, or, sql } from 'drizzle-orm';
+import { type Placeholder, inArray, type SQL, and, asc, eq, gte, lte, or, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { LocalDate, ClinicId, PatientId } from '@/core/units';
 import { among } from './among';
@@ -134,10 +134,10 @@ export function putDaysDone(rows: readonly DayDoneRow[]): Statement {
 
 /** The folded days of these patients from `from` to `to`, both included. */
 export const onDays = (
-  clinicId: ClinicId,
-  patientIds: readonly string[],
-  from: LocalDate,
-  to: LocalDate,
+  clinicId: ClinicId | Placeholder,
+  patientIds: readonly string[] | Placeholder,
+  from: LocalDate | Placeholder,
+  to: LocalDate | Placeholder,
 ) =>
   and(
     eq(dayDone.clinicId, clinicId),

@@ -1,7 +1,7 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read, readOne } from '../door';
+import { type Statement, builder, prepared, readOne } from '../door';
 import { outcomeLetter } from '../schema';
 import { type Placed, placed } from '../visit/place';
 
@@ -12,15 +12,26 @@ export function outcomeLettersOf(
   clinicId: ClinicId,
   patientId: PatientId,
 ): Promise<OutcomeLetterRow[]> {
-  return read((db) =>
-    db
-      .select()
-      .from(outcomeLetter)
-      .where(and(eq(outcomeLetter.clinicId, clinicId), eq(outcomeLetter.patientId, patientId)))
-      .orderBy(desc(outcomeLetter.createdAt))
-      .limit(LIST_BOUNDS.letters),
-  );
+  return letters({ clinicId, patientId });
 }
+
+const letters = prepared<
+  { readonly clinicId: ClinicId; readonly patientId: PatientId },
+  OutcomeLetterRow
+>((db) =>
+  db
+    .select()
+    .from(outcomeLetter)
+    .where(
+      and(
+        eq(outcomeLetter.clinicId, sql.placeholder('clinicId')),
+        eq(outcomeLetter.patientId, sql.placeholder('patientId')),
+      ),
+    )
+    .orderBy(desc(outcomeLetter.createdAt))
+    .limit(LIST_BOUNDS.letters)
+    .prepare(),
+);
 
 export async function outcomeLetterById(
   clinicId: ClinicId,

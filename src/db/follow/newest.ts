@@ -3,34 +3,41 @@ import { rollup } from 'd3';
 import { and, asc, desc, eq, gte, sql } from 'drizzle-orm';
 import type { FileBodies, FileEntryKind } from '@/core/records';
 import type { ClinicId, LocalDate } from '@/core/units';
-import { among } from '../among';
-import { read } from '../door';
+import { type OfPatients, among, ofPatients } from '../among';
+import { prepared, read } from '../door';
 import type { Episode } from '../people';
 import { notSuperseded, readBody } from '../visit/entries';
+import type { ScreeningRow } from '../visit/screenings';
 import { episode, patientLink, screening, fileEntry, teachBack } from '../schema';
 
 /** The newest confirmed screening of each of these patients. */
 export async function newestConfirmedOf(clinicId: ClinicId, patientIds: readonly string[]) {
-  const rows = await read((db) =>
-    db
-      .select({
-        patientId: screening.patientId,
-        localDate: screening.localDate,
-        precautions: screening.precautions,
-      })
-      .from(screening)
-      .where(
-        and(
-          eq(screening.clinicId, clinicId),
-          among(screening.patientId, patientIds),
-          sql`${screening.confirmedBy} IS NOT NULL`,
-        ),
-      )
-      .orderBy(asc(screening.createdAt), asc(sql`rowid`))
-      .limit(LIST_BOUNDS.newestOfEach),
-  );
+  const rows = await confirmed(ofPatients(clinicId, patientIds));
   return new Map(rows.map((row) => [row.patientId, row]));
 }
+
+const confirmed = prepared<
+  OfPatients,
+  Pick<ScreeningRow, 'patientId' | 'localDate' | 'precautions'>
+>((db) =>
+  db
+    .select({
+      patientId: screening.patientId,
+      localDate: screening.localDate,
+      precautions: screening.precautions,
+    })
+    .from(screening)
+    .where(
+      and(
+        eq(screening.clinicId, sql.placeholder('clinicId')),
+        among(screening.patientId, sql.placeholder('ids')),
+        sql`${screening.confirmedBy} IS NOT NULL`,
+      ),
+    )
+    .orderBy(asc(screening.createdAt), asc(sql`rowid`))
+    .limit(LIST_BOUNDS.newestOfEach)
+    .prepare(),
+);
 
 /** The newest entry of a kind of each of these patients that was not taken out again. */
 async function newestEntriesOf<Kind extends FileEntryKind>(
@@ -39,27 +46,33 @@ async function newestEntriesOf<Kind extends FileEntryKind>(
   kind: Kind,
 ): Promise<Map<string, FileBodies[Kind]>> {
   if (patientIds.length === 0) return new Map();
-  const rows = await read((db) =>
-    db
-      .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
-      .from(fileEntry)
-      .where(
-        and(
-          eq(fileEntry.clinicId, clinicId),
-          among(fileEntry.patientId, patientIds),
-          eq(fileEntry.kind, kind),
-          sql`${fileEntry.body} IS NOT NULL`,
-          notSuperseded,
-        ),
-      )
-      .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
-      .limit(LIST_BOUNDS.newestOfEach),
-  );
+  const rows = await entries({ ...ofPatients(clinicId, patientIds), kind });
   const newest = new Map(rows.map((row) => [row.patientId, row]));
   return new Map(
     [...newest].map(([patientId, { id, body }]) => [patientId, readBody(kind, body ?? '', id)]),
   );
 }
+
+const entries = prepared<
+  OfPatients & { readonly kind: FileEntryKind },
+  Pick<typeof fileEntry.$inferSelect, 'patientId' | 'id' | 'body'>
+>((db) =>
+  db
+    .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
+    .from(fileEntry)
+    .where(
+      and(
+        eq(fileEntry.clinicId, sql.placeholder('clinicId')),
+        among(fileEntry.patientId, sql.placeholder('ids')),
+        eq(fileEntry.kind, sql.placeholder('kind')),
+        sql`${fileEntry.body} IS NOT NULL`,
+        notSuperseded,
+      ),
+    )
+    .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
+    .limit(LIST_BOUNDS.newestOfEach)
+    .prepare(),
+);
 
 /** What each of these patients has at home, as it was recorded last. */
 export function homesOf(clinicId: ClinicId, patientIds: readonly string[]) {
@@ -111,16 +124,25 @@ export async function contactsSince(
 
 /** The newest teaching of each of these patients. */
 export async function newestTeachingsOf(clinicId: ClinicId, patientIds: readonly string[]) {
-  const rows = await read((db) =>
+  const rows = await teachings(ofPatients(clinicId, patientIds));
+  return new Map(rows.map((row) => [row.patientId, row.body]));
+}
+
+const teachings = prepared<OfPatients, Pick<typeof teachBack.$inferSelect, 'patientId' | 'body'>>(
+  (db) =>
     db
       .select({ patientId: teachBack.patientId, body: teachBack.body })
       .from(teachBack)
-      .where(and(eq(teachBack.clinicId, clinicId), among(teachBack.patientId, patientIds)))
+      .where(
+        and(
+          eq(teachBack.clinicId, sql.placeholder('clinicId')),
+          among(teachBack.patientId, sql.placeholder('ids')),
+        ),
+      )
       .orderBy(asc(teachBack.createdAt))
-      .limit(LIST_BOUNDS.newestOfEach),
-  );
-  return new Map(rows.map((row) => [row.patientId, row.body]));
-}
+      .limit(LIST_BOUNDS.newestOfEach)
+      .prepare(),
+);
 
 /** The newest link of each of these patients. */
 export async function newestLinksOf(clinicId: ClinicId, patientIds: readonly string[]) {
@@ -149,14 +171,7 @@ export async function comesForOf(
   clinicId: ClinicId,
   patientIds: readonly string[],
 ): Promise<ReadonlyMap<string, ComesFor>> {
-  const rows = await read((db) =>
-    db
-      .select()
-      .from(episode)
-      .where(and(eq(episode.clinicId, clinicId), among(episode.patientId, patientIds)))
-      .orderBy(desc(episode.openedOn), desc(sql`rowid`))
-      .limit(LIST_BOUNDS.newestOfEach),
-  );
+  const rows = await episodes(ofPatients(clinicId, patientIds));
   return rollup(
     rows,
     (own): ComesFor => {
@@ -171,3 +186,18 @@ export async function comesForOf(
     ({ patientId }) => patientId,
   );
 }
+
+const episodes = prepared<OfPatients, Episode>((db) =>
+  db
+    .select()
+    .from(episode)
+    .where(
+      and(
+        eq(episode.clinicId, sql.placeholder('clinicId')),
+        among(episode.patientId, sql.placeholder('ids')),
+      ),
+    )
+    .orderBy(desc(episode.openedOn), desc(sql`rowid`))
+    .limit(LIST_BOUNDS.newestOfEach)
+    .prepare(),
+);

@@ -1,8 +1,8 @@
 import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq, sql } from 'drizzle-orm';
 import type { ClinicId } from '@/core/units';
-import { among } from '../among';
-import { type Statement, builder, read } from '../door';
+import { type OfPatients, among, ofPatients } from '../among';
+import { type Statement, builder, prepared } from '../door';
 import { proposalDecision } from '../schema';
 import { type Placed, placed } from '../visit/place';
 
@@ -14,18 +14,24 @@ export function proposalDecisionsOf(
   patientIds: readonly string[],
   limit: number = LIST_BOUNDS.decisions,
 ): Promise<ProposalDecisionRow[]> {
-  return read((db) =>
-    db
-      .select()
-      .from(proposalDecision)
-      .where(
-        and(eq(proposalDecision.clinicId, clinicId), among(proposalDecision.patientId, patientIds)),
-      )
-      // With its sign the order is no reason to go through the clinic's decisions instead of the patients'.
-      .orderBy(desc(sql`+${proposalDecision.createdAt}`), desc(sql`rowid`))
-      .limit(limit),
-  );
+  return decisions({ ...ofPatients(clinicId, patientIds), limit });
 }
+
+const decisions = prepared<OfPatients & { readonly limit: number }, ProposalDecisionRow>((db) =>
+  db
+    .select()
+    .from(proposalDecision)
+    .where(
+      and(
+        eq(proposalDecision.clinicId, sql.placeholder('clinicId')),
+        among(proposalDecision.patientId, sql.placeholder('ids')),
+      ),
+    )
+    // With its sign the order is no reason to go through the clinic's decisions instead of the patients'.
+    .orderBy(desc(sql`+${proposalDecision.createdAt}`), desc(sql`rowid`))
+    .limit(sql.placeholder('limit'))
+    .prepare(),
+);
 
 export function insertProposalDecision(row: Placed<ProposalDecisionRow>): Statement[] {
   return placed(row, row.localDate, (columns) =>

@@ -1,8 +1,9 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
 import { FILE_BODIES, type FileBodies, type FileEntryKind } from '@/core/records';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type Statement, builder, read, readOne } from '../door';
+import { among, listed } from '../among';
+import { type Statement, builder, prepared, readOne } from '../door';
 import { fileEntry } from '../schema';
 import { Unreadable } from '../unreadable';
 import { type Placed, placed } from './place';
@@ -57,24 +58,35 @@ export async function entriesOf<Kind extends FileEntryKind>(
   kinds: readonly Kind[],
   limit: number = LIST_BOUNDS.entries,
 ): Promise<Extract<FileEntryRow, { kind: Kind }>[]> {
-  const rows = await read((db) =>
-    db
-      .select()
-      .from(fileEntry)
-      .where(
-        and(
-          eq(fileEntry.clinicId, clinicId),
-          eq(fileEntry.patientId, patientId),
-          inArray(fileEntry.kind, [...kinds]),
-          isNotNull(fileEntry.body),
-          notSuperseded,
-        ),
-      )
-      .orderBy(desc(fileEntry.localDate), desc(fileEntry.createdAt), desc(sql`rowid`))
-      .limit(limit),
-  );
+  const rows = await ofKinds({ clinicId, patientId, kinds: listed(kinds), limit });
   return rows.map((row) => rowOf(row) as Extract<FileEntryRow, { kind: Kind }>);
 }
+
+const ofKinds = prepared<
+  {
+    readonly clinicId: ClinicId;
+    readonly patientId: PatientId;
+    readonly kinds: string;
+    readonly limit: number;
+  },
+  Stored
+>((db) =>
+  db
+    .select()
+    .from(fileEntry)
+    .where(
+      and(
+        eq(fileEntry.clinicId, sql.placeholder('clinicId')),
+        eq(fileEntry.patientId, sql.placeholder('patientId')),
+        among(fileEntry.kind, sql.placeholder('kinds')),
+        isNotNull(fileEntry.body),
+        notSuperseded,
+      ),
+    )
+    .orderBy(desc(fileEntry.localDate), desc(fileEntry.createdAt), desc(sql`rowid`))
+    .limit(sql.placeholder('limit'))
+    .prepare(),
+);
 
 export async function entryById(clinicId: ClinicId, id: string): Promise<FileEntryRow | null> {
   const row = await readOne((db) =>

@@ -1,9 +1,9 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
 import type { MeasureKindId } from '@/core/measures';
 import type { ClinicId, PatientId } from '@/core/units';
-import { among } from '../among';
-import { type Statement, builder, read, readOne } from '../door';
+import { type OfPatients, among, listed, ofPatients } from '../among';
+import { type Statement, builder, prepared, read, readOne } from '../door';
 import { measurement } from '../schema';
 import { type Placed, episodeOf, placed } from './place';
 
@@ -19,22 +19,28 @@ export function measurementsOf(
   clinicId: ClinicId,
   patientId: PatientId,
 ): Promise<MeasurementRow[]> {
-  return read((db) =>
-    db
-      .select()
-      .from(measurement)
-      .where(
-        and(
-          eq(measurement.clinicId, clinicId),
-          eq(measurement.patientId, patientId),
-          isNotNull(measurement.details),
-          notSuperseded,
-        ),
-      )
-      .orderBy(desc(measurement.localDate), desc(measurement.createdAt), desc(sql`rowid`))
-      .limit(LIST_BOUNDS.measurements),
-  );
+  return ofPatient({ clinicId, patientId });
 }
+
+const ofPatient = prepared<
+  { readonly clinicId: ClinicId; readonly patientId: PatientId },
+  MeasurementRow
+>((db) =>
+  db
+    .select()
+    .from(measurement)
+    .where(
+      and(
+        eq(measurement.clinicId, sql.placeholder('clinicId')),
+        eq(measurement.patientId, sql.placeholder('patientId')),
+        isNotNull(measurement.details),
+        notSuperseded,
+      ),
+    )
+    .orderBy(desc(measurement.localDate), desc(measurement.createdAt), desc(sql`rowid`))
+    .limit(LIST_BOUNDS.measurements)
+    .prepare(),
+);
 
 /** What follows from some kinds of measurement of several patients. */
 export type KindOfPatient = Pick<MeasurementRow, 'patientId' | 'kind' | 'localDate' | 'details'>;
@@ -45,28 +51,31 @@ export function measurementsOfKinds(
   patientIds: readonly string[],
   kinds: readonly MeasureKindId[],
 ): Promise<KindOfPatient[]> {
-  return read((db) =>
-    db
-      .select({
-        patientId: measurement.patientId,
-        kind: measurement.kind,
-        localDate: measurement.localDate,
-        details: measurement.details,
-      })
-      .from(measurement)
-      .where(
-        and(
-          eq(measurement.clinicId, clinicId),
-          among(measurement.patientId, patientIds),
-          inArray(measurement.kind, [...kinds]),
-          isNotNull(measurement.details),
-          notSuperseded,
-        ),
-      )
-      .orderBy(desc(measurement.localDate), desc(measurement.createdAt))
-      .limit(LIST_BOUNDS.measurementsTogether),
-  );
+  return ofKinds({ ...ofPatients(clinicId, patientIds), kinds: listed(kinds) });
 }
+
+const ofKinds = prepared<OfPatients & { readonly kinds: string }, KindOfPatient>((db) =>
+  db
+    .select({
+      patientId: measurement.patientId,
+      kind: measurement.kind,
+      localDate: measurement.localDate,
+      details: measurement.details,
+    })
+    .from(measurement)
+    .where(
+      and(
+        eq(measurement.clinicId, sql.placeholder('clinicId')),
+        among(measurement.patientId, sql.placeholder('ids')),
+        among(measurement.kind, sql.placeholder('kinds')),
+        isNotNull(measurement.details),
+        notSuperseded,
+      ),
+    )
+    .orderBy(desc(measurement.localDate), desc(measurement.createdAt))
+    .limit(LIST_BOUNDS.measurementsTogether)
+    .prepare(),
+);
 
 export async function measurementById(
   clinicId: ClinicId,
