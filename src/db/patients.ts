@@ -2,7 +2,7 @@ import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
-import { among } from './among';
+import { type OfPatients, among, ofPatients } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import { alert, episode, patient } from './schema';
 
@@ -110,14 +110,22 @@ export async function patientsById(
   ids: readonly PatientId[],
 ): Promise<Patient[]> {
   if (ids.length === 0) return [];
-  return read((db) =>
-    db
-      .select()
-      .from(patient)
-      .where(and(eq(patient.clinicId, clinicId), among(patient.id, ids)))
-      .limit(LIST_BOUNDS.idsAtOnce),
-  );
+  return theseById(ofPatients(clinicId, ids));
 }
+
+const theseById = prepared<OfPatients, Patient>((db) =>
+  db
+    .select()
+    .from(patient)
+    .where(
+      and(
+        eq(patient.clinicId, sql.placeholder('clinicId')),
+        among(patient.id, sql.placeholder('ids')),
+      ),
+    )
+    .limit(LIST_BOUNDS.idsAtOnce)
+    .prepare(),
+);
 
 /** The names of these patients, by id. */
 export async function patientNames(

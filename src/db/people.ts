@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle
 import type { Instant } from '@/core/schedule';
 import type { ClinicId, EpisodeId, LocalDate, MemberId, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
-import { among } from './among';
+import { type OfPatients, among, ofPatients } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import type { Patient } from './patients';
 import { episode, patient, patientDetails, triageRow } from './schema';
@@ -30,15 +30,23 @@ export async function detailsOfMany(
   ids: readonly PatientId[],
 ): Promise<ReadonlyMap<PatientId, DetailsRow['body']>> {
   if (ids.length === 0) return new Map();
-  const rows = await read((db) =>
-    db
-      .select()
-      .from(patientDetails)
-      .where(and(eq(patientDetails.clinicId, clinicId), among(patientDetails.patientId, ids)))
-      .limit(LIST_BOUNDS.idsAtOnce),
-  );
+  const rows = await details(ofPatients(clinicId, ids));
   return new Map(rows.map(({ patientId, body }) => [patientId, body]));
 }
+
+const details = prepared<OfPatients, DetailsRow>((db) =>
+  db
+    .select()
+    .from(patientDetails)
+    .where(
+      and(
+        eq(patientDetails.clinicId, sql.placeholder('clinicId')),
+        among(patientDetails.patientId, sql.placeholder('ids')),
+      ),
+    )
+    .limit(LIST_BOUNDS.idsAtOnce)
+    .prepare(),
+);
 
 export function putDetails(row: DetailsRow): Statement {
   return builder()

@@ -103,12 +103,16 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
   const shown = Math.min(Math.max(1, page), pages);
   const groups = await Promise.all(
     wanted.map(async (one, index): Promise<MorningGroup> => {
-      const rows = await triageRowsOf({ ...base, level: levelOf(one), page: shown });
       // Looking for somebody, or at one group, shows all of a page.
       const few = group === null && search === '';
-      const wantedRows = rows.slice(0, few ? SHOWN[one] : rows.length);
-      const ids = wantedRows.map(({ patientId }) => patientId);
-      const days = wantedRows.map(({ forDate }) => forDate).sort();
+      const rows = await triageRowsOf({
+        ...base,
+        level: levelOf(one),
+        page: shown,
+        ...(few ? { most: SHOWN[one] } : {}),
+      });
+      const ids = rows.map(({ patientId }) => patientId);
+      const days = rows.map(({ forDate }) => forDate).sort();
       const [visits, phones, contacts] = await Promise.all([
         nextVisitsOf(clinicId, ids),
         phonesOf(clinicId, ids),
@@ -117,7 +121,7 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
       return {
         level: one === 'aside' ? null : one,
         total: totals[index] ?? 0,
-        rows: wantedRows.map((row) => {
+        rows: rows.map((row) => {
           const next = visits.get(row.patientId) ?? null;
           const contact = contacts?.get(row.patientId);
           return {

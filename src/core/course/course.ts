@@ -45,9 +45,9 @@ const ordered = new WeakMap<Course, readonly Lived[]>();
 export function livedIn(course: Course): readonly Lived[] {
   const known = ordered.get(course);
   if (known) return known;
-  const lived = course
-    .flatMap((stretch) => stretch.sessions.map((log) => ({ stretch, log })))
-    .sort((a, b) => inOrder(a.log, b.log));
+  const lived: Lived[] = [];
+  for (const stretch of course) for (const log of stretch.sessions) lived.push({ stretch, log });
+  lived.sort((a, b) => inOrder(a.log, b.log));
   ordered.set(course, lived);
   return lived;
 }

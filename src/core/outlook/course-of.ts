@@ -59,7 +59,7 @@ export function courseOf(
   });
   const course = stretches.map(({ had, ...stretch }): Stretch => ({
     ...stretch,
-    sessions: had.flatMap(({ version, line: { lineage } }) => sessions(version.number, lineage)),
+    sessions: sessionsUnder(had, sessions),
   }));
   const [first, ...rest] = course;
   if (!first) throw new Error('a line of no version has no course');
@@ -67,6 +67,12 @@ export function courseOf(
     course: [first, ...rest],
     lineages: new Set(chain.map(({ line: { lineage } }) => lineage)),
   };
+}
+
+/** The sessions of a dose that some versions had; mostly one, whose list is as it is asked for. */
+function sessionsUnder(had: readonly Had[], sessions: SessionsOf): readonly SessionLog[] {
+  const lists = had.map(({ version, line: { lineage } }) => sessions(version.number, lineage));
+  return lists.length === 1 && lists[0] ? lists[0] : lists.flat();
 }
 
 function exerciseOf({ exerciseId, exercise }: SentLine, byId: ById): Stretch['exercise'] {
@@ -112,10 +118,10 @@ function cameBefore(
     episodeId === line.episodeId &&
     (exerciseId === line.exerciseId || (ladder !== null && byId(exerciseId)?.ladder === ladder));
   const away = (other: SentLine) => Math.abs((byId(other.exerciseId)?.rung ?? 0) - rung);
-  return (
-    earlier.lines
-      .filter((other) => !since.has(other.lineage) && isOfTheStairs(other))
-      .sort((a, b) => away(a) - away(b))[0] ?? null
+  const gone = earlier.lines.filter((other) => !since.has(other.lineage) && isOfTheStairs(other));
+  return gone.reduce<SentLine | null>(
+    (nearest, other) => (nearest === null || away(other) < away(nearest) ? other : nearest),
+    null,
   );
 }
 

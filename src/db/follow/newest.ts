@@ -53,9 +53,14 @@ async function newestEntriesOf<Kind extends FileEntryKind>(
   );
 }
 
+type EntryRow = Pick<
+  typeof fileEntry.$inferSelect,
+  'patientId' | 'id' | 'localDate' | 'authorId' | 'body'
+>;
+
 const entries = prepared<
   OfPatients & { readonly kind: FileEntryKind },
-  Pick<typeof fileEntry.$inferSelect, 'patientId' | 'id' | 'body'>
+  Pick<EntryRow, 'patientId' | 'id' | 'body'>
 >((db) =>
   db
     .select({ patientId: fileEntry.patientId, id: fileEntry.id, body: fileEntry.body })
@@ -91,36 +96,39 @@ export async function contactsSince(
   since: LocalDate,
 ) {
   if (patientIds.length === 0) return new Map<string, never>();
-  const rows = await read((db) =>
-    db
-      .select({
-        patientId: fileEntry.patientId,
-        id: fileEntry.id,
-        on: fileEntry.localDate,
-        authorId: fileEntry.authorId,
-        body: fileEntry.body,
-      })
-      .from(fileEntry)
-      .where(
-        and(
-          eq(fileEntry.clinicId, clinicId),
-          among(fileEntry.patientId, patientIds),
-          eq(fileEntry.kind, 'contact'),
-          gte(fileEntry.localDate, since),
-          sql`${fileEntry.body} IS NOT NULL`,
-          notSuperseded,
-        ),
-      )
-      .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
-      .limit(LIST_BOUNDS.newestOfEach),
-  );
+  const rows = await contacts({ ...ofPatients(clinicId, patientIds), since });
   return new Map(
-    rows.map(({ patientId, id, on, authorId, body }) => [
+    rows.map(({ patientId, id, localDate, authorId, body }) => [
       patientId,
-      { on, authorId, ...readBody('contact', body ?? '', id) },
+      { on: localDate, authorId, ...readBody('contact', body ?? '', id) },
     ]),
   );
 }
+
+const contacts = prepared<OfPatients & { readonly since: LocalDate }, EntryRow>((db) =>
+  db
+    .select({
+      patientId: fileEntry.patientId,
+      id: fileEntry.id,
+      localDate: fileEntry.localDate,
+      authorId: fileEntry.authorId,
+      body: fileEntry.body,
+    })
+    .from(fileEntry)
+    .where(
+      and(
+        eq(fileEntry.clinicId, sql.placeholder('clinicId')),
+        among(fileEntry.patientId, sql.placeholder('ids')),
+        eq(fileEntry.kind, 'contact'),
+        gte(fileEntry.localDate, sql.placeholder('since')),
+        sql`${fileEntry.body} IS NOT NULL`,
+        notSuperseded,
+      ),
+    )
+    .orderBy(asc(fileEntry.createdAt), asc(sql`rowid`))
+    .limit(LIST_BOUNDS.newestOfEach)
+    .prepare(),
+);
 
 /** The newest teaching of each of these patients. */
 export async function newestTeachingsOf(clinicId: ClinicId, patientIds: readonly string[]) {

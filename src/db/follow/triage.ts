@@ -139,9 +139,13 @@ export type TriageQuery = {
   /** Whose patients; null for everybody's. */
   readonly practitioners: readonly MemberId[] | null;
   readonly page: number;
+  /** So many of the page's rows at the most; all of them where it is left out. */
+  readonly most?: number;
 };
 
-function triaged({ clinicId, level, search, practitioners }: Omit<TriageQuery, 'page'>) {
+type TriageFilter = Omit<TriageQuery, 'page' | 'most'>;
+
+function triaged({ clinicId, level, search, practitioners }: TriageFilter) {
   const pattern = `%${search.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
   return and(
     eq(triageRow.clinicId, clinicId),
@@ -160,12 +164,12 @@ export function triageRowsOf(query: TriageQuery): Promise<TriageRow[]> {
       .from(triageRow)
       .where(triaged(query))
       .orderBy(asc(triageRow.level), asc(triageRow.urgency), asc(triageRow.name))
-      .limit(LIST_BOUNDS.triagePage)
+      .limit(Math.min(query.most ?? Infinity, LIST_BOUNDS.triagePage))
       .offset((query.page - 1) * LIST_BOUNDS.triagePage),
   );
 }
 
-export async function countTriageRows(query: Omit<TriageQuery, 'page'>): Promise<number> {
+export async function countTriageRows(query: TriageFilter): Promise<number> {
   const rows = await read((db) =>
     db
       .select({ n: sql<number>`count(*)` })
