@@ -31,7 +31,7 @@ import { dateIn } from '@/core/schedule';
 import { migrated } from './migrated';
 
 export const PASSWORD = 'a long enough password';
-export const ZONE = 'Europe/Lisbon' as Zone;
+export const ZONE = (process.env.ZONE_OF_RUN ?? 'Europe/Lisbon') as Zone;
 
 /** An instant, milliseconds since 1970. */
 export const instant = (value: number) => value as Instant;

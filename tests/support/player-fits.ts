@@ -78,6 +78,21 @@ const misfits = (page: Page) =>
     return wrong;
   });
 
+/** Waits until the page is drawn in its new size: what hangs on the screen's height follows a frame later. */
+const laidOut = (page: Page, width: number, height: number) =>
+  page.evaluate(
+    (wide, high) =>
+      new Promise<void>((done) => {
+        const look = () => {
+          if (innerWidth !== wide || innerHeight !== high) requestAnimationFrame(look);
+          else requestAnimationFrame(() => requestAnimationFrame(() => done()));
+        };
+        look();
+      }),
+    width,
+    height,
+  );
+
 /** The sizes of text a patient chooses from. */
 export const TEXTS = ['normal', 'large', 'larger'] as const;
 
@@ -94,6 +109,7 @@ export async function misfitsIn(
     }, text);
     for (const [width, height] of sizes) {
       await page.setViewport({ ...PHONE, width, height });
+      await laidOut(page, width, height);
       for (const one of await misfits(page)) wrong.push(`${text}, ${width}×${height}: ${one}`);
     }
   }

@@ -1,6 +1,7 @@
 import type { Browser } from 'puppeteer-core';
 import { launchShared } from './chromium';
 import { startTestServer } from './server';
+import { zoneOfRun } from './zone-of-run';
 
 type Shared = { server: Awaited<ReturnType<typeof startTestServer>>; browsers: readonly Browser[] };
 
@@ -8,6 +9,7 @@ type Shared = { server: Awaited<ReturnType<typeof startTestServer>>; browsers: r
 const running = globalThis as { dryLanternShared?: Shared };
 
 export default async function start({ maxWorkers }: { maxWorkers: number }): Promise<void> {
+  process.env.ZONE_OF_RUN ??= zoneOfRun(new Date());
   const [server, browsers] = await Promise.all([
     startTestServer({ PAGES_WHEN_ASKED: '' }),
     launchShared(maxWorkers),
