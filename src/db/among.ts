@@ -1,4 +1,4 @@
-import { type Column, type Placeholder, type SQL, sql } from 'drizzle-orm';
+import { type Column, type Placeholder, type SQL, and, eq, sql } from 'drizzle-orm';
 
 /**
  * A column's value is one of these. They go to the database as one value: with one for each the text of a
@@ -21,3 +21,10 @@ export const ofPatients = (clinicId: string, ids: readonly string[]): OfPatients
   clinicId,
   ids: listed(ids),
 });
+
+/** The rows of a table that a prepared question about `OfPatients` is answered from. */
+export const aboutThese = (columns: { readonly clinicId: Column; readonly patientId: Column }) =>
+  and(
+    eq(columns.clinicId, sql.placeholder('clinicId')),
+    among(columns.patientId, sql.placeholder('ids')),
+  );

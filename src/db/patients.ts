@@ -2,7 +2,7 @@ import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type OfPatients, among, ofPatients } from './among';
+import { type OfPatients, aboutThese, among, ofPatients } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import { alert, episode, patient } from './schema';
 
@@ -117,12 +117,7 @@ const theseById = prepared<OfPatients, Patient>((db) =>
   db
     .select()
     .from(patient)
-    .where(
-      and(
-        eq(patient.clinicId, sql.placeholder('clinicId')),
-        among(patient.id, sql.placeholder('ids')),
-      ),
-    )
+    .where(aboutThese({ clinicId: patient.clinicId, patientId: patient.id }))
     .limit(LIST_BOUNDS.idsAtOnce)
     .prepare(),
 );

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle
 import type { Instant } from '@/core/schedule';
 import type { ClinicId, EpisodeId, LocalDate, MemberId, PatientId } from '@/core/units';
 import { LIST_BOUNDS } from './bounds';
-import { type OfPatients, among, ofPatients } from './among';
+import { type OfPatients, aboutThese, ofPatients } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import type { Patient } from './patients';
 import { episode, patient, patientDetails, triageRow } from './schema';
@@ -38,12 +38,7 @@ const details = prepared<OfPatients, DetailsRow>((db) =>
   db
     .select()
     .from(patientDetails)
-    .where(
-      and(
-        eq(patientDetails.clinicId, sql.placeholder('clinicId')),
-        among(patientDetails.patientId, sql.placeholder('ids')),
-      ),
-    )
+    .where(aboutThese(patientDetails))
     .limit(LIST_BOUNDS.idsAtOnce)
     .prepare(),
 );

@@ -3,7 +3,7 @@ import type { Instant } from '@/core/schedule';
 import { group } from 'd3';
 import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { LocalDate, ClinicId, ExerciseId, PatientId } from '@/core/units';
-import { type OfPatients, among, ofPatients } from './among';
+import { type OfPatients, aboutThese, ofPatients } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import { rowsInText } from './rows-in-text';
 import { type Placed, episodeOf, placed } from './visit/place';
@@ -43,12 +43,7 @@ const versions = prepared<OfPatients, VersionRow & { readonly lines: LineRow[] }
   db
     .select({ ...getTableColumns(programmeVersion), lines: linesOfVersion })
     .from(programmeVersion)
-    .where(
-      and(
-        eq(programmeVersion.clinicId, sql.placeholder('clinicId')),
-        among(programmeVersion.patientId, sql.placeholder('ids')),
-      ),
-    )
+    .where(aboutThese(programmeVersion))
     .orderBy(asc(programmeVersion.patientId), asc(programmeVersion.number))
     .prepare(),
 );
@@ -173,12 +168,7 @@ const pauses = prepared<OfPatients, typeof pause.$inferSelect>((db) =>
   db
     .select()
     .from(pause)
-    .where(
-      and(
-        eq(pause.clinicId, sql.placeholder('clinicId')),
-        among(pause.patientId, sql.placeholder('ids')),
-      ),
-    )
+    .where(aboutThese(pause))
     .orderBy(asc(pause.fromDate), desc(pause.createdAt))
     .limit(LIST_BOUNDS.pauses)
     .prepare(),

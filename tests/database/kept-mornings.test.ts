@@ -16,7 +16,7 @@ import { builder } from '@/db/door';
 import { patient } from '@/db/schema';
 import { setClock } from '@/server/clock';
 import { keptMornings } from '@/server/follow/kept-mornings';
-import { changesForgotten } from '@/server/follow/refresh';
+import { forgettingChanges } from '@/server/follow/refresh';
 import { morningContext, morningFactsOf } from '@/server/follow/triage';
 import { markTriage } from '@/server/follow/marks';
 import { acknowledge } from '@/server/people';
@@ -297,7 +297,7 @@ it('forgets changes once nobody can ask for them any more', async () => {
   const [life] = await twoLives();
   if (!life) throw new Error('nobody');
   const { clinicId } = life.by;
-  const forgetting = changesForgotten();
+  const forgetting = forgettingChanges();
   const all = () => changesAfter(clinicId, [life.patientId], 0);
   const before = await all();
   expect(before?.length).toBeGreaterThan(3);
@@ -321,7 +321,7 @@ it('lets go of what it kept while another process forgot what was changed since'
   expect(mornings.size()).toBe(1);
   mornings.readAnew();
   await DEEDS['a session']?.(life, 1);
-  const forgetting = changesForgotten();
+  const forgetting = forgettingChanges();
   await forgetting();
   await DEEDS['a pause']?.(other, 0);
   await forgetting();

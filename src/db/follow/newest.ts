@@ -3,7 +3,7 @@ import { rollup } from 'd3';
 import { and, asc, desc, eq, gte, sql } from 'drizzle-orm';
 import type { FileBodies, FileEntryKind } from '@/core/records';
 import type { ClinicId, LocalDate } from '@/core/units';
-import { type OfPatients, among, ofPatients } from '../among';
+import { type OfPatients, aboutThese, among, ofPatients } from '../among';
 import { prepared, read } from '../door';
 import type { Episode } from '../people';
 import { notSuperseded, readBody } from '../visit/entries';
@@ -27,13 +27,7 @@ const confirmed = prepared<
       precautions: screening.precautions,
     })
     .from(screening)
-    .where(
-      and(
-        eq(screening.clinicId, sql.placeholder('clinicId')),
-        among(screening.patientId, sql.placeholder('ids')),
-        sql`${screening.confirmedBy} IS NOT NULL`,
-      ),
-    )
+    .where(and(aboutThese(screening), sql`${screening.confirmedBy} IS NOT NULL`))
     .orderBy(asc(screening.createdAt), asc(sql`rowid`))
     .limit(LIST_BOUNDS.newestOfEach)
     .prepare(),
@@ -67,8 +61,7 @@ const entries = prepared<
     .from(fileEntry)
     .where(
       and(
-        eq(fileEntry.clinicId, sql.placeholder('clinicId')),
-        among(fileEntry.patientId, sql.placeholder('ids')),
+        aboutThese(fileEntry),
         eq(fileEntry.kind, sql.placeholder('kind')),
         sql`${fileEntry.body} IS NOT NULL`,
         notSuperseded,
@@ -117,8 +110,7 @@ const contacts = prepared<OfPatients & { readonly since: LocalDate }, EntryRow>(
     .from(fileEntry)
     .where(
       and(
-        eq(fileEntry.clinicId, sql.placeholder('clinicId')),
-        among(fileEntry.patientId, sql.placeholder('ids')),
+        aboutThese(fileEntry),
         eq(fileEntry.kind, 'contact'),
         gte(fileEntry.localDate, sql.placeholder('since')),
         sql`${fileEntry.body} IS NOT NULL`,
@@ -141,12 +133,7 @@ const teachings = prepared<OfPatients, Pick<typeof teachBack.$inferSelect, 'pati
     db
       .select({ patientId: teachBack.patientId, body: teachBack.body })
       .from(teachBack)
-      .where(
-        and(
-          eq(teachBack.clinicId, sql.placeholder('clinicId')),
-          among(teachBack.patientId, sql.placeholder('ids')),
-        ),
-      )
+      .where(aboutThese(teachBack))
       .orderBy(asc(teachBack.createdAt))
       .limit(LIST_BOUNDS.newestOfEach)
       .prepare(),
@@ -199,12 +186,7 @@ const episodes = prepared<OfPatients, Episode>((db) =>
   db
     .select()
     .from(episode)
-    .where(
-      and(
-        eq(episode.clinicId, sql.placeholder('clinicId')),
-        among(episode.patientId, sql.placeholder('ids')),
-      ),
-    )
+    .where(aboutThese(episode))
     .orderBy(desc(episode.openedOn), desc(sql`rowid`))
     .limit(LIST_BOUNDS.newestOfEach)
     .prepare(),

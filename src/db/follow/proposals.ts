@@ -1,7 +1,7 @@
 import { LIST_BOUNDS } from '../bounds';
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { desc, sql } from 'drizzle-orm';
 import type { ClinicId } from '@/core/units';
-import { type OfPatients, among, ofPatients } from '../among';
+import { type OfPatients, aboutThese, ofPatients } from '../among';
 import { type Statement, builder, prepared } from '../door';
 import { proposalDecision } from '../schema';
 import { type Placed, placed } from '../visit/place';
@@ -21,12 +21,7 @@ const decisions = prepared<OfPatients & { readonly limit: number }, ProposalDeci
   db
     .select()
     .from(proposalDecision)
-    .where(
-      and(
-        eq(proposalDecision.clinicId, sql.placeholder('clinicId')),
-        among(proposalDecision.patientId, sql.placeholder('ids')),
-      ),
-    )
+    .where(aboutThese(proposalDecision))
     // With its sign the order is no reason to go through the clinic's decisions instead of the patients'.
     .orderBy(desc(sql`+${proposalDecision.createdAt}`), desc(sql`rowid`))
     .limit(sql.placeholder('limit'))

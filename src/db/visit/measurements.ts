@@ -2,7 +2,7 @@ import { LIST_BOUNDS } from '../bounds';
 import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
 import type { MeasureKindId } from '@/core/measures';
 import type { ClinicId, PatientId } from '@/core/units';
-import { type OfPatients, among, listed, ofPatients } from '../among';
+import { type OfPatients, aboutThese, among, listed, ofPatients } from '../among';
 import { type Statement, builder, prepared, read, readOne } from '../door';
 import { measurement } from '../schema';
 import { type Placed, episodeOf, placed } from './place';
@@ -65,8 +65,7 @@ const ofKinds = prepared<OfPatients & { readonly kinds: string }, KindOfPatient>
     .from(measurement)
     .where(
       and(
-        eq(measurement.clinicId, sql.placeholder('clinicId')),
-        among(measurement.patientId, sql.placeholder('ids')),
+        aboutThese(measurement),
         among(measurement.kind, sql.placeholder('kinds')),
         isNotNull(measurement.details),
         notSuperseded,

@@ -136,7 +136,7 @@ async function refreshBehind(clinicId: ClinicId): Promise<void> {
  * Forgets, each time it is asked, the changes that were there when it was asked the last time: whoever keeps
  * a record in memory has looked through them since, or let the record go.
  */
-export function changesForgotten(): () => Promise<void> {
+export function forgettingChanges(): () => Promise<void> {
   let before: number | null = null;
   return async () => {
     const { newest } = await changesTold();
@@ -160,7 +160,7 @@ export function startTriage(): void {
   if (shared[KEY]) return;
   shared[KEY] = true;
   const statistics = atMostEvery(PERIODS_MS.statistics, optimizeDatabase);
-  const forgetting = atMostEvery(PERIODS_MS.changes, changesForgotten());
+  const forgetting = atMostEvery(PERIODS_MS.changes, forgettingChanges());
   const tick = async () => {
     try {
       await leased('triage', async () => {
