@@ -29,6 +29,14 @@ const houseRules = Object.entries(allowed).map(([house, open]) => ({
               group: [`@/${other}`, `@/${other}/**`],
               message: `src/${house} may not import src/${other} (docs/architecture.md).`,
             })),
+          ...(house === 'ui' || house === 'app'
+            ? [
+                {
+                  group: ['next/link'],
+                  message: 'A link asks for its page when it is followed: primitives/quiet-link.',
+                },
+              ]
+            : []),
           ...(house === 'core'
             ? [
                 {

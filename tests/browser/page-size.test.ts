@@ -1,5 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import type { Page } from 'puppeteer-core';
+import { ENGLISH } from '@/catalogue';
 import { PHONE, freshPage, goTo, says } from '../support/browser';
 import { browserStage } from '../support/browser-stage';
 import { device, makePatient, prescribe } from '../support/clinic';
@@ -47,6 +48,16 @@ it('sends the list of a large clinic in less than 200 kB, a row in less than 3 k
   expect(page.problems).toEqual([]);
 }, 300_000);
 
+/** The faces that a page fetched, by their addresses. */
+const facesOf = (page: Page) =>
+  page.evaluate(async () => {
+    await document.fonts.ready;
+    return performance
+      .getEntriesByType('resource')
+      .map(({ name }) => new URL(name).pathname)
+      .filter((path) => path.endsWith('.woff2'));
+  });
+
 /** What a page's scripts weigh until it works, gzipped: those it names, but for browsers of long ago. */
 async function scriptBytes(page: Page, path: string): Promise<number> {
   const html = await page.evaluate(async (address) => (await fetch(address)).text(), path);
@@ -90,5 +101,27 @@ it('sends the phone its day in less than 60 kB', async () => {
     return { asked: asked.includes(address), status: (await fetch(address)).status };
   });
   expect(letters).toEqual({ asked: true, status: 200 });
+  // The languages to choose from stand in their own letters on both pages, and fetch no face for it.
+  expect(await facesOf(phone)).toHaveLength(1);
+  await goTo(phone, `${stage.server.origin}/today/settings`);
+  await says(phone, ENGLISH.texts['settings.language']);
+  expect(await facesOf(phone)).toHaveLength(1);
   expect(phone.problems).toEqual([]);
+}, 300_000);
+
+it('asks for a page when it is opened, and for none before', async () => {
+  const id = await followed('Quay quiet');
+  const page = await stage.open(`/patients/${id}/plan`);
+  await page.locator(`a[href="/patients/${id}/follow"]`).click();
+  await page.waitForFunction((path) => location.pathname === path, {}, `/patients/${id}/follow`);
+  await says(page, 'Quay quiet');
+  const asked = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .map(({ name }) => new URL(name))
+      .filter(({ searchParams }) => searchParams.has('_rsc'))
+      .map(({ pathname }) => pathname),
+  );
+  expect(asked).toEqual([`/patients/${id}/follow`]);
+  expect(page.problems).toEqual([]);
 }, 300_000);

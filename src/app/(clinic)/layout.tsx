@@ -1,6 +1,6 @@
 import { roleSuffices } from '@/server/access';
 import { requireAnyMember } from '@/server/require';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { Suspense } from 'react';
 import { Toasts } from '@/ui/primitives/toasts';
 import { CLINIC_CAUTION } from '@/catalogue';
@@ -23,42 +23,42 @@ export default async function ClinicLayout({ children }: { children: React.React
       </a>
       <header className="no-print border-b border-hair bg-sheet">
         <div className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-6 gap-y-1 px-5 py-2">
-          <Link href="/" className="text-lg font-semibold text-ink">
+          <QuietLink href="/" className="text-lg font-semibold text-ink">
             Dry Lantern
-          </Link>
+          </QuietLink>
           <nav aria-label="Clinic" className="flex flex-wrap gap-x-4 whitespace-nowrap">
-            <Link href="/" className="py-1 text-action hover:underline">
+            <QuietLink href="/" className="py-1 text-action hover:underline">
               Morning list
-            </Link>
+            </QuietLink>
             {member.narrowed && (
-              <Link href="/closed" className="py-1 text-action hover:underline">
+              <QuietLink href="/closed" className="py-1 text-action hover:underline">
                 Another file
-              </Link>
+              </QuietLink>
             )}
-            <Link href="/exercises" className="py-1 text-action hover:underline">
+            <QuietLink href="/exercises" className="py-1 text-action hover:underline">
               Exercises
-            </Link>
+            </QuietLink>
             {roleSuffices(member.role, 'practitioner') && (
-              <Link href="/evidence" className="py-1 text-action hover:underline" prefetch={false}>
+              <QuietLink href="/evidence" className="py-1 text-action hover:underline">
                 Evidence
-              </Link>
+              </QuietLink>
             )}
             {member.role === 'lead' && (
-              <Link href="/clinic" className="py-1 text-action hover:underline">
+              <QuietLink href="/clinic" className="py-1 text-action hover:underline">
                 Clinic and members
-              </Link>
+              </QuietLink>
             )}
           </nav>
           <div className="ml-auto">
             <FindPatient />
           </div>
-          <Link
+          <QuietLink
             href="/account"
             className="max-w-64 truncate py-1 text-action hover:underline"
             title="Your account"
           >
             {member.name} ({member.role})
-          </Link>
+          </QuietLink>
           <LockButton />
           <SignOut />
         </div>

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -30,9 +30,9 @@ export function FactorPanel({
           Not set up. With it, a stolen password alone opens nothing: signing in also asks for a
           code from your phone.
         </p>
-        <Link href="/account/second-factor" className={buttonClass()}>
+        <QuietLink href="/account/second-factor" className={buttonClass()}>
           Set up a second factor
-        </Link>
+        </QuietLink>
       </div>
     );
   if (codes) return <BackupCodes codes={codes} onKept={() => setCodes(null)} />;

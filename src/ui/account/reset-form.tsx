@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useEffect, useRef, useState } from 'react';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
@@ -26,9 +26,9 @@ export function ResetForm() {
     return (
       <p role="status">
         Your password is set, and you are signed out everywhere.{' '}
-        <Link href="/sign-in" className="text-action underline">
+        <QuietLink href="/sign-in" className="text-action underline">
           Sign in
-        </Link>
+        </QuietLink>
       </p>
     );
   return (

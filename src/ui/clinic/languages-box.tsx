@@ -30,7 +30,7 @@ export function LanguagesBox({ languages }: { languages: readonly LanguageRow[] 
       <ul className="divide-y divide-hair border-y border-hair">
         {languages.map(({ tag, name, hash, checked, changedSince }) => (
           <li key={tag} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-            <strong className="w-28 font-semibold" lang={tag}>
+            <strong className="own-name w-28 font-semibold" lang={tag}>
               {name}
             </strong>
             <span className="mr-auto max-w-[60ch]">

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import type { ReactNode } from 'react';
 import type { Figure } from '@/core/figure';
 import type { AboutExercise } from '@/catalogue/about-exercise';
@@ -23,13 +23,9 @@ function Step({ way, exercise }: { way: string; exercise: Exercise | null }) {
   return (
     <p>
       {way}:{' '}
-      <Link
-        href={`/exercises/about/${exercise.id}`}
-        prefetch={false}
-        className="text-action underline"
-      >
+      <QuietLink href={`/exercises/about/${exercise.id}`} className="text-action underline">
         <span dir="auto">{exercise.name}</span>
-      </Link>
+      </QuietLink>
     </p>
   );
 }
@@ -60,16 +56,16 @@ export function AboutExerciseSheet({
           {name}
         </h1>
         {mayPrescribe && (
-          <Link
+          <QuietLink
             href={`/exercises/prescribe?exercise=${exercise.id}`}
             className={`no-print ${buttonClass('main')}`}
           >
             Prescribe to …
-          </Link>
+          </QuietLink>
         )}
-        <Link href="/exercises" className="no-print text-action underline">
+        <QuietLink href="/exercises" className="no-print text-action underline">
           All exercises
-        </Link>
+        </QuietLink>
       </header>
       <p className="pb-3 text-soft">
         {family}, step {rung}; {position}. To {PURPOSE_VERB[purpose] ?? purpose}, {region}:{' '}
@@ -192,9 +188,9 @@ export function AboutExerciseSheet({
           {about.programmes.length > 0 && (
             <p>
               In the ready programmes{' '}
-              <Link href="/exercises/programmes" className="text-action underline">
+              <QuietLink href="/exercises/programmes" className="text-action underline">
                 {about.programmes.join(', ')}
-              </Link>
+              </QuietLink>
               .
             </p>
           )}

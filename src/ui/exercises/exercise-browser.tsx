@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useMemo, useState } from 'react';
 import { ALIASES, catalogueOf } from '@/catalogue';
 import { type Circumstances, closedBecause } from '@/core/choose';
@@ -127,9 +127,9 @@ export function ExerciseBrowser({
       {shown.length === 0 && (
         <p className="py-6">
           No exercise is like that. Take a choice back, try another word, or{' '}
-          <Link href="/exercises/new" className="text-action underline">
+          <QuietLink href="/exercises/new" className="text-action underline">
             add one of your own
-          </Link>
+          </QuietLink>
           .
         </p>
       )}
@@ -163,9 +163,9 @@ function ExerciseItem({
     <li className="flex items-center gap-3 py-1">
       <FigureThumb exerciseId={id} drawing={drawing} className="h-14 w-18" />
       <p className="min-w-0">
-        <Link href={`/exercises/about/${id}`} prefetch={false} className="text-action underline">
+        <QuietLink href={`/exercises/about/${id}`} className="text-action underline">
           <span dir="auto">{name}</span>
-        </Link>
+        </QuietLink>
         <span className="block text-small text-soft">
           {position} · <span className="figures">{usualDose}</span>
         </span>

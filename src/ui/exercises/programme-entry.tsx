@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { SHIPPED } from '@/catalogue';
 import type { Exercise, SchoolId } from '@/core/exercise';
 import { NO_SETTINGS, SCHOOLS, type SchoolChoice } from '@/core/progression';
@@ -156,13 +156,9 @@ function Line({ exerciseId, dose, school, exercise }: ReadyLine & { exercise: Ex
       <FigureThumb exerciseId={exerciseId} drawing={exercise?.drawing} />
       <p className="min-w-0">
         {exercise ? (
-          <Link
-            href={`/exercises/about/${exerciseId}`}
-            prefetch={false}
-            className="text-action underline"
-          >
+          <QuietLink href={`/exercises/about/${exerciseId}`} className="text-action underline">
             <span dir="auto">{exercise.name}</span>
-          </Link>
+          </QuietLink>
         ) : (
           <span className="text-stop">An exercise that is not offered any more</span>
         )}

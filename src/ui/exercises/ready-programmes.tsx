@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import type { Exercise } from '@/core/exercise';
 import type { Compared } from '@/core/ready';
 import { Button } from '../primitives/button';
@@ -30,9 +30,9 @@ export function ReadyProgrammes(facts: PageFacts) {
     <>
       <header className="flex flex-wrap items-baseline gap-3 border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Programmes</h1>
-        <Link href="/exercises" className="text-action underline">
+        <QuietLink href="/exercises" className="text-action underline">
           All exercises
-        </Link>
+        </QuietLink>
       </header>
       <p className="max-w-[70ch] py-3 text-soft">
         Each is one way of working. On a patient’s Plan, type its name in the search and press

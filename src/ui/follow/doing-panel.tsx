@@ -1,5 +1,5 @@
 import { percentText } from '@/core/units';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import type { Doing, ObstacleFound } from '@/core/follow';
 
 const shareOf = (done: number, due: number) => percentText(due === 0 ? null : done / due);
@@ -42,9 +42,9 @@ export function DoingPanel({
             <li key={obstacle}>
               <strong className="font-semibold">Likely: {obstacle}</strong> ({say}).{' '}
               {obstacle === 'too long' ? (
-                <Link href={planAddress} className="text-action underline">
+                <QuietLink href={planAddress} className="text-action underline">
                   {remedy}
-                </Link>
+                </QuietLink>
               ) : (
                 remedy
               )}

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -89,9 +89,9 @@ export function ToldForm({
   );
   const day = (to: LocalDate, words: string) =>
     to > today || to < earliest ? null : (
-      <Link href={`/patients/${patientId}/told?on=${to}`} className={buttonClass()}>
+      <QuietLink href={`/patients/${patientId}/told?on=${to}`} className={buttonClass()}>
         {words}
-      </Link>
+      </QuietLink>
     );
   return (
     <div className="grid max-w-[60rem] gap-4 pt-4">

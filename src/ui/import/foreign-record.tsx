@@ -1,7 +1,7 @@
 'use client';
 
 import { type LocalDate, shortDay } from '@/core/units';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { type ChangeEvent, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { AREA_WORDS } from '@/core/measures';
@@ -144,9 +144,9 @@ export function ForeignRecordIn({ patientId }: { patientId: string | null }) {
           {taken.measured === 0
             ? 'All of it is here already; nothing was changed.'
             : `Taken in: ${taken.measured} ${taken.measured === 1 ? 'measurement' : 'measurements'}.`}{' '}
-          <Link href={`/patients/${taken.id}`} className={buttonClass('quiet')}>
+          <QuietLink href={`/patients/${taken.id}`} className={buttonClass('quiet')}>
             Open the file
-          </Link>
+          </QuietLink>
         </p>
       )}
       {preview && (

@@ -1,7 +1,7 @@
 'use client';
 
 import { type LocalDate, shortDay } from '@/core/units';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useState } from 'react';
 import { RECORD_FILE_LIMIT } from '@/core/records';
 import { RECORD_WORDS, recordCount } from '@/core/whole-record';
@@ -127,9 +127,9 @@ export function WholeRecordIn() {
               <p role="status" className="font-medium">
                 {fresh === 0 ? 'Nothing was new: nothing was changed.' : 'The record was taken in.'}
               </p>
-              <Link href={`/patients/${looked.patientId}`} className={buttonClass('main')}>
+              <QuietLink href={`/patients/${looked.patientId}`} className={buttonClass('main')}>
                 Open the file
-              </Link>
+              </QuietLink>
             </div>
           ) : differ > 0 ? (
             <p className="text-stop">

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useCallback, useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { type MeasureKindId, PROFILES, type Profile, wordsOf } from '@/core/measures';
@@ -99,14 +99,14 @@ export function MeasureDesk({
       <div className="flex flex-wrap items-center gap-3">
         <nav aria-label="Complaint" className="flex gap-1">
           {PROFILES.map((one) => (
-            <Link
+            <QuietLink
               key={one}
               href={`?profile=${one}`}
               aria-current={one === profile ? 'page' : undefined}
               className={`rounded border px-3 py-1 ${one === profile ? 'border-ink font-semibold text-ink' : 'border-edge text-action'}`}
             >
               {one}
-            </Link>
+            </QuietLink>
           ))}
         </nav>
         <Button aria-pressed={all} onClick={() => setAll(!all)}>

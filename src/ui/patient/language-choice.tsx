@@ -54,7 +54,7 @@ export function LanguageChoice({
               aria-pressed={tag === chosen}
               disabled={busy}
               data-early={tag === chosen ? undefined : earlyTouch('language', tag)}
-              className="min-h-11 min-w-11 px-1.5 text-fine text-action underline aria-busy:opacity-60 aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:no-underline"
+              className="own-name min-h-11 min-w-11 px-1.5 text-fine text-action underline aria-busy:opacity-60 aria-pressed:font-semibold aria-pressed:text-ink aria-pressed:no-underline"
               onClick={() => void (tag !== chosen && choose(tag))}
             >
               {name}

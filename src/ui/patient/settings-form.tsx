@@ -95,7 +95,7 @@ export function SettingsForm({ start }: { start: Settings }) {
             <select
               value={settings.language}
               onChange={(event) => set({ language: event.target.value })}
-              className={INPUT}
+              className={`${INPUT}`}
             >
               {settings.languages.map(({ tag, name }) => (
                 <option key={tag} value={tag} lang={tag}>

@@ -1,5 +1,5 @@
 import type { PatientId } from '@/core/units';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { dialled, reachable } from '@/core/identity';
 import type { PatientDetails } from '@/core/records';
 
@@ -27,13 +27,12 @@ export function ReachLine({
         </a>
       ))}
       {numbers.length > 0 && (
-        <Link
+        <QuietLink
           href={`/patients/${patientId}?view=summary#call`}
           className="text-action underline"
-          prefetch={false}
         >
           Note what was agreed
-        </Link>
+        </QuietLink>
       )}
       {contact !== '' && !numbers.some(({ number }) => number === contact) && (
         <span>

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import type { PatientId } from '@/core/units';
 
 export type FindingShown = {
@@ -20,16 +20,16 @@ export function FindingsLeft({
     <section aria-label="Confirmed findings">
       <div className="flex items-baseline gap-3">
         <h2 className="mr-auto font-semibold">Findings</h2>
-        <Link href={`/patients/${patientId}/stairs`} className="text-action underline">
+        <QuietLink href={`/patients/${patientId}/stairs`} className="text-action underline">
           Stairs
-        </Link>
+        </QuietLink>
       </div>
       {findings.length === 0 ? (
         <p className="text-soft">
           None confirmed yet.{' '}
-          <Link href={`/patients/${patientId}/measure`} className="text-action underline">
+          <QuietLink href={`/patients/${patientId}/measure`} className="text-action underline">
             Measure
-          </Link>{' '}
+          </QuietLink>{' '}
           first: every exercise answers to one.
         </p>
       ) : (

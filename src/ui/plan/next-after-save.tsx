@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useEffect, useRef } from 'react';
 import type { PatientId } from '@/core/units';
 
@@ -34,14 +34,13 @@ export function NextAfterSave({
         Version {number} is saved.
       </h2>
       {steps.map(({ href, say }) => (
-        <Link
+        <QuietLink
           key={href}
           href={`/patients/${patientId}/${href}`}
           className="text-action underline"
-          prefetch={false}
         >
           {say}
-        </Link>
+        </QuietLink>
       ))}
       {!linkOpened && (
         <span>The patient’s link was not opened yet: hand it over with the button above.</span>

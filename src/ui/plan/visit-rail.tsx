@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { usePathname } from 'next/navigation';
 import type { PatientId } from '@/core/units';
 import type { VisitStep } from '@/core/visits';
@@ -34,13 +34,13 @@ export function VisitRail({
     <nav aria-label="Visit" className="no-print">
       <ol className="flex flex-wrap">
         <li className="flex items-center">
-          <Link
+          <QuietLink
             href={`/patients/${patientId}?view=summary`}
             aria-current={here === `/patients/${patientId}` ? 'page' : undefined}
             className={`py-2 pr-4 whitespace-nowrap ${here === `/patients/${patientId}` ? 'font-semibold text-ink' : 'text-action hover:underline'}`}
           >
             Summary
-          </Link>
+          </QuietLink>
         </li>
         {STEPS.map(({ path, name }, index) => {
           const address = `/patients/${patientId}/${path}`;
@@ -49,7 +49,7 @@ export function VisitRail({
           return (
             <li key={path} className="flex items-center">
               {index > 0 && <span aria-hidden className="h-px w-2 bg-hair sm:w-8" />}
-              <Link
+              <QuietLink
                 href={address}
                 aria-current={current ? 'step' : undefined}
                 className={`flex items-center gap-2 px-2 py-2 whitespace-nowrap sm:px-3 ${current ? 'font-semibold text-ink' : 'text-action hover:underline'}`}
@@ -60,7 +60,7 @@ export function VisitRail({
                 />
                 {name}
                 {done.includes(path) && <span className="sr-only">, done in this visit</span>}
-              </Link>
+              </QuietLink>
             </li>
           );
         })}

@@ -1,3 +1,4 @@
+// oxlint-disable-next-line no-restricted-imports -- the one place
 import Link from 'next/link';
 import type { ComponentProps } from 'react';
 

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import {
   OUTCOME_NAMES,
   type Outcome,
@@ -61,9 +61,9 @@ export function HeaderNotes({
         }
       >
         {blocked && 'Prescribing is blocked. '}
-        <Link href={`/patients/${patientId}/screen`} className="underline underline-offset-4">
+        <QuietLink href={`/patients/${patientId}/screen`} className="underline underline-offset-4">
           {notes.join(' · ')}
-        </Link>
+        </QuietLink>
       </p>
       {precautions.length > 0 && (
         <ul aria-label="Precautions" className="flex flex-wrap gap-x-3 gap-y-1">

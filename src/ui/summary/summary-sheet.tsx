@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { MOST_EPISODES } from '@/core/records';
 import type { PatientId } from '@/core/units';
 import { daySaid } from '@/core/visits';
@@ -51,13 +51,12 @@ export function SummarySheet({
               <ul className="grid gap-1">
                 {open.map(({ say, at }) => (
                   <li key={say} className="border-l-2 border-lit pl-2">
-                    <Link
+                    <QuietLink
                       href={`/patients/${patientId}/${at}`}
                       className="text-action hover:underline"
-                      prefetch={false}
                     >
                       {say}
-                    </Link>
+                    </QuietLink>
                   </li>
                 ))}
               </ul>
@@ -78,27 +77,25 @@ export function SummarySheet({
         )}
         <section className={SECTION}>
           <h2 className="text-xl">From outside</h2>
-          <Link
+          <QuietLink
             href={`/patients/${patientId}/papers`}
             className="justify-self-start text-action underline"
-            prefetch={false}
           >
             Papers that came in
-          </Link>
-          <Link
+          </QuietLink>
+          <QuietLink
             href={`/patients/${patientId}/told`}
             className="justify-self-start text-action underline"
-            prefetch={false}
           >
             Write down a day, told by call or on paper
-          </Link>
+          </QuietLink>
         </section>
         <section className={SECTION}>
           <h2 className="text-xl">Episodes of care</h2>
           <ul className="grid gap-1">
             {summary.episodes.map((one) => (
               <li key={one.id}>
-                <Link
+                <QuietLink
                   href={
                     one.id === summary.episodes[0]?.id
                       ? `/patients/${patientId}?view=summary`
@@ -106,10 +103,9 @@ export function SummarySheet({
                   }
                   aria-current={one.id === episode?.id ? 'page' : undefined}
                   className={one.id === episode?.id ? 'font-semibold' : 'text-action underline'}
-                  prefetch={false}
                 >
                   <bdi>{one.complaint}</bdi>
-                </Link>
+                </QuietLink>
                 <span className="text-soft">
                   , {daySaid(one.openedOn, today)}
                   {one.closedOn ? ` to ${daySaid(one.closedOn, today)}` : ', open'}

@@ -10,7 +10,7 @@ import { mailOf } from '@/server/mail/settings';
 import { triageLimitsOf } from '@/server/follow/marks';
 import { knownZones } from '@/server/zones';
 import { detectableChangesOf } from '@/server/visit/measuring';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { buttonClass } from '@/ui/primitives/button';
 import { BandsForm } from '@/ui/forms/bands-form';
 import { LimitsForm } from '@/ui/triage/limits-form';
@@ -55,15 +55,15 @@ async function ClinicPage() {
       <div className="flex flex-wrap items-center border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Clinic and members</h1>
         <div className="flex gap-2">
-          <Link href="/clinic/keeping" className={buttonClass('plain')} prefetch={false}>
+          <QuietLink href="/clinic/keeping" className={buttonClass('plain')}>
             Record keeping
-          </Link>
-          <Link href="/clinic/audit" className={buttonClass('plain')} prefetch={false}>
+          </QuietLink>
+          <QuietLink href="/clinic/audit" className={buttonClass('plain')}>
             Audit
-          </Link>
-          <Link href="/clinic/outbox" className={buttonClass('plain')}>
+          </QuietLink>
+          <QuietLink href="/clinic/outbox" className={buttonClass('plain')}>
             Outbox
-          </Link>
+          </QuietLink>
         </div>
       </div>
       <div className="grid gap-10 pt-4 lg:grid-cols-2">

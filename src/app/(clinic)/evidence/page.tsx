@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { redirect } from 'next/navigation';
 import { Suspense } from 'react';
 import { z } from 'zod';
@@ -30,15 +30,14 @@ async function EvidencePage({ searchParams }: PageProps<'/evidence'>) {
         <h1 className="mr-auto text-2xl">What our own episodes say</h1>
         <nav aria-label="Put side by side" className="flex gap-2">
           {COMPARED_BY.map((one) => (
-            <Link
+            <QuietLink
               key={one}
               href={`/evidence?by=${one}`}
-              prefetch={false}
               aria-current={one === by ? 'page' : undefined}
               className={`rounded border px-3 py-1 ${one === by ? 'border-ink font-semibold text-ink' : 'border-edge text-action'}`}
             >
               By {one}
-            </Link>
+            </QuietLink>
           ))}
         </nav>
         <EvidenceFile by={by} />

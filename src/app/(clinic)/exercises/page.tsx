@@ -2,7 +2,7 @@ import { UNSCREENED, standsFor } from '@/core/screen';
 import { circumstancesFor } from '@/server/visit/circumstances';
 import { requireFile, requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { z } from 'zod';
 import { roleSuffices } from '@/server/access';
 import { ownExercises } from '@/server/desk/exercises';
@@ -35,16 +35,16 @@ async function ExercisesPage({ searchParams }: PageProps<'/exercises'>) {
     <>
       <div className="flex flex-wrap items-center gap-3 border-b border-hair pb-3">
         <h1 className="mr-auto text-2xl">Exercises</h1>
-        <Link href="/exercises/programmes" className={buttonClass('plain')}>
+        <QuietLink href="/exercises/programmes" className={buttonClass('plain')}>
           Ready programmes
-        </Link>
-        <Link href="/exercises/pictures" className={buttonClass('plain')}>
+        </QuietLink>
+        <QuietLink href="/exercises/pictures" className={buttonClass('plain')}>
           Drawings
-        </Link>
+        </QuietLink>
         {practises && (
-          <Link href="/exercises/new" className={buttonClass('main')}>
+          <QuietLink href="/exercises/new" className={buttonClass('main')}>
             Add one of your own
-          </Link>
+          </QuietLink>
         )}
       </div>
       {patient && (
@@ -56,9 +56,9 @@ async function ExercisesPage({ searchParams }: PageProps<'/exercises'>) {
               {UNSCREENED[patient.screened]} Until then nothing here is said to be safe.{' '}
             </strong>
           )}
-          <Link href="/exercises" className="text-action underline">
+          <QuietLink href="/exercises" className="text-action underline">
             For nobody in particular
-          </Link>
+          </QuietLink>
         </p>
       )}
       <ExerciseBrowser own={own} patient={patient} />
@@ -85,13 +85,13 @@ async function ExercisesPage({ searchParams }: PageProps<'/exercises'>) {
               </p>
               {practises && (
                 <>
-                  <Link
+                  <QuietLink
                     href={`/exercises/${exercise.id}`}
                     className="text-action underline"
                     aria-label={`Edit ${exercise.name}`}
                   >
                     Edit
-                  </Link>
+                  </QuietLink>
                   <RetireButton id={exercise.id} name={exercise.name} />
                 </>
               )}

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { redirect } from 'next/navigation';
 import { AuditAddress, auditQuery } from '@/server/audit-asked';
 import { auditLines } from '@/server/audit-list';
@@ -76,9 +76,9 @@ async function AuditPage({ searchParams }: PageProps<'/clinic/audit'>) {
       )}
       {next !== null && (
         <p className="pt-3">
-          <Link href={`/clinic/audit?${older}`} className={buttonClass()} prefetch={false}>
+          <QuietLink href={`/clinic/audit?${older}`} className={buttonClass()}>
             Older
-          </Link>
+          </QuietLink>
         </p>
       )}
     </>

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { clinicOf } from '@/server/clinic';
 import { erasedAt, keptLongEnough } from '@/server/erase';
 import { openingsFor } from '@/server/files';
@@ -54,13 +54,9 @@ async function KeepingPage() {
                       {name}
                     </span>
                     <span className="text-soft">last entry {day.format(last)}</span>
-                    <Link
-                      href={`/patients/${id}/erase`}
-                      className="text-action underline"
-                      prefetch={false}
-                    >
+                    <QuietLink href={`/patients/${id}/erase`} className="text-action underline">
                       Look, then erase<span className="sr-only"> the record of {name}</span>
-                    </Link>
+                    </QuietLink>
                   </li>
                 ))}
               </ul>
@@ -76,13 +72,9 @@ async function KeepingPage() {
                   <li key={id} className="grid gap-1 py-2">
                     <span>
                       <bdi>{by}</bdi> opened the file of{' '}
-                      <Link
-                        href={`/patients/${patientId}`}
-                        className="text-action underline"
-                        prefetch={false}
-                      >
+                      <QuietLink href={`/patients/${patientId}`} className="text-action underline">
                         <bdi>{patient}</bdi>
-                      </Link>
+                      </QuietLink>
                       , {moment.format(at)}
                     </span>
                     <span className="text-soft" dir="auto">

@@ -1,6 +1,6 @@
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { z } from 'zod';
 import { SHIPPED } from '@/catalogue';
 import { catalogueFor } from '@/server/desk/exercises';
@@ -47,21 +47,20 @@ async function PicturesPage({ searchParams }: PageProps<'/exercises/pictures'>) 
         <EnglishKey />
         <p className="max-w-[70ch] text-soft">
           A one-sided exercise is drawn for the right; the left is its mirror.{' '}
-          <Link href={address({ words: words ? '' : 'no' })} className="text-action underline">
+          <QuietLink href={address({ words: words ? '' : 'no' })} className="text-action underline">
             {words ? 'Show the words again' : 'Hide the words'}
-          </Link>
+          </QuietLink>
         </p>
         <nav aria-label="Families" className="flex flex-wrap gap-x-4 gap-y-1">
           {FAMILIES.map((one) => (
-            <Link
+            <QuietLink
               key={one}
               href={address({ family: one })}
-              prefetch={false}
               className={one === shown[0] ? 'font-semibold' : 'text-action underline'}
               {...(one === shown[0] ? { 'aria-current': 'page' as const } : {})}
             >
               {one}
-            </Link>
+            </QuietLink>
           ))}
         </nav>
       </div>

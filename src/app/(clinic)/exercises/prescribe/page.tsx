@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { notFound, redirect } from 'next/navigation';
 import type { PutAsked } from '@/core/records';
 import { roleSuffices } from '@/server/access';
@@ -30,9 +30,9 @@ async function PrescribePage({ searchParams }: PageProps<'/exercises/prescribe'>
         <h1 className="mr-auto text-2xl">
           Prescribe <span dir="auto">{thing.name}</span>
         </h1>
-        <Link href={`${BACK[asked.what]}${asked.id}`} className="text-action underline">
+        <QuietLink href={`${BACK[asked.what]}${asked.id}`} className="text-action underline">
           Back to it
-        </Link>
+        </QuietLink>
       </header>
       <p className="pt-3 text-soft">{thing.says}</p>
       <PrescribeTo what={asked.what} id={asked.id} />

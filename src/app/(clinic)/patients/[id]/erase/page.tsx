@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { heldOf } from '@/server/erase';
 import { requireFile } from '@/server/require';
 import { EraseForm } from '@/ui/record/erase-form';
@@ -51,13 +51,12 @@ async function ErasePage({ params }: PageProps<'/patients/[id]/erase'>) {
         <ul className="list-disc pl-5">
           {DOCUMENTS.map(({ path, say }) => (
             <li key={path}>
-              <Link
+              <QuietLink
                 href={`/patients/${patient.id}/${path}`}
                 className="inline-block py-1 text-action underline"
-                prefetch={false}
               >
                 {say}
-              </Link>
+              </QuietLink>
             </li>
           ))}
         </ul>

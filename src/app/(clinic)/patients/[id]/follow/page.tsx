@@ -1,7 +1,7 @@
 import { requireFile } from '@/server/require';
 import { LANTERN_DAYS } from '@/core/morning';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { formatSeconds, percentText, seconds, type PatientId, shortDay } from '@/core/units';
 import { roleSuffices } from '@/server/access';
 import { pastDecisions } from '@/server/follow/decided';
@@ -28,9 +28,9 @@ async function FollowPage({ params }: PageProps<'/patients/[id]/follow'>) {
     return (
       <p className="py-8 text-soft">
         Nothing to follow yet.{' '}
-        <Link href={`/patients/${id}/plan`} className="text-action underline">
+        <QuietLink href={`/patients/${id}/plan`} className="text-action underline">
           Write the first programme
-        </Link>
+        </QuietLink>
         , then hand over the patient’s link.
       </p>
     );
@@ -156,9 +156,9 @@ function Figures({ follow, patientId }: { follow: Follow; patientId: PatientId }
           </div>
         ))}
       </dl>
-      <Link href={`/patients/${patientId}/review`} className={buttonClass()}>
+      <QuietLink href={`/patients/${patientId}/review`} className={buttonClass()}>
         Review
-      </Link>
+      </QuietLink>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { originOf } from '@/server/address';
 import { handoutAddress, handoutOf } from '@/server/visit/handout';
 import { uncheckedLanguage } from '@/server/checked-languages';
@@ -21,9 +21,9 @@ async function HandoutPage({ params }: PageProps<'/patients/[id]/handout'>) {
     return (
       <p>
         There is no programme yet, so there is nothing to print.{' '}
-        <Link href={`/patients/${id}/plan`} className="text-action underline">
+        <QuietLink href={`/patients/${id}/plan`} className="text-action underline">
           Write one on the Plan desk.
-        </Link>
+        </QuietLink>
       </p>
     );
   const unchecked = await uncheckedLanguage(opened.patient);

@@ -1,7 +1,7 @@
 import { type PatientId, shortDay } from '@/core/units';
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { z } from 'zod';
 import { PROFILES, formatMeasure, chosenProfile, profileOf } from '@/core/measures';
 import { roleSuffices } from '@/server/access';
@@ -75,9 +75,9 @@ function PhotoSummary({
           </>
         )}
       </p>
-      <Link href={`/patients/${patientId}/measure/photos`} className="text-action underline">
+      <QuietLink href={`/patients/${patientId}/measure/photos`} className="text-action underline">
         {photos === 0 ? 'Take and mark a photo' : `Photos (${photos})`}
-      </Link>
+      </QuietLink>
     </section>
   );
 }

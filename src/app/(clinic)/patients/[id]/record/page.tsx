@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { roleSuffices } from '@/server/access';
 import { clinicOf } from '@/server/clinic';
 import { detailsFor } from '@/server/details';
@@ -122,17 +122,13 @@ async function RecordPage({ params }: PageProps<'/patients/[id]/record'>) {
         )}
         <section className="grid justify-items-start gap-3">
           <h2 className="text-xl">Looking and erasing</h2>
-          <Link
-            href={`/patients/${patient.id}/looks`}
-            className="text-action underline"
-            prefetch={false}
-          >
+          <QuietLink href={`/patients/${patient.id}/looks`} className="text-action underline">
             Who looked at this file
-          </Link>
+          </QuietLink>
           {member.role === 'lead' && (
-            <Link href={`/patients/${patient.id}/erase`} className={buttonClass()} prefetch={false}>
+            <QuietLink href={`/patients/${patient.id}/erase`} className={buttonClass()}>
               Erase this record …
-            </Link>
+            </QuietLink>
           )}
         </section>
       </div>

@@ -1,7 +1,7 @@
 import { requireFile } from '@/server/require';
 import { percentText, type PatientId, shortDay } from '@/core/units';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { roleSuffices } from '@/server/access';
 import { shownProposals } from '@/server/follow/proposals';
 import { type Review, reviewOf, rowInWords } from '@/server/follow/review';
@@ -27,16 +27,16 @@ async function ReviewPage({ params }: PageProps<'/patients/[id]/review'>) {
       <header className="flex flex-wrap items-center gap-3">
         <h2 className="mr-auto text-xl">Review, {shortDay(review.today)}</h2>
         {review.discharged && <strong className="font-semibold">Discharged</strong>}
-        <Link href={`/patients/${id}/measure`} className={buttonClass('main')}>
+        <QuietLink href={`/patients/${id}/measure`} className={buttonClass('main')}>
           Measure again
-        </Link>
+        </QuietLink>
         {review.photos && (
-          <Link
+          <QuietLink
             href={`/patients/${id}/measure/photos/compare?earlier=${review.photos.earlier}&later=${review.photos.later}`}
             className={buttonClass()}
           >
             Photos, first over last
-          </Link>
+          </QuietLink>
         )}
       </header>
       <Measures review={review} />
@@ -67,10 +67,13 @@ async function ReviewPage({ params }: PageProps<'/patients/[id]/review'>) {
           <ul>
             {review.letters.map(({ id: letterId, kind, localDate }) => (
               <li key={letterId}>
-                <Link href={`/patients/${id}/review/${letterId}`} className="text-action underline">
+                <QuietLink
+                  href={`/patients/${id}/review/${letterId}`}
+                  className="text-action underline"
+                >
                   {kind === 'discharge' ? 'Discharge letter' : 'Review letter'},{' '}
                   {shortDay(localDate)}
-                </Link>
+                </QuietLink>
               </li>
             ))}
           </ul>
@@ -190,9 +193,9 @@ function Goals({ review, patientId }: { review: Review; patientId: PatientId }) 
               <li key={say}>{say}</li>
             ))}
           </ul>
-          <Link href={`/patients/${patientId}/measure`} className="text-action underline">
+          <QuietLink href={`/patients/${patientId}/measure`} className="text-action underline">
             Confirm or dismiss them under Measure
-          </Link>
+          </QuietLink>
         </div>
       )}
     </section>

@@ -1,7 +1,7 @@
 import { type PatientId, shortDay } from '@/core/units';
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { notFound } from 'next/navigation';
 import { SCREENING_CAUTION } from '@/catalogue';
 import { NOTHING_ANSWERED, UNSCREENED, blocksPrescribing, isMissing, screen } from '@/core/screen';
@@ -215,12 +215,12 @@ function Referrals({
         {step.referrals.map(({ referral, answers }) => (
           <li key={referral.id} className="grid gap-2 py-2">
             <p>
-              <Link
+              <QuietLink
                 href={`/patients/${patientId}/letter/${referral.id}`}
                 className="text-action underline"
               >
                 {shortDay(referral.localDate)}, to {referral.to}
-              </Link>
+              </QuietLink>
               {answers.length === 0 && (
                 <strong className="font-semibold"> Open, no answer yet.</strong>
               )}

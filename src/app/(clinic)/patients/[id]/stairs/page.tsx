@@ -1,6 +1,6 @@
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { notFound } from 'next/navigation';
 import { stairsOf } from '@/server/desk/stairs';
 import { openPatient } from '@/server/open-patient';
@@ -23,9 +23,9 @@ async function StairsPage({ params }: PageProps<'/patients/[id]/stairs'>) {
         lit step is where the patient stands. A hatched step is closed, and says why. What stands
         beside the stairs is another exercise, not a harder one. Pick the step that can be done
         properly, not the hardest that can be survived.{' '}
-        <Link href={`/patients/${opened.patient.id}/plan`} className="text-action underline">
+        <QuietLink href={`/patients/${opened.patient.id}/plan`} className="text-action underline">
           Back to the desk
-        </Link>
+        </QuietLink>
       </p>
       {stairs.map((stair) => (
         <Stairs key={stair.family} stair={stair} />

@@ -1,7 +1,7 @@
 import { shortDay } from '@/core/units';
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { roleSuffices } from '@/server/access';
 import { patientReads } from '@/server/checked-languages';
 import { teachStep } from '@/server/visit/teaching';
@@ -28,13 +28,13 @@ async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
           {empty ? '' : `Version ${version.number}, from ${shortDay(version.effectiveFrom)}`}
         </p>
         {!empty && (
-          <Link href={`/patients/${id}/handout`} className={buttonClass('plain')}>
+          <QuietLink href={`/patients/${id}/handout`} className={buttonClass('plain')}>
             Handout
-          </Link>
+          </QuietLink>
         )}
-        <Link href={`/patients/${id}/note`} className={buttonClass('plain')}>
+        <QuietLink href={`/patients/${id}/note`} className={buttonClass('plain')}>
           Visit note
-        </Link>
+        </QuietLink>
       </div>
       {reads && (
         <p className="border-l-2 border-lit pl-3">
@@ -46,9 +46,9 @@ async function TeachPage({ params }: PageProps<'/patients/[id]/teach'>) {
       {empty ? (
         <p>
           There is no programme to teach yet.{' '}
-          <Link href={`/patients/${id}/plan`} className="text-action underline">
+          <QuietLink href={`/patients/${id}/plan`} className="text-action underline">
             Write one on the Plan desk.
-          </Link>
+          </QuietLink>
         </p>
       ) : (
         <TeachDesk

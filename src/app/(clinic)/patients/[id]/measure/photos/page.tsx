@@ -1,7 +1,7 @@
 import { shortDay } from '@/core/units';
 import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { meanCraniovertebralAngle } from '@/core/measures';
 import { photoStep } from '@/server/visit/measure-step';
 import { PhotoAsk } from '@/ui/measure/photo/photo-ask';
@@ -26,16 +26,16 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
       <div className="flex flex-wrap items-baseline gap-4">
         <h2 className="mr-auto text-lg">Side photos</h2>
         {later && earlier && later !== earlier && (
-          <Link
+          <QuietLink
             href={`/patients/${id}/measure/photos/compare?earlier=${earlier.id}&later=${later.id}`}
             className="text-action underline"
           >
             Compare first and last
-          </Link>
+          </QuietLink>
         )}
-        <Link href={`/patients/${id}/measure`} className="text-action underline">
+        <QuietLink href={`/patients/${id}/measure`} className="text-action underline">
           Back to the measuring sheet
-        </Link>
+        </QuietLink>
       </div>
       {photos.length === 0 && (
         <p className="text-soft">
@@ -48,7 +48,7 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
           const angle = meanCraniovertebralAngle(photo.markings.map(({ marks }) => marks));
           return (
             <li key={photo.id}>
-              <Link
+              <QuietLink
                 href={`/patients/${id}/measure/photos/${photo.id}`}
                 className="grid gap-1 border border-edge bg-sheet p-2 hover:border-action"
               >
@@ -62,7 +62,7 @@ async function PhotosPage({ params }: PageProps<'/patients/[id]/measure/photos'>
                 <span className="text-soft">
                   {angle !== null ? `craniovertebral angle ${angle.toFixed(1)}°` : 'not marked yet'}
                 </span>
-              </Link>
+              </QuietLink>
             </li>
           );
         })}

@@ -1,7 +1,7 @@
 import { shortDay } from '@/core/units';
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { notFound } from 'next/navigation';
 import { meanCraniovertebralAngle, measurePhoto } from '@/core/measures';
 import { roleSuffices } from '@/server/access';
@@ -71,32 +71,32 @@ async function PhotoPage({ params }: PageProps<'/patients/[id]/measure/photos/[p
         </p>
         {measures.earToShoulder !== null && <HeadLoad forwardMm={measures.earToShoulder} />}
         <div className="flex flex-wrap gap-2">
-          <Link
+          <QuietLink
             href={`/patients/${id}/measure/photos/${photoId}/mark`}
             className={buttonClass('plain')}
           >
             Mark again, blind
-          </Link>
+          </QuietLink>
           {others.map((other) => {
             const [earlier, later] =
               other.takenOn < photo.takenOn ? [other, photo] : [photo, other];
             return (
-              <Link
+              <QuietLink
                 key={other.id}
                 href={`/patients/${id}/measure/photos/compare?earlier=${earlier.id}&later=${later.id}`}
                 className={buttonClass('plain')}
               >
                 Compare with {shortDay(other.takenOn)}
-              </Link>
+              </QuietLink>
             );
           })}
         </div>
         {roleSuffices(member.role, 'practitioner') && (
           <DeletePhoto patientId={id} photoId={photoId} />
         )}
-        <Link href={`/patients/${id}/measure/photos`} className="text-action underline">
+        <QuietLink href={`/patients/${id}/measure/photos`} className="text-action underline">
           All photos
-        </Link>
+        </QuietLink>
       </div>
     </div>
   );

@@ -1,7 +1,7 @@
 import type { PhotoId } from '@/core/units';
 import { requireMember } from '@/server/require';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { QuietLink } from '@/ui/primitives/quiet-link';
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import { detectableOf, marginAt, meanCraniovertebralAngle } from '@/core/measures';
@@ -41,9 +41,9 @@ async function ComparePage({
       <h2 className="text-lg">Two dates compared</h2>
       <Comparison earlier={earlier} later={later} needed={margin && marginAt(margin, 0)} />
       <p className="text-soft">What counts as real here: {source}</p>
-      <Link href={`/patients/${id}/measure/photos`} className="text-action underline">
+      <QuietLink href={`/patients/${id}/measure/photos`} className="text-action underline">
         All photos
-      </Link>
+      </QuietLink>
     </div>
   );
 }
