@@ -1,7 +1,7 @@
 import { narrowTo, press, says, signInAs } from '../support/browser';
 import { looking } from '../support/accessible';
 import { WCAG, run } from '../support/axe';
-import { PASSWORD, makePatient } from '../support/clinic';
+import { PASSWORD, makePatient, prescribe } from '../support/clinic';
 import { type TestServer, startTestServer } from '../support/server';
 import { browserStage } from '../support/browser-stage';
 
@@ -11,15 +11,20 @@ let empty: TestServer | null = null;
 afterAll(() => empty?.close());
 
 it('the clinic’s views that are opened most', async () => {
-  await makePatient(stage.practitioner, 'Linnet Marlow');
+  const id = await makePatient(stage.practitioner, 'Linnet Marlow');
+  await prescribe(stage.practitioner, id, [
+    { exerciseId: 'median-slider', dose: 'x10 move 4s each side' },
+  ]);
   const { page, look, go, clean } = await looking(stage, null);
   await go('/sign-in');
   await look('sign in');
   await signInAs(page, stage.server.origin, stage.emails.lead);
   await look('morning list');
-  for (const path of ['/patients/new', '/clinic', '/account', '/exercises']) {
-    await go(path);
-    await look(path.slice(1));
+  await go('/exercises');
+  await look('exercises');
+  for (const desk of ['plan', 'follow']) {
+    await go(`/patients/${id}/${desk}`);
+    await look(desk);
   }
   clean();
 }, 720_000);

@@ -147,7 +147,7 @@ it('planning and teaching (long)', async () => {
   clean();
 }, 720_000);
 
-it('following and reviewing', async () => {
+it('following and reviewing (long)', async () => {
   const { page, look, go, clean } = await looking(stage, stage.practitioner.token);
   await go(`/patients/${newPatientId}/follow`);
   await look('follow, empty');

@@ -193,7 +193,7 @@ it.each([
   },
 );
 
-it('refuses a name of 201 characters with a sentence', async () => {
+it('refuses a name of 201 characters with a sentence (long)', async () => {
   const page = await freshPage(browser, DESK);
   await beMember(page, server.origin, practitioner.token);
   await goTo(page, `${server.origin}/patients/new`);

@@ -144,7 +144,7 @@ it('reckons held from below, wedge, nod test and index while they are typed (lon
   await page.close();
 }, 900_000);
 
-it('examines nerves with new weakness raising an alert, and marks the body by mouse and key', async () => {
+it('examines nerves with new weakness raising an alert, and marks the body by mouse and key (long)', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/measure?profile=neck`);
   await chord(page, 'Alt', 'm');

@@ -196,7 +196,7 @@ it('rehearses a school over four made-up patients (long)', async () => {
   expect(page.problems).toEqual([]);
 });
 
-it('prepares the review and signs a letter whose numbers are the record’s', async () => {
+it('prepares the review and signs a letter whose numbers are the record’s (long)', async () => {
   const patientId = await lived('Curlew Hythe');
   const page = await stage.open(`/patients/${patientId}/review`);
   await says(page, 'Done, and how it went');

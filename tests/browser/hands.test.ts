@@ -115,7 +115,7 @@ it('puts whom to call first when everything stops, and lets the word be left', a
   expect(phone.problems).toEqual([]);
 });
 
-it('has the keyboard where the eye goes, from the first touch to the last word', async () => {
+it('has the keyboard where the eye goes, from the first touch to the last word (long)', async () => {
   const phone = await phoneOf('Turnstone Quay');
   await press(phone, 'Begin');
   await isAt(phone, 'Before your first session');
@@ -275,7 +275,7 @@ async function choose(page: Page, words: string): Promise<void> {
   await page.locator(`::-p-xpath(//label[normalize-space(.)="${words}"])`).click();
 }
 
-it('says that a page is on its way where it takes long, and is silent where it does not', async () => {
+it('says that a page is on its way where it takes long, and is silent where it does not (long)', async () => {
   const desk = await stage.open('/');
   await desk.setRequestInterception(true);
   let release: () => void = () => undefined;
@@ -296,7 +296,7 @@ it('says that a page is on its way where it takes long, and is silent where it d
   await desk.close();
 });
 
-it('covers nothing that can be touched with what is said for a moment', async () => {
+it('covers nothing that can be touched with what is said for a moment (long)', async () => {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, 'Dora Toast');
   await prescribe(practitioner, id, [

@@ -37,7 +37,7 @@ const valueOf = (page: Page, selector: string) =>
 /** Waits until the page says that everything typed is kept. */
 const kept = (page: Page, words = 'Kept, not sent.') => says(page, words);
 
-it('erases a record in two steps, and leaves no page of it', async () => {
+it('erases a record in two steps, and leaves no page of it (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Quillon Vane');
   const page = await leads(`/patients/${id}/record`);
   await press(page, 'Erase this record');
@@ -148,7 +148,7 @@ it('asks to sign in again beside the page, and then sends what was typed', async
   expect((await newestHistory(await patientOf(stage, id)))?.onset).toBe('Since the storm');
 });
 
-it('locks the desk: nothing is seen or sent until its member signs in, and what was typed stays', async () => {
+it('locks the desk: nothing is seen or sent until its member signs in, and what was typed stays (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Lockyer Sands');
   const page = await freshPage(stage.browser, DESK);
   const mine = await member(stage.emails.assistant);

@@ -63,7 +63,7 @@ it('is written from right to left throughout in Arabic, drawings as they are', a
   await phone.close();
 }, 300_000);
 
-it('is chosen on the first screen by its own name, and the clinic’s pages stay as they are', async () => {
+it('is chosen on the first screen by its own name, and the clinic’s pages stay as they are (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Quay First');
   await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-seated', dose: 'x10 daily' }]);
   const { link } = await device(stage.practitioner, id);

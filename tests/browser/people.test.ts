@@ -56,7 +56,7 @@ it('finds a patient from anywhere by telephone number, and nothing of it stands 
   expect(page.problems).toEqual([]);
 });
 
-it('narrows the list by a name that stands in no address, until it is taken back', async () => {
+it('narrows the list by a name that stands in no address, until it is taken back (long)', async () => {
   for (const name of ['Dunlin Sarro', 'Dunlin Teague', 'Whimbrel Oake'])
     await makePatient(stage.practitioner, name);
   const page = await stage.open('/');
@@ -232,7 +232,7 @@ it('shows evidence by tables, the same in its file, to a practitioner and not to
 /** A small table here; `npm run long` takes one as large as is taken. */
 const TABLE_ROWS = Number(process.env.TABLE_ROWS ?? 240);
 
-it('takes patients in from a table: columns named, rows looked at, then written', async () => {
+it('takes patients in from a table: columns named, rows looked at, then written (long)', async () => {
   await makePatient(stage.practitioner, 'Knot Tablewell');
   const rows = Array.from(
     { length: TABLE_ROWS - 4 },

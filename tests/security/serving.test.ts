@@ -131,7 +131,7 @@ const serve = (environment: Record<string, string>, at = port()) =>
     }),
   );
 
-it('does not start on a port in use, over plain http, or without its database: one sentence', async () => {
+it('does not start on a port in use, over plain http, or without its database: one sentence (long)', async () => {
   const nowhere = join(server.data, 'nowhere');
   const [taken, open, missing] = await Promise.all([
     serve({ DATA_DIR: nowhere, NEW_CLINIC: '1' }),

@@ -121,7 +121,6 @@ export async function beMember(page: Page, origin: string, token: string): Promi
   });
 }
 
-/** Presses the button or link whose words begin so. */
 /** Presses a key with another one held. */
 export async function chord(page: Page, held: 'Alt' | 'Control', key: KeyInput): Promise<void> {
   await page.keyboard.down(held);
@@ -134,7 +133,12 @@ export async function press(page: Page, words: string): Promise<void> {
   const begins = `starts-with(normalize-space(.), ${quoted(words)})`;
   const selector = `::-p-xpath(//button[${begins}] | //a[${begins}])`;
   for (let tries = 1; ; tries += 1) {
-    const element = await page.waitForSelector(selector, { visible: true });
+    const element = await page
+      .waitForSelector(selector, { visible: true })
+      .catch(async (error: unknown) => {
+        const where = `${new URL(page.url()).pathname}, which says:\n${await textOf(page)}`;
+        throw new Error(`there is no “${words}” to press on ${where}`, { cause: error });
+      });
     try {
       await element?.click();
       return;

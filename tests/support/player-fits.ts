@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { ENGLISH, type Language } from '@/catalogue';
 import { saveLanguage } from '@/server/details';
-import { PHONE, freshPage, goTo, press } from './browser';
+import { PHONE, awake, freshPage, goTo, press, says } from './browser';
 import type { BrowserStage } from './browser-stage';
 import { device, makePatient, prescribe } from './clinic';
 
@@ -135,6 +135,8 @@ export async function playing(
   const { link } = await device(practitioner, id);
   const phone = await freshPage(browser, PHONE);
   await goTo(phone, `${server.origin}/open#${link}`);
+  await says(phone, language.texts['today.begin']);
+  await awake(phone);
   for (const key of ['today.begin', 'first.understood', 'player.start'] as const)
     await press(phone, language.texts[key]);
   return phone;

@@ -29,7 +29,6 @@ import {
   longestStep,
 } from '../progression';
 import { addDays, daysBetween, localDate } from '../units';
-import { runs } from '../../../tests/support/runs';
 import {
   type MadePatient,
   chanceOf,
@@ -41,10 +40,10 @@ import { rehearseWhole } from '.';
 
 /**
  * A thousand made-up patients through twelve weeks of every school, and what must hold of all of them:
- * every fourth in `npm test`, the thousand in `npm run long`, which also takes every patient through
+ * every tenth in `npm test`, the thousand in `npm run long`, which also takes every patient through
  * every school of every exercise.
  */
-const PATIENTS = runs(1000).numRuns;
+const PATIENTS = process.env.EVERY_CASE ? 1000 : 100;
 const WEEKS = 12;
 
 type Lived = MadePatient & {
@@ -282,6 +281,8 @@ it('goes back to a dose that went wrong at most once without a smaller step betw
 it('gives back whatever was taken off, when all goes well again', () => {
   const orders = ['hold', 'volume', 'stations', 'load', 'band', 'effort', 'times', 'days'] as const;
   const lost = pairs.flatMap(({ exercise, id }, nth) => {
+    // A school's exercises stand together: every fourth takes some of each, and all the measures.
+    if (!process.env.EVERY_CASE && nth % 4 !== 0) return [];
     const start = startOf(exercise, id, nth);
     return orders.flatMap((measure) => {
       const less = takeOff(start, [measure], { stations: [], owned: [] });

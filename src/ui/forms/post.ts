@@ -47,9 +47,15 @@ const OWN_ANSWER: readonly string[] = ['/api/v1/sign-in', '/api/v1/sign-out'];
 /**
  * Posts a record as JSON. Never throws: no connection is an answer too. Where the session is over, the
  * page asks to sign in again, and what was to be sent is sent then.
+ *
+ * @param signal gives it up, as where there is no connection
  */
-export function post<T = unknown>(path: string, body: unknown): Promise<Answer<T>> {
-  return twiceAtMost(path, jsonOf(body));
+export function post<T = unknown>(
+  path: string,
+  body: unknown,
+  signal: AbortSignal | null = null,
+): Promise<Answer<T>> {
+  return twiceAtMost(path, { ...jsonOf(body), signal });
 }
 
 /** As `post`, for a file sent as it is. */

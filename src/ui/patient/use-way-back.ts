@@ -2,6 +2,10 @@
 
 import { useEffect, useRef } from 'react';
 
+/** How many things are open over the page at a step of the way back; the framework keeps what else stands in it. */
+const openAt = (): number =>
+  (window.history.state as { readonly dlOpen?: number } | null)?.dlOpen ?? 0;
+
 /**
  * Lets the phone's Back close what was opened over this page, instead of leaving the page: opening it adds
  * a step to the way back, and closing it by its own buttons takes that step away again.
@@ -16,9 +20,12 @@ export function useWayBack(isOpen: boolean, close: () => void): void {
   });
   useEffect(() => {
     if (!isOpen) return;
-    window.history.pushState(null, '');
+    const depth = openAt() + 1;
+    window.history.pushState({ dlOpen: depth }, '');
     let isBack = false;
     const back = () => {
+      // A browser tells of an address changed by script when it likes: nobody went back then.
+      if (openAt() >= depth) return;
       isBack = true;
       closing.current();
     };

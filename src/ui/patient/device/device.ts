@@ -2,11 +2,12 @@ import { forgetPatientHere } from './forget';
 import { isStop, lineTarget, shareDone } from '@/core/adherence';
 import type { PackDay, PatientPack } from '@/core/exchange';
 import type { LocalDate, PatientId } from '@/core/units';
+import { PATIENCE_MS, givenUp, inTime } from './in-time';
 import { clearUnsent, isSessionMarked } from './awake';
 import { askToPersist, keepForOffline } from './offline';
 import { type Delivery, deliver } from './outbox';
 import { flushPending, tellDay } from './recorder';
-import { type KeptSession, deviceStore } from './store';
+import { type DeviceStore, type KeptSession, deviceStore } from './store';
 
 export { askToPersist, flushPending, keepForOffline, tellDay };
 
@@ -32,14 +33,19 @@ export type DeviceState = {
 /** Told for as long as the page is open, once it was seen. */
 let cleared = false;
 
-/** Sends what waits, and says how things stand on a date. */
-export async function deviceState(patientId: PatientId, date: LocalDate): Promise<DeviceState> {
+/** Sends what waits, and says how things stand on a date; while sending hangs it is saved here. */
+export async function deviceState(
+  patientId: PatientId,
+  date: LocalDate,
+  patienceMs = PATIENCE_MS,
+): Promise<DeviceState> {
   const store = await deviceStore();
   const sessions = await store.sessionsOf(patientId);
   cleared ||= store.lasts && sessions.length === 0 && isSessionMarked(patientId);
   const kept = sessions.filter((one) => one.date === date);
-  const delivery = await deliver(patientId);
+  const sent = await inTime(deliver(patientId), patienceMs);
   const waiting = await store.waiting(patientId);
+  const delivery: Delivery = sent ?? { state: 'saved here', count: waiting.length };
   if (waiting.length === 0 && kept.every(({ over }) => over)) clearUnsent();
   return {
     kept,
@@ -56,31 +62,39 @@ export async function deviceState(patientId: PatientId, date: LocalDate): Promis
 }
 
 /**
- * The newest pack: the clinic's, kept here at once; else the last this phone got. When the link was
- * ended the phone forgets it.
+ * The newest pack: the clinic's, kept here at once; else, also while the clinic's does not come, the last
+ * this phone got. When the link was ended the phone forgets it.
  */
 export async function newestPack(
   start: Pick<PatientPack, 'patientId' | 'format'>,
+  patienceMs = PATIENCE_MS,
 ): Promise<{ readonly pack: PatientPack; readonly fresh: boolean } | 'link ended' | null> {
   const store = await deviceStore();
-  const fresh = await fetchPack();
-  if (fresh === 'link ended') {
-    await forgetPatientHere();
-    return fresh;
-  }
-  if (fresh) {
-    await store.keepPack(fresh);
-    return { pack: fresh, fresh: true };
-  }
+  const coming = clinicsPack(store);
+  const inTimeOrNot = await inTime(coming, patienceMs);
+  if (inTimeOrNot) return inTimeOrNot;
   const kept = await store.pack();
-  return kept?.patientId === start.patientId && kept.format === start.format
-    ? { pack: kept, fresh: false }
-    : null;
+  if (kept?.patientId === start.patientId && kept.format === start.format)
+    return { pack: kept, fresh: false };
+  return coming;
+}
+
+/** The clinic's pack, kept here; null without a signal. */
+async function clinicsPack(
+  store: DeviceStore,
+): Promise<{ readonly pack: PatientPack; readonly fresh: true } | 'link ended' | null> {
+  const pack = await fetchPack();
+  if (pack === 'link ended') await forgetPatientHere();
+  else if (pack) await store.keepPack(pack);
+  return pack && pack !== 'link ended' ? { pack, fresh: true } : pack;
 }
 
 async function fetchPack(): Promise<PatientPack | 'link ended' | null> {
   try {
-    const response = await fetch('/api/v1/patient/pack', { credentials: 'same-origin' });
+    const response = await fetch('/api/v1/patient/pack', {
+      credentials: 'same-origin',
+      signal: givenUp(),
+    });
     const answer = (await response.json()) as { ok: boolean; value: PatientPack };
     if (answer.ok) return answer.value;
     return response.status === 401 ? 'link ended' : null;

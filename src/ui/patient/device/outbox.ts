@@ -1,6 +1,7 @@
 import { MOST_EVENTS_POSTED, fittingEvents } from '@/core/adherence';
 import type { PatientId } from '@/core/units';
 import { type Answer, post } from '../../forms/post';
+import { givenUp } from './in-time';
 import { type DeviceStore, type WaitingEvent, deviceStore } from './store';
 
 export type Delivery =
@@ -128,7 +129,12 @@ function fitting(open: readonly WaitingEvent[]): number {
   );
 }
 
-const own = outbox({ store: deviceStore, post, now: () => Date.now() });
+const own = outbox({
+  store: deviceStore,
+  // A post that hangs would keep all later ones waiting until the page is left.
+  post: (path, body) => post(path, body, givenUp()),
+  now: () => Date.now(),
+});
 
 /** Sends what this device holds of a patient. */
 export const { deliver } = own;
