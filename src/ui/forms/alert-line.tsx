@@ -1,6 +1,6 @@
 'use client';
 
-import { TriangleAlert } from 'lucide-react';
+import { ExclamationTriangleIcon } from '@radix-ui/react-icons';
 import { Button } from '../primitives/button';
 import { useSend } from './use-send';
 
@@ -27,7 +27,7 @@ export function AlertLine({
   const { send } = useSend();
   return (
     <p className="flex flex-wrap items-center gap-2 font-semibold text-stop">
-      <TriangleAlert aria-hidden size={17} />
+      <ExclamationTriangleIcon aria-hidden />
       {WORDS[kind]}
       {escalated && ' – now the lead’s'}
       {mayAcknowledge && (

@@ -4,7 +4,13 @@ import { isAltLetter } from '../../forms/key-bindings';
 import { keysAreOn } from '../../forms/key-switch';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { ArrowDown, ArrowUp, Copy, GripVertical, X } from 'lucide-react';
+import {
+  ArrowDownIcon,
+  ArrowUpIcon,
+  CopyIcon,
+  Cross2Icon,
+  DragHandleDots2Icon,
+} from '@radix-ui/react-icons';
 import { type KeyboardEvent, memo } from 'react';
 import { HOLD_LADDERS, SCHOOLS, schoolsFor } from '@/core/progression';
 import type { SetUp } from '@/core/records';
@@ -133,7 +139,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
         {...sortable.listeners}
         aria-label={`Drag ${name} to another place`}
       >
-        <GripVertical aria-hidden size={16} />
+        <DragHandleDots2Icon aria-hidden />
       </button>
       <div className="min-w-0">
         <div className="flex flex-wrap items-center gap-x-2">
@@ -157,20 +163,20 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
               disabled={isFirst}
               onClick={() => moves.onMove(uid, -1)}
             >
-              <ArrowUp aria-hidden size={16} />
+              <ArrowUpIcon aria-hidden />
             </RowButton>
             <RowButton
               label={`Move ${name} down`}
               disabled={isLast}
               onClick={() => moves.onMove(uid, 1)}
             >
-              <ArrowDown aria-hidden size={16} />
+              <ArrowDownIcon aria-hidden />
             </RowButton>
             <RowButton label={`Duplicate ${name}`} onClick={() => moves.onDuplicate(uid)}>
-              <Copy aria-hidden size={15} />
+              <CopyIcon aria-hidden />
             </RowButton>
             <RowButton label={`Remove ${name}`} onClick={() => moves.onRemove(uid)}>
-              <X aria-hidden size={16} />
+              <Cross2Icon aria-hidden />
             </RowButton>
           </div>
         </div>
