@@ -50,7 +50,14 @@ function sayValue(words: DoseWords, value: Phrase['values'][string]): string | n
   if (typeof value === 'string' || typeof value === 'number') return value;
   if ('date' in value) return dateInWords(value.date, words.tag);
   if ('key' in value) return sayIn(words, value);
-  return new Intl.ListFormat(intlTag(words.tag), { type: 'conjunction' }).format(
-    value.map((item) => sayIn(words, item)),
-  );
+  return listFormat(words.tag).format(value.map((item) => sayIn(words, item)));
+}
+
+/** Making one is dear: one for each language. */
+const LISTS = new Map<string, Intl.ListFormat>();
+
+function listFormat(tag: string): Intl.ListFormat {
+  const format = LISTS.get(tag) ?? new Intl.ListFormat(intlTag(tag), { type: 'conjunction' });
+  LISTS.set(tag, format);
+  return format;
 }

@@ -1,25 +1,16 @@
-import { intlTag } from './intl-tag';
+import { dateFormat } from './date-format';
 import type { LocalDate } from './local-date';
 
-const FULL = { weekday: 'long', day: 'numeric', month: 'long' } as const;
-const MONTH = { day: 'numeric', month: 'short' } as const;
-const YEAR = { day: 'numeric', month: 'short', year: 'numeric' } as const;
-const WEEKDAY = { weekday: 'short', day: 'numeric' } as const;
+const FULL = { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' } as const;
+const MONTH = { day: 'numeric', month: 'short', timeZone: 'UTC' } as const;
+const YEAR = { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' } as const;
+const WEEKDAY = { weekday: 'short', day: 'numeric', timeZone: 'UTC' } as const;
 
-/** Making one is dear: one for each language and kind. */
-const FORMATS = new Map<string, Intl.DateTimeFormat>();
-
-function say(
+const say = (
   date: LocalDate,
   tag: string,
   kind: typeof FULL | typeof MONTH | typeof WEEKDAY | typeof YEAR,
-): string {
-  const key = `${tag} ${Object.values(kind).join(' ')}`;
-  const format =
-    FORMATS.get(key) ?? new Intl.DateTimeFormat(intlTag(tag), { ...kind, timeZone: 'UTC' });
-  FORMATS.set(key, format);
-  return format.format(Date.parse(`${date}T00:00:00Z`));
-}
+): string => dateFormat(tag, kind).format(Date.parse(`${date}T00:00:00Z`));
 
 /**
  * A date in words, without a zone, as a person reads it: weekday, day and month.

@@ -1,4 +1,5 @@
 export * from './clock';
+export * from './date-format';
 export * from './date-in-words';
 export * from './intl-tag';
 export * from './isolated';

@@ -1,5 +1,5 @@
 import { type ScaleBand, scaleBand } from 'd3';
-import { type LocalDate, dateRange } from '@/core/units';
+import { type LocalDate, dateRange, dayAndMonthText } from '@/core/units';
 
 /** The one day axis all strips share, in the units of a strip's view box. */
 export type DayAxis = {
@@ -21,9 +21,5 @@ export function dayAxis(from: LocalDate, to: LocalDate, width: number): DayAxis 
 
 /** A tick's text: "7 Sep". */
 export function tickText(date: LocalDate): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  }).format(Date.parse(`${date}T00:00:00Z`));
+  return dayAndMonthText(date, 'en');
 }

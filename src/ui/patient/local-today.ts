@@ -1,10 +1,10 @@
-import type { LocalDate } from '@/core/units';
+import { type LocalDate, dateFormat } from '@/core/units';
 
 /** Today's date in a zone, by this device's clock: what decides which day of the pack is shown. */
 export function localToday(zone: string, at: number): LocalDate {
   try {
     // "en-CA" writes a date as year-month-day.
-    return new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at) as LocalDate;
+    return dateFormat('en-CA', { timeZone: zone }).format(at) as LocalDate;
   } catch {
     return new Date(at).toISOString().slice(0, 10) as LocalDate;
   }

@@ -4,7 +4,14 @@ import { setupI18n } from '@lingui/core';
 import { type ReactNode, createContext, useContext, useMemo } from 'react';
 import type { CompiledWords, PatientWord } from '@/catalogue';
 import { CHOSEN_BY, writtenWay } from '@/catalogue/messages/written-way';
-import { type LocalDate, dateInWords, dayAndMonthText, intlTag, isolated } from '@/core/units';
+import {
+  type LocalDate,
+  dateFormat,
+  dateInWords,
+  dayAndMonthText,
+  intlTag,
+  isolated,
+} from '@/core/units';
 
 /** Says a fixed text of the patient's screens. */
 export type Say = (key: PatientWord, values?: Readonly<Record<string, string | number>>) => string;
@@ -51,7 +58,7 @@ export function useLanguage(): string {
 export function useMoment(): (at: number, how?: 'day and time' | 'time') => string {
   const language = useContext(LanguageContext);
   return (at, how = 'day and time') =>
-    new Intl.DateTimeFormat(intlTag(language), {
+    dateFormat(language, {
       ...(how === 'time' ? {} : { weekday: 'long' as const }),
       hour: '2-digit',
       minute: '2-digit',
