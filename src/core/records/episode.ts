@@ -2,9 +2,6 @@ import { z } from 'zod';
 import { EPISODE_AREAS } from '../measures';
 import { recordId, words } from './words';
 
-/** So many complaints of one person are treated at once at most. Ours. */
-export const MOST_EPISODES = 4;
-
 const about = {
   complaint: words('The complaint', 200),
   /** What it is mainly of; null where nobody chose. */

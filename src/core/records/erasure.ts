@@ -1,9 +1,6 @@
 import { z } from 'zod';
+import { ERASURE_REASONS } from '../record-choices';
 import { dateText, paragraphs, recordId, words } from './words';
-
-/** Why a patient's record was erased. Kept as one of these, so that no words of the patient stay. */
-export const ERASURE_REASONS = ['asked', 'kept long enough', 'by mistake'] as const;
-export type ErasureReason = (typeof ERASURE_REASONS)[number];
 
 /** The second step of erasing: everything that shows it is meant. */
 export const ErasureDraft = z.object({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CONTACT_WAYS, VISIT_WAYS, CARE_KINDS } from '../record-choices';
 import { POSITIONS } from '../exercise';
 import { CHANNELS } from '../reminders';
 import { PROVOKED_BY, SETTLES_WITHIN } from '../symptoms';
@@ -55,15 +56,6 @@ export const GoalBody = z.object({
   reachedOn: dateText.nullable(),
 });
 export type GoalBody = z.infer<typeof GoalBody>;
-
-export const CARE_KINDS = [
-  'hands-on care',
-  'injection',
-  'medicine changed',
-  'work changed',
-  'injury',
-  'other',
-] as const;
 
 /** What else happened, on its date: later "what else changed?" reads it. */
 export const CareBody = z.object({
@@ -150,8 +142,6 @@ export const ScreenedOnPaperBody = z.object({
 });
 export type ScreenedOnPaperBody = z.infer<typeof ScreenedOnPaperBody>;
 
-/** How somebody was spoken with away from the room. */
-export const CONTACT_WAYS = ['call', 'message', 'video'] as const;
 /** That the clinic called or wrote, and what came of it. */
 export const ContactBody = z.object({
   way: z.enum(CONTACT_WAYS, { error: 'A call, a message or a video call.' }),
@@ -160,8 +150,6 @@ export const ContactBody = z.object({
 });
 export type ContactBody = z.infer<typeof ContactBody>;
 
-export const VISIT_WAYS = ['in the room', 'phone', 'video', 'message'] as const;
-export type VisitWay = (typeof VISIT_WAYS)[number];
 /** How the visit of a day took place; the newest one of the day counts. */
 export const VisitWayBody = z.object({
   way: z.enum(VISIT_WAYS, { error: 'In the room, by phone, by video or by message.' }),

@@ -1,9 +1,8 @@
 import { z } from 'zod';
+import { FOREIGN_FILE_LIMIT } from '../record-choices';
 import { PatientDraft } from './patient';
 import { recordId, words } from './words';
 
-/** The largest file of another system that is read, in characters: it is parsed at once. */
-export const FOREIGN_FILE_LIMIT = 600_000;
 const file = z
   .string()
   .max(FOREIGN_FILE_LIMIT, 'This file is too large: at most 600,000 characters.');

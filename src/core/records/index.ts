@@ -1,3 +1,4 @@
+export * from '../record-choices';
 export * from './access';
 export * from './api-key';
 export * from './band';

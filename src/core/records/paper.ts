@@ -1,16 +1,9 @@
 import { z } from 'zod';
+import { PAPER_KINDS } from '../record-choices';
 import { dateText, recordId } from './words';
-
-/** What a paper that came in is. */
-export const PAPER_KINDS = ['referral', 'imaging report', 'letter', 'scan', 'other'] as const;
-export type PaperKind = (typeof PAPER_KINDS)[number];
 
 /** How a paper is kept: as it came, or as a picture made anew. */
 export const PAPER_TYPES = ['application/pdf', 'image/jpeg'] as const;
-
-/** The largest file taken in, bytes: some dozen scanned pages. */
-export const PAPER_LIMIT = 10 * 1024 * 1024;
-export const PAPER_TOO_LARGE = 'This file is larger than 10 MB. Scan it smaller, or in parts.';
 
 /** Papers of one patient. */
 export const MOST_PAPERS = 200;

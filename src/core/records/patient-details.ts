@@ -1,14 +1,9 @@
 import { z } from 'zod';
+import { REACHED_BY, SEXES } from '../record-choices';
 import type { Frozen } from '../units';
 import { phoneNumber, recordId, words } from './words';
 
 const optional = (name: string, most = 200) => words(name, most, 0);
-
-/** How a patient wants to be reached. */
-export const REACHED_BY = ['phone', 'text', 'e-mail'] as const;
-/** As far as reference values need it. */
-export const SEXES = ['female', 'male'] as const;
-export type Sex = (typeof SEXES)[number];
 
 const MOST_PHONES = 4;
 const email = z

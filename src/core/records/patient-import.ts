@@ -1,12 +1,8 @@
 import { z } from 'zod';
+import { ROWS_AT_ONCE } from '../record-choices';
 import { dateText, phoneNumber, recordId, words } from './words';
 import { PatientDetails } from './patient-details';
 import { PatientDraft } from './patient';
-
-/** Rows that travel in one post. */
-export const ROWS_AT_ONCE = 100;
-/** Rows of one table. */
-export const MOST_ROWS = 5000;
 
 /** One row of a table, as a patient to be. */
 export const ImportedRow = z.object({
@@ -40,6 +36,3 @@ export type RowFound = {
   /** Who it may be already. */
   readonly alike: string | null;
 };
-
-/** The largest file of a whole record that is taken in, bytes: years of sessions with a hundred photos. */
-export const RECORD_FILE_LIMIT = 64 * 1024 * 1024;

@@ -2,10 +2,6 @@ import { z } from 'zod';
 import { millimetres } from '../units';
 import { dateText, recordId } from './words';
 
-/** Largest photo taken in, bytes. */
-export const PHOTO_LIMIT = 16 * 1024 * 1024;
-export const PHOTO_TOO_LARGE = `This photo is larger than ${PHOTO_LIMIT / 1024 / 1024} MB. Take it at a smaller size.`;
-
 /** What is said of a photo beside its bytes; it stands in the address, so ids and a date only. */
 export const PhotoFacts = z.object({
   id: recordId,
@@ -50,9 +46,6 @@ export const PhotoDelete = z.object({ patientId: recordId, photoId: recordId });
 /** A side photo taken at home, by a helper with the patient's own phone. */
 export const OwnPhoto = z.object({ id: recordId });
 export type OwnPhoto = z.infer<typeof OwnPhoto>;
-
-/** So many photos may show a line's set-up. */
-export const MOST_SET_UP_PHOTOS = 3;
 
 /** A photo of this patient's set-up for one line, taken in the room. */
 export const SetUpPhotoFacts = z.object({ id: recordId, patientId: recordId, lineage: recordId });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SCREENING_ACTIONS } from '../record-choices';
 import { QUESTION_IDS, type QuestionId, type ScreeningAnswers, isSign } from '../screen';
 import { dateText, recordId, words } from './words';
 
@@ -56,14 +57,6 @@ export type ScreeningDraft = z.infer<typeof ScreeningDraft>;
 /** The patient's own answers, before the visit. */
 export const PatientScreeningDraft = ScreeningDraft.pick({ id: true, answers: true, age: true });
 export type PatientScreeningDraft = z.infer<typeof PatientScreeningDraft>;
-
-export const SCREENING_ACTIONS = [
-  'emergency services called',
-  'sent for a medical opinion',
-  'examined further here',
-  'opinion received',
-  'other',
-] as const;
 
 /** What a practitioner did about a screening that blocks, and whether prescribing may go on. */
 export const ScreeningDecisionDraft = z.object({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_EPISODES } from '../record-choices';
 import { LIMITS } from '../dose';
 import { MOST_EVENTS_POSTED, SKIP_REASONS, SORENESS } from '../adherence';
 import {
@@ -12,7 +13,6 @@ import {
   isRegion,
 } from '../symptoms';
 import type { Frozen } from '../units';
-import { MOST_EPISODES } from './episode';
 import { dateText, recordId, words } from './words';
 
 const count = z.number().int().min(0).max(10_000);

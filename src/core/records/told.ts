@@ -1,12 +1,8 @@
 import { z } from 'zod';
+import { TOLD_HOW, MOST_EPISODES } from '../record-choices';
 import { SORENESS } from '../adherence';
 import { COMPARED, COMPLAINTS } from '../symptoms';
-import { MOST_EPISODES } from './episode';
 import { dateText, recordId, words } from './words';
-
-/** How the clinic came to know what a patient without a phone did. */
-export const TOLD_HOW = ['paper sheet', 'call'] as const;
-export type ToldHow = (typeof TOLD_HOW)[number];
 
 const scale = z
   .number({ error: 'It is 0 to 10.' })

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { SORENESS, SORENESS_SAID } from '@/core/adherence';
-import { TOLD_HOW } from '@/core/records';
+import { TOLD_HOW } from '@/core/record-choices';
 import { COMPARED, COMPLAINTS } from '@/core/symptoms';
 import { type EpisodeId, type LocalDate, type PatientId, addDays } from '@/core/units';
 import { daySaid } from '@/core/visits';

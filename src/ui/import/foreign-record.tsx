@@ -5,7 +5,7 @@ import { QuietLink } from '@/ui/primitives/quiet-link';
 import { type ChangeEvent, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { AREA_WORDS } from '@/core/measures';
-import { FOREIGN_FILE_LIMIT } from '@/core/records';
+import { FOREIGN_FILE_LIMIT } from '@/core/record-choices';
 import { Refusal } from '../forms/refusal';
 import { type Refused, useSend } from '../forms/use-send';
 import { Button, buttonClass } from '../primitives/button';

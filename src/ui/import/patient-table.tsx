@@ -13,7 +13,7 @@ import {
   readRow,
   repeatsIn,
 } from '@/core/exchange';
-import { MOST_ROWS } from '@/core/records';
+import { MOST_ROWS } from '@/core/record-choices';
 import { ZoneChoice } from '../forms/zones';
 import { Button } from '../primitives/button';
 import { Choice, Field } from '../primitives/field';

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { type ImportedPatient, type RowRead } from '@/core/exchange';
-import { ROWS_AT_ONCE, type RowFound } from '@/core/records';
+import { ROWS_AT_ONCE } from '@/core/record-choices';
+import type { RowFound } from '@/core/records';
 import { post } from '../forms/post';
 
 /** A row of the table with what was found of it. */

@@ -3,7 +3,7 @@
 import { type LocalDate, shortDay } from '@/core/units';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useState } from 'react';
-import { RECORD_FILE_LIMIT } from '@/core/records';
+import { RECORD_FILE_LIMIT } from '@/core/record-choices';
 import { RECORD_WORDS, recordCount } from '@/core/whole-record';
 import { postBytes } from '../forms/post';
 import { Refusal } from '../forms/refusal';

@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type PatientDetails, REACHED_BY, SEXES } from '@/core/records';
+import { REACHED_BY, SEXES } from '@/core/record-choices';
+import type { PatientDetails } from '@/core/records';
 import type { PatientId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { ERASURE_REASONS, type ErasureReason } from '@/core/records';
+import { ERASURE_REASONS, type ErasureReason } from '@/core/record-choices';
 import type { PatientId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';

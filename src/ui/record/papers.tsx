@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { PAPER_KINDS, PAPER_LIMIT, PAPER_TOO_LARGE } from '@/core/records';
+import { PAPER_KINDS, PAPER_LIMIT, PAPER_TOO_LARGE } from '@/core/record-choices';
 import type { LocalDate, PatientId } from '@/core/units';
 import { daySaid } from '@/core/visits';
 import { postBytes } from '../forms/post';

@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { CARE_KINDS, type CareBody, type GoalBody, type KeptFields } from '@/core/records';
+import { CARE_KINDS } from '@/core/record-choices';
+import type { CareBody, GoalBody, KeptFields } from '@/core/records';
 import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { useKeptForm } from '../forms/use-kept-form';
 import { useSend } from '../forms/use-send';

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
-import { SCREENING_ACTIONS } from '@/core/records';
+import { SCREENING_ACTIONS } from '@/core/record-choices';
 import type { PatientId, ScreeningId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';

@@ -1,5 +1,5 @@
 import { QuietLink } from '@/ui/primitives/quiet-link';
-import { MOST_EPISODES } from '@/core/records';
+import { MOST_EPISODES } from '@/core/record-choices';
 import type { PatientId } from '@/core/units';
 import { daySaid } from '@/core/visits';
 import { ComplaintForm } from './complaint-form';

@@ -1,7 +1,7 @@
 'use client';
 
 import { v4 as uuid } from 'uuid';
-import { VISIT_WAYS, type VisitWay as Way } from '@/core/records';
+import { VISIT_WAYS, type VisitWay as Way } from '@/core/record-choices';
 import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Choice } from '../primitives/field';

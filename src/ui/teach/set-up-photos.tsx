@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useId, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { MOST_SET_UP_PHOTOS } from '@/core/records';
+import { MOST_SET_UP_PHOTOS } from '@/core/record-choices';
 import type { PatientId, PhotoId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { useSend } from '../forms/use-send';

@@ -1,4 +1,4 @@
-import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/records';
+import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/record-choices';
 import type { PatientId } from '@/core/units';
 import type { DownscaleAnswer } from '@/workers/downscale.worker';
 import { type Answer, headersOf } from '../../forms/post';
