@@ -1,4 +1,4 @@
-import { narrowTo, press, says, signInAs } from '../support/browser';
+import { clickAt, narrowTo, press, says, signInAs } from '../support/browser';
 import { looking } from '../support/accessible';
 import { WCAG, run } from '../support/axe';
 import { PASSWORD, makePatient, prescribe } from '../support/clinic';
@@ -58,7 +58,7 @@ it('the clinic’s own views (long)', async () => {
   await look('new patient');
   await go('/clinic');
   await look('clinic');
-  await page.click('::-p-xpath(//button[contains(., "Neck turn")])');
+  await clickAt(page, '::-p-xpath(//button[contains(., "Neck turn")])');
   await look('clinic, changing a detectable change');
   // Three hundred drawings take axe half a minute: `npm run long` looks into them as well.
   await go('/exercises/pictures');
@@ -83,7 +83,7 @@ it('the clinic’s own views (long)', async () => {
   await look('exercises');
   await go('/exercises/programmes');
   await look('ready programmes');
-  await page.click('[aria-label="Rehearse: First week"]');
+  await clickAt(page, '[aria-label="Rehearse: First week"]');
   await says(page, 'After twelve weeks');
   await look('rehearsal of a programme');
   await go('/exercises/prescribe?ready=first-week');

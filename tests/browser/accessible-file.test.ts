@@ -3,7 +3,7 @@ import type { Page } from 'puppeteer-core';
 import { insertAlert, write } from '@/db';
 import { signLetter } from '@/server/follow/letter';
 import { looking, visited } from '../support/accessible';
-import { press, says, chord } from '../support/browser';
+import { chord, clickAt, press, says } from '../support/browser';
 import { instant, makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
 
@@ -63,8 +63,8 @@ it('screening and measuring (long)', async () => {
   const { page, look, go, clean } = await looking(stage, stage.lead.token);
   await go(`/patients/${newPatientId}/screen`);
   await look('screen, empty');
-  await page.click('input[name=neck-injury][value=yes]');
-  await page.click('input[name=neck-injury-cleared][value=no]');
+  await clickAt(page, 'input[name=neck-injury][value=yes]');
+  await clickAt(page, 'input[name=neck-injury-cleared][value=no]');
   await look('screen, the guided rule');
   await go(`/patients/${blockedId}/screen`);
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
@@ -75,7 +75,7 @@ it('screening and measuring (long)', async () => {
   await chord(page, 'Alt', 'm');
   await says(page, 'Push forward');
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
-  await page.click('::-p-xpath(//button[contains(., "Neck bend forward from")])');
+  await clickAt(page, '::-p-xpath(//button[contains(., "Neck bend forward from")])');
   await look('measure, everything open');
   // Lines that stay hide no field that the keyboard comes to.
   expect(await hiddenByLines(page)).toEqual([]);
@@ -94,7 +94,7 @@ it('screening and measuring (long)', async () => {
   await go(`/patients/${patientId}/record`);
   await look('the record');
   await go(`/patients/${patientId}/erase`);
-  await page.click('main input[type=checkbox]');
+  await clickAt(page, 'main input[type=checkbox]');
   await press(page, 'Go on to the second step');
   await look('erasing, the second step');
   clean();
@@ -109,9 +109,9 @@ it('planning and teaching (long)', async () => {
   await look('plan, with a mistake');
   await go(`/patients/${patientId}/plan`);
   // The other line is still as it was written: the first may hold the mistake typed above.
-  await page.click('[aria-label^="Compare schools for Median"]');
+  await clickAt(page, '[aria-label^="Compare schools for Median"]');
   await look('plan, comparing schools');
-  await page.click('button[aria-label^="Rehearse "]');
+  await clickAt(page, 'button[aria-label^="Rehearse "]');
   await says(page, 'patchy');
   await look('plan, rehearsing');
   await page.keyboard.press('Escape');
@@ -155,7 +155,7 @@ it('following and reviewing (long)', async () => {
   await page.$$eval('details', (all) => all.forEach((one) => (one.open = true)));
   await look('follow');
   await go(`/patients/${blockedId}/review`);
-  await page.click('input[name=kind][value=discharge]');
+  await clickAt(page, 'input[name=kind][value=discharge]');
   await look('review');
   await go(`/patients/${blockedId}/review/${outcomeLetterId}`);
   await look('review letter');

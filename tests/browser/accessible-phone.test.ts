@@ -1,4 +1,4 @@
-import { PHONE, freshPage, goTo, press, says } from '../support/browser';
+import { PHONE, clickAt, freshPage, goTo, press, says } from '../support/browser';
 import { smallTargets, violations } from '../support/axe';
 import { changeSafety } from '@/server/erase';
 import { device, makePatient, prescribe } from '../support/clinic';
@@ -67,7 +67,7 @@ it('a session’s screens, with targets a finger can hit', async () => {
   await press(page, 'It hurts, or something is wrong');
   await press(page, 'Numb or tingling');
   await look('hurting, how much and where');
-  await page.click('input[name=severity][value="6"]');
+  await clickAt(page, 'input[name=severity][value="6"]');
   await page.$$eval('input[name=compared]', (inputs) => inputs[1]?.click());
   await press(page, 'Next');
   await look('stop and what to do');
@@ -121,13 +121,13 @@ it('the patient’s views, with targets a finger can hit (long)', async () => {
   await look('hurting, what');
   await press(page, 'Numb or tingling');
   await look('hurting, how much and where');
-  await page.click('input[name=severity][value="6"]');
+  await clickAt(page, 'input[name=severity][value="6"]');
   await page.$$eval('input[name=compared]', (inputs) => inputs[1]?.click());
   await press(page, 'Next');
   await look('stop and what to do');
   await press(page, 'Say how it was');
   await look('check-in');
-  await page.click('input[name=pain][value="5"]');
+  await clickAt(page, 'input[name=pain][value="5"]');
   await look('check-in, answered');
   await goTo(page, `${stage.server.origin}/tell`);
   await look('asked to tell');

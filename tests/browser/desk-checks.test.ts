@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { decideFinding, findingList } from '@/server/visit/findings';
 import { saveMeasurements } from '@/server/visit/measuring';
 import { saveScreening } from '@/server/visit/screening';
-import { DESK, PHONE, chord, goTo, press, says } from '../support/browser';
+import { DESK, PHONE, chord, clickAt, goTo, press, says } from '../support/browser';
 import { prescribe, screenedPatient } from '../support/clinic';
 import { doseOf, withAlt, clickLabel, sentTo } from '../support/desk';
 import { eventually } from '../support/record';
@@ -35,7 +35,7 @@ it('suggests from a confirmed finding, and adds what was accepted by one key', a
   await says(page, 'The lying lift was held 12 s.');
   await says(page, 'Nothing for the main finding');
   expect(await page.$$('ol .desk-row')).toHaveLength(0);
-  await page.click('section[aria-label=Suggestions] input[type=checkbox]');
+  await clickAt(page, 'section[aria-label=Suggestions] input[type=checkbox]');
   await withAlt(page, 'a');
   await page.waitForSelector('input[aria-label="Dose of Tuck and lighten"]');
   await page.waitForFunction(

@@ -5,7 +5,17 @@ import type { Page } from 'puppeteer-core';
 import { limitsFileText } from '@/core/exchange';
 import { TRIAGE_LIMITS } from '@/core/triage';
 import { violations } from '../support/axe';
-import { DESK, beMember, freshPage, goTo, press, says, textOf, typeInto } from '../support/browser';
+import {
+  DESK,
+  beMember,
+  clickAt,
+  freshPage,
+  goTo,
+  press,
+  says,
+  textOf,
+  typeInto,
+} from '../support/browser';
 import { browserStage } from '../support/browser-stage';
 import { makePatient } from '../support/clinic';
 
@@ -84,7 +94,7 @@ it('takes measurements into a file, and asks where the file is of another name (
   await typeInto(page, 'Where it comes from', 'Hill Clinic');
   await press(page, 'Take the new measurements in');
   await says(page, 'Say that it is the same person');
-  await page.click('main form input[type=checkbox]');
+  await clickAt(page, 'main form input[type=checkbox]');
   await press(page, 'Take the new measurements in');
   await says(page, 'Taken in: 1 measurement.');
 });

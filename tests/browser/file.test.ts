@@ -3,7 +3,17 @@ import { openAlertsOf } from '@/db';
 import { fileOf } from '@/server/visit/entries';
 import { saveScreening } from '@/server/visit/screening';
 import { latestMeasures } from '@/server/visit/measuring';
-import { DESK, beMember, freshPage, goTo, press, says, textOf, chord } from '../support/browser';
+import {
+  DESK,
+  beMember,
+  chord,
+  clickAt,
+  freshPage,
+  goTo,
+  press,
+  says,
+  textOf,
+} from '../support/browser';
 import { makePatient, prescribe } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
 import { patientOf, screening } from '../support/stage';
@@ -42,22 +52,22 @@ it('keeps history with its irritability, goals, consent and other care, each on 
   await says(page, 'Save as the newest history');
 
   await fill(page, 'Wants to do again', 'Row to the lighthouse');
-  await page.click('::-p-xpath(//form[.//label[contains(., "Wants to do again")]]//button)');
+  await clickAt(page, '::-p-xpath(//form[.//label[contains(., "Wants to do again")]]//button)');
   await says(page, 'Row to the lighthouse');
   await press(page, 'Reached');
   await says(page, 'reached on');
 
-  await page.click('::-p-xpath(//label[contains(., "A minor by local law")]/input)');
+  await clickAt(page, '::-p-xpath(//label[contains(., "A minor by local law")]/input)');
   await press(page, 'Record the consent');
   await says(page, 'For a minor a guardian consents: write the name.');
   await fill(page, 'Guardian’s name', 'A. Parent');
-  await page.click('input[name=exercise]');
+  await clickAt(page, 'input[name=exercise]');
   await press(page, 'Record the consent');
   await says(page, 'Last recorded on');
 
   await fill(page, 'What', 'Injection at the hospital');
   await choose(page, 'Kind', 'injection');
-  await page.click('::-p-xpath(//form[.//select[option="injection"]]//button)');
+  await clickAt(page, '::-p-xpath(//form[.//select[option="injection"]]//button)');
   await says(page, 'injection: Injection at the hospital');
   const file = await fileOf(await patientOf(stage, id));
   expect(file.history?.body.irritability?.worst).toBe(8);
@@ -68,7 +78,7 @@ it('keeps history with its irritability, goals, consent and other care, each on 
     guardian: 'A. Parent',
   });
   expect(file.care).toHaveLength(1);
-  await page.click('::-p-xpath(//button[contains(., "Take out: Injection")])');
+  await clickAt(page, '::-p-xpath(//button[contains(., "Take out: Injection")])');
   await says(page, 'Nothing noted yet.');
   expect(page.problems).toEqual([]);
   await page.close();
@@ -95,7 +105,7 @@ it('tells that a programme still runs when a later screening blocks, and pauses 
   await saveScreening(stage.practitioner, screening(id, ['fever']));
   await goTo(page, `${stage.server.origin}/patients/${id}/screen`);
   await says(page, 'The programme sent earlier still runs at home.');
-  await page.click('::-p-xpath(//div[p[contains(., "still runs")]]//button)');
+  await clickAt(page, '::-p-xpath(//div[p[contains(., "still runs")]]//button)');
   await says(page, 'Let it go on');
   await page.waitForFunction(() => !document.body.innerText.includes('still runs at home'));
   expect(page.problems).toEqual([]);
@@ -151,7 +161,7 @@ it('examines nerves with new weakness raising an alert, and marks the body by mo
   await says(page, 'Nerve examination');
   await page.select('select[aria-label="C7 right strength, 0 to 5"]', '4');
   await says(page, 'New weakness. It is urgent whatever the pain does');
-  await page.click('[aria-label="front right fingers"]');
+  await clickAt(page, '[aria-label="front right fingers"]');
   const elbow = await page.$('[aria-label="back right elbow"]');
   await elbow?.evaluate((part) => (part as SVGGElement).focus());
   await page.keyboard.press('Space');
@@ -171,8 +181,9 @@ it('keeps the cue that worked, and lets a finding be edited, dismissed with a re
   const page = await stage.open(`/patients/${id}/measure?profile=neck`);
   const of = (words: string) => `input[aria-label="Neck turn left, ${words}, degrees"]`;
   await page.type(of('trial 1'), '55');
-  await page.click('::-p-xpath(//summary[contains(., "of Neck turn left")])');
-  await page.click(
+  await clickAt(page, '::-p-xpath(//summary[contains(., "of Neck turn left")])');
+  await clickAt(
+    page,
     '::-p-xpath(//details[summary[contains(., "of Neck turn left")]]//label[contains(., "chin juts")]/input)',
   );
   await page.type(of('re-test 1'), '70');
@@ -185,16 +196,16 @@ it('keeps the cue that worked, and lets a finding be edited, dismissed with a re
   await press(page, 'Save 1 measured');
   await says(page, 'gains 15° at once with “slide the ear back”');
   await says(page, 'Cue for the programme: “slide the ear back”');
-  await page.click('::-p-xpath(//button[contains(., "Edit: Left neck turn gains")])');
+  await clickAt(page, '::-p-xpath(//button[contains(., "Edit: Left neck turn gains")])');
   await fill(page, 'The finding in your words', 'Left turn is a matter of control');
-  await page.click('::-p-xpath(//button[contains(., "Confirm: Left neck turn gains")])');
+  await clickAt(page, '::-p-xpath(//button[contains(., "Confirm: Left neck turn gains")])');
   await says(page, 'Take back');
   await press(page, 'Dismiss');
   await fill(page, 'Why', 'old habit');
-  await page.click('::-p-xpath(//form[.//label[.="Why"]]//button[contains(., "Dismiss")])');
+  await clickAt(page, '::-p-xpath(//form[.//label[.="Why"]]//button[contains(., "Dismiss")])');
   await says(page, 'Dismissed (1)');
   await fill(page, 'Add one of your own', 'Left shoulder blade wings');
-  await page.click('::-p-xpath(//form[.//label[contains(., "Add one of your own")]]//button)');
+  await clickAt(page, '::-p-xpath(//form[.//label[contains(., "Add one of your own")]]//button)');
   await says(page, 'Left shoulder blade wings');
   await goTo(page, `${stage.server.origin}/patients/${id}/plan`);
   await says(page, 'Left turn is a matter of control');
@@ -207,14 +218,14 @@ it('lets the lead put the clinic’s own detectable change, and take it back (lo
   const page = await freshPage(stage.browser, DESK);
   await beMember(page, stage.server.origin, stage.lead.token);
   await goTo(page, `${stage.server.origin}/clinic`);
-  await page.click('::-p-xpath(//button[contains(., "Change Wall gap")])');
+  await clickAt(page, '::-p-xpath(//button[contains(., "Change Wall gap")])');
   await fill(page, 'Real from, mm', '6');
   await press(page, 'Keep');
   await says(page, 'The source is missing.');
   await fill(page, 'Source', 'Our twenty repeats');
   await press(page, 'Keep');
   await says(page, 'Our twenty repeats');
-  await page.click('::-p-xpath(//button[contains(., "Built-in for Wall gap")])');
+  await clickAt(page, '::-p-xpath(//button[contains(., "Built-in for Wall gap")])');
   await page.waitForFunction(() => !document.body.innerText.includes('Our twenty repeats'));
   await page.close();
 });

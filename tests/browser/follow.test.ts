@@ -6,7 +6,7 @@ import { insertAlert, versionsOf, write } from '@/db';
 import { setClock } from '@/server/clock';
 import { takeIn } from '@/server/take-in';
 import { violations } from '../support/axe';
-import { goTo, narrowTo, press, reloaded, says, textOf, typeAt } from '../support/browser';
+import { clickAt, goTo, narrowTo, press, reloaded, says, textOf, typeAt } from '../support/browser';
 import { device, instant, makePatient, prescribe, today } from '../support/clinic';
 import { readPdf } from '../support/pdf';
 import { eventually } from '../support/record';
@@ -101,7 +101,7 @@ it('reads all strips at one day, judges in a worker, and holds the same as a tab
   const sixth = await page.$eval('[data-testid=cursor]', (element) => element.textContent);
   expect(sixth?.startsWith(shortDay(today(-16)))).toBe(true);
   expect(sixth).toContain('creaky');
-  await page.click('::-p-xpath(//summary[contains(., "The same as a table")])');
+  await clickAt(page, '::-p-xpath(//summary[contains(., "The same as a table")])');
   await page.waitForSelector('[aria-label="Every day as a table"] tbody tr');
   const rows = await page.$$eval(
     '[aria-label="Every day as a table"] tbody tr',
@@ -109,7 +109,7 @@ it('reads all strips at one day, judges in a worker, and holds the same as a tab
   );
   expect(rows).toBeGreaterThanOrEqual(21);
   // A strip that is not wanted goes from drawing and table alike.
-  await page.click('::-p-xpath(//label[contains(., "Words")]/input)');
+  await clickAt(page, '::-p-xpath(//label[contains(., "Words")]/input)');
   expect(
     await page.$eval('[aria-label="Every day as a table"] thead', (head) => head.textContent),
   ).not.toContain('Words');
@@ -130,7 +130,7 @@ it('accepts a proposal with one key and sends it as the next version', async () 
     expect(rows.map(sentVersion).at(-1)?.lines[0]?.text).toBe('x2 hold 5s gap 3s daily');
   });
   await reloaded(page);
-  await page.click('::-p-xpath(//summary[contains(., "Decided so far")])');
+  await clickAt(page, '::-p-xpath(//summary[contains(., "Decided so far")])');
   await says(page, 'accepted by');
   expect(page.problems).toEqual([]);
 });
@@ -138,7 +138,7 @@ it('accepts a proposal with one key and sends it as the next version', async () 
 it('declines only with a reason, and keeps what was typed (long)', async () => {
   const patientId = await lived('Teal Fenwick');
   const page = await stage.open(`/patients/${patientId}/follow`);
-  await page.click('button[aria-label="Decline: Tuck and lighten"]');
+  await clickAt(page, 'button[aria-label="Decline: Tuck and lighten"]');
   await press(page, 'Decline it');
   await says(page, 'Write why it is declined');
   await page.type('input[name=reason]', 'wait for the review');
@@ -161,11 +161,11 @@ it('sorts the morning list, lets a row wait with a reason, and takes it back', a
   const page = await stage.open('/');
   await narrowTo(page, 'Quill');
   await says(page, 'Stopped: something felt wrong');
-  await page.click('button[aria-label="Let it wait: Quill Aldersea"]');
-  await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
+  await clickAt(page, 'button[aria-label="Let it wait: Quill Aldersea"]');
+  await clickAt(page, '::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
   await says(page, 'Write why it can wait.');
   await page.type('form input:not([type=search])', 'called, no answer');
-  await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
+  await clickAt(page, '::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
   // A stop is first taken by somebody.
   await says(page, 'Say first that you have seen it');
   await page.keyboard.press('Escape');
@@ -174,10 +174,10 @@ it('sorts the morning list, lets a row wait with a reason, and takes it back', a
     () => !document.querySelector('main')?.textContent?.includes('Stopped: something felt wrong'),
   );
   await says(page, 'No programme yet.');
-  await page.click('button[aria-label="Let it wait: Quill Aldersea"]');
+  await clickAt(page, 'button[aria-label="Let it wait: Quill Aldersea"]');
   await page.waitForSelector('form input:not([type=search])', { visible: true });
   await typeAt(page, '[role=dialog] input', 'called, no answer');
-  await page.click('::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
+  await clickAt(page, '::-p-xpath(//button[@type="submit"][contains(., "Let it wait")])');
   await says(page, 'Put aside');
   await says(page, 'called, no answer');
   await press(page, 'Take back');
@@ -189,7 +189,7 @@ it('rehearses a school over four made-up patients (long)', async () => {
   const patientId = await lived('Dunlin Carrow');
   const page = await stage.open(`/patients/${patientId}/plan`);
   await press(page, 'Compare');
-  await page.click('button[aria-label="Rehearse Lengthen the hold"]');
+  await clickAt(page, 'button[aria-label="Rehearse Lengthen the hold"]');
   await says(page, 'Rehearsal: Lengthen the hold, twelve weeks');
   await says(page, 'patchy');
   expect(await textOf(page)).toMatch(/grows .+, eases off .+; week 12: Tuck/);
@@ -236,7 +236,7 @@ it('prepares the review and signs a letter whose numbers are the record’s (lon
 it('discharges with a keep-going programme (long)', async () => {
   const patientId = await lived('Plover Ness');
   const page = await stage.open(`/patients/${patientId}/review`);
-  await page.click('input[name=kind][value=discharge]');
+  await clickAt(page, 'input[name=kind][value=discharge]');
   await press(page, 'Write the keep-going programme');
   await says(page, 'the keep-going programme.');
   // The page is drawn anew with the new version: a click meanwhile would miss the moving button.

@@ -3,6 +3,8 @@ import { closeDatabase } from '@/db';
 import {
   DESK,
   PHONE,
+  chord,
+  clickAt,
   freshPage,
   goTo,
   leaveBrowser,
@@ -11,7 +13,6 @@ import {
   signInAs,
   textOf,
   twiceAsFast,
-  chord,
 } from '../support/browser';
 import { workersBrowser } from '../support/chromium';
 import { makeClinic, ownDomain, useDatabase } from '../support/clinic';
@@ -109,7 +110,7 @@ it('prescribes two exercises by keyboard, opens the link on a phone, does the se
   await press(phone, 'Start');
   await says(phone, 'Hold');
   await says(phone, 'Done. What you did is saved.');
-  await phone.click('input[name=pain][value="3"]');
+  await clickAt(phone, 'input[name=pain][value="3"]');
   await phone.type('input:not([type=radio])', 'warm and loose');
   await press(phone, 'Save');
   await says(phone, 'Everything you did is at harbour.');

@@ -10,6 +10,7 @@ import {
   DESK,
   PHONE,
   beMember,
+  clickAt,
   freshPage,
   goTo,
   press,
@@ -45,7 +46,7 @@ it('erases a record in two steps, and leaves no page of it (long)', async () => 
   expect(await page.$eval('main button[disabled]', (one) => one.textContent)).toBe(
     'Go on to the second step',
   );
-  await page.click('input[type=checkbox]');
+  await clickAt(page, 'input[type=checkbox]');
   await press(page, 'Go on to the second step');
   await page.select('select[name=reason]', 'asked');
   await page.type('input[name=name]', 'Quillon');
@@ -205,7 +206,7 @@ it('brings back a form that was begun: new patient, own exercise, goal, consent 
   await page.type('input[name=activity]', 'Row to the light');
   await keeping;
   keeping = sent('/api/v1/visit-drafts');
-  await page.click('input[name=photos]');
+  await clickAt(page, 'input[name=photos]');
   await keeping;
   await reloaded(page);
   expect(await valueOf(page, 'input[name=activity]')).toBe('Row to the light');

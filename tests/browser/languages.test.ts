@@ -7,7 +7,7 @@ import { signLetter } from '@/server/follow/letter';
 import { pauseMyself } from '@/server/patient/settings';
 import type { Page } from 'puppeteer-core';
 import { violations } from '../support/axe';
-import { PHONE, freshPage, goTo, press, says, textOf } from '../support/browser';
+import { PHONE, clickAt, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { browserStage } from '../support/browser-stage';
 import { device, makePatient, prescribe, today } from '../support/clinic';
 import { SIZES, misfitsIn, playing } from '../support/player-fits';
@@ -115,7 +115,7 @@ it('shows the clinic’s language beside doses, stop signs and emergency words u
   const isOff = () =>
     clinic.$eval('[role=dialog] button.bg-action', (one) => one.matches(':disabled'));
   expect(await isOff()).toBe(true);
-  await clinic.click('[role=dialog] input[type=checkbox]');
+  await clickAt(clinic, '[role=dialog] input[type=checkbox]');
   expect(await isOff()).toBe(false);
   await press(clinic, 'Make a new link');
   await clinic.waitForSelector('[data-testid=patient-link]');
@@ -176,7 +176,7 @@ it('stays silent, with a sentence, where the phone has no voice for the language
   });
   await goTo(phone, `${stage.server.origin}/today/settings`);
   expect(await textOf(phone)).not.toContain(ARABIC.texts['language.noVoice']);
-  await phone.click(`::-p-xpath(//label[contains(., "${ARABIC.texts['player.voice']}")]/input)`);
+  await clickAt(phone, `::-p-xpath(//label[contains(., "${ARABIC.texts['player.voice']}")]/input)`);
   await says(phone, ARABIC.texts['language.noVoice']);
   expect(phone.problems).toEqual([]);
   await phone.close();

@@ -16,9 +16,10 @@ import { addDays, dateInWords } from '@/core/units';
 import { violations } from '../support/axe';
 import {
   DESK,
-  awake,
   PHONE,
+  awake,
   beMember,
+  clickAt,
   freshPage,
   goTo,
   narrowTo,
@@ -164,7 +165,7 @@ it('asks before somebody is added who may be there already', async () => {
   await press(page, 'Add and write the programme');
   await says(page, 'This may be somebody you have already: Gannet Twoname.');
   expect(await page.$eval('main input[name=name]', ({ value }) => value)).toBe('Twoname Gannet');
-  await page.click('input[name=another]');
+  await clickAt(page, 'input[name=another]');
   await press(page, 'Add and write the programme');
   await page.waitForFunction(() => window.location.pathname.endsWith('/screen'));
   expect(page.problems).toEqual([]);

@@ -6,7 +6,7 @@ import sharp from 'sharp';
 import { FIGURE_SIZE, type Pose, sideFigure } from '../../scripts/demo/side-figure';
 import type { Point } from '@/core/measures';
 import { latestMeasures } from '@/server/visit/measuring';
-import { press, says } from '../support/browser';
+import { clickAt, press, says } from '../support/browser';
 import { device, today } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
 import { patientOf, photographable } from '../support/stage';
@@ -105,7 +105,7 @@ describe('a side photo', () => {
     await frame?.evaluate((svg) => (svg as SVGSVGElement).focus());
     await page.keyboard.press('ArrowUp');
     await says(page, 'Ear and C7 first');
-    await page.click('::-p-xpath(//button[contains(., "C7")])');
+    await clickAt(page, '::-p-xpath(//button[contains(., "C7")])');
     await frame?.evaluate((svg) => (svg as SVGSVGElement).focus());
     await page.keyboard.down('Shift');
     for (let n = 0; n < 5; n += 1) await page.keyboard.press('ArrowLeft');

@@ -7,7 +7,7 @@ import { setClock } from '@/server/clock';
 import { decideProposal, sendAccepted } from '@/server/follow/decide';
 import { proposalsOf, recordOf } from '@/server/follow/proposals';
 import { patientOf } from '../support/stage';
-import { PHONE, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
+import { PHONE, clickAt, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
 import { browserStage } from '../support/browser-stage';
 import { DAY_MS, type Life, beginLife, liveOn } from '../support/life';
 import { today } from '../support/clinic';
@@ -73,7 +73,7 @@ it('takes a patient who flares a step back, gives it back by a smaller step, and
   await liveOn(life, well);
   const page = await stage.open(`/patients/${life.patientId}/follow`);
   await says(page, '3 good sessions in a row: Tuck and lift');
-  await page.click('::-p-xpath(//summary[contains(., "Decided so far")])');
+  await clickAt(page, '::-p-xpath(//summary[contains(., "Decided so far")])');
   await says(page, 'accepted by');
   const text = await textOf(page);
   expect(text).toContain('a smaller step this time');
@@ -90,7 +90,7 @@ it('brings a declined danger back with the next one, and holds what waits until 
   await liveOn(life, [{}, { pain: 8 }]);
   const page = await stage.open(`/patients/${life.patientId}/follow`);
   await says(page, 'Pain 8 of 10');
-  await page.click('button[aria-label="Decline: Tuck and lighten"]');
+  await clickAt(page, 'button[aria-label="Decline: Tuck and lighten"]');
   await page.type('input[name=reason]', 'slept on a sofa');
   await press(page, 'Decline it');
   await says(page, 'Nothing to decide');

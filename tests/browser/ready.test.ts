@@ -3,6 +3,7 @@ import { browserStage } from '../support/browser-stage';
 import {
   PHONE,
   chord,
+  clickAt,
   freshPage,
   goTo,
   press,
@@ -53,8 +54,8 @@ it('marks what this patient closes, takes the substitutes by one key, and sends 
   await saveScreening(stage.practitioner, screening(patientId, ['jaw', 'latex']));
   const page = await stage.open(`/patients/${patientId}/plan`);
   await press(page, 'Templates');
-  await page.click('::-p-xpath(//summary[contains(., "Ready to hand")])');
-  await page.click('[aria-label="Apply Resisted tucks"]');
+  await clickAt(page, '::-p-xpath(//summary[contains(., "Ready to hand")])');
+  await clickAt(page, '[aria-label="Apply Resisted tucks"]');
   await says(page, 'Resisted tucks is put down. 1 line is closed to this patient:');
   await says(page, 'Under-jaw-resisted tuck: flagged: resistance under the jaw.');
   await chord(page, 'Alt', 'u');
@@ -75,14 +76,14 @@ it('finds, narrows and opens exercises, and says what closes them to a patient (
   const page = await stage.open('/exercises');
   await page.type('main input[type=search]', 'clams');
   await says(page, '1 exercise');
-  await page.click('a[href="/exercises/about/clamshell"]');
+  await clickAt(page, 'a[href="/exercises/about/clamshell"]');
   await says(page, 'Who must not, without a reason');
   await says(page, 'Harder: Side leg lift, on the side');
   await goTo(page, `${stage.server.origin}/exercises?patient=${patientId}`);
   await page.select('::-p-xpath(//label[span[text()="Thing it needs"]]/select)', 'small firm ball');
   await says(page, '3 exercises');
   await says(page, 'Closed: flagged: the chin-held ball');
-  await page.click('::-p-xpath(//label[contains(., "Only what is open")]/input)');
+  await clickAt(page, '::-p-xpath(//label[contains(., "Only what is open")]/input)');
   await says(page, '2 exercises');
   await page.type('main input[type=search]', 'zzzz');
   await says(page, 'No exercise is like that.');
@@ -128,14 +129,14 @@ it('prescribes to a patient who is found by name, once, whatever is reloaded (lo
 
 it('keeps, rehearses, shares and retires programmes of no patient (long)', async () => {
   const page = await stage.open('/exercises/programmes');
-  await page.click('[aria-label="Rehearse: Ten by ten"]');
+  await clickAt(page, '[aria-label="Rehearse: Ten by ten"]');
   await says(page, 'Minutes of the day, by week');
   await says(page, 'After twelve weeks');
   await press(page, 'Close');
-  await page.click('[aria-label="Offer no more: Six ways"]');
+  await clickAt(page, '[aria-label="Offer no more: Six ways"]');
   await says(page, 'Not offered in your clinic (1)');
   await says(page, 'Ready programmes (23)');
-  await page.click('[aria-label="Copy to your own: Six ways"]');
+  await clickAt(page, '[aria-label="Copy to your own: Six ways"]');
   await says(page, 'Your clinic’s own (1)');
   const patientId = await screenedPatient(stage.practitioner);
   await goTo(page, `${stage.server.origin}/patients/${patientId}/plan`);
@@ -144,7 +145,7 @@ it('keeps, rehearses, shares and retires programmes of no patient (long)', async
   await says(page, 'Six-way hand-resisted hold');
   expect(await textOf(page)).not.toContain('ready programme');
   await goTo(page, `${stage.server.origin}/exercises/programmes`);
-  await page.click('[aria-label="Offer again: Six ways"]');
+  await clickAt(page, '[aria-label="Offer again: Six ways"]');
   await says(page, 'Ready programmes (24)');
   // A file of another clinic is looked at before anything is written.
   const folder = temporaryFolder('files');

@@ -4,15 +4,16 @@ import { screeningsOf } from '@/db';
 import { latestMeasures } from '@/server/visit/measuring';
 import { screeningState } from '@/server/visit/screening';
 import {
-  awake,
   PHONE,
+  awake,
+  chord,
+  clickAt,
   freshPage,
   goTo,
   press,
   reloaded,
   says,
   textOf,
-  chord,
 } from '../support/browser';
 import { device, makePatient } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
@@ -66,14 +67,14 @@ it('screens on one page: mark the exceptions, n for the rest, and the block hold
   expect((await screeningState(await patientOf(stage, id))).blocked).toBe(false);
 
   // The letter comes from the record, is kept, and closes with its answer.
-  await page.click('::-p-xpath(//summary[contains(., "Write a referral letter")])');
+  await clickAt(page, '::-p-xpath(//summary[contains(., "Write a referral letter")])');
   await fill(page, 'To', 'Dr Fathom');
   await press(page, 'Keep the letter');
   await says(page, 'To: Dr Fathom');
   expect(await textOf(page)).toContain('- Clumsy hands (buttons, keys, writing)');
   await press(page, 'Screen');
   await says(page, 'Open, no answer yet.');
-  await page.click('::-p-xpath(//summary[contains(., "Record the answer")])');
+  await clickAt(page, '::-p-xpath(//summary[contains(., "Record the answer")])');
   await fill(page, 'Answer', 'Carpal tunnel; exercise is fine.');
   await press(page, 'Record the answer');
   await says(page, 'Carpal tunnel; exercise is fine.');
@@ -89,7 +90,7 @@ it('takes the patient’s own answers from the link, says what to do at once, an
   await press(page, 'Answer the health questions');
   await says(page, 'Before your visit');
   await awake(page);
-  await page.click('input[name="saddle-numbness"]');
+  await clickAt(page, 'input[name="saddle-numbness"]');
   await press(page, 'No to everything');
   await press(page, 'Send my answers');
   await says(page, 'Some of your answers need help now.');

@@ -1,4 +1,4 @@
-import { PHONE, press, says, chord } from '../support/browser';
+import { PHONE, chord, clickAt, press, says } from '../support/browser';
 import { makePatient } from '../support/clinic';
 import { browserStage } from '../support/browser-stage';
 
@@ -10,8 +10,11 @@ describe('instruments', () => {
     const page = await stage.open(`/patients/${id}/measure`);
     await chord(page, 'Alt', 'm');
     await says(page, 'Push forward');
-    await page.click('::-p-xpath(//button[contains(., "Push forward from the push dynamometer")])');
-    await page.click('::-p-xpath(//summary[contains(., "Bench of the simulated")])');
+    await clickAt(
+      page,
+      '::-p-xpath(//button[contains(., "Push forward from the push dynamometer")])',
+    );
+    await clickAt(page, '::-p-xpath(//summary[contains(., "Bench of the simulated")])');
     await press(page, 'Connect the push dynamometer');
     await says(page, 'Push when ready.');
     const bench = (value: number) =>
@@ -63,13 +66,16 @@ describe('instruments', () => {
     const cdp = await page.createCDPSession();
     const pose = (beta: number) =>
       cdp.send('DeviceOrientation.setDeviceOrientationOverride', { alpha: 20, beta, gamma: 0 });
-    await page.click('::-p-xpath(//summary[contains(., "of Neck bend back")])');
+    await clickAt(page, '::-p-xpath(//summary[contains(., "of Neck bend back")])');
     await page.select(
       '::-p-xpath(//summary[contains(., "of Neck bend back")]/following-sibling::div//select[option="phone sensor"])',
       'phone sensor',
     );
     await pose(15);
-    await page.click('::-p-xpath(//button[contains(., "Neck bend back from the phone sensor")])');
+    await clickAt(
+      page,
+      '::-p-xpath(//button[contains(., "Neck bend back from the phone sensor")])',
+    );
     await press(page, 'Connect the phone sensor');
     await says(page, 'Move to the end');
     await press(page, 'Zero here');

@@ -151,6 +151,12 @@ export async function press(page: Page, words: string): Promise<void> {
 
 const PRESSED_AGAIN = 3;
 
+/** Clicks what a selector finds, once it can be seen: what is opened comes when it is asked for. */
+export async function clickAt(page: Page, selector: string): Promise<void> {
+  const element = await page.waitForSelector(selector, { visible: true });
+  await element?.click();
+}
+
 /** Narrows the morning list to a name, and waits until it stands so. */
 export async function narrowTo(page: Page, name: string): Promise<void> {
   const field = await page.waitForSelector('main [role=search] input');
