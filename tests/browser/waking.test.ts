@@ -104,6 +104,33 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
+  it('stays on the clinic’s day where the phone’s clock is three days ahead', async () => {
+    const phone = await atToday();
+    const date = await phone.$eval('h1', (title) => title.textContent);
+    await phone.setRequestInterception(true);
+    await phone.setBypassServiceWorker(true);
+    let waiting: HTTPRequest[] | null = [];
+    phone.on('request', (request) => {
+      if (waiting && request.url().endsWith('/patient/pack')) waiting.push(request);
+      else void request.continue();
+    });
+    await phone.evaluateOnNewDocument(() => {
+      const real = Date.now.bind(Date);
+      Date.now = () => real() + 3 * 86_400_000;
+    });
+    await reloaded(phone);
+    // The phone has looked at what it keeps, and waits for the clinic's word.
+    await eventually(async () => expect(waiting).not.toEqual([]));
+    expect(await phone.$eval('h1', (title) => title.textContent)).toBe(date);
+    const late = waiting;
+    waiting = null;
+    for (const request of late) void request.continue();
+    await says(phone, 'Everything you did is at');
+    expect(await phone.$eval('h1', (title) => title.textContent)).toBe(date);
+    expect(phone.problems).toEqual([]);
+    await phone.close();
+  }, 300_000);
+
   it('turns to the language that was touched too early, and shows the touch meanwhile (long)', async () => {
     const phone = await atToday(() => localStorage.removeItem('dl-knows-when-to-stop'));
     const german = SHIPPED_LANGUAGES.find(({ tag }) => tag === 'de');

@@ -81,6 +81,8 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
 
   const refresh = useCallback(async () => {
     const device = await loadDevice();
+    // Another day, shown by a wrong clock until the clinic answers, would move what is about to be touched.
+    if (!newest.current && (await device.isNew(start))) skew.current = start.at - Date.now();
     const lookAt = async () => {
       const of = newest.current;
       const date = localToday(start.zone, Date.now() + skew.current);

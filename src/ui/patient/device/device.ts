@@ -79,6 +79,15 @@ export async function newestPack(
   return coming;
 }
 
+/**
+ * Whether a page was made after all that is kept here: then the clinic sent it just now, and the clinic's
+ * clock is known by it. An older one comes from this phone, and says nothing of what time it is.
+ */
+export async function isNew(page: Pick<PatientPack, 'patientId' | 'at'>): Promise<boolean> {
+  const kept = await (await deviceStore()).pack();
+  return kept?.patientId !== page.patientId || page.at > kept.at;
+}
+
 /** The clinic's pack, kept here; null without a signal. */
 async function clinicsPack(
   store: DeviceStore,

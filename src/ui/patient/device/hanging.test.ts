@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { PatientPack } from '@/core/exchange';
 import type { LocalDate, PatientId } from '@/core/units';
-import { deviceState, newestPack } from './device';
+import { deviceState, isNew, newestPack } from './device';
 import { inTime } from './in-time';
 import { deviceStore } from './store';
 
@@ -47,6 +47,14 @@ it('goes on with the pack that is kept, and keeps the one that comes late', asyn
   answers[0]?.({ ok: true, value: made(2) });
   const store = await deviceStore();
   while ((await store.pack())?.at !== 2) await new Promise((done) => setTimeout(done, 1));
+});
+
+it('knows a page that the clinic sent just now from one that this phone has kept', async () => {
+  await (await deviceStore()).keepPack(made(5));
+  expect(await isNew(made(6))).toBe(true);
+  expect(await isNew(made(5))).toBe(false);
+  expect(await isNew(made(4))).toBe(false);
+  expect(await isNew({ patientId: 'another' as PatientId, at: made(4).at })).toBe(true);
 });
 
 it('says that it is saved here while sending hangs, and takes it for sent once it is', async () => {
