@@ -47,9 +47,10 @@ async function watching() {
   return { page, look, clean };
 }
 
-it('a session’s screens, with targets a finger can hit', async () => {
-  const { page, look, clean } = await watching();
-  await goTo(page, `${stage.server.origin}/open#${await somebody()}`);
+type Watching = Awaited<ReturnType<typeof watching>>;
+
+/** From the day to the check-in after a stop. @param all also at the screens on the way that are much like others */
+async function lookAtSession({ page, look }: Watching, all: boolean): Promise<void> {
   await says(page, 'Everything you did');
   await look('today');
   await press(page, 'Begin');
@@ -63,8 +64,18 @@ it('a session’s screens, with targets a finger can hit', async () => {
   await says(page, 'Hold');
   await look('player');
   expect(await overlap(page, '[data-testid=now]')).toBe(0);
+  if (all) {
+    await press(page, 'Pause');
+    await look('player, paused');
+    await press(page, 'Go on');
+    await press(page, 'Skip');
+    await look('player, skipping');
+    await press(page, 'No, go on');
+  }
   await press(page, 'Stop');
+  if (all) await look('player, stopping');
   await press(page, 'It hurts, or something is wrong');
+  if (all) await look('hurting, what');
   await press(page, 'Numb or tingling');
   await look('hurting, how much and where');
   await clickAt(page, 'input[name=severity][value="6"]');
@@ -73,11 +84,18 @@ it('a session’s screens, with targets a finger can hit', async () => {
   await look('stop and what to do');
   await press(page, 'Say how it was');
   await look('check-in');
-  clean(7);
+}
+
+it('a session’s screens, with targets a finger can hit', async () => {
+  const watched = await watching();
+  await goTo(watched.page, `${stage.server.origin}/open#${await somebody()}`);
+  await lookAtSession(watched, false);
+  watched.clean(7);
 }, 480_000);
 
 it('the patient’s views, with targets a finger can hit (long)', async () => {
-  const { page, look, clean } = await watching();
+  const watched = await watching();
+  const { page, look, clean } = watched;
   await goTo(page, `${stage.server.origin}/today`);
   await look('no link');
   await goTo(page, `${stage.server.origin}/open#${'x'.repeat(43)}`);
@@ -96,37 +114,7 @@ it('the patient’s views, with targets a finger can hit (long)', async () => {
   await look('the clinic’s notice');
   await changeSafety(stage.lead, { ...rules, privacyText: '' });
   await goTo(page, `${stage.server.origin}/today`);
-  await says(page, 'Everything you did');
-  await look('today');
-  await press(page, 'Begin');
-  await says(page, 'I understand');
-  await look('before the first session');
-  await press(page, 'I understand');
-  await says(page, 'Start');
-  await look('player, ready');
-  expect(await overlap(page, 'section ol')).toBe(0);
-  await press(page, 'Start');
-  await says(page, 'Hold');
-  await look('player');
-  expect(await overlap(page, '[data-testid=now]')).toBe(0);
-  await press(page, 'Pause');
-  await look('player, paused');
-  await press(page, 'Go on');
-  await press(page, 'Skip');
-  await look('player, skipping');
-  await press(page, 'No, go on');
-  await press(page, 'Stop');
-  await look('player, stopping');
-  await press(page, 'It hurts, or something is wrong');
-  await look('hurting, what');
-  await press(page, 'Numb or tingling');
-  await look('hurting, how much and where');
-  await clickAt(page, 'input[name=severity][value="6"]');
-  await page.$$eval('input[name=compared]', (inputs) => inputs[1]?.click());
-  await press(page, 'Next');
-  await look('stop and what to do');
-  await press(page, 'Say how it was');
-  await look('check-in');
+  await lookAtSession(watched, true);
   await clickAt(page, 'input[name=pain][value="5"]');
   await look('check-in, answered');
   await goTo(page, `${stage.server.origin}/tell`);

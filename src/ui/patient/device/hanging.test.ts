@@ -54,7 +54,7 @@ it('knows a page that the clinic sent just now from one that this phone has kept
   expect(await isNew(made(6))).toBe(true);
   expect(await isNew(made(5))).toBe(false);
   expect(await isNew(made(4))).toBe(false);
-  expect(await isNew({ patientId: 'another' as PatientId, at: made(4).at })).toBe(true);
+  expect(await isNew({ ...made(4), patientId: 'another' })).toBe(true);
 });
 
 it('says that it is saved here while sending hangs, and takes it for sent once it is', async () => {
