@@ -75,6 +75,8 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
     busy.current = playing !== null || telling;
   }, [playing, telling]);
   const skew = useRef(0);
+  /** Only as it comes a page can tell the time. */
+  const wasLookedAt = useRef(false);
   // The whole pack, once it is here: from the clinic, else as this phone kept it.
   const [whole, setWhole] = useState<PatientPack | null | 'nowhere'>(null);
   const newest = useRef<PatientPack | null>(null);
@@ -82,7 +84,10 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
   const refresh = useCallback(async () => {
     const device = await loadDevice();
     // Another day, shown by a wrong clock until the clinic answers, would move what is about to be touched.
-    if (!newest.current && (await device.isNew(start))) skew.current = start.at - Date.now();
+    if (!wasLookedAt.current) {
+      wasLookedAt.current = true;
+      if (await device.isNew(start)) skew.current = start.at - Date.now();
+    }
     const lookAt = async () => {
       const of = newest.current;
       const date = localToday(start.zone, Date.now() + skew.current);

@@ -81,10 +81,13 @@ export async function newestPack(
 
 /**
  * Whether a page was made after all that is kept here: then the clinic sent it just now, and the clinic's
- * clock is known by it. An older one comes from this phone, and says nothing of what time it is.
+ * clock is known by it. An older one comes from this phone, and says nothing of what time it is; nor does
+ * any where a phone keeps nothing to compare it with.
  */
 export async function isNew(page: Pick<PatientPack, 'patientId' | 'at'>): Promise<boolean> {
-  const kept = await (await deviceStore()).pack();
+  const store = await deviceStore();
+  if (!store.lasts) return false;
+  const kept = await store.pack();
   return kept?.patientId !== page.patientId || page.at > kept.at;
 }
 

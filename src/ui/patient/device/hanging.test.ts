@@ -55,6 +55,9 @@ it('knows a page that the clinic sent just now from one that this phone has kept
   expect(await isNew(made(5))).toBe(false);
   expect(await isNew(made(4))).toBe(false);
   expect(await isNew({ ...made(4), patientId: 'another' })).toBe(true);
+  const store = await deviceStore();
+  jest.replaceProperty(store, 'lasts', false);
+  expect(await isNew(made(6))).toBe(false);
 });
 
 it('says that it is saved here while sending hangs, and takes it for sent once it is', async () => {
