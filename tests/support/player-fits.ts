@@ -93,6 +93,20 @@ const laidOut = (page: Page, width: number, height: number) =>
     height,
   );
 
+/** A busy machine lays out when it can; what is wrong for so long stays wrong. */
+const SETTLED_MS = 5_000;
+
+/** What stays wrong with the screen: nothing as soon as everything fits. */
+async function settled(page: Page): Promise<string[]> {
+  const until = Date.now() + SETTLED_MS;
+  let wrong = await misfits(page);
+  while (wrong.length > 0 && Date.now() < until) {
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
+    wrong = await misfits(page);
+  }
+  return wrong;
+}
+
 /** The sizes of text a patient chooses from. */
 export const TEXTS = ['normal', 'large', 'larger'] as const;
 
@@ -110,7 +124,7 @@ export async function misfitsIn(
     for (const [width, height] of sizes) {
       await page.setViewport({ ...PHONE, width, height });
       await laidOut(page, width, height);
-      for (const one of await misfits(page)) wrong.push(`${text}, ${width}×${height}: ${one}`);
+      for (const one of await settled(page)) wrong.push(`${text}, ${width}×${height}: ${one}`);
     }
   }
   await page.setViewport(PHONE);
