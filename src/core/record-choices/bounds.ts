@@ -1,7 +1,7 @@
 /** So many complaints of one person are treated at once at most. Ours. */
 export const MOST_EPISODES = 4;
 
-/** The largest file taken in, bytes: some dozen scanned pages. */
+/** The largest paper taken in, bytes: some dozen scanned pages. */
 export const PAPER_LIMIT = 10 * 1024 * 1024;
 export const PAPER_TOO_LARGE = 'This file is larger than 10 MB. Scan it smaller, or in parts.';
 

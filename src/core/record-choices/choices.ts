@@ -11,7 +11,7 @@ export const CONTACT_WAYS = ['call', 'message', 'video'] as const;
 export const VISIT_WAYS = ['in the room', 'phone', 'video', 'message'] as const;
 export type VisitWay = (typeof VISIT_WAYS)[number];
 
-/** What else may have happened that what changed is read with. */
+/** What may have happened beside the exercises: a change is read with it. */
 export const CARE_KINDS = [
   'hands-on care',
   'injection',
