@@ -1,9 +1,10 @@
 import { aboutExercise } from './about-exercise';
-import { EXERCISES, SHIPPED } from '.';
+import { EXERCISES } from '.';
+import { WORDED } from './wording';
 
 describe('what a colleague would ask of an exercise', () => {
   it('stands by its stairs, its programmes and whom it is flagged for', () => {
-    const about = aboutExercise(SHIPPED, 'tuck-bench-edge');
+    const about = aboutExercise(WORDED, 'tuck-bench-edge');
     expect(about?.harder?.id).toBe('bench-edge-arms');
     expect(about?.easier).toBeNull();
     expect(about?.programmes).toEqual(['Bench edge']);
@@ -18,13 +19,13 @@ describe('what a colleague would ask of an exercise', () => {
   });
   it('is answered for every exercise, each dose with a time', () => {
     for (const { id, doses } of EXERCISES) {
-      const about = aboutExercise(SHIPPED, id);
+      const about = aboutExercise(WORDED, id);
       expect([id, about?.doses.length]).toEqual([id, Object.keys(doses).length + 1]);
       for (const { time, words } of about?.doses ?? []) {
         expect(time).toMatch(/min|s$/);
         expect(words).not.toBe('');
       }
     }
-    expect(aboutExercise(SHIPPED, 'nobody-knows')).toBeNull();
+    expect(aboutExercise(WORDED, 'nobody-knows')).toBeNull();
   });
 });

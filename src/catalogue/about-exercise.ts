@@ -1,11 +1,17 @@
-import type { Catalogue } from './exercises';
 import { type Certainty, certaintyOf } from './exercises/certainty';
 import { sayAllToClinician } from './messages/clinician';
 import { READY_PROGRAMMES } from './programmes';
 import { waysOf } from './ways';
+import type { WordedCatalogue } from './wording';
 import { nextRungIn, previousRungIn } from '@/core/choose';
 import { formatDose, parseDose, readDose } from '@/core/dose';
-import { type Exercise, type SchoolId, SCHOOL_IDS, lineFlags } from '@/core/exercise';
+import {
+  type Exercise,
+  type SchoolId,
+  SCHOOL_IDS,
+  type WordedExercise,
+  lineFlags,
+} from '@/core/exercise';
 import { plannedLine } from '@/core/programme';
 import { type Disagreement, SCHOOLS, disagreementsOn } from '@/core/progression';
 import { FOR_EVERYBODY, PRECAUTIONS, type PrecautionId, TRAITS } from '@/core/screen';
@@ -22,7 +28,7 @@ export type DoseShown = {
 
 /** Everything a colleague would ask of an exercise. */
 export type AboutExercise = {
-  readonly exercise: Exercise;
+  readonly exercise: WordedExercise;
   readonly doses: readonly DoseShown[];
   /** Whom it is flagged for, and why. */
   readonly flaggedFor: readonly { readonly who: string; readonly why: readonly string[] }[];
@@ -55,7 +61,7 @@ function doseShown(exercise: Exercise, school: string, text: string): DoseShown[
 }
 
 /** Null where the catalogue has no such exercise. */
-export function aboutExercise({ all, byId }: Catalogue, id: string): AboutExercise | null {
+export function aboutExercise({ all, byId }: WordedCatalogue, id: string): AboutExercise | null {
   const exercise = byId(id);
   if (!exercise) return null;
   const schools = SCHOOL_IDS.flatMap((school: SchoolId) => {

@@ -1,7 +1,7 @@
 import { KIND_IDS, kindOf } from '@/core/measures';
-import { EXERCISES } from './exercises';
 import { FIGURES } from './figures';
 import { exerciseTexts } from './messages/in-language';
+import { WORDED_EXERCISES } from './wording';
 
 /** Where a text of the catalogue stands, for those who translate it; what was measured is of no exercise. */
 export type Saying = { readonly text: string; readonly exerciseId: string };
@@ -15,7 +15,7 @@ export function allSayings(): readonly Saying[] {
   const note = (exerciseId: string, texts: readonly string[]) => {
     for (const text of texts) if (!found.has(text)) found.set(text, { text, exerciseId });
   };
-  for (const exercise of EXERCISES)
+  for (const exercise of WORDED_EXERCISES)
     note(exercise.id, [...exerciseTexts(exercise), ...(FIGURES[exercise.id]?.names ?? [])]);
   note(
     '',

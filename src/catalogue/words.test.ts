@@ -1,8 +1,9 @@
 import { syllable } from 'syllable';
 import { fleschKincaid } from 'flesch-kincaid';
 import { parseDose, readDose } from '@/core/dose';
-import { DOSE_FOR_CLINICIAN } from './messages/clinician';
-import { EXERCISES } from './exercises';
+import { DOSE_FOR_CLINICIAN } from './messages/clinician-texts';
+
+import { WORDED_EXERCISES } from './wording';
 import { sayPhrases } from './messages';
 import { ENGLISH } from './messages/patient';
 import { allSayings } from './sayings';
@@ -94,7 +95,7 @@ describe('what a child of twelve reads', () => {
   });
 
   it('is every exercise as a whole, with each of its doses filled in', () => {
-    const hard = EXERCISES.flatMap((exercise) => {
+    const hard = WORDED_EXERCISES.flatMap((exercise) => {
       const { id, name, mode, steps, cues, feel, normal, stop, faults } = exercise;
       const words = [name, ...steps, ...cues, ...Object.values(faults), feel, normal, stop];
       return [exercise.usualDose, ...Object.values(exercise.doses)].flatMap((text) => {

@@ -9,7 +9,7 @@ import {
   writtenWay,
 } from '@/catalogue';
 import { parseDose, readDose } from '@/core/dose';
-import type { Exercise } from '@/core/exercise';
+import type { Exercise, ExerciseWords } from '@/core/exercise';
 import type { PatientReading, ReadBoth, ReadingOrder } from '@/core/records';
 import type { Patient } from '@/db';
 import { isLanguageChecked } from './checked-languages';
@@ -79,7 +79,7 @@ function doseOf(exercise: Exercise, text: string, language: Language): ReadBoth[
   return [{ clinic: said(ENGLISH), patient: said(language), asWritten: false }];
 }
 
-function felt({ feel, normal, stop }: Exercise, language: Language): ReadBoth[] {
+function felt({ feel, normal, stop }: ExerciseWords, language: Language): ReadBoth[] {
   const said = [
     ['player.felt', feel],
     ['player.normal', normal],

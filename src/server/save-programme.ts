@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { type ExerciseSnapshot, type SentVersion, sentVersion, snapshotOf } from '@/core/programme';
-import { type Catalogue, ENGLISH, type Language, wordsIn } from '@/catalogue';
+import { ENGLISH, type Language, wordsIn } from '@/catalogue';
+import type { WordedCatalogue } from '@/catalogue/wording';
 import { GRAMMAR, directionMisfit, formatDose, readTyped } from '@/core/dose';
 import type { ProgrammeDraft } from '@/core/records';
 import { lineFlags } from '@/core/exercise';
@@ -170,7 +171,7 @@ export async function earliestStart(patient: Patient): Promise<LocalDate> {
  */
 function checkLines(
   draft: ProgrammeDraft,
-  catalogue: Catalogue,
+  catalogue: WordedCatalogue,
   precautions: readonly PrecautionId[],
 ): string[] {
   return draft.lines.map((line, index) => {
@@ -227,7 +228,7 @@ function isSame(
 function lineRows(
   draft: ProgrammeDraft,
   texts: readonly string[],
-  catalogue: Catalogue,
+  catalogue: WordedCatalogue,
   earlier: readonly SentVersion[],
   {
     atHand,
@@ -274,7 +275,7 @@ function lineRows(
 
 /** The exercise as it is worded today, and as the patient reads it where that is another language. */
 function wordingOf(
-  catalogue: Catalogue,
+  catalogue: WordedCatalogue,
   exerciseId: ExerciseId,
   language: Language,
 ): ExerciseSnapshot {

@@ -9,6 +9,7 @@ import {
   reloaded,
   says,
   textOf,
+  typeAt,
 } from '../support/browser';
 import { prescribe, screenedPatient } from '../support/clinic';
 import { doseOf, withAlt, sentTo } from '../support/desk';
@@ -184,4 +185,93 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
   await eventually(async () => expect(await deskDraftOf(clinicId, patientId, id)).toBeNull());
   await reloaded(elsewhere);
   expect(await textOf(elsewhere)).not.toContain('Your unsaved desk is back');
+});
+
+it('moves a line by its handle, with the mouse and with keys, and what is typed in it stays', async () => {
+  const patientId = await screenedPatient(stage.practitioner);
+  await prescribe(
+    stage.practitioner,
+    patientId,
+    ['tuck-lying', 'wall-press', 'blade-set'].map((exerciseId) => ({
+      exerciseId,
+      dose: '3x10 hold 5s rest 60s daily',
+    })),
+  );
+  const page = await stage.open(`/patients/${patientId}/plan`);
+  const handle = '[aria-label="Drag Tuck lying down to another place"]';
+  const order = () =>
+    page.$$eval('.desk-row input[aria-label^="Dose of"]', (inputs) =>
+      inputs.map((input) => input.getAttribute('aria-label')?.replace('Dose of ', '')),
+    );
+  const stands = (place: number) =>
+    page.waitForFunction(
+      (nth) =>
+        document
+          .querySelectorAll('.desk-row')
+          [nth]?.querySelector('[aria-label="Dose of Tuck lying down"]'),
+      {},
+      place,
+    );
+  // Typed before what drags has come, and while it comes.
+  await typeAt(page, 'input[aria-label="Dose of Tuck lying down"]', ' until 14 days');
+  await page.waitForSelector(handle, { visible: true });
+  const middle = (selector: string) =>
+    page.$eval(selector, (element) => {
+      const box = element.getBoundingClientRect();
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    });
+  const from = await middle(handle);
+  const to = await middle('[aria-label^="Drag Blade set"]');
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x, from.y + 20, { steps: 4 });
+  await page.mouse.move(to.x, to.y + 10, { steps: 12 });
+  await page.mouse.up();
+  await stands(2);
+  expect(await order()).toEqual([
+    'Wall press into a pad',
+    'Blade set, down and back',
+    'Tuck lying down',
+  ]);
+  await page.focus(handle);
+  await page.keyboard.press('Space');
+  await page.waitForSelector(`${handle}[aria-pressed=true]`);
+  await page.keyboard.press('ArrowUp');
+  await page.waitForFunction(
+    (selector) =>
+      document.querySelector(selector)?.closest<HTMLElement>('.desk-row')?.style.transform,
+    {},
+    handle,
+  );
+  await page.keyboard.press('Space');
+  await stands(1);
+  expect(await doseOf(page, 'Tuck lying down')).toContain('until 14 days');
+  expect(page.problems).toEqual([]);
+});
+
+it('gives the focus back to where it was when a dialog closes', async () => {
+  const patientId = await screenedPatient(stage.practitioner);
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'tuck-lying', dose: '3x10 hold 5s rest 60s daily' },
+  ]);
+  const page = await stage.open(`/patients/${patientId}/plan`);
+  const closed = async (from: string) => {
+    await page.waitForSelector('[role=dialog]', { visible: true });
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('[role=dialog]', { hidden: true });
+    await page.waitForSelector(`${from}:focus`);
+  };
+  const field = 'input[aria-label="Dose of Tuck lying down"]';
+  await page.focus(field);
+  await chord(page, 'Alt', 'k');
+  await closed(field);
+  const compare = '[aria-label="Compare schools for Tuck lying down"]';
+  await page.focus(compare);
+  await page.keyboard.press('Enter');
+  await closed(compare);
+  const link = 'button[aria-haspopup=dialog]';
+  await page.focus(link);
+  await page.keyboard.press('Enter');
+  await closed(link);
+  expect(page.problems).toEqual([]);
 });

@@ -1,7 +1,7 @@
 import { sentVersion } from '@/core/programme';
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
-import { EXERCISES } from '@/catalogue';
+import { WORDED_EXERCISES } from '@/catalogue/wording';
 import { EXERCISE_COLUMNS, exerciseRow } from '@/core/exchange';
 import { exerciseDraft } from '@/core/records';
 import { auditOf, versionsOf } from '@/db';
@@ -106,7 +106,7 @@ describe('a clinic’s own exercises', () => {
 
   it('refuse the name of one that ships, and replace one of their own', async () => {
     const { practitioner } = stage;
-    const [first] = EXERCISES;
+    const [first] = WORDED_EXERCISES;
     if (!first) throw new Error('empty');
     const clash = await importExercises(practitioner, {
       format: 'json',

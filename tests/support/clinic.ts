@@ -1,5 +1,5 @@
 import { programmeFileText } from '@/core/exchange';
-import { SHIPPED } from '@/catalogue';
+import { WORDED } from '@/catalogue/wording';
 import {
   type OwnExerciseDraft,
   type ProgrammeDraft,
@@ -146,7 +146,7 @@ type LineInput = Omit<ProgrammeDraft['lines'][number], 'lineage'> & {
 
 /** An exercise of a clinic's own. */
 export function ownDraft(name: string, change: Partial<OwnExerciseDraft> = {}): OwnExerciseDraft {
-  const pattern = SHIPPED.byId('wall-press');
+  const pattern = WORDED.byId('wall-press');
   if (!pattern) throw new Error('the catalogue has changed');
   return { ...exerciseDraft(pattern), name, ...change };
 }

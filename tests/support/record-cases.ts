@@ -9,6 +9,7 @@ import { PRECAUTIONS, type PrecautionId } from '@/core/screen';
 import { ADVICE, COMPLAINTS, REGIONS } from '@/core/symptoms';
 import { type PlayedSegment, resolve, sessionTimeline } from '@/core/timeline';
 import { type LocalDate, addDays } from '@/core/units';
+import { worded } from '@/catalogue/wording';
 import { FIRST, plannedLines } from './programme-cases';
 
 /** Whole records drawn by chance: versions, days of events as a phone tells them, and their folds. */
@@ -31,7 +32,7 @@ function sentVersion(number: number, from: number, lines: readonly PlannedLine[]
       return {
         ...withTarget({ lineage, anchor, dose, mode, position, session }, rounds),
         exerciseId: exercise.id,
-        exercise: snapshotOf(exercise),
+        exercise: snapshotOf(worded(exercise)),
         text: formatDose(dose),
         school,
         session,

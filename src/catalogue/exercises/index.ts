@@ -52,17 +52,25 @@ export const EXERCISES: readonly Exercise[] = FAMILIES.flatMap((family) =>
 ).map((one) => withGrowth(onLadder(one)));
 
 /** The exercises a desk chooses from: those that ship and the clinic's own. */
-export type Catalogue = {
-  readonly all: readonly Exercise[];
+export type Catalogue<One extends Exercise = Exercise> = {
+  readonly all: readonly One[];
   /** Null when the catalogue has no such exercise. */
-  readonly byId: (id: string) => Exercise | null;
+  readonly byId: (id: string) => One | null;
 };
 
-export function catalogueOf(own: readonly Exercise[]): Catalogue {
+/** Those that ship and the clinic's own, each of these put on its ladder. */
+export function together<One extends Exercise>(
+  shipped: readonly One[],
+  own: readonly One[],
+): Catalogue<One> {
   const all =
-    own.length === 0 ? EXERCISES : [...EXERCISES, ...own.map((one) => ownOnLadder(one, EXERCISES))];
+    own.length === 0 ? shipped : [...shipped, ...own.map((one) => ownOnLadder(one, shipped))];
   const byId = new Map(all.map((exercise) => [exercise.id, exercise]));
   return { all, byId: (id) => byId.get(id) ?? null };
+}
+
+export function catalogueOf(own: readonly Exercise[]): Catalogue {
+  return together(EXERCISES, own);
 }
 
 /** The catalogue that ships, without any clinic's own. */

@@ -75,7 +75,7 @@ export function onLadder(exercise: Exercise): Exercise {
  * A clinic's own exercise on the ladder of the shipped one next to it: of its family and purpose, the
  * nearest step. Without one it stands beside the stairs.
  */
-export function ownOnLadder(own: Exercise, shipped: readonly Exercise[]): Exercise {
+export function ownOnLadder<One extends Exercise>(own: One, shipped: readonly Exercise[]): One {
   const alike = shipped
     .filter(({ family, purpose, ladder }) => {
       return family === own.family && purpose === own.purpose && ladder !== null;

@@ -1,11 +1,6 @@
 import { PUSHED, PUSHED_EACH_SIDE, entry, sides } from './entry';
 
 const HOLD = { family: 'Neck hold', region: 'neck', mode: 'held', needs: PUSHED } as const;
-const HOLD_FAULTS = {
-  'Head moves': 'Half the push; the head stays in the middle',
-  'Lets go suddenly': 'Ease off as slowly as you built it up',
-  'Holds the breath': 'Count aloud',
-};
 
 /** Doses are common practice, no source. */
 export const NECK_HOLD = [
@@ -26,17 +21,6 @@ export const NECK_HOLD = [
       lengthen: '3x10s in 6 directions gap 5s 30% daily',
       climb: '3x10s in 6 directions gap 5s 30% daily',
     },
-    steps: [
-      'Sit tall with your head in the middle.',
-      'Press your hand against your head and do not let the head move: forehead, back, left, right, turning left, turning right.',
-      'Build the push up slowly and ease it off slowly.',
-    ],
-    cues: ['The head does not move', 'Ease off slowly', 'Keep breathing'],
-    faults: { 'Shoves forward': 'Imagine the movement rather than do it', ...HOLD_FAULTS },
-    feel: 'Even work all round the neck.',
-    normal: 'Mild soreness next day.',
-    stop: 'Pain in one direction: leave that one out and say so.',
-    watch: 'Imagine the nod, do not shove forward. A painful direction is left out.',
     keywords: ['isometric', 'push', 'neck strength', 'own hand'],
   }),
   entry({
@@ -54,16 +38,6 @@ export const NECK_HOLD = [
     ways: 'Forehead, back of the head, left and right.',
     usualDose: '5x3s in 4 directions gap 2s 30% daily',
     doses: { lengthen: '5x3s in 4 directions gap 2s 30% daily' },
-    steps: [
-      'Stand stacked: ear over shoulder over hip, a ball between head and wall.',
-      'Press the ball without moving your head; then turn and do the next side.',
-    ],
-    cues: ['Stacked', 'Painless or stop'],
-    faults: { 'Leans with the body': 'Stand nearer; only the neck presses', ...HOLD_FAULTS },
-    feel: 'Even work on the side that presses.',
-    normal: 'Mild soreness next day.',
-    stop: 'Pain in any direction.',
-    watch: 'Stacked posture; painless or stop.',
     keywords: ['isometric', 'wall', 'neck strength'],
   }),
   entry({
@@ -78,16 +52,6 @@ export const NECK_HOLD = [
     needs: { sided: false, effort: false },
     usualDose: '3x30s gap 60s daily',
     doses: { lengthen: '3x30s gap 60s daily', climb: '3x30s gap 60s daily' },
-    steps: [
-      'Lie face down, forehead on your hands, pelvis tilted back a little.',
-      'Draw the blades down, press with the hands and float the head up, long, eyes to the floor.',
-    ],
-    cues: ['Never look up', 'Blades down', 'Long neck'],
-    faults: { 'Looks up': 'Eyes stay on the floor', 'Low back arches': 'Tilt the pelvis back' },
-    feel: 'Work at the back of the neck and between the blades.',
-    normal: 'Tired muscles at the back of the neck.',
-    stop: 'Pain in the low back.',
-    watch: 'Pelvis tilted back, blades down, hands push; never look up.',
     keywords: ['extensors', 'prone', 'endurance'],
   }),
   entry({
@@ -114,22 +78,6 @@ export const NECK_HOLD = [
       climb: '3x30s gap 60s rpe 3-5 daily',
       'pain-relief': 'x1 hold 60s 40-50% daily',
     },
-    steps: [
-      'Stand with your back to the wall, feet a little out, the pad behind your head.',
-      'Set yourself from the feet up: legs, trunk, shoulder blades, then head.',
-      'Press your head straight back into the pad and hold.',
-    ],
-    cues: ['Straight back', 'Do not look up', 'Keep breathing'],
-    faults: {
-      'Pad thicker than the gap': 'A thinner pad: a thick one pushes the head forward',
-      'Pushes with the whole trunk': 'Set the blades first; only the head presses',
-      ...HOLD_FAULTS,
-    },
-    feel: 'Warm, even work at the back of the neck.',
-    normal: 'Tired muscles at the back of the neck.',
-    stop: 'A headache that grows with it.',
-    watch:
-      'Pad as thick as the wall gap: a thicker one pushes the head forward. Record whether it eases a headache.',
     keywords: ['isometric', 'extensors', 'headache', 'tension'],
   }),
   entry({
@@ -154,16 +102,6 @@ export const NECK_HOLD = [
     ways: 'Each side.',
     usualDose: '3x30s gap 60s each side rpe 3-5 daily',
     doses: { lengthen: '3x30s gap 60s each side rpe 3-5 daily' },
-    steps: [
-      'Kneel sideways to a firm anchor, the band flat round your upper head at its height.',
-      'Move away until it pulls, and keep the head in the middle.',
-    ],
-    cues: ['Head in the middle', 'Band flat', 'Breathe'],
-    faults: { 'Head tips to the band': 'Kneel nearer: less pull', ...HOLD_FAULTS },
-    feel: 'Work on the side away from the band.',
-    normal: 'Mild soreness at the side of the neck.',
-    stop: 'The band slips or the anchor gives: let go.',
-    watch: 'Mirror. Nearer is easier. Check the anchor before every session.',
     keywords: ['isometric', 'lateral', 'elastic', 'weak side'],
   }),
   entry({
@@ -182,16 +120,6 @@ export const NECK_HOLD = [
       lengthen: '3x10s gap 15s 40% daily',
       'descending-sets': '6-4-2 hold 10-15s rest 20-30s 40% daily',
     },
-    steps: [
-      'Sit or stand tall, the towel behind the upper back of your head, an end in each hand.',
-      'Press your hands forward as the elbows straighten, and your head back into the towel.',
-    ],
-    cues: ['Chest up', 'Hands forward', 'Head long'],
-    faults: { 'Looks up': 'Eyes level', ...HOLD_FAULTS },
-    feel: 'Work between the blades and up the back of the neck.',
-    normal: 'Tired upper back.',
-    stop: 'Tingling in the hands.',
-    watch: 'Towel on the upper back of the head. Chest up.',
     keywords: ['isometric', 'extensors', 'upper back'],
   }),
   entry({
@@ -209,16 +137,6 @@ export const NECK_HOLD = [
     ways: 'Left, right, forward, back.',
     usualDose: 'x10 hold 1s in 4 directions 20% daily',
     doses: { climb: 'x10 hold 1s in 4 directions 20% daily' },
-    steps: [
-      'Sit tall. A hand beside the head.',
-      'Glide the head a little way into the hand without tipping it.',
-    ],
-    cues: ['No tipping', 'Small'],
-    faults: { 'Head tips': 'Watch the line of your eyes in a mirror', ...HOLD_FAULTS },
-    feel: 'Light, even work.',
-    normal: 'Light ache.',
-    stop: 'Pain in one direction.',
-    watch: 'Without tipping: a school’s choice.',
     keywords: ['translation', 'own hand'],
   }),
   entry({
@@ -244,20 +162,6 @@ export const NECK_HOLD = [
       'volume-load': '2x20-30 in left/right rest 60s 30% every other day',
       ascending: '3x10 in left/right 50/75/100% 10rm rest 2min every other day',
     },
-    steps: [
-      'Sit tall. Your hand resists the head lightly: at the forehead, behind it, at the side.',
-      'Move slowly against it as far as is easy, and slowly back.',
-    ],
-    cues: ['Slow both ways', 'Comfortable range only'],
-    faults: {
-      'Speeds up': 'Three seconds each way',
-      'Chin pokes and the shoulder lifts': 'Chin in and shoulders heavy first; push less',
-      ...HOLD_FAULTS,
-    },
-    feel: 'Work through the whole movement.',
-    normal: 'Mild soreness next day.',
-    stop: 'Pain in part of the range: stop short of it.',
-    watch: 'A school’s choice. Not after injury.',
     keywords: ['isotonic', 'own hand', 'neck strength'],
   }),
   entry({
@@ -278,20 +182,6 @@ export const NECK_HOLD = [
       'pain-relief': 'x1 hold 60s rpe 3-5 daily',
       lengthen: '3x30s gap 60s rpe 3-5 daily',
     },
-    steps: [
-      'Stand on the strap, an end in each hand.',
-      'Shrug gently against it and keep the effort at 3 to 5 of 10. Let the force fade if it must: keep the feeling.',
-      'Breathe. Ease off slowly.',
-    ],
-    cues: ['Effort 3 to 5 of 10', 'Chin stays in', 'Breathe'],
-    faults: {
-      'Chin pokes during the shrug': 'Tuck a little first',
-      'Effort climbs': 'Ease off until it feels like 4 again',
-    },
-    feel: 'Warm, slightly flushed, safe.',
-    normal: 'Warmth, a flush, light sweat; not breathlessness.',
-    stop: 'Breathlessness, pounding head.',
-    watch: 'Must feel safe. High blood pressure or heart disease: record and control it first.',
     keywords: ['isometric', 'trapezius', 'long hold', 'analgesia'],
   }),
 ];

@@ -12,30 +12,12 @@ const SLIDER = {
   rung: 1,
   usualDose: 'x10 move 4s each side 1-3/day daily',
   doses: { climb: 'x10 move 4s each side 2/day daily' },
-  cues: ['Smooth, never into tingling', 'One end loosens as the other tightens'],
-  faults: {
-    'Pulls into tingling': 'Half as far, and slower',
-    'Both ends tighten at once': 'Practise each end alone first',
-  },
-  feel: 'Easy movement, at most a mild pull that comes and goes.',
-  normal: 'A mild pull that is gone at once.',
-  stop: 'Tingling that stays longer than a few minutes.',
-  watch: 'Never into tingling. Other end eases as one end loads.',
 } as const;
 const TENSIONER = {
   rung: 2,
   traits: ['tensioner', 'end-range stretch'],
   usualDose: 'x5-10 hold 1-2s each side daily',
   doses: { climb: 'x5 hold 1-2s each side daily' },
-  cues: ['To the first pull only', 'Let go at once'],
-  faults: {
-    'Held as a stretch': 'One or two seconds, then let go',
-    'Started before sliders are easy': 'Back to the slider',
-  },
-  feel: 'A brief pull along the nerve.',
-  normal: 'A pull that settles within minutes.',
-  stop: 'Pain or tingling that does not go away in a few minutes, or new weakness.',
-  watch: 'A later stage. Settles within minutes, or drop back to the slider.',
 } as const;
 const KEYWORDS = ['nerve glide', 'neurodynamic', 'tingling', 'arm'];
 
@@ -49,11 +31,6 @@ export const NERVES = [
     family: 'Median nerve',
     position: 'standing',
     muscles: ['median nerve'],
-    steps: [
-      'Hold your arm out to the side, elbow bent, palm up.',
-      'As you straighten the elbow and wrist, let your head bend towards that arm. As you bend the elbow, bring your head back.',
-      'Smooth and easy: one end loosens as the other end tightens.',
-    ],
     keywords: [...KEYWORDS, 'brachial', 'thumb'],
   }),
   entry({
@@ -64,10 +41,6 @@ export const NERVES = [
     family: 'Median nerve',
     position: 'standing',
     muscles: ['median nerve'],
-    steps: [
-      'Arm out to the side, palm up, elbow bent.',
-      'Straighten elbow and wrist while the head bends away, to the first pull; let go at once.',
-    ],
     keywords: [...KEYWORDS, 'brachial', 'thumb'],
   }),
   entry({
@@ -78,10 +51,6 @@ export const NERVES = [
     family: 'Ulnar nerve',
     position: 'standing',
     muscles: ['ulnar nerve'],
-    steps: [
-      'Arm out to the side, elbow bent, palm towards your face.',
-      'Bring the hand towards the ear as the head bends towards it; take it away as the head comes back.',
-    ],
     keywords: [...KEYWORDS, 'little finger', 'elbow'],
   }),
   entry({
@@ -92,10 +61,6 @@ export const NERVES = [
     family: 'Ulnar nerve',
     position: 'standing',
     muscles: ['ulnar nerve'],
-    steps: [
-      'Arm out to the side, palm towards your face.',
-      'Bring the hand to the ear while the head bends away, to the first pull; let go at once.',
-    ],
     keywords: [...KEYWORDS, 'little finger', 'elbow'],
   }),
   entry({
@@ -106,10 +71,6 @@ export const NERVES = [
     family: 'Radial nerve',
     position: 'standing',
     muscles: ['radial nerve'],
-    steps: [
-      'Arm by your side, thumb inside the fist, palm to the back.',
-      'Bend the wrist as the head bends towards that shoulder; let the wrist go as the head comes back.',
-    ],
     keywords: [...KEYWORDS, 'back of the hand', 'wrist'],
   }),
   entry({
@@ -120,10 +81,6 @@ export const NERVES = [
     family: 'Radial nerve',
     position: 'standing',
     muscles: ['radial nerve'],
-    steps: [
-      'Arm by your side, shoulder drawn down, thumb inside the fist, palm to the back.',
-      'Bend the wrist while the head bends away, to the first pull; let go at once.',
-    ],
     keywords: [...KEYWORDS, 'back of the hand', 'wrist'],
   }),
   entry({
@@ -137,11 +94,6 @@ export const NERVES = [
     sides: LEG,
     muscles: ['sciatic nerve'],
     props: { chair: {} },
-    steps: [
-      'Sit on a steady chair and let yourself slump a little.',
-      'Straighten one knee while you look up; bend the knee while you look down.',
-      'Smooth and easy.',
-    ],
     keywords: ['nerve glide', 'leg', 'slump', 'tingling', 'neurodynamic'],
   }),
   entry({
@@ -155,10 +107,6 @@ export const NERVES = [
     sides: LEG,
     muscles: ['sciatic nerve'],
     props: { chair: {} },
-    steps: [
-      'Sit on a steady chair and let yourself slump, looking down.',
-      'Straighten one knee and draw the toes up to the first pull; let go at once.',
-    ],
     keywords: ['nerve glide', 'leg', 'slump', 'tingling', 'neurodynamic'],
   }),
   entry({
@@ -171,11 +119,6 @@ export const NERVES = [
     region: 'leg',
     sides: sides('limb', (side, other) => `the ${side} leg glides: lie on the ${other} side`),
     muscles: ['femoral nerve'],
-    steps: [
-      'Lie on your side, a little rounded, the lower knee drawn up.',
-      'Bend the upper knee back while you lift your head; straighten it while you look down.',
-      'Smooth and easy.',
-    ],
     keywords: ['nerve glide', 'leg', 'front of thigh', 'neurodynamic'],
   }),
   entry({
@@ -188,10 +131,6 @@ export const NERVES = [
     region: 'leg',
     sides: sides('limb', (side, other) => `the ${side} leg glides: lie on the ${other} side`),
     muscles: ['femoral nerve'],
-    steps: [
-      'Lie on your side, rounded, the lower knee drawn up, looking down.',
-      'Bend the upper knee and draw the thigh back to the first pull; let go at once.',
-    ],
     keywords: ['nerve glide', 'leg', 'front of thigh', 'neurodynamic'],
   }),
 ];

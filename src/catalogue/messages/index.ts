@@ -1,6 +1,6 @@
 import type { Phrase } from '@/core/dose';
 import { doseTexts } from './dose';
-import { ENGLISH, type Language } from './patient';
+import { ENGLISH, type Language, compiledWords } from './patient';
 import { type DoseWords, sayIn } from './say';
 
 const known = new WeakMap<Language, DoseWords>();
@@ -8,7 +8,7 @@ const known = new WeakMap<Language, DoseWords>();
 function wordsOf(language: Language): DoseWords {
   const there = known.get(language);
   if (there) return there;
-  const made = { tag: language.tag, table: doseTexts(language.texts) };
+  const made = { tag: language.tag, messages: doseTexts(compiledWords(language)) };
   known.set(language, made);
   return made;
 }

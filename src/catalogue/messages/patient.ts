@@ -33,7 +33,8 @@ export type CompiledWords = Readonly<Record<string, CompiledMessage>>;
 
 const compiled = new WeakMap<Language, CompiledWords>();
 
-function compiledWords(language: Language): CompiledWords {
+/** All texts of a language, compiled once. */
+export function compiledWords(language: Language): CompiledWords {
   const known = compiled.get(language);
   if (known) return known;
   const made = Object.fromEntries(

@@ -1,33 +1,34 @@
-import { IntlMessageFormat } from 'intl-messageformat';
+import { type I18n, setupI18n } from '@lingui/core';
+import type { CompiledMessage } from '@lingui/message-utils/compileMessage';
 import type { Phrase } from '@/core/dose';
 import { dateInWords, intlTag, isolated } from '@/core/units';
 import { CHOSEN_BY, writtenWay } from './written-way';
 
-/** Message key → ICU text, of one language and audience. */
-export type MessageTable = Readonly<Record<string, string>>;
+/** Message key → the compiled message, of one language and audience. */
+export type CompiledTable = Readonly<Record<string, CompiledMessage>>;
 
 /** The texts of a dose for somebody, and the language they are in. */
 export type DoseWords = {
   /** BCP 47. */
   readonly tag: string;
-  readonly table: MessageTable;
+  readonly messages: CompiledTable;
 };
 
-const formats = new Map<string, IntlMessageFormat>();
+const speakers = new WeakMap<DoseWords, I18n>();
 
-function formatOf(text: string, tag: string): IntlMessageFormat {
-  const key = `${tag} ${text}`;
-  const known = formats.get(key);
+function speakerOf(words: DoseWords): I18n {
+  const known = speakers.get(words);
   if (known) return known;
-  const made = new IntlMessageFormat(text, tag, undefined, { ignoreTag: true });
-  formats.set(key, made);
+  const locale = intlTag(words.tag);
+  const made = setupI18n({ locale, messages: { [locale]: { ...words.messages } } });
+  speakers.set(words, made);
   return made;
 }
 
 /** One phrase in words. Throws RangeError for a key the table lacks: a test holds every key there. */
 export function sayIn(words: DoseWords, phrase: Phrase): string {
-  const text = words.table[phrase.key];
-  if (text === undefined) throw new RangeError(`no message for ${phrase.key}`);
+  if (!Object.hasOwn(words.messages, phrase.key))
+    throw new RangeError(`no message for ${phrase.key}`);
   const values = Object.fromEntries(
     Object.entries(phrase.values).map(([name, value]) => [name, sayValue(words, value)]),
   );
@@ -35,7 +36,7 @@ export function sayIn(words: DoseWords, phrase: Phrase): string {
     writtenWay(words.tag) === 'rtl' && !CHOSEN_BY.has(`dose.${phrase.key}`)
       ? apart(phrase, values)
       : values;
-  return String(formatOf(text, intlTag(words.tag)).format(within));
+  return speakerOf(words)._(phrase.key, within);
 }
 
 /** Words that came as they are, such as a band's name, kept together in their own order. */

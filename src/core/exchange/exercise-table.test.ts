@@ -1,9 +1,9 @@
-import { SHIPPED } from '@/catalogue';
+import { WORDED } from '@/catalogue/wording';
 import { exerciseDraft } from '../records';
 import { readExercises } from '.';
 
 /** Reading a file of exercises: what is wrong is told with the row people count. */
-const pattern = SHIPPED.byId('wall-press');
+const pattern = WORDED.byId('wall-press');
 if (!pattern) throw new Error('the catalogue has changed');
 const draft = (name: string) => ({ ...exerciseDraft(pattern), name });
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { SHIPPED } from '@/catalogue';
+import { WORDED } from '@/catalogue/wording';
 import { exerciseDraft } from '../records';
 import { type ProgrammeToShare, programmeFileText, readProgrammeFile } from '.';
 
 /** Programmes as files: what is written is read again; what is wrong is told line by line. */
-const pattern = SHIPPED.byId('wall-press');
+const pattern = WORDED.byId('wall-press');
 if (!pattern) throw new Error('the catalogue has changed');
 const own = { ...exerciseDraft(pattern), name: 'Sail hauling' };
 

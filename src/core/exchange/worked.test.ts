@@ -1,4 +1,4 @@
-import { SHIPPED } from '@/catalogue';
+import { WORDED } from '@/catalogue/wording';
 import { asLine, digest } from '../../../tests/support/worked';
 import { exerciseDraft } from '../records';
 import {
@@ -13,7 +13,7 @@ import {
 
 it('every shipped exercise as a row, and back', () => {
   expect(
-    SHIPPED.all.map((exercise) => {
+    WORDED.all.map((exercise) => {
       const row = exerciseRow(exerciseDraft(exercise));
       const { drafts, problems } = readExercises([row], 2);
       return asLine(
@@ -28,7 +28,7 @@ it('every shipped exercise as a row, and back', () => {
 });
 
 it('rows people write', () => {
-  const [exercise] = SHIPPED.all;
+  const [exercise] = WORDED.all;
   if (!exercise) throw new Error('no exercise');
   const row = exerciseRow(exerciseDraft(exercise));
   const changes = [

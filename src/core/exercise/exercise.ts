@@ -115,10 +115,25 @@ export function setUpsOf(props: readonly Pick<PropNeed, 'prop'>[]): MeasuredSetU
   return props.flatMap(({ prop }) => MEASURED_PROPS[prop] ?? []);
 }
 
-/**
- * One exercise. The wording for the patient is plain, second person and short; a version of a
- * programme keeps a copy of it, so that editing it here changes nothing already sent.
- */
+/** What is told of an exercise: to the patient in plain words, second person and short, and what the clinician watches for. */
+export type ExerciseWords = {
+  /** How to do it, in order. */
+  readonly steps: readonly string[];
+  /** Short reminders while doing it. */
+  readonly cues: readonly string[];
+  /** What goes wrong, each with its fix. */
+  readonly faults: Readonly<Record<string, string>>;
+  /** Where and what should be felt. */
+  readonly feel: string;
+  /** Discomfort that is normal. */
+  readonly normal: string;
+  /** What to stop for, beyond the signs that stop every exercise. */
+  readonly stop: string;
+  /** What the clinician watches for, and cautions. */
+  readonly watch: string;
+};
+
+/** An exercise as it is chosen, dosed and reckoned with. */
 export type Exercise = {
   /** Stable; never shown. */
   readonly id: string;
@@ -168,23 +183,15 @@ export type Exercise = {
   readonly strength: MeasureKindId | null;
   /** What of its set-up is measured of the patient. */
   readonly setUps: readonly MeasuredSetUp[];
-  /** How to do it, in order. */
-  readonly steps: readonly string[];
-  /** Short reminders while doing it. */
-  readonly cues: readonly string[];
-  /** What goes wrong, each with its fix. */
-  readonly faults: Readonly<Record<string, string>>;
-  /** Where and what should be felt. */
-  readonly feel: string;
-  /** Discomfort that is normal. */
-  readonly normal: string;
-  /** What to stop for, beyond the signs that stop every exercise. */
-  readonly stop: string;
-  /** What the clinician watches for, and cautions. */
-  readonly watch: string;
   /** Other words a clinician may type to find it. */
   readonly keywords: readonly string[];
 };
+
+/**
+ * An exercise with its words, as it is taught. A version of a programme keeps a copy of it, so that
+ * editing it here changes nothing already sent.
+ */
+export type WordedExercise = Exercise & ExerciseWords;
 
 /** What every search looks at. */
 export function searchWords(exercise: Exercise): string[] {

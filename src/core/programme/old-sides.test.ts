@@ -1,4 +1,4 @@
-import { SHIPPED } from '@/catalogue';
+import { WORDED } from '@/catalogue/wording';
 import { doseFrom } from '../../../tests/support/dose-lines';
 import { GRAMMAR } from '../dose';
 import { localDate } from '../units';
@@ -6,7 +6,7 @@ import { asMeant } from './old-sides';
 import { type StoredVersion, sentVersion, snapshotOf } from './sent';
 
 const stored = (exerciseId: string, dose: string, grammar: number): StoredVersion => {
-  const exercise = SHIPPED.byId(exerciseId);
+  const exercise = WORDED.byId(exerciseId);
   if (!exercise) throw new Error(exerciseId);
   return {
     version: {

@@ -6,7 +6,7 @@ import {
   formatDose,
   parseDose,
 } from '../dose';
-import type { Exercise, Position, Purpose } from '../exercise';
+import type { Position, Purpose, WordedExercise } from '../exercise';
 import { asMeant } from './old-sides';
 import {
   type CountedSet,
@@ -62,7 +62,7 @@ export type ToldExercise = {
 };
 
 /** What a version keeps of an exercise. */
-export function snapshotOf(exercise: Exercise): ExerciseSnapshot {
+export function snapshotOf(exercise: WordedExercise): ExerciseSnapshot {
   const { name, position, mode, steps, cues, faults, feel, normal, stop, purpose, muscles } =
     exercise;
   const { sides, directions, drawing } = exercise;

@@ -9,7 +9,7 @@ import {
   formatDose,
   parseDose,
 } from '../dose';
-import { type Exercise, FAMILIES, POSITIONS, PURPOSES, REGIONS, setUpsOf } from '../exercise';
+import { FAMILIES, POSITIONS, PURPOSES, REGIONS, type WordedExercise, setUpsOf } from '../exercise';
 import { TRAITS, type Trait } from '../screen';
 import type { Frozen } from '../units';
 import { OwnFigure, drawingId } from './own-figure';
@@ -101,7 +101,7 @@ export const OwnExerciseSave = z.object({ id: recordId, exercise: OwnExerciseDra
 export type OwnExerciseSave = z.infer<typeof OwnExerciseSave>;
 
 /** An own exercise as the catalogue holds it. */
-export function ownExercise(id: string, draft: Frozen<StoredOwnExercise>): Exercise {
+export function ownExercise(id: string, draft: Frozen<StoredOwnExercise>): WordedExercise {
   const { sided, effort, faults, sidesName, directions, ...same } = draft;
   return {
     ...same,
@@ -131,7 +131,7 @@ function ownSides(name: SidesName): Sides {
 }
 
 /** Any exercise as a draft, to be edited or exported; its drawing stands apart. */
-export function exerciseDraft(exercise: Exercise): OwnExerciseDraft {
+export function exerciseDraft(exercise: WordedExercise): OwnExerciseDraft {
   const { needs, faults } = exercise;
   return {
     name: exercise.name,

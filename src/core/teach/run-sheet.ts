@@ -1,4 +1,4 @@
-import type { Exercise } from '../exercise';
+import type { Exercise, WordedExercise } from '../exercise';
 import type { ConfirmedFinding } from '../choose';
 import { familiesFor } from '../choose';
 import type { SaidPart } from './taught';
@@ -6,7 +6,10 @@ import type { SaidPart } from './taught';
 /** What the run sheet needs to know of one line. */
 export type SheetLine = {
   readonly lineage: string;
-  readonly exercise: Pick<Exercise, 'name' | 'purpose' | 'muscles' | 'watch' | 'stop' | 'family'>;
+  readonly exercise: Pick<
+    WordedExercise,
+    'name' | 'purpose' | 'muscles' | 'watch' | 'stop' | 'family'
+  >;
   /** The dose in the patient's words. */
   readonly words: string;
   /** What of its set-up was measured for this patient, in words. */

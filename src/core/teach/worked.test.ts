@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { EXERCISES } from '@/catalogue';
+import { WORDED_EXERCISES } from '@/catalogue/wording';
 import { asLine, drawnCases } from '../../../tests/support/worked';
 import { PURPOSES } from '../exercise';
 import { MUSCLES } from '../figure';
@@ -120,7 +120,7 @@ it('what is said of each kind of exercise', () => {
   });
   const findings = ['deep-flexors', 'weak-side', 'wall-gap', 'added'].map(finding);
   const chosen = PURPOSES.flatMap((purpose) =>
-    EXERCISES.filter((one) => one.purpose === purpose).slice(0, 2),
+    WORDED_EXERCISES.filter((one) => one.purpose === purpose).slice(0, 2),
   );
   expect(
     chosen.map((exercise, i) =>

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { type Catalogue, catalogueOf } from '@/catalogue';
+import { type WordedCatalogue, wordedCatalogueOf } from '@/catalogue/wording';
 import {
   EXERCISE_COLUMNS,
   LATER_COLUMNS,
@@ -7,7 +7,7 @@ import {
   exerciseRow,
   readExercises,
 } from '@/core/exchange';
-import { type Exercise, FAMILIES } from '@/core/exercise';
+import { type Exercise, FAMILIES, type WordedExercise } from '@/core/exercise';
 import {
   type OwnExerciseDraft,
   type OwnExerciseSave,
@@ -37,7 +37,7 @@ import { writeAs } from '../visit/write-as';
 import { drawingIdOf, figuresFor } from './own-figures';
 
 /** The clinic's own exercises, by family and step. */
-export async function ownExercises(clinicId: ClinicId): Promise<Exercise[]> {
+export async function ownExercises(clinicId: ClinicId): Promise<WordedExercise[]> {
   const rows = await clinicExercises(clinicId);
   return rows.map(({ id, body }) => ownExercise(id, body)).sort(byFamilyAndStep);
 }
@@ -48,8 +48,8 @@ function byFamilyAndStep(a: Exercise, b: Exercise): number {
 }
 
 /** What this clinic chooses from: the exercises that ship and its own. */
-export async function catalogueFor(clinicId: ClinicId): Promise<Catalogue> {
-  return catalogueOf(await ownExercises(clinicId));
+export async function catalogueFor(clinicId: ClinicId): Promise<WordedCatalogue> {
+  return wordedCatalogueOf(await ownExercises(clinicId));
 }
 
 /** Adds an exercise of the clinic's own, or changes one. */

@@ -1,6 +1,7 @@
 import type { SentLine } from '@/core/programme';
 import { isDeepStrictEqual } from 'node:util';
-import { type Catalogue, sayPhrases, sayToClinician, waysOf } from '@/catalogue';
+import { sayPhrases, sayToClinician, waysOf } from '@/catalogue';
+import type { WordedCatalogue } from '@/catalogue/wording';
 import { directionNames, readDose } from '@/core/dose';
 import { leftUnwritten } from '@/core/timeline';
 import type { Figure, Muscle } from '@/core/figure';
@@ -60,7 +61,7 @@ export function unwrittenInWords(
 /** One line as the run sheet shows it. */
 function sheetLine(
   line: SentLine,
-  catalogue: Catalogue,
+  catalogue: WordedCatalogue,
   figure: Figure | null,
 ): SheetLine & { muscles: Muscle[] } {
   const current = catalogue.byId(line.exerciseId);

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import { daySaid } from '@/core/visits';
 import type { LocalDate } from '@/core/units';

@@ -3,7 +3,7 @@
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button, buttonClass } from '../primitives/button';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { Refusal } from '../forms/refusal';
 import { textOf, useForm } from '../forms/use-form';
 import { Button } from '../primitives/button';

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import type { MailDraft } from '@/core/records';
 import { Refusal } from '../forms/refusal';
 import { numberOf, textOf, useForm } from '../forms/use-form';

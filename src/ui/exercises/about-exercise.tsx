@@ -1,6 +1,7 @@
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import type { ReactNode } from 'react';
 import type { Figure } from '@/core/figure';
+import { describeFigure } from '@/catalogue';
 import type { AboutExercise } from '@/catalogue/about-exercise';
 import { rungOf } from '@/catalogue/exercises/rungs';
 import type { Exercise } from '@/core/exercise';
@@ -72,7 +73,7 @@ export function AboutExerciseSheet({
         {muscles.join(', ')}. {ways}
       </p>
       {figure && <FigureSteps figure={figure} size="h-40" />}
-      {figure && <FigureLoop figure={figure} />}
+      {figure && <FigureLoop figure={figure} label={describeFigure(figure)} />}
       {sides && <p className="pt-1 text-small text-soft">Drawn for the right: {sides.right}.</p>}
       <div className="gap-x-8 pt-3 lg:columns-2">
         <Part title="How it is done">

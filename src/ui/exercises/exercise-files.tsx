@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { useSend } from '../forms/use-send';
 import { FileLabel } from '../forms/file-label';
 import { Refusal } from '../forms/refusal';

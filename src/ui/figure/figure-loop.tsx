@@ -2,7 +2,6 @@
 
 import { useRef, useState } from 'react';
 import { type Figure, type Moment } from '@/core/figure';
-import { describeFigure } from '@/catalogue';
 import { Button } from '../primitives/button';
 import { FigureMoving } from './moving';
 
@@ -16,7 +15,14 @@ function momentAt({ poses, path }: Figure, seconds: number): Moment {
 }
 
 /** An exercise in motion, begun and ended by a button: nothing moves by itself. */
-export function FigureLoop({ figure }: { figure: Figure }) {
+export function FigureLoop({
+  figure,
+  label,
+}: {
+  readonly figure: Figure;
+  /** It in words, for those who do not see it. */
+  readonly label: string;
+}) {
   const [running, setRunning] = useState(false);
   const [shown, setShown] = useState(false);
   const began = useRef(0);
@@ -28,7 +34,7 @@ export function FigureLoop({ figure }: { figure: Figure }) {
           side="right"
           moment={() => momentAt(figure, (performance.now() - began.current) / 1000)}
           running={running}
-          label={describeFigure(figure)}
+          label={label}
           className="h-56"
         />
       )}

@@ -1,7 +1,7 @@
 'use client';
 
 import { type RefObject, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import type { Move, ShownProposal } from '@/core/progression';
 import type { Asked, Decision } from '@/core/records';
 import type { Refused } from '../forms/use-send';

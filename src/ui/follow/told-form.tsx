@@ -3,7 +3,7 @@
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import { SORENESS, SORENESS_SAID } from '@/core/adherence';
 import { TOLD_HOW } from '@/core/record-choices';

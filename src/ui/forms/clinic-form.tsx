@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { type OpeningHours, sayOpenTimes } from '@/core/opening-hours';
 import { WEEKDAYS, type Weekday } from '@/core/units';
 import { Button } from '../primitives/button';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 
 /** Copies a text and says so; a browser that does not allow it is told in a sentence. */
 export async function copyText(text: string): Promise<void> {

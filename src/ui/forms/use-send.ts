@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import type { Answer } from './post';
 import { useSending } from './use-sending';
 

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { REACHED_BY, SEXES } from '@/core/record-choices';
 import type { PatientDetails } from '@/core/records';
 import type { PatientId } from '@/core/units';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Dispatch } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { formatDose } from '@/core/dose';
 import type { SchoolId } from '@/core/exercise';
 import { NO_SETTINGS, type SchoolSettings, doseOf } from '@/core/progression';

@@ -1,25 +1,12 @@
 'use client';
 
-import {
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { type Dispatch, useMemo } from 'react';
+import type { Dispatch } from 'react';
+import { part, usePart } from '../primitives/on-demand';
 import type { Desk, DeskAction } from './desk-state';
 import { DeskRow, type RowMoves } from './row/desk-row';
 
-/** Outside the component: new options would be a new context, and every row drawn again. */
-const POINTER = { activationConstraint: { distance: 4 } };
-const KEYBOARD = { coordinateGetter: sortableKeyboardCoordinates };
+const DRAG = part(() => import('./desk-drag').then((made) => made.DeskDrag));
+const nothing = () => undefined;
 
 /** From so many lines rows out of sight are left out of the layout. */
 const LONG_FROM = 60;
@@ -37,13 +24,7 @@ export function DeskLines({
   moves: RowMoves;
   step: Dispatch<DeskAction>;
 }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, POINTER),
-    useSensor(KeyboardSensor, KEYBOARD),
-  );
-  // The same list as long as the lines stand as they do: else every row would be drawn at every key.
-  const order = desk.lines.map(({ uid }) => uid).join(' ');
-  const items = useMemo(() => order.split(' '), [order]);
+  const Drag = usePart(DRAG, false, nothing);
   if (desk.lines.length === 0)
     return (
       <p className="py-8 text-soft">
@@ -52,29 +33,20 @@ export function DeskLines({
       </p>
     );
   return (
-    <DndContext
-      id="desk"
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={({ active, over }) => {
-        const to = desk.lines.findIndex((line) => line.uid === over?.id);
-        if (over && to >= 0) step({ type: 'move', uid: String(active.id), to });
-      }}
-    >
-      <SortableContext items={items} strategy={verticalListSortingStrategy}>
-        <ol className={desk.lines.length > LONG_FROM ? 'long-desk' : undefined}>
-          {desk.lines.map((line, place) => (
-            <DeskRow
-              key={line.uid}
-              line={line}
-              isFirst={place === 0}
-              isLast={place === desk.lines.length - 1}
-              isNew={line.uid === newUid}
-              moves={moves}
-            />
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
+    <>
+      <ol className={desk.lines.length > LONG_FROM ? 'long-desk' : undefined}>
+        {desk.lines.map((line, place) => (
+          <DeskRow
+            key={line.uid}
+            line={line}
+            isFirst={place === 0}
+            isLast={place === desk.lines.length - 1}
+            isNew={line.uid === newUid}
+            moves={moves}
+          />
+        ))}
+      </ol>
+      {Drag && <Drag lines={desk.lines} step={step} />}
+    </>
   );
 }

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import { READY_PROGRAMMES } from '@/catalogue';
 import { type ConfirmedFinding, type Suggestion, placeForNew, suggest } from '@/core/choose';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import type { PatientId } from '@/core/units';
 import { post } from '../forms/post';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import type { PutAsked } from '@/core/records';
 
 /** Puts it down, and says what was put down; null where that is seen anyway, or there is no such thing. */

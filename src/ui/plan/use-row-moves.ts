@@ -1,7 +1,7 @@
 'use client';
 
 import { type Dispatch, type RefObject, useEffect, useMemo, useRef } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import type { Catalogue } from '@/catalogue';
 import type { SchoolId } from '@/core/exercise';

@@ -1,5 +1,5 @@
 import type { Dispatch } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import type { Catalogue } from '@/catalogue';
 import { inSessionOrder, orderMoves } from '@/core/choose';
 import type { Desk, DeskAction } from './desk-state';

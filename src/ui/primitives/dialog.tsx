@@ -3,6 +3,7 @@
 import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Button } from './button';
+import { useFocusBack } from './use-focus-back';
 
 /** A dialog over the page, with its name, what it is about and a way out. */
 export function Dialog({
@@ -20,11 +21,13 @@ export function Dialog({
   wide?: boolean;
   children: ReactNode;
 }) {
+  const focus = useFocusBack();
   return (
     <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-30 bg-ink/40" />
         <Radix.Content
+          {...focus}
           className={`fixed top-1/2 left-1/2 z-30 grid max-h-[92dvh] w-[calc(100vw-1.5rem)] -translate-x-1/2 -translate-y-1/2 content-start gap-3 overflow-auto rounded border border-hair bg-paper p-5 ${wide ? 'max-w-[76rem]' : 'max-w-[38rem]'}`}
         >
           <div className="flex items-start gap-4">

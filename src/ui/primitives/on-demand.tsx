@@ -1,7 +1,7 @@
 'use client';
 
-import { type ComponentType, useEffect, useState } from 'react';
-import { toast } from 'sonner';
+import { type ComponentType, useCallback, useEffect, useState } from 'react';
+import { toast } from './toast';
 import { whenIdle } from './when-idle';
 
 /** A part of a page whose scripts come later than the page's. */
@@ -31,7 +31,7 @@ export function part<P>(load: () => Promise<ComponentType<P>>): Part<P> {
  * The part once it is there: at once when it is wanted, else while the page is at rest, so that it is
  * mostly there before anybody asks.
  *
- * @param onMissing what happens when it is wanted and cannot be fetched; that it cannot is said
+ * @param onMissing what happens when it is wanted and cannot be fetched; another one is another try
  */
 export function usePart<P>(
   { fetch, there }: Part<P>,
@@ -48,9 +48,7 @@ export function usePart<P>(
       });
     if (wanted) {
       take().catch(() => {
-        if (isLeft) return;
-        toast.error('This part of the page did not come. Look at the connection and try again.');
-        onMissing();
+        if (!isLeft) onMissing();
       });
     }
     const stop = wanted ? () => undefined : whenIdle(() => void take().catch(() => undefined));
@@ -62,6 +60,11 @@ export function usePart<P>(
   return shown;
 }
 
+/** What is said where a part was asked for and did not come. */
+export function sayMissing(): void {
+  toast.error('This part of the page did not come. Look at the connection and try again.');
+}
+
 type Opened = { readonly open: boolean; readonly onClose: () => void };
 
 /**
@@ -71,7 +74,15 @@ type Opened = { readonly open: boolean; readonly onClose: () => void };
 export function onDemand<P extends Opened>(load: () => Promise<ComponentType<P>>) {
   const made = part(load);
   return function OnDemand(props: P) {
-    const Shown = usePart(made, props.open, props.onClose);
+    const { open, onClose } = props;
+    const Shown = usePart(
+      made,
+      open,
+      useCallback(() => {
+        sayMissing();
+        onClose();
+      }, [onClose]),
+    );
     return Shown && <Shown {...props} />;
   };
 }

@@ -1,28 +1,27 @@
 'use client';
 
-import { useLayoutEffect, useState } from 'react';
-import { Toaster, useSonner } from 'sonner';
-import { TOAST_PLACES, type ToastPlace, freestPlace } from './toast-place';
+import { useCallback, useEffect, useState } from 'react';
+import { part, usePart } from './on-demand';
+import { takeSayings, whenUnsaid } from './toast';
 
-const CONTROLS = 'a[href], button, input, select, textarea, summary, [tabindex="0"]';
+const SHOWN = part(() => import('./toasts-shown').then((made) => made.ToastsShown));
 
-/** What can be touched on the screen as it stands, but for what is said for a moment itself. */
-function controlsInSight() {
-  return [...document.querySelectorAll(CONTROLS)]
-    .filter((one) => one.closest('[data-sonner-toaster]') === null)
-    .map((one) => one.getBoundingClientRect())
-    .filter(({ width, height }) => width > 0 && height > 0);
-}
-
-/** What is said for a moment, where it covers nothing that can be touched, or else the least. */
+/** What is said for a moment. What shows it comes while the page is at rest, or with the first saying. */
 export function Toasts() {
-  const isSaid = useSonner().toasts.length > 0;
-  const [place, setPlace] = useState<ToastPlace>(TOAST_PLACES[0]);
-  // It is found once for as long as anything stands there: nothing jumps while it is read.
-  useLayoutEffect(() => {
-    if (!isSaid) return;
-    const { clientWidth: width, clientHeight: height } = document.documentElement;
-    setPlace(freestPlace(controlsInSight(), { width, height }));
-  }, [isSaid]);
-  return <Toaster position={place} visibleToasts={3} />;
+  const [wanted, setWanted] = useState(false);
+  useEffect(() => whenUnsaid(() => setWanted(true)), []);
+  const Shown = usePart(
+    SHOWN,
+    wanted,
+    // It does not come, as without a connection: then plainly, since it may be what went wrong.
+    useCallback(() => {
+      setWanted(false);
+      alert(
+        takeSayings()
+          .map(({ say }) => say)
+          .join('\n'),
+      );
+    }, []),
+  );
+  return Shown && <Shown />;
 }

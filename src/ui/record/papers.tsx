@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import { PAPER_KINDS, PAPER_LIMIT, PAPER_TOO_LARGE } from '@/core/record-choices';
 import type { LocalDate, PatientId } from '@/core/units';

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import type { ScreenedOnPaperBody } from '@/core/records';
 import { type LocalDate, type PatientId, shortDay } from '@/core/units';

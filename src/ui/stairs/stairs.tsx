@@ -1,4 +1,5 @@
 import { rungOf } from '@/catalogue/exercises/rungs';
+import { wordsOf } from '@/catalogue/wording';
 import type { Exercise } from '@/core/exercise';
 import { FigureThumb } from '../figure/thumb';
 
@@ -62,6 +63,7 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
   const here = dose !== null;
   const shut = closed.length > 0;
   const rung = rungOf(exercise);
+  const words = wordsOf(exercise);
   return (
     <details className="group">
       <summary className="block cursor-pointer list-none">
@@ -104,10 +106,14 @@ function StepBlock({ step, place, beside }: { step: Step; place: number; beside?
             Opens: {rung.opens} Closes: {rung.closes}
           </p>
         )}
-        <p className="text-soft">{exercise.watch}</p>
-        <p className="text-soft">
-          Felt: {exercise.feel} Stop: {exercise.stop}
-        </p>
+        {words && (
+          <>
+            <p className="text-soft">{words.watch}</p>
+            <p className="text-soft">
+              Felt: {words.feel} Stop: {words.stop}
+            </p>
+          </>
+        )}
       </div>
     </details>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
+import { toast } from '../primitives/toast';
 import { LIMIT_WORDS, type TriageLimits } from '@/core/triage';
 import { Refusal } from '../forms/refusal';
 import { numberOf, useForm } from '../forms/use-form';

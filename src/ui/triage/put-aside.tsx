@@ -1,16 +1,16 @@
 'use client';
 
-import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { PatientId } from '@/core/units';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
-import { INPUT_CLASS } from '../primitives/field';
-import { Form } from '../forms/form';
+import { part, sayMissing, usePart } from '../primitives/on-demand';
+import { type Waiting, waitLabel } from './waiting';
 
-/** Days a row can wait for; a done mark lasts the day. */
-const WAITS = [1, 3, 7, 14] as const;
+const WAITS = part(() => import('./wait-popover').then((made) => made.WaitPopover));
+
+const NO_WAIT: Waiting = { days: 0, reason: '' };
 
 /** Marks a row of the morning list as done for today, or lets it wait with a reason. */
 export function PutAside({
@@ -26,11 +26,18 @@ export function PutAside({
 }) {
   const { busy, send } = useSend();
   const [asking, setAsking] = useState(false);
-  const [reason, setReason] = useState('');
-  const [days, setDays] = useState<number>(WAITS[1]);
+  // Once it was there it stays, with what was typed in it.
+  const [asked, setAsked] = useState(false);
+  const Waits = usePart(
+    WAITS,
+    asked,
+    useCallback(() => {
+      sayMissing();
+      setAsked(false);
+    }, []),
+  );
 
-  async function mark(kind: 'done' | 'snoozed' | 'back') {
-    const waits = kind === 'snoozed' ? { days, reason } : { days: 0, reason: '' };
+  async function mark(kind: 'done' | 'snoozed' | 'back', waits = NO_WAIT) {
     await send(
       '/api/v1/triage/marks',
       { id: uuid(), patientId, kind, rule, ...waits },
@@ -51,55 +58,27 @@ export function PutAside({
       <Button disabled={busy} onClick={() => mark('done')} aria-label={`Done for today: ${name}`}>
         Done
       </Button>
-      <Popover.Root open={asking} onOpenChange={setAsking}>
-        <Popover.Trigger asChild>
-          <Button aria-label={`Let it wait: ${name}`}>Wait …</Button>
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            align="end"
-            sideOffset={4}
-            collisionPadding={12}
-            aria-label={`Let it wait: ${name}`}
-            className="z-20 w-[min(20rem,92vw)] rounded border border-ink bg-sheet p-4"
-          >
-            <Form
-              className="grid gap-3"
-              onSubmit={(event) => {
-                event.preventDefault();
-                void mark('snoozed');
-              }}
-            >
-              <label className="grid gap-1">
-                <span className="text-small text-soft">Why it can wait</span>
-                <input
-                  className={INPUT_CLASS}
-                  value={reason}
-                  maxLength={300}
-                  onChange={(event) => setReason(event.target.value)}
-                />
-              </label>
-              <label className="grid gap-1">
-                <span className="text-small text-soft">Days</span>
-                <select
-                  className={INPUT_CLASS}
-                  value={days}
-                  onChange={(event) => setDays(Number(event.target.value))}
-                >
-                  {WAITS.map((one) => (
-                    <option key={one} value={one}>
-                      {one}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              <Button type="submit" disabled={busy}>
-                Let it wait
-              </Button>
-            </Form>
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+      {Waits && asked ? (
+        <Waits
+          name={name}
+          busy={busy}
+          open={asking}
+          onOpen={setAsking}
+          onWait={(waits) => mark('snoozed', waits)}
+        />
+      ) : (
+        <Button
+          aria-label={waitLabel(name)}
+          aria-haspopup="dialog"
+          aria-expanded={false}
+          onClick={() => {
+            setAsked(true);
+            setAsking(true);
+          }}
+        >
+          Wait …
+        </Button>
+      )}
     </div>
   );
 }

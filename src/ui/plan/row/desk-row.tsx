@@ -2,15 +2,7 @@
 
 import { isAltLetter } from '../../forms/key-bindings';
 import { keysAreOn } from '../../forms/key-switch';
-import { useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import {
-  ArrowDownIcon,
-  ArrowUpIcon,
-  CopyIcon,
-  Cross2Icon,
-  DragHandleDots2Icon,
-} from '@radix-ui/react-icons';
+import { ArrowDownIcon, ArrowUpIcon, CopyIcon, Cross2Icon } from '@radix-ui/react-icons';
 import { type KeyboardEvent, memo } from 'react';
 import { HOLD_LADDERS, SCHOOLS, schoolsFor } from '@/core/progression';
 import type { SetUp } from '@/core/records';
@@ -22,13 +14,14 @@ import { FigureThumb } from '../../figure/thumb';
 import { nameOf, useDeskFacts } from '../desk-facts';
 import { type DeskLine, readLine } from '../draft';
 import { DoseField } from './dose-field';
+import { ICON_BUTTON } from './icon-button';
 import { LineFlags } from './line-flags';
 import { LineNotes } from './line-notes';
 import { lineFlags, lineOffers } from './line-reckoning';
 import { LineSetUp } from './line-set-up';
+import { handleId, rowId } from './row-places';
+import { WatchFold } from './watch-fold';
 
-const ICON_BUTTON =
-  'inline-flex size-7 items-center justify-center rounded border border-transparent text-soft hover:border-hair hover:text-ink disabled:opacity-40';
 const SMALL_SELECT = 'rounded border border-edge bg-sheet px-1 py-0.5 text-small text-ink max-w-44';
 
 /** What a row can ask of the desk; the same object for all rows, so that rows need not be redrawn. */
@@ -98,7 +91,6 @@ type RowProps = {
 export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, moves }: RowProps) {
   const facts = useDeskFacts();
   const { catalogue } = facts;
-  const sortable = useSortable({ id: line.uid });
   const { uid } = line;
   const exercise = catalogue.byId(line.exerciseId);
   const name = nameOf(catalogue, line.exerciseId);
@@ -125,22 +117,10 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
 
   return (
     <li
-      ref={sortable.setNodeRef}
-      style={{
-        transform: CSS.Translate.toString(sortable.transform),
-        transition: sortable.transition,
-      }}
-      className={`desk-row grid grid-cols-[auto_minmax(0,1fr)] gap-x-2 border-b border-hair py-2 ${sortable.isDragging ? 'bg-wash' : ''}`}
+      id={rowId(uid)}
+      className="desk-row grid grid-cols-[auto_minmax(0,1fr)] gap-x-2 border-b border-hair py-2"
     >
-      <button
-        type="button"
-        className={`${ICON_BUTTON} touch-none`}
-        {...sortable.attributes}
-        {...sortable.listeners}
-        aria-label={`Drag ${name} to another place`}
-      >
-        <DragHandleDots2Icon aria-hidden />
-      </button>
+      <span id={handleId(uid)} className="size-7" />
       <div className="min-w-0">
         <div className="flex flex-wrap items-center gap-x-2">
           <FigureThumb
@@ -271,12 +251,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
               Write what is missing
             </TextButton>
           )}
-          {exercise && (
-            <details className="text-small text-soft">
-              <summary>Watch</summary>
-              <Watch exercise={exercise} />
-            </details>
-          )}
+          {exercise && <WatchFold exercise={exercise} />}
         </div>
         {read.ok && <LineNotes read={read} onShorter={(dose) => moves.onRewrite(uid, dose)} />}
         <LineSetUp
@@ -295,30 +270,6 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
     </li>
   );
 });
-
-function Watch({
-  exercise,
-}: {
-  exercise: NonNullable<ReturnType<ReturnType<typeof useDeskFacts>['catalogue']['byId']>>;
-}) {
-  return (
-    <div className="max-w-prose pt-1">
-      <p>
-        {exercise.watch} Works: {exercise.muscles.join(', ')}. {exercise.ways}
-      </p>
-      <ul>
-        {Object.entries(exercise.faults).map(([fault, fix]) => (
-          <li key={fault}>
-            {fault}: <span className="text-ink">{fix}</span>.
-          </li>
-        ))}
-      </ul>
-      <p>
-        Felt: {exercise.feel} Normal: {exercise.normal} Stop: {exercise.stop}
-      </p>
-    </div>
-  );
-}
 
 function RowButton({
   label,
