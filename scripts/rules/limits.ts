@@ -4,10 +4,11 @@ import ts from 'typescript';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '@/core/units';
 
 /** Where the server’s own limits stand. */
-const FOLDERS = ['src/server', 'src/db'];
-const LEFT_OUT = /\.test\.|\/migrations\/|\/schema\//;
+const SERVER = { folders: ['src/server', 'src/db'], leftOut: /\.test\.|\/migrations\/|\/schema\// };
+/** Where the reckoning's numbers stand; how a body is drawn is looked at in pictures. */
+const CORE = { folders: ['src/core'], leftOut: /\.test\.|\/figure\/|\/studio\// };
 
-/** A named number of the server, or a few of them: what it is called, is, and is for. */
+/** A named number, or a few of them: what it is called, is, and is for. */
 type Limit = {
   readonly file: string;
   readonly name: string;
@@ -96,32 +97,55 @@ export function limitsIn(file: string, text: string): Limit[] {
   });
 }
 
-/** Every file of the server and its database, tests and tables left out. */
-export function serverFiles(root: string): string[] {
-  return FOLDERS.flatMap((folder) =>
-    readdirSync(join(root, folder), { recursive: true }).map(
-      (name) => `${folder}/${String(name).replaceAll('\\', '/')}`,
-    ),
-  )
-    .filter((path) => path.endsWith('.ts') && !LEFT_OUT.test(path))
+function filesOf(root: string, { folders, leftOut }: typeof SERVER): string[] {
+  return folders
+    .flatMap((folder) =>
+      readdirSync(join(root, folder), { recursive: true }).map(
+        (name) => `${folder}/${String(name).replaceAll('\\', '/')}`,
+      ),
+    )
+    .filter((path) => path.endsWith('.ts') && !leftOut.test(path))
     .sort();
 }
 
-/** docs/limits.md: every named limit of the server and its database. */
-export function limitsListing(root: string): string {
-  const limits = serverFiles(root).flatMap((path) =>
+/** Every file of the server and its database, tests and tables left out. */
+export const serverFiles = (root: string): string[] => filesOf(root, SERVER);
+
+/** A page of every named number of some houses. */
+function listing(root: string, of: typeof SERVER, title: string, about: string): string {
+  const limits = filesOf(root, of).flatMap((path) =>
     limitsIn(path, readFileSync(join(root, path), 'utf8')),
   );
   const row = ({ file, name, value, what }: Limit) =>
     `| ${file.replace('src/', '')} | ${name} | ${value} | ${what.replaceAll('|', '\\|')} |`;
   return [
-    '# The server’s limits',
+    `# ${title}`,
     '',
-    'Every named number of the server and its database: how many, how long, how large. Made by `npm run rules` from the code; a test holds that it says what the code says, so that one changes on purpose. Times are in milliseconds where a name ends in MS, in seconds where it ends in S.',
+    `${about} Made by \`npm run rules\` from the code; a test holds that it says what the code says, so that one changes on purpose.`,
     '',
     '| where | name | is | what it is |',
     '|---|---|---|---|',
     ...limits.map(row),
     '',
   ].join('\n');
+}
+
+/** docs/limits.md: every named limit of the server and its database. */
+export function limitsListing(root: string): string {
+  return listing(
+    root,
+    SERVER,
+    'The server’s limits',
+    'Every named number of the server and its database: how many, how long, how large. Times are in milliseconds where a name ends in MS, in seconds where it ends in S.',
+  );
+}
+
+/** docs/numbers.md: every named number that something is reckoned or judged by. */
+export function numbersListing(root: string): string {
+  return listing(
+    root,
+    CORE,
+    'The numbers of the reckoning',
+    'Every named number that a dose, a step, a verdict, a row or a picture of a course is reckoned by: bounds, shares, days, paces. Tables that decide stand in [rules.md](rules.md).',
+  );
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { RULES_HASH } from '@/core/screen';
-import { limitsIn, limitsListing } from './limits';
+import { limitsIn, limitsListing, numbersListing } from './limits';
 import { rulesListing, screeningHash } from './listing';
 import { refusalsIn, refusalsListing } from './refusals';
 
@@ -17,6 +17,11 @@ it('the version of the screening is that of its tables', () => {
 it('docs/limits.md says what the server says', () => {
   const root = join(__dirname, '../..');
   expect(limitsListing(root)).toBe(readFileSync(join(root, 'docs/limits.md'), 'utf8'));
+});
+
+it('docs/numbers.md says what the core says', () => {
+  const root = join(__dirname, '../..');
+  expect(numbersListing(root)).toBe(readFileSync(join(root, 'docs/numbers.md'), 'utf8'));
 });
 
 it('docs/refusals.md says what the server says', () => {

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { RULES_HASH, RULES_VERSION } from '@/core/screen';
-import { limitsListing } from './limits';
+import { limitsListing, numbersListing } from './limits';
 import { rulesListing, screeningHash } from './listing';
 import { refusalsListing } from './refusals';
 
@@ -8,6 +8,7 @@ import { refusalsListing } from './refusals';
 const VERSION_FILE = 'src/core/screen/rules-version.ts';
 const LISTING = 'docs/rules.md';
 const LIMITS = 'docs/limits.md';
+const NUMBERS = 'docs/numbers.md';
 const REFUSALS = 'docs/refusals.md';
 
 const hash = screeningHash();
@@ -26,7 +27,8 @@ if (hash !== RULES_HASH) {
 }
 writeFileSync(LISTING, listing);
 writeFileSync(LIMITS, limitsListing(process.cwd()));
+writeFileSync(NUMBERS, numbersListing(process.cwd()));
 writeFileSync(REFUSALS, refusalsListing(process.cwd()));
 console.log(
-  `${LISTING}, ${LIMITS} and ${REFUSALS} written. Read their difference before you commit it.`,
+  `${LISTING}, ${LIMITS}, ${NUMBERS} and ${REFUSALS} written. Read their difference before you commit it.`,
 );

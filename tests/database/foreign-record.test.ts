@@ -101,6 +101,16 @@ it('makes a new patient, with what was measured there and where that was', async
   expect(await episodesOf(stage.practitioner.clinicId, id)).toHaveLength(1);
 });
 
+it('names three of those who may be meant, and counts the others', async () => {
+  const text = file('Isbet Marren');
+  const alike = async () =>
+    (await previewForeign(stage.practitioner, { text, patientId: null })).alike;
+  for (let nth = 0; nth < 3; nth += 1) await makePatient(stage.practitioner, 'Isbet Marren');
+  expect(await alike()).toMatch(/^(Isbet Marren[^;]*; ){2}Isbet Marren[^;]*$/);
+  await makePatient(stage.practitioner, 'Isbet Marren');
+  expect(await alike()).toMatch(/^(Isbet Marren[^;]*; ){3}and 1 more$/);
+});
+
 it('asks first where somebody may be here already', async () => {
   await makePatient(stage.practitioner, 'Ansel Corriwick');
   const text = file('Ansel Corriwick');

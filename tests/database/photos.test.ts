@@ -117,6 +117,7 @@ describe('side photos', () => {
     expect((await angle())?.value).toBeCloseTo(44, 6);
     // Marked once, a photo says nothing of whoever marked it.
     expect(await ownErrorOf(stage.practitioner)).toBeNull();
+    expect(await ownDetectable(stage.practitioner)).toEqual({});
     const off = {
       ...figure.marks,
       tragus: { x: figure.marks.tragus.x, y: figure.marks.tragus.y + 20 },

@@ -121,6 +121,20 @@ it('gathers what is accepted into the next version, with its differences as the 
   expect(verbs).toContain('accepted a proposal of');
 });
 
+it.each([
+  ['keeps the day of its review', 1, 1],
+  ['has no review that was before it', 0, null],
+] as const)('the version of what is accepted %s', async (_, day, kept) => {
+  const life = await beginLife(stage.practitioner, [{}], { reviewOn: today(day) });
+  await liveOn(life, [{}, {}, {}]);
+  await decide(life.patientId, 'accepted');
+  await send(life.patientId);
+  expect((await versions(life.patientId)).map(({ reviewOn }) => reviewOn)).toEqual([
+    today(day),
+    kept === null ? null : today(kept),
+  ]);
+});
+
 it('takes an edited dose line instead, and refuses one that cannot be read', async () => {
   const patientId = await lived([{}, {}, {}]);
   await expect(decide(patientId, 'edited', { dose: 'x2 hold 4' })).rejects.toMatchObject({

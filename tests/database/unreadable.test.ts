@@ -1,10 +1,11 @@
 import { createClient } from '@libsql/client';
+import { instantAt } from '@/core/schedule';
 import { databaseUrl } from '@/db';
 import { morningList } from '@/server/morning-list';
 import { asProblem, unreadableIn } from '@/server/problem';
 import { newestHistory, saveEntry } from '@/server/visit/entries';
 import { latestMeasures, saveMeasurements } from '@/server/visit/measuring';
-import { makePatient, prescribe, today } from '../support/clinic';
+import { ZONE, makePatient, minute, prescribe, today } from '../support/clinic';
 import { databaseStage, measure, patientOf } from '../support/stage';
 
 /** What another program, or a cut, has spoilt: named where it is, and nobody else is kept from theirs. */
@@ -105,6 +106,14 @@ it('one record keeps nobody else from the morning list, and is asked about first
   expect(row(spoilt)).toMatchObject({ level: 'call today', rule: 'unreadable record' });
   expect(row(spoilt)?.reason).toContain('an exercise as it was sent');
   expect(row(well)?.rule).not.toBe('unreadable record');
+  // It holds until midnight where the patient lives, and is reckoned anew then.
+  const rows = createClient({ url: databaseUrl() });
+  const kept = await rows.execute({
+    sql: 'SELECT stale_at FROM triage_row WHERE patient_id = ?',
+    args: [spoilt],
+  });
+  rows.close();
+  expect(kept.rows[0]?.stale_at).toBe(instantAt(ZONE, today(1), minute(0)));
 });
 
 it('other failures are not said to be unreadable', () => {

@@ -193,14 +193,20 @@ export async function prescribe(
   by: SignedIn,
   patientId: string,
   lines: readonly LineInput[],
-  more: { basedOn?: number; effectiveFrom?: LocalDate; reason?: string; rounds?: number } = {},
+  more: {
+    basedOn?: number;
+    effectiveFrom?: LocalDate;
+    reviewOn?: LocalDate;
+    reason?: string;
+    rounds?: number;
+  } = {},
 ) {
   await screened(by, patientId);
   return saveProgramme(by, {
     patientId,
     basedOn: more.basedOn ?? 0,
     effectiveFrom: more.effectiveFrom ?? today(),
-    reviewOn: null,
+    reviewOn: more.reviewOn ?? null,
     rounds: more.rounds ?? 1,
     reason: more.reason ?? '',
     lines: lines.map((line) => ({ ...line, lineage: line.lineage ?? null })),

@@ -8,6 +8,7 @@ import { dateIn, instantAt, versionOn } from '@/core/schedule';
 import { versionsOf } from '@/db';
 import type { PatientHere, SignedIn } from '@/server/access';
 import { setClock } from '@/server/clock';
+import type { LocalDate } from '@/core/units';
 import { takeIn } from '@/server/take-in';
 import { ZONE, device, instant, makePatient, minute, prescribe, today } from './clinic';
 
@@ -45,7 +46,11 @@ export const HELD_LINE: LineDraft = {
 export async function beginLife(
   by: SignedIn,
   lines: readonly Partial<LineDraft>[] = [{}],
-  { name = 'Test Patient', daysAgo = 10 } = {},
+  {
+    name = 'Test Patient',
+    daysAgo = 10,
+    reviewOn,
+  }: { name?: string; daysAgo?: number; reviewOn?: LocalDate } = {},
 ): Promise<Life> {
   const real = Date.now();
   // Late in the evening a day's hours would run into the next day: it begins in the morning then.
@@ -58,6 +63,7 @@ export async function beginLife(
     by,
     patientId,
     lines.map((line) => ({ ...HELD_LINE, ...line })),
+    reviewOn ? { reviewOn } : {},
   );
   const here = await device(by, patientId);
   setClock(() => real);

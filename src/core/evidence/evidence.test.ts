@@ -124,6 +124,15 @@ describe('what an episode tells', () => {
     ]);
   });
 
+  it('counts from its first day to its last, both with them', () => {
+    const days = done([-56], [-55], [-2], [-1], [0]);
+    const sessions = (change: Parameters<typeof facts>[0]) =>
+      facts({ done: days, ...change }).exercises.map((one) => one.sessions);
+    expect(sessions({})).toEqual([4]);
+    expect(sessions({ closedOn: on(-2) })).toEqual([3]);
+    expect(sessions({ openedOn: on(-56) })).toEqual([4]);
+  });
+
   it('tells the dose of the first four weeks only where enough days asked for it', () => {
     const days = Array.from({ length: 28 }, (_, day) => [day - 30] as const);
     const whole = done(...days);

@@ -68,6 +68,11 @@ describe('a patient of another system', () => {
     ['a day there never was', { birthDate: '1981-02-29' }, { birthDate: null }],
     ['another gender: references know two', { gender: 'other' }, { sex: null }],
     ['what is no address', { telecom: [{ system: 'email', value: 'none' }] }, { email: '' }],
+    [
+      'a name longer than a name may be',
+      { name: [{ text: 'n'.repeat(201) }] },
+      { name: 'n'.repeat(200) },
+    ],
     ['a name as one text', { name: [{ text: ' Bodo  Hallimar ' }] }, { name: 'Bodo Hallimar' }],
     [
       'an old name beside the one that is used',

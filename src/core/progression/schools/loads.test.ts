@@ -41,7 +41,14 @@ describe('volume, then load', () => {
     });
     expect(step.why).toContain('Asked: 4 lb');
     expect(step.why).toContain('2.25 lb');
-    expect(step.why).toMatch(/about 30|needs a 2.25 lb weight/);
+    // Beyond thirty repetitions nobody is sent to bridge to the next weight.
+    expect(step.why).toMatch(/Staying needs a 2.25 lb weight\.$/);
+  });
+
+  it('says how many repetitions bridge to the next weight', () => {
+    expect(at('3x10-15 2lb rest 60s', 15, { owned: [2, 3] }).why).toMatch(
+      /Staying needs a 2.25 lb weight, or about 30 repetitions with 2 lb\.$/,
+    );
   });
 
   it.each([

@@ -84,6 +84,12 @@ describe('what a schema would give back as it is', () => {
     ],
     ['a key less that may not', z.object({ a: z.number(), b: z.number() }), { b: 1 }, false],
     ['the last key less', z.object({ a: z.number(), b: z.number() }), { a: 1 }, false],
+    [
+      'the last two less, one of which may',
+      z.object({ a: z.number(), b: z.number().optional(), c: z.number() }),
+      { a: 1 },
+      false,
+    ],
     ['keys in another order', z.object({ a: z.number(), b: z.string() }), { b: 'x', a: 1 }, true],
     [
       'another order and one wrong',

@@ -1,0 +1,39 @@
+import { formatDose } from '../../dose';
+import { doseOf } from '../dose-of';
+import { stationsFor } from './holds';
+import { smallerStep } from './smaller-step';
+
+describe('half way', () => {
+  const load = (owned: readonly number[]) => {
+    const made = smallerStep(doseOf('3x10 4kg'), doseOf('3x10 8kg'), 'load', owned);
+    return made && formatDose(made);
+  };
+
+  it('takes a weight there is between both, the lightest, or any where any can be set', () => {
+    expect(load([])).toBe('3x10 6kg');
+    expect(load([4, 5, 7, 8])).toBe('3x10 5kg');
+  });
+
+  it('takes none where none lies between, were there one weight only', () => {
+    expect(load([4, 8])).toBeNull();
+    expect(load([8])).toBeNull();
+    expect(load([5])).toBe('3x10 5kg');
+  });
+});
+
+describe('stations of a hold', () => {
+  const own = (...holds: number[]) => ({ growth: { holds, timesADay: 1, carriesLoad: false } });
+  const stations = (line: string, exercise: Parameters<typeof stationsFor>[1]) =>
+    stationsFor(doseOf(line), exercise, []);
+
+  it('are the method’s own from a third of its first one on', () => {
+    expect(stations('x10 hold 3s gap 3s', own(10))).toEqual([10]);
+    expect(stations('x10 hold 60s gap 3s', own(60, 120, 600))).toEqual([60, 120, 600]);
+  });
+
+  it('are the trade’s below it, to the same end and with it', () => {
+    expect(stations('x10 hold 2s gap 3s', own(10))).toEqual([3, 5, 10]);
+    expect(stations('x10 hold 2s gap 3s', own(7))).toEqual([3, 5]);
+    expect(stations('x10 hold 2s gap 3s', {})).toEqual([3, 5, 10]);
+  });
+});
