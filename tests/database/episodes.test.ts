@@ -11,7 +11,8 @@ import { followOf } from '@/server/follow/strips';
 import { addPatient } from '@/server/people';
 import { saveEntry, withdrawEntry } from '@/server/visit/entries';
 import { stepsToday, summaryOf } from '@/server/visit/summary';
-import { makePatient, newPatient, today } from '../support/clinic';
+import { makePatient, newPatient, prescribe, today } from '../support/clinic';
+import { sentTo } from '../support/desk';
 import { DAY_MS, beginLife, liveOn } from '../support/life';
 import { databaseStage, patientOf } from '../support/stage';
 
@@ -72,6 +73,37 @@ describe('episodes', () => {
       } as never),
     ).rejects.toMatchObject({ status: 409 });
     expect(await found('neck returning')).toEqual(['Returning Patient']);
+  });
+
+  it('a line that goes on from an earlier episode is for the complaint that is treated now', async () => {
+    const id = await add('Returning Line', { complaint: 'Neck', area: 'neck' });
+    const line = { exerciseId: 'tuck-lying', dose: '10x10s daily' };
+    await prescribe(stage.practitioner, id, [line]);
+    const sent = async () => (await sentTo(stage.practitioner.clinicId, id)).at(-1)?.lines[0];
+    const first = await sent();
+    await signLetter(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      kind: 'discharge',
+      words: '',
+      forReferrer: false,
+    } as never);
+    await openAnother(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      complaint: 'Low back',
+      area: 'back',
+    } as never);
+    await prescribe(
+      stage.practitioner,
+      id,
+      [{ ...line, lineage: first?.lineage, episodeId: first?.episodeId }],
+      { basedOn: 1 },
+    );
+    const [now, then] = await episodesOf(stage.practitioner.clinicId, id);
+    const second = await sent();
+    expect(second?.lineage).toBe(first?.lineage);
+    expect([first?.episodeId, second?.episodeId]).toEqual([then?.id, now?.id]);
   });
 
   it('say what a patient comes for: all that are open, else the newest', async () => {
