@@ -2,9 +2,10 @@
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { closeServer, prepareServer } = await import('@/server/prepare');
+  const { processWide } = await import('@/db/process-wide');
   await prepareServer();
   // Called by what ends the server (scripts/serve/ending.mjs).
-  (globalThis as unknown as Record<symbol, unknown>)[Symbol.for('dry-lantern.last')] = closeServer;
+  processWide<typeof closeServer>('last').value = closeServer;
   const { startOutbox } = await import('@/server/patient/outbox');
   startOutbox();
   const { startTriage } = await import('@/server/follow/refresh');

@@ -10,6 +10,7 @@ import { DatabaseFailure, type GuardName, StartRefused, cleanError, isBusy } fro
 import { guard as guardTable } from './schema';
 import { roomInTurn } from './turn';
 import { marksSoFar, refuseMarked } from './unreadable';
+import { processWide } from './process-wide';
 
 /**
  * The one door to the database. Two properties of the client make it necessary: after one
@@ -20,9 +21,8 @@ import { marksSoFar, refuseMarked } from './unreadable';
  */
 type House = { client: Client; db: LibSQLDatabase; queue: Promise<unknown> };
 
-/** The server bundles this module more than once; they must share client and queue. */
-const KEY = Symbol.for('dry-lantern.database');
-const shared = globalThis as unknown as Record<symbol, House | undefined>;
+/** Client and queue, which every copy of this module must share. */
+const place = processWide<House>('database');
 
 /** Longest synchronous wait for another process's write, in milliseconds: nobody else is answered meanwhile. */
 const WAIT_MS = 20;
@@ -78,7 +78,7 @@ export function databaseKey(
 const ONE_CONNECTION = { concurrency: 1 };
 
 function house(): House {
-  const open = shared[KEY];
+  const open = place.value;
   if (open) return open;
   const url = databaseUrl();
   if (url.startsWith('file:')) {
@@ -96,7 +96,7 @@ function house(): House {
     ...(encryptionKey ? { encryptionKey } : {}),
   });
   const made = { client, db: drizzle(client), queue: Promise.resolve() };
-  shared[KEY] = made;
+  place.value = made;
   return made;
 }
 
@@ -283,8 +283,8 @@ export async function copyDatabase(to: string): Promise<void> {
 
 /** Closes the client; the next call opens it again. For tests and scripts. */
 export function closeDatabase(): void {
-  shared[KEY]?.client.close();
-  shared[KEY] = undefined;
+  place.value?.client.close();
+  place.value = undefined;
 }
 
 /** Rows of an index looked at for its statistics: enough for the order of a join, a few milliseconds. */

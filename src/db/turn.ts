@@ -1,21 +1,21 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
+import { processWide } from './process-wide';
 
 /** Work in one turn of the event loop before what has just arrived is looked at, in milliseconds. */
 const TURN_MS = 8;
 
-/** The server bundles this module more than once; they share the turn: when it began, null where nobody asked. */
-const KEY = Symbol.for('dry-lantern.turn');
-const shared = globalThis as unknown as Record<symbol, number | null | undefined>;
+/** When the turn began; undefined where nobody asked. */
+const turn = processWide<number>('turn');
 
 function spent(): boolean {
-  const began = (shared[KEY] ??= beginTurn());
+  const began = (turn.value ??= beginTurn());
   return performance.now() - began > TURN_MS;
 }
 
 /** The first who asks in a turn says when it began; it ends when the loop comes round. */
 function beginTurn(): number {
   setImmediate(() => {
-    shared[KEY] = null;
+    turn.value = undefined;
   });
   return performance.now();
 }

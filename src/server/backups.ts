@@ -7,15 +7,11 @@ import { leased } from './leases';
 import { logError } from './log';
 import { logFailure } from './problem';
 import { PERIODS_MS } from './periods';
+import { processWide } from '@/db/process-wide';
 
-/** Why the last try failed; shared by the server's several bundles, gone with the process. */
-const KEY = Symbol.for('dry-lantern.backups');
-type Shared = { failure: string | null; running: boolean };
-const shared = (): Shared =>
-  ((globalThis as unknown as Record<symbol, Shared | undefined>)[KEY] ??= {
-    failure: null,
-    running: false,
-  });
+/** Why the last try failed; gone with the process. */
+const place = processWide<{ failure: string | null; running: boolean }>('backups');
+const shared = () => (place.value ??= { failure: null, running: false });
 
 type Environment = Readonly<Record<string, string | undefined>>;
 

@@ -1,15 +1,14 @@
 import type { Instant } from '@/core/schedule';
+import { processWide } from '@/db/process-wide';
 
-/** Shared by the server's several bundles. */
-const KEY = Symbol.for('dry-lantern.clock');
-const shared = globalThis as unknown as Record<symbol, (() => number) | undefined>;
+const set = processWide<() => number>('clock');
 
 /** The only place that reads the clock on the server; everything else is told the time. */
 export function now(): Instant {
-  return (shared[KEY]?.() ?? Date.now()) as Instant;
+  return (set.value?.() ?? Date.now()) as Instant;
 }
 
 /** Sets another clock: for the demo's simulator and for tests. Null sets the real one again. */
 export function setClock(clock: (() => number) | null): void {
-  shared[KEY] = clock ?? undefined;
+  set.value = clock ?? undefined;
 }

@@ -2,6 +2,7 @@ import type { Worker } from 'node:worker_threads';
 import type { PdfAnswer, PdfOrder } from '@/pdf/order';
 import { pdfThread } from '@/pdf/thread';
 import { logFailure, Problem } from './problem';
+import { processWide } from '@/db/process-wide';
 
 /** A sheet that takes longer is given up, milliseconds. */
 export const LONGEST_MS = 60_000;
@@ -30,11 +31,10 @@ type Job = {
   readonly failed: (why: Error) => void;
 };
 
-/** The server bundles this module more than once; they must share thread and queue. */
+/** Threads and queue. */
 type House = { idle: Worker[]; running: Set<Job>; waiting: Job[] };
-const KEY = Symbol.for('dry-lantern.pdf');
-const shared = globalThis as unknown as Record<symbol, House | undefined>;
-const house = (): House => (shared[KEY] ??= { idle: [], running: new Set(), waiting: [] });
+const place = processWide<House>('pdf');
+const house = (): House => (place.value ??= { idle: [], running: new Set(), waiting: [] });
 
 /**
  * Draws a sheet in a thread of its own, one at a time for each member and few at once; it is given up

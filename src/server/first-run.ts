@@ -6,19 +6,19 @@ import { now } from './clock';
 import { hashPassword } from './passwords';
 import { Problem } from './problem';
 import { readableCode, sameSecret } from './secrets';
+import { processWide } from '@/db/process-wide';
 
-/** The code lives in memory only, shared by the server's several bundles. */
-const KEY = Symbol.for('dry-lantern.first-run-code');
-const shared = globalThis as unknown as Record<symbol, string | undefined>;
+/** The code lives in memory only. */
+const kept = processWide<string>('first-run-code');
 
 /** The one-time code of a server without a clinic; null once there is one. */
 export async function firstRunCode(): Promise<string | null> {
   if (await anyClinic()) {
-    shared[KEY] = undefined;
+    kept.value = undefined;
     return null;
   }
-  shared[KEY] ??= readableCode();
-  return shared[KEY];
+  kept.value ??= readableCode();
+  return kept.value;
 }
 
 /** Creates the clinic and its lead, once, for whoever can read the terminal. */
@@ -48,5 +48,5 @@ export async function setUpClinic(draft: FirstRunDraft, address: string): Promis
       subject: { kind: 'clinic', id: clinicId },
     }),
   ]);
-  shared[KEY] = undefined;
+  kept.value = undefined;
 }

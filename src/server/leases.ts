@@ -3,11 +3,11 @@ import { later } from '@/core/schedule';
 import { endLease, leaseHolder, takeLease, write } from '@/db';
 import { now } from './clock';
 import { PERIODS_MS } from './periods';
+import { processWide } from '@/db/process-wide';
 
-/** Names this process; shared by the server's several bundles. */
-const KEY = Symbol.for('dry-lantern.process');
-const shared = globalThis as unknown as Record<symbol, string | undefined>;
-const thisProcess = () => (shared[KEY] ??= randomUUID());
+/** Names this process. */
+const name = processWide<string>('process');
+const thisProcess = () => (name.value ??= randomUUID());
 
 /** Work in the background that one process at a time does. */
 export type LeasedWork = 'outbox' | 'triage' | 'evidence' | 'seals' | 'backups';

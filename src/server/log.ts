@@ -1,13 +1,9 @@
 import type { AsyncLocalStorage } from 'node:async_hooks';
 import pino from 'pino';
+import { processWide } from '@/db/process-wide';
 
 /** The id of the request that is answered, as the server gave it out (scripts/serve/log.mjs). */
-const REQUEST = Symbol.for('dry-lantern.request');
-
-function requestId(): string | undefined {
-  const shared = globalThis as unknown as Record<symbol, AsyncLocalStorage<string> | undefined>;
-  return shared[REQUEST]?.getStore();
-}
+const request = processWide<AsyncLocalStorage<string>>('request');
 
 /** Lines of JSON with the time, on the error stream: never words, numbers or names of a record. */
 const log = pino(
@@ -20,5 +16,5 @@ export type LogFacts = Readonly<Record<string, string | number | undefined>>;
 
 /** Writes one line about something that failed. */
 export function logError(facts: LogFacts): void {
-  log.error({ request: requestId(), ...facts });
+  log.error({ request: request.value?.getStore(), ...facts });
 }

@@ -5,12 +5,12 @@ import { now } from './clock';
 import { PERIODS_MS } from './periods';
 import { logFailure } from './problem';
 import { sessionName } from './secrets';
+import { processWide } from '@/db/process-wide';
 
-/** The newest look of each session at each file; shared by the server's several bundles. */
-const KEY = Symbol.for('dry-lantern.looks');
+/** The newest look of each session at each file. */
+const newest = processWide<Map<string, number>>('looks');
 /** Looks of the last minutes that are kept in mind, so that each is written once. */
 const MOST_REMEMBERED = 10_000;
-const shared = globalThis as unknown as Record<symbol, Map<string, number> | undefined>;
 
 /**
  * Keeps that a member looked into a file or took a document out of it. Pages of one file one after the
@@ -23,7 +23,7 @@ export async function noteLook(
   what: Look,
 ): Promise<void> {
   const at = now();
-  const seen = (shared[KEY] ??= new Map<string, number>());
+  const seen = (newest.value ??= new Map<string, number>());
   const key = `${member.tokenHash} ${patient.id}`;
   const last = seen.get(key) ?? -Infinity;
   if (what === 'file' && at - last < PERIODS_MS.oneLook && at >= last) return;

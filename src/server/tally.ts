@@ -1,3 +1,4 @@
+import { processWide } from '@/db/process-wide';
 /** So many are remembered of one kind; those beyond begin anew, which only lets more through. */
 const MOST_REMEMBERED = 20_000;
 
@@ -11,10 +12,9 @@ type Tally = { readonly period: number; amount: number };
  * @example tallyOf('quota', 86_400_000, 10)('one', 4, 0) // true
  */
 export function tallyOf(name: string, periodMs: number, most: number) {
-  const key = Symbol.for(`dry-lantern.${name}`);
-  const shared = globalThis as unknown as Record<symbol, Map<string, Tally> | undefined>;
+  const kept = processWide<Map<string, Tally>>(name);
   return (who: string, amount: number, at: number): boolean => {
-    const tallies = (shared[key] ??= new Map<string, Tally>());
+    const tallies = (kept.value ??= new Map<string, Tally>());
     const period = Math.floor(at / periodMs);
     const known = tallies.get(who);
     const tally = known?.period === period ? known : { period, amount: 0 };

@@ -53,10 +53,7 @@ function unbracketed(page: Page): Promise<string[]> {
 async function choose(phone: Page, tag: string): Promise<void> {
   await goTo(phone, `${stage.server.origin}/today/settings`);
   await phone.select(`select:has(option[value="${tag}"])`, tag);
-  await Promise.all([
-    phone.waitForNavigation({ waitUntil: 'networkidle0' }),
-    phone.click('button[type=submit]'),
-  ]);
+  await Promise.all([phone.waitForNavigation(), phone.click('button[type=submit]')]);
 }
 
 /** What the clinic wrote, the patient's name, and days by the calendar of the language. */

@@ -38,6 +38,7 @@ import { leased } from '../leases';
 import { PERIODS_MS } from '../periods';
 import { logFailure, unreadableIn } from '../problem';
 import { factsOf } from '../programme-facts';
+import { processWide } from '@/db/process-wide';
 
 /**
  * The last day that is counted: the Sunday that has passed, where the clinic is. Counted by whole weeks,
@@ -168,13 +169,12 @@ export async function clinicEvidence(
   }
 }
 
-const KEY = Symbol.for('dry-lantern.evidence');
+const begun = processWide<boolean>('evidence');
 
 /** Keeps every clinic's evidence reckoned; once a process. */
 export function startEvidence(): void {
-  const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
-  if (shared[KEY]) return;
-  shared[KEY] = true;
+  if (begun.value) return;
+  begun.value = true;
   const tick = async () => {
     try {
       await leased('evidence', async () => {

@@ -25,6 +25,7 @@ import { leased } from '../leases';
 import { BATCHES, PERIODS_MS } from '../periods';
 import { logFailure } from '../problem';
 import { escalate } from './escalation';
+import { processWide } from '@/db/process-wide';
 
 /** How much is reckoned at once, and for how long; what is left is said, and done in the background. */
 export type RefreshBounds = { readonly chunk: number; readonly milliseconds: number };
@@ -115,10 +116,8 @@ async function reckonSurely(clinicId: ClinicId, ids: readonly PatientId[]): Prom
   if (!kept) await reckon(clinicId, ids, true);
 }
 
-/** Clinics whose rows are being reckoned in the background; the server's bundles share them. */
-const BEHIND = Symbol.for('dry-lantern.triage-behind');
-const behind = ((globalThis as unknown as Record<symbol, Set<ClinicId> | undefined>)[BEHIND] ??=
-  new Set<ClinicId>());
+/** Clinics whose rows are being reckoned in the background. */
+const behind = (processWide<Set<ClinicId>>('triage-behind').value ??= new Set<ClinicId>());
 
 async function refreshBehind(clinicId: ClinicId): Promise<void> {
   if (behind.has(clinicId)) return;
@@ -152,13 +151,12 @@ const BITE: RefreshBounds = {
   chunk: BATCHES.triageBackground,
   milliseconds: PERIODS_MS.triageBite,
 };
-const KEY = Symbol.for('dry-lantern.triage');
+const begun = processWide<boolean>('triage');
 
 /** Keeps the rows of every clinic reckoned, so that a morning's first look is quick; once a process. */
 export function startTriage(): void {
-  const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
-  if (shared[KEY]) return;
-  shared[KEY] = true;
+  if (begun.value) return;
+  begun.value = true;
   const statistics = atMostEvery(PERIODS_MS.statistics, optimizeDatabase);
   const forgetting = atMostEvery(PERIODS_MS.changes, forgettingChanges());
   const tick = async () => {

@@ -4,6 +4,7 @@ import type { TriageRow } from '@/db';
 import { logFailure } from '../problem';
 import type { RowsAnswer, RowsOrder } from './rows-order';
 import { rowsFor } from './triage';
+import { processWide } from '@/db/process-wide';
 
 type Asked = {
   readonly order: RowsOrder;
@@ -11,7 +12,7 @@ type Asked = {
   readonly failed: (reason: unknown) => void;
 };
 
-/** The server bundles this module more than once; they share the thread and what it was asked. */
+/** The thread and what it was asked. */
 type House = {
   thread: Worker | null;
   readonly asked: Map<number, Asked>;
@@ -19,10 +20,9 @@ type House = {
   /** The server is ending: nothing new is reckoned. */
   isEnding: boolean;
 };
-const KEY = Symbol.for('dry-lantern.rows');
-const shared = globalThis as unknown as Record<symbol, House | undefined>;
+const place = processWide<House>('rows');
 const house = (): House =>
-  (shared[KEY] ??= { thread: null, asked: new Map(), next: 1, isEnding: false });
+  (place.value ??= { thread: null, asked: new Map(), next: 1, isEnding: false });
 
 /**
  * Reckons the rows of these patients in a thread of its own, which reads the database itself, so that

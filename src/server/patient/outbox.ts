@@ -31,6 +31,7 @@ import { pushSender } from '../push/sender';
 import { housesSender } from '../mail/sender';
 import { factsOf, todayOf, zoneOf } from '../programme-facts';
 import { layoutOf, momentsOf } from './day-moments';
+import { processWide } from '@/db/process-wide';
 
 /** What became of a message: gone, to be tried again, or never to be sent, and why. */
 export type Outcome =
@@ -150,13 +151,12 @@ export async function sendDue(send: Sender, at = now()): Promise<void> {
   }
 }
 
-const KEY = Symbol.for('dry-lantern.outbox');
+const begun = processWide<boolean>('outbox');
 
 /** Looks after the outbox while the server runs; once a process. */
 export function startOutbox(): void {
-  const shared = globalThis as unknown as Record<symbol, boolean | undefined>;
-  if (shared[KEY]) return;
-  shared[KEY] = true;
+  if (begun.value) return;
+  begun.value = true;
   const send = pushSender(housesSender(simulatedSender()));
   let busy = false;
   const timer = setInterval(() => {

@@ -5,6 +5,7 @@ import { type PatientHere, stillHolds } from '../access';
 import { now } from '../clock';
 import { logFailure } from '../problem';
 import { messageOf, shareAsItStands } from './looking-on';
+import { processWide } from '@/db/process-wide';
 
 /** How often it is looked whether something changed, ms: one read by a key. */
 const LOOK_MS = 300;
@@ -17,10 +18,9 @@ const MOST_OF_ALL = 300;
 
 type End = () => void;
 
-const KEY = Symbol.for('dry-lantern.streams');
-const shared = globalThis as unknown as Record<symbol, Map<string, End[]> | undefined>;
-/** The open streams by device, the oldest first; the server's several bundles share them. */
-const open = () => (shared[KEY] ??= watched());
+const streams = processWide<Map<string, End[]>>('streams');
+/** The open streams by device, the oldest first. */
+const open = () => (streams.value ??= watched());
 
 function watched(): Map<string, End[]> {
   const streams = new Map<string, End[]>();

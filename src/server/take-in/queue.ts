@@ -3,6 +3,7 @@ import { DatabaseFailure, GuardRefused, write } from '@/db';
 import { Problem } from '../problem';
 import type { Post, TakenIn } from './teller';
 import { type Outcome, writtenTogether } from './together';
+import { processWide } from '@/db/process-wide';
 
 /** Posts written in one transaction: few enough that nobody else waits long for them. */
 export const MOST_TOGETHER = 16;
@@ -19,11 +20,10 @@ type Waiting = {
   readonly failed: (reason: unknown) => void;
 };
 
-/** The server bundles this module more than once; they share who waits. */
-const KEY = Symbol.for('dry-lantern.take-in');
-const shared = globalThis as unknown as Record<symbol, Line | undefined>;
+/** Who waits. */
+const place = processWide<Line>('take-in');
 type Line = { readonly waiting: Waiting[]; isWritten: boolean };
-const line = (): Line => (shared[KEY] ??= { waiting: [], isWritten: false });
+const line = (): Line => (place.value ??= { waiting: [], isWritten: false });
 
 /**
  * Takes a post in. Posts that come within a few turns of the event loop, or while the database is at

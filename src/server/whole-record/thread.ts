@@ -3,6 +3,7 @@ import { oneAtATime } from '../one-at-a-time';
 import { Problem, logFailure } from '../problem';
 import type { InOrder, InReport } from './in-job';
 import type { OutOrder } from './out-job';
+import { processWide } from '@/db/process-wide';
 
 /** An order as it crosses over to the thread. */
 export type RecordOrder =
@@ -21,11 +22,9 @@ const MOST_MEMORY_MB = 1536;
 /** Records that may wait, each with its bytes. */
 const MOST_WAITING = 3;
 
-/** The server bundles this module more than once; they share one queue. */
-const KEY = Symbol.for('dry-lantern.whole-record');
-const shared = globalThis as unknown as Record<symbol, ReturnType<typeof oneAtATime> | undefined>;
+const queue = processWide<ReturnType<typeof oneAtATime>>('whole-record');
 const inLine = () =>
-  (shared[KEY] ??= oneAtATime(
+  (queue.value ??= oneAtATime(
     MOST_WAITING,
     () =>
       new Problem(
