@@ -4,7 +4,7 @@ import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { saveLanguage } from '@/server/details';
-import { PHONE, freshPage, goTo, press, says, textOf } from '../support/browser';
+import { PHONE, awake, freshPage, goTo, press, says, textOf } from '../support/browser';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { temporaryFolder } from '../support/server';
 import { browserStage } from '../support/browser-stage';
@@ -54,6 +54,7 @@ async function choose(phone: Page, tag: string): Promise<void> {
   await goTo(phone, `${stage.server.origin}/today/settings`);
   await phone.select(`select:has(option[value="${tag}"])`, tag);
   await Promise.all([phone.waitForNavigation(), phone.click('button[type=submit]')]);
+  await awake(phone);
 }
 
 /** What the clinic wrote, the patient's name, and days by the calendar of the language. */

@@ -54,7 +54,13 @@ import { type OpenDialog, useRowMoves } from './use-row-moves';
 import { fillLines, orderLines } from './whole-desk';
 
 /** Below the lines: it is in the page from the start, and wakes after what is typed in. */
-const WeeksPane = dynamic(() => import('./panels/weeks-pane').then((made) => made.WeeksPane));
+const WeeksPane = dynamic(() =>
+  import('./panels/weeks-pane').then(
+    (made) => made.WeeksPane,
+    // The desk goes on without what only looks ahead.
+    () => WeeksMissing,
+  ),
+);
 const KeysDialog = onDemand(() => import('./panels/keys-dialog').then((made) => made.KeysDialog));
 const DeskDialogs = onDemand(() => import('./desk-dialogs').then((made) => made.DeskDialogs));
 
@@ -97,6 +103,15 @@ export type PlanDeskProps = {
   /** What the patient reads, where it is not the clinic's language; else null. */
   readonly reads: PatientReads | null;
 };
+
+function WeeksMissing() {
+  return (
+    <p className="text-soft">
+      The weeks ahead did not come. What stands above can be written and sent; load the page anew to
+      see them.
+    </p>
+  );
+}
 
 /** Findings left, lines in the middle, the day right, checks below; all by key, mouse or touch. */
 export function PlanDesk(props: PlanDeskProps) {

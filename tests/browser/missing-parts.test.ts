@@ -1,0 +1,86 @@
+import type { Dialog, HTTPRequest, Page } from 'puppeteer-core';
+import { beMember, clickAt, freshPage, goTo, press, says, DESK } from '../support/browser';
+import { prescribe, screenedPatient } from '../support/clinic';
+import { doseOf } from '../support/desk';
+import { browserStage } from '../support/browser-stage';
+
+/** Parts of a page that come when it is at rest, and a connection that is gone by then. */
+const stage = browserStage();
+
+/** A member's page to which no script comes that its HTML does not name, until they are let through. */
+async function withoutParts(path: string) {
+  const page = await freshPage(stage.browser, DESK);
+  const { origin } = stage.server;
+  await beMember(page, origin, stage.practitioner.token);
+  // Asked for by another: nothing may lie in this browser's cache.
+  const cookie = `dl_member=${stage.practitioner.token}`;
+  const html = await (await fetch(`${origin}${path}`, { headers: { cookie } })).text();
+  const named = new Set([...html.matchAll(/src="([^"]+\.js)"/g)].map(([, src]) => src));
+  let isCut = true;
+  const refuse = (request: HTTPRequest) => {
+    const { pathname } = new URL(request.url());
+    const isPart = pathname.endsWith('.js') && !named.has(pathname);
+    void (isCut && isPart ? request.abort() : request.continue());
+  };
+  await page.setRequestInterception(true);
+  page.on('request', refuse);
+  await goTo(page, `${origin}${path}`);
+  return { page, through: () => (isCut = false) };
+}
+
+/** What the browser itself said, once it has. */
+const saidPlainly = (page: Page) =>
+  new Promise<string>((resolve) => {
+    page.once('dialog', (dialog: Dialog) => {
+      resolve(dialog.message());
+      void dialog.accept();
+    });
+  });
+
+it('types, finds and sends on the desk without them, and says what it has to say', async () => {
+  const patientId = await screenedPatient(stage.practitioner);
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'tuck-lying', dose: '3x10 hold 5s rest 60s daily' },
+  ]);
+  const { page, through } = await withoutParts(`/patients/${patientId}/plan`);
+  const field = 'input[aria-label="Dose of Tuck lying down"]';
+  await says(page, 'The weeks ahead did not come.');
+  await page.focus(field);
+  await page.keyboard.press('End');
+  await page.keyboard.type(' left');
+  await says(page, 'left only, daily');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('blade set');
+  await page.waitForSelector('[cmdk-item][data-selected=true]');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('input[aria-label="Dose of Blade set, down and back"]:focus');
+  const said = saidPlainly(page);
+  await page.keyboard.down('Alt');
+  await page.keyboard.press('Delete');
+  await page.keyboard.up('Alt');
+  expect(await said).toContain('Removed.');
+  // Once the connection is back the same is said on the page, and can be taken back there.
+  through();
+  await page.focus(field);
+  await page.keyboard.down('Alt');
+  await page.keyboard.press('Delete');
+  await page.keyboard.up('Alt');
+  await clickAt(page, '[data-sonner-toast] button');
+  await page.waitForSelector(field);
+  expect(await doseOf(page, 'Tuck lying down')).toContain('left');
+  // The weeks that the server drew make way for the sentence: the framework tells of it, and no more.
+  expect(page.problems.filter((one) => !one.includes('error #418'))).toEqual([]);
+});
+
+it('hides a locked page before the way back in has come, and lets in once it has', async () => {
+  const patientId = await screenedPatient(stage.practitioner, 'Quay Locked');
+  const { page, through } = await withoutParts(`/patients/${patientId}`);
+  await press(page, 'Lock');
+  await page.waitForFunction(
+    () => getComputedStyle(document.querySelector('main') ?? document.body).visibility === 'hidden',
+  );
+  expect(await page.$('input[type=password]')).toBeNull();
+  through();
+  await page.waitForSelector('input[type=password]', { visible: true });
+  expect(page.problems).toEqual([]);
+});
