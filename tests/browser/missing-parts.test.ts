@@ -1,20 +1,18 @@
 import type { Dialog, HTTPRequest, Page } from 'puppeteer-core';
-import { beMember, clickAt, freshPage, goTo, press, says, DESK } from '../support/browser';
-import { prescribe, screenedPatient } from '../support/clinic';
+import { ENGLISH } from '@/catalogue';
+import { DESK, PHONE, beMember, clickAt, freshPage, goTo, press, says } from '../support/browser';
+import { device, prescribe, screenedPatient } from '../support/clinic';
 import { doseOf } from '../support/desk';
 import { browserStage } from '../support/browser-stage';
 
 /** Parts of a page that come when it is at rest, and a connection that is gone by then. */
 const stage = browserStage();
 
-/** A member's page to which no script comes that its HTML does not name, until they are let through. */
-async function withoutParts(path: string) {
-  const page = await freshPage(stage.browser, DESK);
-  const { origin } = stage.server;
-  await beMember(page, origin, stage.practitioner.token);
+/** Lets no script come to a page that the HTML of this address does not name, until they are let through. */
+async function withoutParts(page: Page, path: string, cookie: string) {
   // Asked for by another: nothing may lie in this browser's cache.
-  const cookie = `dl_member=${stage.practitioner.token}`;
-  const html = await (await fetch(`${origin}${path}`, { headers: { cookie } })).text();
+  const address = `${stage.server.origin}${path}`;
+  const html = await (await fetch(address, { headers: { cookie } })).text();
   const named = new Set([...html.matchAll(/src="([^"]+\.js)"/g)].map(([, src]) => src));
   let isCut = true;
   const refuse = (request: HTTPRequest) => {
@@ -24,8 +22,16 @@ async function withoutParts(path: string) {
   };
   await page.setRequestInterception(true);
   page.on('request', refuse);
-  await goTo(page, `${origin}${path}`);
-  return { page, through: () => (isCut = false) };
+  await goTo(page, address);
+  return () => (isCut = false);
+}
+
+async function desk(path: string) {
+  const page = await freshPage(stage.browser, DESK);
+  const { token } = stage.practitioner;
+  await beMember(page, stage.server.origin, token);
+  const through = await withoutParts(page, path, `dl_member=${token}`);
+  return { page, through };
 }
 
 /** What the browser itself said, once it has. */
@@ -42,7 +48,7 @@ it('types, finds and sends on the desk without them, and says what it has to say
   await prescribe(stage.practitioner, patientId, [
     { exerciseId: 'tuck-lying', dose: '3x10 hold 5s rest 60s daily' },
   ]);
-  const { page, through } = await withoutParts(`/patients/${patientId}/plan`);
+  const { page, through } = await desk(`/patients/${patientId}/plan`);
   const field = 'input[aria-label="Dose of Tuck lying down"]';
   await says(page, 'The weeks ahead did not come.');
   await page.focus(field);
@@ -72,9 +78,28 @@ it('types, finds and sends on the desk without them, and says what it has to say
   expect(page.problems.filter((one) => !one.includes('error #418'))).toEqual([]);
 });
 
+it('says on the phone that the exercises have not come, and begins once they have (long)', async () => {
+  const { practitioner } = stage;
+  const patientId = await screenedPatient(practitioner, 'Quay Cut');
+  await prescribe(practitioner, patientId, [
+    { exerciseId: 'tuck-lying', dose: '3x10 hold 5s rest 60s daily' },
+  ]);
+  const { token } = await device(practitioner, patientId);
+  const phone = await freshPage(stage.browser, PHONE);
+  const cookie = { name: 'dl_patient', value: token };
+  await phone.browserContext().setCookie({ ...cookie, domain: 'localhost', path: '/' });
+  const through = await withoutParts(phone, '/today', `${cookie.name}=${cookie.value}`);
+  await press(phone, ENGLISH.texts['today.begin']);
+  await says(phone, ENGLISH.texts['today.notHere']);
+  through();
+  await says(phone, ENGLISH.texts['first.understood']);
+  expect(phone.problems).toEqual([]);
+});
+
+// The last one: locking ends the member's session.
 it('hides a locked page before the way back in has come, and lets in once it has', async () => {
   const patientId = await screenedPatient(stage.practitioner, 'Quay Locked');
-  const { page, through } = await withoutParts(`/patients/${patientId}`);
+  const { page, through } = await desk(`/patients/${patientId}`);
   await press(page, 'Lock');
   await page.waitForFunction(
     () => getComputedStyle(document.querySelector('main') ?? document.body).visibility === 'hidden',

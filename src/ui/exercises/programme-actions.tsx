@@ -1,14 +1,14 @@
 'use client';
 
-import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { ProgrammeQuestion } from '@/workers/rehearse-programme.worker';
 import { useSend } from '../forms/use-send';
+import { part, sayMissing, usePart } from '../primitives/on-demand';
 import { QuietLink } from '../primitives/quiet-link';
 
-const ProgrammeRehearsal = dynamic(() =>
-  import('../rehearsal/programme-rehearsal').then((m) => m.ProgrammeRehearsal),
+const REHEARSAL = part(() =>
+  import('../rehearsal/programme-rehearsal').then((made) => made.ProgrammeRehearsal),
 );
 
 const LINK = 'min-h-6 text-action underline';
@@ -30,6 +30,14 @@ export function ProgrammeActions({
 }) {
   const { busy, send } = useSend();
   const [rehearsed, setRehearsed] = useState(false);
+  const Rehearsal = usePart(
+    REHEARSAL,
+    rehearsed,
+    useCallback(() => {
+      sayMissing();
+      setRehearsed(false);
+    }, []),
+  );
   const button = (say: string, does: () => void, disabled = busy) => (
     <button
       type="button"
@@ -87,13 +95,8 @@ export function ProgrammeActions({
               { said: `${name} is not offered any more. Programmes made from it stay.` },
             );
           })}
-      {rehearsed && (
-        <ProgrammeRehearsal
-          name={name}
-          lines={lines}
-          rounds={rounds}
-          onClose={() => setRehearsed(false)}
-        />
+      {rehearsed && Rehearsal && (
+        <Rehearsal name={name} lines={lines} rounds={rounds} onClose={() => setRehearsed(false)} />
       )}
     </div>
   );

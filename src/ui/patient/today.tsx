@@ -26,13 +26,17 @@ import { MorningQuestion } from './morning-question';
 import { ClinicAsks } from './clinic-asks';
 import { OpenLink, Opening, Openings, askedIn } from './opening';
 import { LanguageChoice, type OfferedLanguage } from './language-choice';
+import { untilItComes } from './until-it-comes';
 import { useWayBack } from './use-way-back';
 
 const loadPlayer = () => import('./player');
 const loadDayEntry = () => import('./day-entry');
-const loadDevice = () => import('./device/device');
-const Player = lazy(loadPlayer);
-const DayEntry = lazy(loadDayEntry);
+const loadDevice = () => untilItComes(() => import('./device/device'));
+const Player = lazy(() => untilItComes(loadPlayer));
+const DayEntry = lazy(() => untilItComes(loadDayEntry));
+
+/** A screen that asks for a part of the page says after so long that it has not come. */
+const PART_MS = 8_000;
 
 type Playing = {
   readonly session: PackSession;
@@ -119,8 +123,11 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
 
   useEffect(() => {
     setTextSize(textSize());
+    // Without it nothing can be begun here: whoever asks is told so, and goes on once it has come.
+    const late = setTimeout(() => setWhole((known) => known ?? 'nowhere'), PART_MS);
     // What was done before a reload is told even if the session is never gone on with.
     void loadDevice().then(async (device) => {
+      clearTimeout(late);
       await device.flushPending(start.patientId);
       await refresh();
       const pictures =
@@ -136,6 +143,7 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
     // A page left open over midnight shows the new day when it is looked at again.
     document.addEventListener('visibilitychange', seen);
     return () => {
+      clearTimeout(late);
       window.removeEventListener('online', again);
       document.removeEventListener('visibilitychange', seen);
     };
@@ -310,6 +318,21 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
   );
 }
 
+/** Where a screen is to come; after a while in words. */
+function Coming() {
+  const say = useSay();
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), PART_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return (
+    <p role="status" className="p-6">
+      {late ? say('today.notHere') : '…'}
+    </p>
+  );
+}
+
 /** A screen beyond the first, with its texts, which came with the pack. */
 function Later({
   pack,
@@ -322,7 +345,7 @@ function Later({
 }) {
   return (
     <Words words={pack.texts as CompiledWords} language={language}>
-      <Suspense fallback={<p className="p-6">…</p>}>{children}</Suspense>
+      <Suspense fallback={<Coming />}>{children}</Suspense>
     </Words>
   );
 }

@@ -8,6 +8,7 @@ import { Button } from '../primitives/button';
 import { Dialog } from '../primitives/dialog';
 import { KindLines } from './kind-lines';
 import { KindSign } from './kinds';
+import { Reckoning } from './reckoning';
 
 const WEEKS = 12;
 
@@ -23,14 +24,17 @@ export function ProgrammeRehearsal({
 }: Pick<ProgrammeQuestion, 'lines' | 'rounds'> & { name: string; onClose: () => void }) {
   const [seed, setSeed] = useState(0.21);
   const [courses, setCourses] = useState<ProgrammeAnswer | null>(null);
+  const [missing, setMissing] = useState(false);
   const [kind, setKind] = useState<RehearsedKind>('average');
   useEffect(() => {
     setCourses(null);
+    setMissing(false);
     const worker = new Worker(
       new URL('../../workers/rehearse-programme.worker.ts', import.meta.url),
       { type: 'module' },
     );
     worker.onmessage = (event: MessageEvent<ProgrammeAnswer>) => setCourses(event.data);
+    worker.onerror = () => setMissing(true);
     worker.postMessage({ lines, rounds, weeks: WEEKS, seed } satisfies ProgrammeQuestion);
     return () => worker.terminate();
   }, [lines, rounds, seed]);
@@ -44,9 +48,7 @@ export function ProgrammeRehearsal({
       about="Made-up patients who take every proposal, each line for itself. Ours, no source: a course to expect, no promise."
     >
       {courses === null ? (
-        <p className="text-soft" role="status">
-          Reckoning …
-        </p>
+        <Reckoning missing={missing} />
       ) : (
         <>
           {lines.every(({ school }) => school === null) && (

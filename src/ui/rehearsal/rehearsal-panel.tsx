@@ -8,6 +8,7 @@ import { useDeskFacts } from '../plan/desk-facts';
 import type { RehearseAnswer, RehearseQuestion } from '@/workers/rehearse.worker';
 import { Button } from '../primitives/button';
 import { KindLines } from './kind-lines';
+import { Reckoning } from './reckoning';
 import { KIND_LINES, KindSign } from './kinds';
 
 const WEEKS = 12;
@@ -31,6 +32,7 @@ export function RehearsalPanel({
   const facts = useDeskFacts();
   const [seed, setSeed] = useState(0.21);
   const [courses, setCourses] = useState<RehearseAnswer | null>(null);
+  const [missing, setMissing] = useState(false);
   const section = useRef<HTMLElement>(null);
   // It opens below the table, and is what was asked for.
   useEffect(() => {
@@ -38,10 +40,12 @@ export function RehearsalPanel({
   }, [courses]);
   useEffect(() => {
     setCourses(null);
+    setMissing(false);
     const worker = new Worker(new URL('../../workers/rehearse.worker.ts', import.meta.url), {
       type: 'module',
     });
     worker.onmessage = (event: MessageEvent<RehearseAnswer>) => setCourses(event.data);
+    worker.onerror = () => setMissing(true);
     const question: RehearseQuestion = {
       exercise,
       dose,
@@ -71,7 +75,7 @@ export function RehearsalPanel({
         </span>
       </div>
       {courses === null ? (
-        <p className="text-soft">Reckoning …</p>
+        <Reckoning missing={missing} />
       ) : (
         <>
           <figure className="grid gap-1">

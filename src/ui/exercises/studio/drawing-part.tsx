@@ -9,6 +9,7 @@ import { bareFigure, figureFrom } from '@/core/studio';
 import { EXERCISES } from '@/catalogue';
 import { AloudCounter } from '../../teach/aloud-counter';
 import { Button } from '../../primitives/button';
+import { sayMissing } from '../../primitives/on-demand';
 import { Choice } from '../../primitives/field';
 import { FigureStudio } from './figure-studio';
 
@@ -68,8 +69,9 @@ export function DrawingPart({
 
 /** The catalogue's drawings come when one is asked for. */
 async function beginFrom(exerciseId: string, onBegin: (figure: Figure) => void) {
-  const { figureOf } = await import('@/catalogue/figures');
-  const figure = figureOf(exerciseId);
+  const drawn = await import('@/catalogue/figures').catch(() => null);
+  if (!drawn) return sayMissing();
+  const figure = drawn.figureOf(exerciseId);
   if (figure) onBegin(figureFrom(figure));
 }
 
