@@ -1,5 +1,5 @@
-import { SHIPPED } from '@/catalogue';
-import { inSessionOrder, orderHints, orderMoves, placeForNew } from '.';
+import { EXERCISES, SHIPPED } from '@/catalogue';
+import { inSessionOrder, orderHints, orderMoves, placeForNew, sessionPlace } from '.';
 
 const exercise = (id: string) => {
   const found = SHIPPED.byId(id);
@@ -23,6 +23,13 @@ describe('the order of a session (common practice, no source)', () => {
   });
   const ordered = (ids: readonly string[]) =>
     inSessionOrder(ids.map(exercise), (one) => one).map(({ id }) => id);
+  it('two of one place stand in any order', () => {
+    for (const place of [200, 300, 500]) {
+      const alike = EXERCISES.filter((one) => sessionPlace(one) === place).slice(0, 2);
+      expect([place, orderHints(alike)]).toEqual([place, []]);
+      expect([place, orderHints([...alike].reverse())]).toEqual([place, []]);
+    }
+  });
   it('opens the low back’s stages with lying face down', () => {
     const stages = ['face-down-lying', 'forearm-prop', 'press-up'];
     expect(ordered(stages)).toEqual(stages);

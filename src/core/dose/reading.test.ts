@@ -1,4 +1,4 @@
-import { parseDose, readDose, readToday } from '.';
+import { parseDose, readDose, readToday, sharedWhen } from '.';
 
 const keys = (line: string, read: typeof readDose) => {
   const dose = parseDose(line);
@@ -20,4 +20,31 @@ it('says of a day how often it may be done beyond what is due', () => {
     expect.stringMatching(/^times/),
   ]);
   expect(keys('10x10s 3/day', readToday)).toEqual(['head.bouts.held']);
+});
+
+describe('what several doses share of their days', () => {
+  const shared = (...lines: readonly string[]) =>
+    sharedWhen(
+      lines.map((line) => {
+        const dose = parseDose(line);
+        if (!dose.ok) throw new Error(dose.say);
+        return dose.value;
+      }),
+    ).map(({ key }) => key);
+
+  it('is said once for all where all of them say it', () => {
+    expect(shared('x10 2/day daily until review', '3x30s 2/day daily until review')).toEqual([
+      'everyDay.exact',
+      'until.review',
+    ]);
+    expect(shared('x10 daily until review', '3x30s every other day until review')).toEqual([
+      'until.review',
+    ]);
+    expect(shared('x10 daily', '3x30s every other day')).toEqual([]);
+  });
+
+  it('is nothing of one dose, or of none', () => {
+    expect(shared('x10 daily until review')).toEqual([]);
+    expect(shared()).toEqual([]);
+  });
 });

@@ -180,6 +180,11 @@ describe('in three voices', () => {
     );
   });
 
+  it('says in each that too few days were told', () => {
+    expect(voices([4, 3, 4]).every((one) => one !== '')).toBe(true);
+    expect(voices([4, 3, 4])[2]).toBe('Worst pain: too few days were told to say how it went.');
+  });
+
   it.each<[number[], string, RegExp]>([
     [fall(42), 'better', /more than day-to-day ups and downs\.$/],
     [fall(42).reverse(), 'worse', /we will look at it together\.$/],

@@ -47,6 +47,18 @@ describe('the course of a line', () => {
     );
   });
 
+  it('takes the place of the nearest step that went, where several went', () => {
+    const step = (exerciseId: string) => ({ ...line('x10', exerciseId), exerciseId });
+    const now3 = { ...line('x10 hold 3s', 'now'), exerciseId: 'tuck-lift' };
+    for (const gone of [
+      ['tuck-lying', 'tuck-lighten'],
+      ['tuck-lighten', 'tuck-lying'],
+    ]) {
+      const versions = [version(1, -20, ...gone.map(step)), version(2, -5, now3)];
+      expect([...courseIn({ versions }, now3).lineages]).toEqual(['tuck-lighten', 'now']);
+    }
+  });
+
   it('is remembered where the line was left out for a while and written anew', () => {
     const again = line('10x5s', 'anew');
     const versions = [

@@ -37,6 +37,12 @@ describe('strips', () => {
       load: kilos === null ? null : { amount: kilos, unit: 'kg' },
     });
 
+    it('is what was counted alone where nothing was lifted', () => {
+      expect(of('3x8-12', [set(1, 10)], [set(1, 12)]).map(({ id }) => id)).toEqual([
+        'counted-tuck',
+      ]);
+    });
+
     it('is what was lifted and what was counted, as it was told', () => {
       const found = of('3x8-12 5kg', [set(1, 10, 5), set(2, 9, 7.5), set(3, 8, 7.5)], undefined, [
         set(1, 12, 10),

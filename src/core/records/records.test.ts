@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import {
+  CoverDraft,
   EventsPosted,
   FirstRunDraft,
   MemberDraft,
@@ -112,6 +113,21 @@ describe('members', () => {
   it('have their address in lower case', () => {
     expect(MemberDraft.parse(member).email).toBe('a@b.example');
     expect(SignInDraft.parse({ email: ' A@B.Example ', password: 'x' }).email).toBe('a@b.example');
+  });
+
+  it('is covered from a day to the same or a later one, by somebody else', () => {
+    const [memberId, coveredBy] = [randomUUID(), randomUUID()];
+    const away = { id: randomUUID(), memberId, coveredBy, from: '2026-03-02', to: '2026-03-02' };
+    expect(CoverDraft.safeParse(away).success).toBe(true);
+    expect(CoverDraft.safeParse({ ...away, to: '2026-03-09' }).success).toBe(true);
+    expect(wrong(CoverDraft, { ...away, to: '2026-03-01' })).toEqual([
+      'to',
+      'The last day away is not before the first.',
+    ]);
+    expect(wrong(CoverDraft, { ...away, coveredBy: memberId })).toEqual([
+      'coveredBy',
+      'Somebody else answers than who is away.',
+    ]);
   });
 
   it('cannot be of a role there is not, or have a short password', () => {

@@ -18,6 +18,7 @@ describe('flags on an exercise', () => {
   });
   it('a breath that is held is breath holding, one that is not is none', () => {
     expect(traits('x6 breath 4-4-4')).toEqual(['breath holding']);
+    expect(traits('x6 breath 4-1-6')).toEqual(['breath holding']);
     expect(traits('x6 breath 4-0-6')).toEqual([]);
     expect(traits('3x60s breath 4-4-4 rpe 4')).toEqual(['long effortful hold', 'breath holding']);
     expect(flagsOn(['pressure or heart'], traits('x6 breath 4-4-4'))).toHaveLength(1);

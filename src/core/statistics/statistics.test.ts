@@ -81,6 +81,9 @@ describe('the test of a monotone trend', () => {
   it('sees nothing where all is tied, or nothing was told', () => {
     expect(trendTest(series(5, 5, 5, 5))).toMatchObject({ score: 0, tau: 0, z: 0 });
     expect(trendTest([])).toMatchObject({ score: 0, z: 0 });
+    // n(n−1)(2n+5)∕18 for readings without ties (Kendall 1975).
+    expect(trendTest(series(1, 2)).variance).toBe(1);
+    expect(trendTest(series(1, 2, 3)).variance).toBeCloseTo(11 / 3, 12);
   });
 
   it('does not care for the order in which readings arrive', () => {
@@ -267,6 +270,8 @@ describe('the interval of a mean', () => {
   // scipy.stats.t.interval of these very values.
   it.each([
     [[0.4, 0.9, 0.55, 0.7, 0.2], 0.215672, 0.884328],
+    // Two values are an interval of t for one degree of freedom, 12.706 times half their distance (any table of t).
+    [[1, 3], -10.706205, 14.706205],
     [[0.4, 0.9, 0.55, 0.7, 0.2, 0.95, 0.6, 0.8, 0.75, 0.5, 0.33], 0.446906, 0.767639],
   ])('agrees with a reference library', (values, low, high) => {
     const found = meanInterval(values);

@@ -186,6 +186,13 @@ describe('loads of the ten-rep maximum', () => {
     expect(next).toMatchObject({ move: 'choose load', choices: ['3x10 5/10/12.5kg rest 2min'] });
   });
 
+  it('asks how many more could be done where ten were and nothing in reserve was told', () => {
+    const told = three({ sets: [10, 10, 10], effort: null });
+    const found = at('ascending', '3x10 5/7.5/10kg rest 2min', { logs: told });
+    expect(found).toMatchObject({ move: 'ask', asks: 'ten-rep maximum' });
+    expect(found.why).toContain('Ten with 10 kg, and nothing in reserve was told');
+  });
+
   it('asks for the ten-rep maximum once, and takes it from what the phone was told', () => {
     const percents = '3x10 50/75/100% 10rm rest 2min';
     expect(at('ascending', percents)).toMatchObject({ move: 'ask', asks: 'ten-rep maximum' });
