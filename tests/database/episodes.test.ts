@@ -23,6 +23,15 @@ const add = async (name: string, change: object = {}) =>
 const found = async (typed: string) =>
   (await findPatients(stage.practitioner, typed)).map(({ name }) => name);
 
+const discharge = (patientId: string) =>
+  signLetter(stage.practitioner, {
+    id: randomUUID(),
+    patientId,
+    kind: 'discharge',
+    words: '',
+    forReferrer: false,
+  } as never);
+
 describe('episodes', () => {
   it('follow each other, and the earlier ones stay to read', async () => {
     const id = await add('Returning Patient', { complaint: 'Neck', area: 'neck' });
@@ -41,13 +50,7 @@ describe('episodes', () => {
       on: today(),
       body: { activity: 'Row to the skerry', by: null, reachedOn: null },
     } as never);
-    await signLetter(stage.practitioner, {
-      id: randomUUID(),
-      patientId: id,
-      kind: 'discharge',
-      words: '',
-      forReferrer: false,
-    } as never);
+    await discharge(id);
     await another();
     const patient = await patientOf(stage, id);
     const [second, first] = await episodesOf(patient.clinicId, patient.id);
@@ -81,13 +84,7 @@ describe('episodes', () => {
     await prescribe(stage.practitioner, id, [line]);
     const sent = async () => (await sentTo(stage.practitioner.clinicId, id)).at(-1)?.lines[0];
     const first = await sent();
-    await signLetter(stage.practitioner, {
-      id: randomUUID(),
-      patientId: id,
-      kind: 'discharge',
-      words: '',
-      forReferrer: false,
-    } as never);
+    await discharge(id);
     await openAnother(stage.practitioner, {
       id: randomUUID(),
       patientId: id,
