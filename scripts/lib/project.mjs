@@ -61,7 +61,8 @@ export function ensurePackages({ tools = true } = {}) {
   if (stampIs(stamp, all) || (!tools && stampIs(stamp, some))) return;
   console.log('Installing packages …');
   const omitted = tools ? [] : ['--omit=dev'];
-  run('npm', ['ci', ...omitted, '--no-audit', '--no-fund', '--loglevel=error']);
+  // What the lock names never changes: a package that is kept already is not asked about again.
+  run('npm', ['ci', ...omitted, '--prefer-offline', '--no-audit', '--no-fund', '--loglevel=error']);
   writeFileSync(stamp, tools ? all : some);
 }
 
