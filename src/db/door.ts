@@ -22,7 +22,7 @@ import { processWide } from './process-wide';
 type House = { client: Client; db: LibSQLDatabase; queue: Promise<unknown> };
 
 /** Client and queue, which every copy of this module must share. */
-const place = processWide<House>('database');
+const kept = processWide<House>('database');
 
 /** Longest synchronous wait for another process's write, in milliseconds: nobody else is answered meanwhile. */
 const WAIT_MS = 20;
@@ -78,7 +78,7 @@ export function databaseKey(
 const ONE_CONNECTION = { concurrency: 1 };
 
 function house(): House {
-  const open = place.value;
+  const open = kept.value;
   if (open) return open;
   const url = databaseUrl();
   if (url.startsWith('file:')) {
@@ -96,7 +96,7 @@ function house(): House {
     ...(encryptionKey ? { encryptionKey } : {}),
   });
   const made = { client, db: drizzle(client), queue: Promise.resolve() };
-  place.value = made;
+  kept.value = made;
   return made;
 }
 
@@ -283,8 +283,8 @@ export async function copyDatabase(to: string): Promise<void> {
 
 /** Closes the client; the next call opens it again. For tests and scripts. */
 export function closeDatabase(): void {
-  place.value?.client.close();
-  place.value = undefined;
+  kept.value?.client.close();
+  kept.value = undefined;
 }
 
 /** Rows of an index looked at for its statistics: enough for the order of a join, a few milliseconds. */

@@ -1,5 +1,5 @@
 import { rmSync } from 'node:fs';
-import { createClient } from '@libsql/client';
+import { type Client, createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import {
   AlreadyThere,
@@ -12,6 +12,7 @@ import {
   write,
 } from '@/db';
 import { PATIENCE_MS, read, rowsOf, setPatience } from '@/db/door';
+import { processWide } from '@/db/process-wide';
 import { failedAttempt } from '@/db/schema';
 import { ZONE, instant, makeClinic, member, useDatabase } from '../support/clinic';
 import { share } from '../support/runs';
@@ -148,6 +149,32 @@ describe('a write that cannot be carried out', () => {
       `${String(error)} ${JSON.stringify(error)} ${(error as Error).stack ?? ''}`,
     ).not.toContain(planted);
     expect((error as Error).cause).toBeUndefined();
+  });
+});
+
+describe('a read', () => {
+  /** The client behind the door, which fails once by this. */
+  const failingOnce = (say: string) => {
+    const client = processWide<{ client: Client }>('database').value?.client;
+    if (!client) throw new Error('no database is open');
+    return jest.spyOn(client, 'execute').mockRejectedValueOnce(new Error(say));
+  };
+
+  it('that meets a lock is made once more, over another connection', async () => {
+    await write((db) => [db.insert(failedAttempt).values({ what: 'one', at: instant(1) })]);
+    const asked = failingOnce('SQLITE_BUSY: database is locked');
+    expect(await stored()).toEqual(new Set(['one']));
+    expect(asked).toHaveBeenCalledTimes(2);
+    asked.mockRestore();
+  });
+
+  it('that fails by anything else fails at once, and its error tells nothing of what was asked', async () => {
+    const asked = failingOnce('SQLITE_ERROR: no such column: secret_word');
+    const error = await stored().catch((thrown: unknown) => thrown);
+    expect(asked).toHaveBeenCalledTimes(1);
+    expect(error).toBeInstanceOf(DatabaseFailure);
+    expect(String(error)).not.toContain('secret_word');
+    asked.mockRestore();
   });
 });
 
