@@ -1,36 +1,19 @@
-import type { Dialog, HTTPRequest, Page } from 'puppeteer-core';
+import type { Dialog, Page } from 'puppeteer-core';
 import { ENGLISH } from '@/catalogue';
-import { DESK, PHONE, beMember, clickAt, freshPage, goTo, press, says } from '../support/browser';
+import { DESK, PHONE, beMember, clickAt, freshPage, press, says } from '../support/browser';
 import { device, prescribe, screenedPatient } from '../support/clinic';
+import { withoutParts } from '../support/cut-off';
 import { doseOf } from '../support/desk';
 import { browserStage } from '../support/browser-stage';
 
 /** Parts of a page that come when it is at rest, and a connection that is gone by then. */
 const stage = browserStage();
 
-/** Lets no script come to a page that the HTML of this address does not name, until they are let through. */
-async function withoutParts(page: Page, path: string, cookie: string) {
-  // Asked for by another: nothing may lie in this browser's cache.
-  const address = `${stage.server.origin}${path}`;
-  const html = await (await fetch(address, { headers: { cookie } })).text();
-  const named = new Set([...html.matchAll(/src="([^"]+\.js)"/g)].map(([, src]) => src));
-  let isCut = true;
-  const refuse = (request: HTTPRequest) => {
-    const { pathname } = new URL(request.url());
-    const isPart = pathname.endsWith('.js') && !named.has(pathname);
-    void (isCut && isPart ? request.abort() : request.continue());
-  };
-  await page.setRequestInterception(true);
-  page.on('request', refuse);
-  await goTo(page, address);
-  return () => (isCut = false);
-}
-
 async function desk(path: string) {
   const page = await freshPage(stage.browser, DESK);
   const { token } = stage.practitioner;
   await beMember(page, stage.server.origin, token);
-  const through = await withoutParts(page, path, `dl_member=${token}`);
+  const through = await withoutParts(page, `${stage.server.origin}${path}`, `dl_member=${token}`);
   return { page, through };
 }
 
@@ -88,7 +71,11 @@ it('says on the phone that the exercises have not come, and begins once they hav
   const phone = await freshPage(stage.browser, PHONE);
   const cookie = { name: 'dl_patient', value: token };
   await phone.browserContext().setCookie({ ...cookie, domain: 'localhost', path: '/' });
-  const through = await withoutParts(phone, '/today', `${cookie.name}=${cookie.value}`);
+  const through = await withoutParts(
+    phone,
+    `${stage.server.origin}/today`,
+    `${cookie.name}=${cookie.value}`,
+  );
   await press(phone, ENGLISH.texts['today.begin']);
   await says(phone, ENGLISH.texts['today.notHere']);
   through();

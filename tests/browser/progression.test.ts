@@ -10,6 +10,7 @@ import { patientOf } from '../support/stage';
 import { PHONE, clickAt, freshPage, goTo, press, reloaded, says, textOf } from '../support/browser';
 import { browserStage } from '../support/browser-stage';
 import { DAY_MS, type Life, beginLife, liveOn } from '../support/life';
+import { withoutParts } from '../support/cut-off';
 import { today } from '../support/clinic';
 import { eventually } from '../support/record';
 
@@ -213,6 +214,27 @@ describe('the morning after', () => {
     await says(slow, 'Saved. Thank you.');
     await eventually(async () => expect(await soreness(life)).toBe('none'));
     await slow.close();
+    await phone.close();
+  }, 300_000);
+
+  it('is not lost where the part of the page that keeps it was cut off (long)', async () => {
+    const { life, phone } = await phoneOf('Redwing Holm');
+    const cookies = await phone.browserContext().cookies();
+    const cut = await freshPage(stage.browser, PHONE);
+    await cut.browserContext().setCookie(...cookies);
+    const through = await withoutParts(
+      cut,
+      `${stage.server.origin}/today`,
+      cookies.map(({ name, value }) => `${name}=${value}`).join('; '),
+    );
+    await press(cut, 'None');
+    await says(cut, '…');
+    expect(await textOf(cut)).not.toContain('Saved. Thank you.');
+    expect(await soreness(life)).toBeNull();
+    through();
+    await says(cut, 'Saved. Thank you.');
+    await eventually(async () => expect(await soreness(life)).toBe('none'));
+    await cut.close();
     await phone.close();
   }, 300_000);
 

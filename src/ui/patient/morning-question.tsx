@@ -38,11 +38,13 @@ export function MorningQuestion({
   const say = useSay();
   const inWords = useDay();
   const [told, setTold] = useState<Soreness | null>(null);
+  // What keeps it may be late: it is said to be saved once it is.
+  const [kept, setKept] = useState<Soreness | null>(null);
   const morning = addDays(of, 1);
 
   function answer(soreness: Soreness) {
     setTold(soreness);
-    void tell(morning, soreness);
+    void tell(morning, soreness).then(() => setKept(soreness));
   }
   const answers = useRef(answer);
   useEffect(() => {
@@ -94,7 +96,9 @@ export function MorningQuestion({
           </div>
         </>
       )}
-      {told !== null && told !== 'some' && <p role="status">{say('morning.saved')}</p>}
+      {told !== null && told !== 'some' && (
+        <p role="status">{kept === told ? say('morning.saved') : '…'}</p>
+      )}
       {told === 'flare' && (
         <button type="button" className={`${ANSWER} text-action`} onClick={onLater}>
           {say('day.title')}
