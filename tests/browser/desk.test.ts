@@ -187,7 +187,7 @@ it('tells each of two who are writing, and brings an unsaved desk back on anothe
   expect(await textOf(elsewhere)).not.toContain('Your unsaved desk is back');
 });
 
-it('moves a line by its handle, with the mouse and with keys, and what is typed in it stays', async () => {
+it('moves a line by its handle, with the mouse and with keys, and what is typed in it stays (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   await prescribe(
     stage.practitioner,
