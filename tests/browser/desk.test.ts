@@ -263,3 +263,38 @@ it('gives the focus back to where it was when a dialog closes', async () => {
   await closed(link);
   expect(page.problems).toEqual([]);
 });
+
+it('moves a line by its handle with keys alone (long)', async () => {
+  const patientId = await screenedPatient(stage.practitioner);
+  await prescribe(
+    stage.practitioner,
+    patientId,
+    ['tuck-lying', 'wall-press', 'blade-set'].map((exerciseId) => ({
+      exerciseId,
+      dose: '3x10 hold 5s rest 60s daily',
+    })),
+  );
+  const page = await stage.open(`/patients/${patientId}/plan`);
+  const handle = '[aria-label="Drag Blade set, down and back to another place"]';
+  await page.waitForSelector(handle, { visible: true });
+  await page.focus(handle);
+  await page.keyboard.press('Space');
+  await page.waitForSelector(`${handle}[aria-pressed=true]`);
+  await page.keyboard.press('ArrowUp');
+  // As it is read aloud: dropped before, it would stay where it was.
+  await page.waitForFunction(
+    (selector) => {
+      const over = document.querySelector(selector)?.closest('.desk-row')?.id.replace('line-', '');
+      return document.body.textContent?.includes(`was moved over droppable area ${over}`);
+    },
+    {},
+    '[aria-label^="Drag Wall press"]',
+  );
+  await page.keyboard.press('Space');
+  await page.waitForFunction(() =>
+    document
+      .querySelectorAll('.desk-row')[1]
+      ?.querySelector('[aria-label="Dose of Blade set, down and back"]'),
+  );
+  expect(page.problems).toEqual([]);
+});
