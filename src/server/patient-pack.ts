@@ -15,12 +15,13 @@ import {
   type PlainDay,
   type PlainSession,
   type Rest,
+  beatOf,
   packDays,
   shareOfDay,
 } from '@/core/exchange';
 import { openSpans } from '@/core/opening-hours';
 import { dateIn } from '@/core/schedule';
-import { type LocalDate, addDays, dateInWords } from '@/core/units';
+import { type LocalDate, addDays, dateInWords, momentsOfWeek } from '@/core/units';
 import { clinicById, pausesOf } from '@/db';
 import type { PatientHere } from './access';
 import { now } from './clock';
@@ -63,7 +64,7 @@ export async function patientClinic(here: PatientHere): Promise<PatientPack['cli
     ...(emergencyNumber === '' ? {} : { emergencyNumber }),
     ...(afterHoursPhone === '' ? {} : { afterHoursPhone }),
     ...(readsReports === '' ? {} : { readsReports }),
-    ...(open.length === 0 ? {} : { open }),
+    ...(open.length === 0 ? {} : { open, week: momentsOfWeek(languageFor(here.patient).tag) }),
   };
 }
 
@@ -142,13 +143,31 @@ function dayInWords({ sessions, extra, rest, ...day }: PlainDay, language: Langu
     ...session,
     label: slot ? slotText(slot, language) : sayToPatient(language, 'session.needed'),
   });
+  const beats = beatsInWords(sessions, language);
   return {
     ...day,
     dateText: dateInWords(day.date, language.tag),
     sessions: sessions.map(named),
+    ...(Object.keys(beats).length === 0 ? {} : { beats }),
     extra: extra && named(extra),
     restText: restText(rest, language),
   };
+}
+
+/** "Every 2 hours", by the minutes between two of its sessions. */
+function beatsInWords(
+  sessions: readonly PlainSession[],
+  language: Language,
+): NonNullable<PackDay['beats']> {
+  const beats = sessions.flatMap((session) => beatOf(session) ?? []);
+  return Object.fromEntries(
+    beats.map((minutes) => [
+      minutes,
+      minutes % 60 === 0
+        ? sayToPatient(language, 'today.everyHours', { hours: minutes / 60 })
+        : sayToPatient(language, 'today.everyMinutes', { minutes }),
+    ]),
+  );
 }
 
 function restText(rest: Rest, language: Language): string {

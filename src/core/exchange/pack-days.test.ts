@@ -1,8 +1,10 @@
 import { FIRST } from '../../../tests/support/programme-cases';
 import { recordCase } from '../../../tests/support/record-cases';
 import { asLine, drawnCases, rounded } from '../../../tests/support/worked';
-import { addDays } from '../units';
+import type { Zone } from '../schedule';
+import { HOUR_MS, addDays, localDate } from '../units';
 import { type PackFacts, type PackPause, packDays, shareOfDay } from './pack-days';
+import { type PackDay, dateByPack } from './patient-pack';
 
 const CASES = drawnCases(recordCase, 14, 61).map(({ record, today }): PackFacts => ({
   ...record.facts,
@@ -32,6 +34,44 @@ describe('the days a phone carries', () => {
         for (const session of [...sessions, ...(extra ? [extra] : [])])
           for (const place of session.lines) expect(lines[place]).toBeDefined();
     }
+  });
+
+  it('end at midnight with the patient, also where clocks are changed', () => {
+    const ends = (today: string, zone: string) =>
+      packDays({ ...one, today: localDate(today), zone: zone as Zone }, at).days.map(
+        ({ until = 0 }) => until,
+      );
+    const inHours = (moments: readonly number[]) =>
+      moments.slice(1).map((moment, place) => (moment - (moments[place] ?? 0)) / HOUR_MS);
+    expect(new Date(ends('2026-11-25', 'Europe/Lisbon')[0] ?? 0).toISOString()).toBe(
+      '2026-11-26T00:00:00.000Z',
+    );
+    expect(new Date(ends('2026-11-25', 'Asia/Kolkata')[0] ?? 0).toISOString()).toBe(
+      '2026-11-25T18:30:00.000Z',
+    );
+    expect(inHours(ends('2026-10-24', 'Europe/Lisbon'))).toEqual([25, 24, 24, 24, 24, 24, 24]);
+    expect(inHours(ends('2026-03-27', 'Europe/Lisbon'))).toEqual([24, 23, 24, 24, 24, 24, 24]);
+    // Here the clocks go on at midnight: that day begins at one.
+    expect(new Date(ends('2026-09-05', 'America/Santiago')[0] ?? 0).toISOString()).toBe(
+      '2026-09-06T04:00:00.000Z',
+    );
+  });
+
+  it('say which of them it is, between when the pack was made and the last one’s end', () => {
+    const [first, ...later] = packDays({ ...one, zone: 'Europe/Lisbon' as Zone }, at).days.map(
+      ({ date, until }) => ({ date, ...(until === undefined ? {} : { until }) }) as PackDay,
+    );
+    if (!first?.until) throw new Error('no day');
+    const pack = { at: first.until - 5 * HOUR_MS, days: [first, ...later] as const };
+    expect(dateByPack(pack, pack.at - 1)).toBeNull();
+    expect(dateByPack(pack, pack.at)).toBe(one.today);
+    expect(dateByPack(pack, first.until - 1)).toBe(one.today);
+    expect(dateByPack(pack, first.until)).toBe(on(1));
+    const last = later.at(-1)?.until ?? 0;
+    expect(dateByPack(pack, last - 1)).toBe(on(7));
+    expect(dateByPack(pack, last)).toBeNull();
+    const before = { date: first.date } as PackDay;
+    expect(dateByPack({ ...pack, days: [before, ...later] }, pack.at)).toBeNull();
   });
 
   it('tell of sessions done today only', () => {

@@ -5,6 +5,9 @@ import {
   type DaySession,
   type SessionSlot,
   type WakingHours,
+  type WallMinute,
+  type Zone,
+  instantAt,
   sessionsOn,
   timesPerDay,
   versionOn,
@@ -31,7 +34,7 @@ export type Rest =
 export type PlainSession = Omit<PackSession, 'label'> & { readonly slot: SessionSlot | null };
 
 /** A day of a pack before it has its words. */
-export type PlainDay = Pick<PackDay, 'date' | 'paused' | 'programme'> & {
+export type PlainDay = Pick<PackDay, 'date' | 'until' | 'paused' | 'programme'> & {
   readonly sessions: readonly PlainSession[];
   readonly extra: PlainSession | null;
   readonly rest: Rest;
@@ -39,11 +42,14 @@ export type PlainDay = Pick<PackDay, 'date' | 'paused' | 'programme'> & {
 
 export type PackFacts = {
   readonly today: LocalDate;
+  readonly zone: Zone;
   readonly waking: WakingHours;
   readonly versions: readonly SentVersion[];
   readonly pauses: readonly PackPause[];
   readonly done: ReadonlyMap<LocalDate, DayDone>;
 };
+
+const MIDNIGHT = 0 as WallMinute;
 
 /** Today and so many more days live on the device. */
 const DAYS_AHEAD = 7;
@@ -97,6 +103,7 @@ function packDay(
   const shown = paused === 'no' ? day : null;
   return {
     date,
+    until: instantAt(facts.zone, addDays(date, 1), MIDNIGHT),
     paused,
     programme: version && {
       id: version.programmeId,

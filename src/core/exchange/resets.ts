@@ -18,7 +18,7 @@ export type SplitSessions = {
 };
 
 /** The minutes between the sessions of a beat, from its key; null for a session of its own. */
-function beatOf({ key }: PackSession): number | null {
+export function beatOf({ key }: Pick<PackSession, 'key'>): number | null {
   const beat = /^every-(\d+)-\d+$/.exec(key)?.[1];
   return beat === undefined ? null : Number(beat);
 }

@@ -6,6 +6,7 @@ export * from './isolated';
 export * from './local-date';
 export * from './measure-units';
 export * from './milliseconds';
+export * from './moment-text';
 export * from './range';
 export * from './result';
 export * from './seconds';

@@ -4,14 +4,7 @@ import { setupI18n } from '@lingui/core';
 import { type ReactNode, createContext, useContext, useMemo } from 'react';
 import type { CompiledWords, PatientWord } from '@/catalogue';
 import { CHOSEN_BY, writtenWay } from '@/catalogue/messages/written-way';
-import {
-  type LocalDate,
-  dateFormat,
-  dateInWords,
-  dayAndMonthText,
-  intlTag,
-  isolated,
-} from '@/core/units';
+import { type LocalDate, dateInWords, dayAndMonthText, intlTag, isolated } from '@/core/units';
 
 /** Says a fixed text of the patient's screens. */
 export type Say = (key: PatientWord, values?: Readonly<Record<string, string | number>>) => string;
@@ -52,18 +45,6 @@ export function useSay(): Say {
 /** The language of the screen, BCP 47. */
 export function useLanguage(): string {
   return useContext(LanguageContext);
-}
-
-/** Says a moment as a person would, in the language of the screen and this phone's own time. */
-export function useMoment(): (at: number, how?: 'day and time' | 'time') => string {
-  const language = useContext(LanguageContext);
-  return (at, how = 'day and time') =>
-    dateFormat(language, {
-      ...(how === 'time' ? {} : { weekday: 'long' as const }),
-      hour: '2-digit',
-      minute: '2-digit',
-      hourCycle: 'h23',
-    }).format(at);
 }
 
 /** Says a day as a person would, in the language of the screen: nobody reads 2026-11-23. */

@@ -35,7 +35,12 @@ export function Sessions({
   return (
     <ul className="grid gap-3">
       {rows.map((row) => (
-        <ResetsRow key={row.key} row={row} onBegin={onBegin} />
+        <ResetsRow
+          key={row.key}
+          row={row}
+          called={day.beats?.[row.minutesApart]}
+          onBegin={onBegin}
+        />
       ))}
       {shown.map((session) => {
         const done = session.key !== 'as-needed' && isOver(session);
@@ -91,16 +96,20 @@ export function Sessions({
 /** All resets of one beat: how many are done, when the next is, and one button. */
 function ResetsRow({
   row: { minutesApart, count, done, now },
+  called,
   onBegin,
 }: {
   row: Resets;
+  /** Its name; a pack of before does not say it. */
+  called: string | undefined;
   onBegin: (session: PackSession, end: 'least' | 'most') => void;
 }) {
   const say = useSay();
   const name =
-    minutesApart % 60 === 0
+    called ??
+    (minutesApart % 60 === 0
       ? say('today.everyHours', { hours: minutesApart / 60 })
-      : say('today.everyMinutes', { minutes: minutesApart });
+      : say('today.everyMinutes', { minutes: minutesApart }));
   return (
     <li className="grid gap-2 border-t border-hair pt-3">
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">

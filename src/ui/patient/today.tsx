@@ -94,7 +94,7 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
     }
     const lookAt = async () => {
       const of = newest.current;
-      const date = localToday(start.zone, Date.now() + skew.current);
+      const date = localToday(of ?? start, Date.now() + skew.current);
       const state = await device.deviceState(start.patientId, date);
       const day = of ? dayOfPack(of, date) : null;
       setToday(date);

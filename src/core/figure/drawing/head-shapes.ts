@@ -1,15 +1,14 @@
 import { type Frame, type Vec } from '../body';
 import {
   COLUMNS,
-  HAIR_EDGE,
   HEAD_MIDDLE,
-  SKIN,
+  skinPoints,
   type Spot,
-  faceSpot,
-  sideSpot,
+  hairEdgeSpots,
 } from '../surface/head-surface';
 import { type Sight, along, place, sightOf } from '../surface/sight';
 import { BINS, type Silhouette, binOf, outlinePoint, silhouetteOf } from '../surface/silhouette';
+import { FOLDS, RIDGE, RIMS, faceLines } from './face-lines';
 import { type Point, closed, line, simpler, smooth } from './outline';
 import type { Shape } from './shape';
 import type { Camera, Seen } from './view';
@@ -70,7 +69,7 @@ function opened([x, y, z]: Vec, degrees: number): Vec {
 
 function lookAt(head: Frame, jaw: number, camera: Camera): Look {
   const sight = sightOf(camera, head);
-  const points = SKIN.map(({ at }) => place(sight, opened(at, jaw)));
+  const points = skinPoints().map(({ at }) => place(sight, opened(at, jaw)));
   const [mx, my] = place(sight, HEAD_MIDDLE);
   return { sight, outline: silhouetteOf(points, COLUMNS, [mx, my]), jaw };
 }
@@ -106,95 +105,6 @@ function seenPieces({ sight, jaw }: Look, spots: readonly Spot[], least = SEEN):
   return pieces.filter(({ length }) => length > 1);
 }
 
-const both = (make: (side: 1 | -1) => readonly Spot[]) => [make(1), make(-1)];
-
-const BROWS = both((s) =>
-  [
-    [3.75, 1.6],
-    [4.15, 2.5],
-    [4.2, 3.6],
-    [3.65, 4.8],
-  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
-);
-const LIDS = both((s) =>
-  [
-    [1.35, 2.05],
-    [1.95, 2.75],
-    [2.0, 3.5],
-    [1.45, 4.4],
-  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
-);
-/** Lids that are shut hang down a little. */
-const CLOSED = both((s) =>
-  [
-    [1.35, 2.0],
-    [0.95, 2.7],
-    [0.9, 3.5],
-    [1.25, 4.4],
-  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
-);
-const EYES = both((s) =>
-  Array.from({ length: 7 }, (_, i) => {
-    const angle = (i / 7) * 2 * Math.PI;
-    return faceSpot(1.45 + 0.55 * Math.sin(angle), (3.2 + 0.5 * Math.cos(angle)) * s);
-  }),
-);
-const WINGS = both((s) =>
-  [
-    [-0.9, 1.75],
-    [-1.6, 1.9],
-    [-1.95, 1.2],
-    [-1.9, 0.5],
-  ].map(([y, z]) => faceSpot(y ?? 0, (z ?? 0) * s)),
-);
-const MOUTH: readonly Spot[] = [2.5, 1.6, 0.7, 0, -0.7, -1.6, -2.5].map((z) =>
-  faceSpot(-4.0 + 0.075 * z * z, z),
-);
-const LIP: readonly Spot[] = [0.9, 0, -0.9].map((z) => faceSpot(-5.35, z));
-const RIDGE: readonly Vec[] = [
-  [9.7, 3.6, 0],
-  [9.35, 2.5, 0],
-  [10.3, 1.0, 0],
-  [11.6, -0.1, 0],
-  [12.2, -0.95, 0],
-  [11.5, -1.75, 0],
-].map(([x, y, z]) => [(x ?? 0) + 0.55, (y ?? 0) + 1.2, z ?? 0]);
-const JAW_LINES = both((s) =>
-  [
-    [-3.0, 68],
-    [-5.0, 62],
-    [-6.2, 50],
-    [-7.2, 36],
-    [-8.0, 24],
-  ].map(([y, b]) => sideSpot(y ?? 0, (b ?? 0) * s)),
-);
-
-/** The ear: its rim and its inner fold, on the side of the head, standing a little off it. */
-const ear = (side: 1 | -1, points: readonly (readonly [x: number, y: number])[]): Vec[] =>
-  points.map(([x, y]) => [x + 0.8, y + 1.2, (7.3 - x * 0.28) * side]);
-const RIM = [
-  [0.5, 0.5],
-  [0.6, 2.0],
-  [-0.3, 3.0],
-  [-1.7, 3.2],
-  [-2.7, 2.2],
-  [-2.6, 0.4],
-  [-1.9, -1.2],
-  [-1.5, -2.8],
-  [-0.7, -3.3],
-  [0.1, -2.6],
-  [0.3, -0.9],
-] as const;
-const FOLD = [
-  [-0.1, 1.9],
-  [-1.3, 2.2],
-  [-1.8, 1.1],
-  [-1.2, -0.3],
-  [-0.9, -1.3],
-] as const;
-const RIMS = [ear(1, RIM), ear(-1, RIM)];
-const FOLDS = [ear(1, FOLD), ear(-1, FOLD)];
-
 /** A head from any side: skin, hair, ears, face. */
 export function headShapes(
   head: Frame,
@@ -203,6 +113,7 @@ export function headShapes(
   eyesClosed = false,
 ): Shape[] {
   const look = lookAt(head, jawDegrees, camera);
+  const lines = faceLines();
   const { sight } = look;
   const near = place(sight, [1, 4, 0])[2] + NEAR_THE_FACE;
   const skin = smooth(reduced(skinLine(look)), true);
@@ -216,15 +127,17 @@ export function headShapes(
       true,
     );
   const fine = [
-    ...[...(eyesClosed ? CLOSED : LIDS), MOUTH].flatMap((spots) => seenPieces(look, spots)),
-    ...WINGS.flatMap((spots) => seenPieces(look, spots, 0.02)),
+    ...[...(eyesClosed ? lines.shutLids : lines.lids), lines.mouth].flatMap((spots) =>
+      seenPieces(look, spots),
+    ),
+    ...lines.wings.flatMap((spots) => seenPieces(look, spots, 0.02)),
     ...noseRidge(look),
     ...ears
       .filter(({ looks }) => looks > 0.3)
       .map(({ fold }) => fold.map((at) => flat(place(sight, at)))),
   ];
-  const faint = [...JAW_LINES, LIP].flatMap((spots) => seenPieces(look, spots, 0.3));
-  const eyes = (eyesClosed ? [] : EYES).filter((spots) =>
+  const faint = [...lines.jaw, lines.lip].flatMap((spots) => seenPieces(look, spots, 0.3));
+  const eyes = (eyesClosed ? [] : lines.eyes).filter((spots) =>
     spots.every(({ looks }) => along(sight, looks)[2] > 0.05),
   );
   const shapes: Shape[] = [
@@ -239,7 +152,8 @@ export function headShapes(
     { tone: 'mark', d: fine.map((points) => smooth(points)).join(''), near: near + 0.04 },
     {
       tone: 'brow',
-      d: BROWS.flatMap((spots) => seenPieces(look, spots))
+      d: lines.brows
+        .flatMap((spots) => seenPieces(look, spots))
         .map((points) => smooth(points))
         .join(''),
       near: near + 0.05,
@@ -266,9 +180,10 @@ function noseRidge({ sight }: Look): Point[][] {
 /** The hair that is seen: between its edge where that looks at the viewer, and the outline of the head. */
 function hairShape(look: Look): string {
   const { sight, outline } = look;
-  const hairy = (bin: number) => SKIN[outline.by[((bin % BINS) + BINS) % BINS] ?? 0]?.hair ?? false;
+  const hairy = (bin: number) =>
+    skinPoints()[outline.by[((bin % BINS) + BINS) % BINS] ?? 0]?.hair ?? false;
   const [, , middle] = place(sight, HEAD_MIDDLE);
-  const seen = HAIR_EDGE.map(({ at, looks }) => {
+  const seen = hairEdgeSpots().map(({ at, looks }) => {
     const here = place(sight, at);
     // A nape that is tipped under looks at the viewer too, but the head is before it.
     return { at: flat(here), seen: along(sight, looks)[2] > 0 && here[2] > middle - BEHIND_CM };
@@ -340,6 +255,7 @@ function rimOf({ outline }: Look, from: number, length: number, step: 1 | -1 = 1
 /** Only the outline and the face's direction, for where the head was before. */
 export function headBefore(head: Frame, jaw: number, camera: Camera): string {
   const look = lookAt(head, jaw, camera);
-  const face = [...LIDS, MOUTH].flatMap((spots) => seenPieces(look, spots));
+  const { lids, mouth } = faceLines();
+  const face = [...lids, mouth].flatMap((spots) => seenPieces(look, spots));
   return smooth(reduced(skinLine(look)), true) + face.map((points) => line(points)).join('');
 }

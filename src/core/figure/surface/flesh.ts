@@ -3,7 +3,7 @@ import type { Camera } from '../drawing/view';
 import { type BodyRings, bodyRings } from './body-rings';
 import { FOOT_BALLS } from './foot';
 import { handBalls } from './hand';
-import { SKIN } from './head-surface';
+import { skinPoints } from './head-surface';
 import { type Ring, skinAt } from './section';
 
 /** A point of the body's skin in the room, or a ball of its flesh, in cm. */
@@ -30,7 +30,7 @@ export function fleshOf(skeleton: Skeleton, pose: Pose): Flesh[] {
       'head',
       skeleton,
       'head',
-      SKIN.map(({ at }) => [at, 0] as const),
+      skinPoints().map(({ at }) => [at, 0] as const),
       1,
     ),
     ...sideOf('Right', 'right', skeleton, rings),

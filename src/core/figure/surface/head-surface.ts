@@ -116,12 +116,6 @@ export function faceAt(y: number, z: number): Vec {
 }
 
 const ANGLES = [0, 6, 12, 19, 28, 40, 54, 70, 86, 104, 124, 146, 165, 180];
-const CIRCLE = [
-  ...ANGLES,
-  ...ANGLES.slice(1, -1)
-    .reverse()
-    .map((degrees) => -degrees),
-];
 
 /** The hair's edge: how high it is at each bearing from the face (0) over the ear (90) to the nape (180). */
 const HAIRLINE: readonly (readonly [bearing: number, y: number])[] = [
@@ -161,14 +155,36 @@ const shifted = ([x, y, z]: Vec): Vec => [x + TRAGUS[0], y + TRAGUS[1], z + TRAG
 
 export type SkinPoint = { readonly at: Vec; readonly hair: boolean };
 
-/** Every point of the skin once, in the head's own frame, row after row from crown to chin. */
-export const SKIN: readonly SkinPoint[] = ROWS.flatMap((one) =>
-  CIRCLE.map((degrees) => {
-    const at = onRow(one, degrees);
-    return { at: shifted(at), hair: isHair(at) };
-  }),
-);
-export const COLUMNS = CIRCLE.length;
+const onTheLeft = ([x, y, z]: Vec): Vec => [x, y, -z];
+
+function allOverTheSkin(): readonly SkinPoint[] {
+  return ROWS.flatMap((one) => {
+    const right = ANGLES.map((degrees) => {
+      const at = onRow(one, degrees);
+      return { at: shifted(at), hair: isHair(at) };
+    });
+    // Both sides of a head are one another's mirror; reckoning each would cost a phone twice the time.
+    const left = right
+      .slice(1, -1)
+      .reverse()
+      .map(({ at, hair }) => ({ at: onTheLeft(at), hair }));
+    return [...right, ...left];
+  });
+}
+
+let skin: readonly SkinPoint[] | null = null;
+
+/**
+ * Every point of the skin once, in the head's own frame, row after row from crown to chin. Found when a head
+ * is first drawn: a page that only fetches the drawing does not wait for it.
+ */
+export function skinPoints(): readonly SkinPoint[] {
+  skin ??= allOverTheSkin();
+  return skin;
+}
+
+/** As many points stand in each row. */
+export const COLUMNS = 2 * ANGLES.length - 2;
 
 /** A place of the face with the way its skin looks, in the head's frame. */
 export type Spot = { readonly at: Vec; readonly looks: Vec };
@@ -190,19 +206,30 @@ export function faceSpot(y: number, z: number): Spot {
   return spot(faceAt(y, z), faceAt(y, z + (z < 0 ? -0.3 : 0.3)), faceAt(y + 0.3, z));
 }
 
+/** @param bearing 0 in front, 90 over the right ear, -90 over the left one */
 export function sideSpot(y: number, bearing: number): Spot {
-  const mirror = ([a, b, c]: Vec): Vec => (bearing < 0 ? [a, b, -c] : [a, b, c]);
   const at = Math.abs(bearing);
   const more = at > 170 ? -4 : 4;
-  return spot(
-    mirror(skinToward(y, at)),
-    mirror(skinToward(y, at + more)),
-    mirror(skinToward(y + 0.4, at)),
-  );
+  const right = spot(skinToward(y, at), skinToward(y, at + more), skinToward(y + 0.4, at));
+  return bearing < 0 ? leftOf(right) : right;
 }
 
-/** Round the head along the hair's edge, from the left nape over the forehead to the right nape. */
-export const HAIR_EDGE: readonly Spot[] = [
-  ...[...HAIRLINE].reverse().map(([bearing, y]) => sideSpot(y, -bearing)),
-  ...HAIRLINE.slice(1, -1).map(([bearing, y]) => sideSpot(y, bearing)),
-];
+/** The same place on the left. */
+export const leftOf = ({ at, looks }: Spot): Spot => ({
+  at: onTheLeft(at),
+  looks: onTheLeft(looks),
+});
+
+let hairEdgeOnSkin: readonly Spot[] | null = null;
+
+/**
+ * Round the head along the hair's edge, from the left nape over the forehead to the right nape. Found on the
+ * skin when hair is first drawn.
+ */
+export function hairEdgeSpots(): readonly Spot[] {
+  if (!hairEdgeOnSkin) {
+    const right = HAIRLINE.map(([bearing, y]) => sideSpot(y, bearing));
+    hairEdgeOnSkin = [...right.slice(1).map(leftOf).reverse(), ...right.slice(0, -1)];
+  }
+  return hairEdgeOnSkin;
+}

@@ -4,7 +4,7 @@ import { Pen, type Point } from '../drawing/pen';
 import { disc, roundAbout, simpler, smooth } from '../drawing/outline';
 import { cameraFor } from '../drawing/view';
 import { fleshOf } from './flesh';
-import { COLUMNS, HAIR_EDGE, HEAD_MIDDLE, SKIN, faceAt } from './head-surface';
+import { COLUMNS, hairEdgeSpots, HEAD_MIDDLE, skinPoints, faceAt } from './head-surface';
 import { type Ring, looksAt, skinAt, touch } from './section';
 import { BINS, outlinePoint, silhouetteOf } from './silhouette';
 
@@ -124,7 +124,7 @@ describe('an outline', () => {
 
 describe('a head', () => {
   it('is seen whole from its middle: every edge of its skin has one outline', () => {
-    const seen = SKIN.map(({ at }) => at);
+    const seen = skinPoints().map(({ at }) => at);
     const { far } = silhouetteOf(seen, COLUMNS, [HEAD_MIDDLE[0], HEAD_MIDDLE[1]]);
     expect(Math.min(...far)).toBeGreaterThan(5);
     expect(Math.max(...far)).toBeLessThan(15);
@@ -141,13 +141,13 @@ describe('a head', () => {
 
   it('has the same hair left and right, and a face without', () => {
     const hair = (at: Vec) =>
-      SKIN.find((one) => one.at.every((v, i) => Math.abs(v - (at[i] ?? 0)) < 1e-9))?.hair;
-    for (const { at, hair: own } of SKIN) {
+      skinPoints().find((one) => one.at.every((v, i) => Math.abs(v - (at[i] ?? 0)) < 1e-9))?.hair;
+    for (const { at, hair: own } of skinPoints()) {
       const other = hair([at[0], at[1], -at[2]]);
       if (other !== undefined) expect(other).toBe(own);
     }
-    expect(SKIN.filter(({ at: [x, y], hair: own }) => own && x > 8 && y < 8)).toEqual([]);
-    expect(HAIR_EDGE.length).toBeGreaterThan(20);
+    expect(skinPoints().filter(({ at: [x, y], hair: own }) => own && x > 8 && y < 8)).toEqual([]);
+    expect(hairEdgeSpots().length).toBeGreaterThan(20);
   });
 
   it('is the outline of a ball where the skin is one', () => {
