@@ -1,7 +1,7 @@
 import { FIRST, exercise, good } from '../../../tests/support/step-cases';
 import { doseOf } from '../progression';
 import { addDays } from '../units';
-import { MADE_UP_DAYS, rememberedAt } from './memory';
+import { CEILING_DAYS, MADE_UP_DAYS, rememberedAt } from './memory';
 import { type SessionLog, type Stretch, happeningsIn } from '.';
 
 const TUCK = exercise('tuck-lighten');
@@ -45,4 +45,21 @@ it('is not made up for by less, by another exercise, or by days that were not go
   expect(after('x10 hold 5s gap 3s daily', 12)).toHaveLength(1);
   expect(after('x10 hold 10s gap 3s daily', 12, {}, 'tuck-lying')).toHaveLength(1);
   expect(after('x10 hold 10s gap 3s daily', 12, { pain: null, effort: null })).toHaveLength(1);
+});
+
+it('forgets by time alone after six weeks, and as long again for each day more', () => {
+  const asked = (failed: readonly number[], today: number) => {
+    const course = [
+      stretch('x10 hold 10s gap 3s daily', 0, on(failed, { pain: 6 })),
+      stretch('x10 hold 5s gap 3s daily', 20, on([20])),
+    ] as const;
+    const candidate = { exercise: TUCK, dose: doseOf('x10 hold 10s gap 3s daily') };
+    return rememberedAt(course, happeningsIn(course), candidate, addDays(FIRST, today), null);
+  };
+  expect(CEILING_DAYS).toBe(42);
+  expect(asked([2], 43).failures).toHaveLength(1);
+  expect(asked([2], 43).until).toBe(addDays(FIRST, 44));
+  expect(asked([2], 44)).toMatchObject({ failures: [], until: null });
+  expect(asked([2, 5, 9], 9 + 83).until).toBe(addDays(FIRST, 9 + 84));
+  expect(asked([2, 5, 9], 9 + 84)).toMatchObject({ failures: [], until: null });
 });

@@ -379,6 +379,7 @@ describe('the file', () => {
       'school',
     );
     const rows = evidenceRows(told, (id) => SHIPPED.byId(id)?.name ?? id);
+    expect(JSON.stringify(rows)).toContain('share with trouble in the fortnight after');
     expect(rows.length).toBeGreaterThan(10);
     for (const { value, low, high } of rows)
       for (const cell of [value, low, high]) expect(cell).toMatch(PLACES);

@@ -1,5 +1,6 @@
 import { parseDose } from '../dose';
 import { localDate } from '../units';
+import { author, atVisit } from './people';
 import { timingOf } from './timing';
 
 const ANCHOR = localDate('2026-11-02');
@@ -17,6 +18,12 @@ describe('a dose in FHIR’s Timing', () => {
     ['10x10s 2-3/day', { frequency: 2, frequencyMax: 3, period: 1, periodUnit: 'd' }],
     ['30s every 2h', { frequency: 1, period: 120, periodUnit: 'min' }],
     ['10x10s every other day', { frequency: 1, period: 2, periodUnit: 'd' }],
+    ['10x10s 1/day every other day', { frequency: 1, period: 2, periodUnit: 'd' }],
+    ['30s every 2h every other day', { frequency: 1, period: 120, periodUnit: 'min' }],
+    [
+      '10x10s on waking every other day',
+      { frequency: 1, period: 1, periodUnit: 'd', when: ['WAKE'] },
+    ],
     // Twice on every other day is not once a day: the line in words tells.
     ['10x10s 2/day every other day', { frequency: 2, period: 1, periodUnit: 'd' }],
     ['10x10s mon,thu', { frequency: 1, period: 1, periodUnit: 'd', dayOfWeek: ['mon', 'thu'] }],
@@ -37,5 +44,26 @@ describe('a dose in FHIR’s Timing', () => {
     ['10x10s until review', '2026-11-02', '2026-12-01'],
   ])('%s has its first and last day', (line, start, end) => {
     expect(timing(line).repeat?.boundsPeriod).toEqual({ start, ...(end ? { end } : {}) });
+  });
+});
+
+describe('who wrote it, and where', () => {
+  const record = {
+    patient: { id: 'p' },
+    members: [
+      { id: 'a', name: 'Isolde Merrow' },
+      { id: 'b', name: 'Tamsin Quay' },
+    ],
+  } as unknown as Parameters<typeof author>[0];
+  it('is a member by their own name, the patient without one, a stranger by reference alone', () => {
+    expect(author(record, 'b')).toMatchObject({ display: 'Tamsin Quay' });
+    expect(author(record, 'b').reference).toContain('Practitioner');
+    expect(author(record, 'p').reference).toContain('Patient');
+    expect(author(record, 'p').display).toBeUndefined();
+    expect(author(record, 'x').display).toBeUndefined();
+  });
+  it('names a visit only where there was one', () => {
+    expect(atVisit(null)).toEqual({});
+    expect(atVisit('v').encounter?.reference).toContain('v');
   });
 });

@@ -18,6 +18,11 @@ function plainWord(word: string): string {
   return /[^s]s$/.test(plain) && plain.length > 2 ? plain.slice(0, -1) : plain;
 }
 
+/** What is done, of a word for doing it: "stretch" of "stretching", "nod" of "nodding". */
+function withoutIng(word: string): string {
+  return word.replace(/(\p{L}{3,})ing$/u, '$1').replace(/([bdgmnprt])\1$/, '$1');
+}
+
 /** The words of a text, in order, without those that say nothing. */
 function wordsOf(text: string): string[] {
   return text
@@ -46,7 +51,8 @@ export type ExerciseFinder = (typed: string, most: number) => ExercisesFound;
 
 /**
  * Finds exercises by what somebody typed. Every word counts, whole or as the beginning of a word;
- * a name or common name that is exactly what was typed comes first, then one that begins so. Only where that finds nothing
+ * a name or common name that is exactly what was typed comes first, then one that begins so. Only where
+ * that finds nothing is a word for doing something ("stretching") cut short, and only then
  * are misspelt words guessed, so that a guess never stands above a word that is there. Where nothing
  * is like it, nothing is found. Of what fits about as well the easier comes first.
  *
@@ -94,7 +100,11 @@ export function exerciseFinder(
   return (typed, most) => {
     const phrase = wordsOf(typed).join(' ');
     if (phrase === '') return { exercises: [], guessed: false };
-    const written = index.search(typed, options);
+    const asTyped = index.search(typed, options);
+    const written =
+      asTyped.length > 0
+        ? asTyped
+        : index.search(wordsOf(typed).map(withoutIng).join(' '), options);
     const found =
       written.length > 0
         ? written

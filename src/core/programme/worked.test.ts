@@ -200,3 +200,25 @@ it('cuts at the edge of the minutes, the sets and the warm-up', () => {
     ),
   ).toMatchSnapshot();
 });
+
+it('cuts by what they lose, then what they save, the smaller change first', () => {
+  const hours = { wake: 420 as never, sleep: 1320 as never };
+  const line = (lineage: string, id: string, text: string) =>
+    plannedLine(lineage, exerciseOf(id), doseFrom(text), FIRST);
+  // One that goes altogether and one that does a session less save the same.
+  const lines = [
+    line('a', 'tuck-lying', '10x10s 1/day'),
+    line('b', 'tuck-lighten', '10x10s 2/day'),
+    line('c', 'neck-warm-up', '2x10 3/day'),
+  ];
+  expect(
+    [0, 1, 5].flatMap((minutes) =>
+      cheapestCuts(lines, frame(1), hours, minutes, (left) =>
+        left.length < 3 ? ['a finding'] : [],
+      ).map((cut) => asLine(minutes, cut.say, cut.saves, cut.loses, cutText(cut))),
+    ),
+  ).toMatchSnapshot();
+  expect(
+    cheapestCuts(lines, frame(1), hours, 0, () => []).map((cut) => asLine(cut.say, cut.saves)),
+  ).toMatchSnapshot();
+});

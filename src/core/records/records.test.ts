@@ -3,6 +3,9 @@ import {
   CoverDraft,
   EventsPosted,
   FirstRunDraft,
+  HistoryBody,
+  KeptHistory,
+  MailTest,
   MemberDraft,
   PasswordChange,
   PatientDraft,
@@ -206,4 +209,16 @@ describe('what a device posts', () => {
     ).not.toBeNull();
     expect(wrong(EventsPosted, posted({}))).toBeNull();
   });
+});
+
+describe('what is kept while it is written', () => {
+  it('is a history without what is reckoned at its end', () => {
+    expect(Object.keys(HistoryBody.shape)).toContain('irritability');
+    expect(Object.keys(KeptHistory.shape.body.shape)).not.toContain('irritability');
+  });
+});
+
+it('sends a test of the mail only where one is asked for', () => {
+  expect(wrong(MailTest, { test: true })).toBeNull();
+  expect(wrong(MailTest, { test: false })).not.toBeNull();
 });

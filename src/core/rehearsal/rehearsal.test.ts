@@ -5,7 +5,8 @@ import { nextRungIn } from '../choose';
 import { parseDose } from '../dose';
 import type { SchoolId } from '../exercise';
 import { NO_SETTINGS, SCHOOLS, beyondBounds, doseOf, schoolsFor, startDose } from '../progression';
-import { REHEARSED_KINDS, type RehearsalFacts, rehearse } from '.';
+import { asLine } from '../../../tests/support/worked';
+import { PATIENTS, REHEARSED_KINDS, type RehearsalFacts, rehearse } from '.';
 
 const chanceOf = (seed: number) => {
   const source = randomLcg(seed);
@@ -84,4 +85,8 @@ describe('rehearsing a school', () => {
       { numRuns: 60 },
     );
   });
+});
+
+it('the made-up patients are these', () => {
+  expect(Object.entries(PATIENTS).map(([kind, one]) => asLine(kind, one))).toMatchSnapshot();
 });

@@ -83,6 +83,13 @@ describe('the test of a monotone trend', () => {
     expect(trendTest([])).toMatchObject({ score: 0, z: 0 });
     // n(n−1)(2n+5)∕18 for readings without ties (Kendall 1975).
     expect(trendTest(series(1, 2)).variance).toBe(1);
+    // Tied in both: of the three ways to pair them one scores 2 and two score -1, so that the variance is 2.
+    const tied = [
+      { x: 0, y: 1 },
+      { x: 0, y: 1 },
+      { x: 1, y: 2 },
+    ];
+    expect(trendTest(tied).variance).toBeCloseTo(2, 12);
     expect(trendTest(series(1, 2, 3)).variance).toBeCloseTo(11 / 3, 12);
   });
 
