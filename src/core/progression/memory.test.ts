@@ -125,6 +125,22 @@ describe('a dose that went wrong', () => {
     expect(step.why).toContain('a smaller step');
   });
 
+  it.each([
+    // On days as rare as they are now, or as they were, whichever is rarer.
+    ['every other day', 'mon tue wed thu fri', 'every other day'],
+    ['daily', 'every other day', 'every other day'],
+    ['daily', 'mon tue wed thu fri', 'mon tue wed thu fri'],
+  ])('is undone, of %s and then %s', (before, now, after) => {
+    const parts: readonly Part[] = [
+      [`x10 hold 5s gap 3s ${before}`, 0, CLINICIAN, on([0], [2], [4])],
+      [`x10 hold 10s gap 3s ${now}`, 5, PROPOSAL, on([6, { pain: 6 }], [8, { pain: 6 }])],
+    ];
+    expect(said(line('lengthen', parts, at(9)))).toMatchObject({
+      move: 'step back',
+      to: `x10 hold 5s gap 3s ${after}`,
+    });
+  });
+
   it('is gone back to once the smaller step was borne', () => {
     const parts: readonly Part[] = [
       ...up,

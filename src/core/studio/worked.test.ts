@@ -165,8 +165,8 @@ describe('worked examples', () => {
   it('what a drawing begins with', () => {
     expect(
       (Object.keys(BASE_POSES) as (keyof typeof BASE_POSES)[]).map((base) => {
-        const { poses: _, ...rest } = bareFigure(base);
-        return asLine(base, rest);
+        const { poses: both, ...rest } = bareFigure(base);
+        return asLine(base, rest, both.length);
       }),
     ).toMatchSnapshot();
     expect(
