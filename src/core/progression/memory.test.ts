@@ -141,6 +141,20 @@ describe('a dose that went wrong', () => {
     });
   });
 
+  it.each(['until 56 days', 'from day 2 until 56 days', 'from day 2 until review'])(
+    'is undone, beginning and ending as it does now: %s',
+    (runs) => {
+      const parts: readonly Part[] = [
+        ['x10 hold 5s gap 3s daily until 14 days', 0, CLINICIAN, on([0], [2], [4])],
+        [`x10 hold 10s gap 3s daily ${runs}`, 5, PROPOSAL, on([6, { pain: 6 }], [8, { pain: 6 }])],
+      ];
+      expect(said(line('lengthen', parts, at(9)))).toMatchObject({
+        move: 'step back',
+        to: `x10 hold 5s gap 3s daily ${runs}`,
+      });
+    },
+  );
+
   it('is gone back to once the smaller step was borne', () => {
     const parts: readonly Part[] = [
       ...up,
