@@ -5,7 +5,7 @@ import { LIST_BOUNDS } from './bounds';
 import { type OfPatients, aboutThese, ofPatients } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import type { Patient } from './patients';
-import { episode, patient, patientDetails, triageRow } from './schema';
+import { episode, patient, patientDetails } from './schema';
 
 export type DetailsRow = typeof patientDetails.$inferSelect;
 export type Episode = typeof episode.$inferSelect;
@@ -143,13 +143,6 @@ export function setArchived(clinicId: ClinicId, id: PatientId, at: Instant | nul
         at === null ? isNotNull(patient.archivedAt) : isNull(patient.archivedAt),
       ),
     );
-}
-
-/** The row of the morning list goes: it is not made anew while the patient is archived. */
-export function dropTriageRow(clinicId: ClinicId, id: PatientId): Statement {
-  return builder()
-    .delete(triageRow)
-    .where(and(eq(triageRow.clinicId, clinicId), eq(triageRow.patientId, id)));
 }
 
 /** A guard's condition: no alert of the patient is open. */

@@ -12,7 +12,7 @@ import {
   detailsOf,
   detailsOfMany,
   detailsUnchanged,
-  dropTriageRow,
+  dropTriageRows,
   comesForOf,
   episodesOf,
   guard,
@@ -120,7 +120,8 @@ export async function archivePatient(
           ]
         : []),
       setArchived(clinicId, patient.id, archived ? at : null),
-      dropTriageRow(clinicId, patient.id),
+      // It is not made anew while the patient is archived.
+      dropTriageRows(clinicId, [patient.id]),
     ],
   });
 }

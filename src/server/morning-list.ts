@@ -6,6 +6,7 @@ import { sum } from 'd3';
 import {
   LIST_BOUNDS,
   type TriageQuery,
+  type TriageRow,
   contactsSince,
   countTriageRows,
   detailsOfMany,
@@ -19,6 +20,9 @@ import type { SignedIn } from './access';
 import { practitionersSeen } from './files';
 import { escalate } from './follow/escalation';
 import { readyForLook } from './follow/refresh';
+import { dropSpoiltRows } from './follow/spoilt-rows';
+import { type EachReadable, eachReadable } from './each-readable';
+import { unreadableIn } from './problem';
 
 /** A row with whose it is. */
 export type PatientRow = MorningRow & {
@@ -105,7 +109,7 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
     wanted.map(async (one, index): Promise<MorningGroup> => {
       // Looking for somebody, or at one group, shows all of a page.
       const few = group === null && search === '';
-      const rows = await triageRowsOf({
+      const rows = await rowsOf({
         ...base,
         level: levelOf(one),
         page: shown,
@@ -113,23 +117,28 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
       });
       const ids = rows.map(({ patientId }) => patientId);
       const days = rows.map(({ forDate }) => forDate).sort();
+      const [first] = days;
       const [visits, phones, contacts] = await Promise.all([
-        nextVisitsOf(clinicId, ids),
-        phonesOf(clinicId, ids),
-        days[0] ? contactsSince(clinicId, ids, days[0]) : null,
+        eachReadable(ids, (some) => nextVisitsOf(clinicId, some)),
+        eachReadable(ids, (some) => phonesOf(clinicId, some)),
+        first ? eachReadable(ids, (some) => contactsSince(clinicId, some, first)) : NOTHING,
       ]);
       return {
         level: one === 'aside' ? null : one,
         total: totals[index] ?? 0,
         rows: rows.map((row) => {
-          const next = visits.get(row.patientId) ?? null;
-          const contact = contacts?.get(row.patientId);
+          const next = visits.found.get(row.patientId) ?? null;
+          const contact = contacts.found.get(row.patientId);
+          const unread = [visits, phones, contacts].flatMap(
+            (each: EachReadable<PatientId, unknown>) => each.unread.get(row.patientId) ?? [],
+          );
           return {
             ...row.body,
+            also: [...row.body.also, ...unread.map((what) => `Cannot be read: ${what}.`)],
             patientId: row.patientId,
             name: row.name,
             practitioner: names.get(row.practitionerId) ?? '',
-            phone: phones.get(row.patientId) ?? null,
+            phone: phones.found.get(row.patientId) ?? null,
             today: row.forDate,
             nextVisit: next && next.date >= row.forDate ? next : null,
             contact:
@@ -160,6 +169,23 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
         steady: count(id, 2),
       })),
   };
+}
+
+const NOTHING: EachReadable<PatientId, never> = {
+  found: new Map<PatientId, never>(),
+  unread: new Map(),
+};
+
+/** Rows of a group; where one of them cannot be read it is made anew first. */
+async function rowsOf(query: TriageQuery): Promise<TriageRow[]> {
+  try {
+    return await triageRowsOf(query);
+  } catch (error) {
+    if (unreadableIn(error) === null) throw error;
+    await dropSpoiltRows(query.clinicId);
+    await readyForLook(query.clinicId);
+    return triageRowsOf(query);
+  }
 }
 
 /** Whether a tally of rows is of a group: who is put aside stands in no other. */

@@ -1,5 +1,6 @@
 import { createClient } from '@libsql/client';
 import { instantAt } from '@/core/schedule';
+import type { PatientId } from '@/core/units';
 import { databaseUrl } from '@/db';
 import { morningList } from '@/server/morning-list';
 import { asProblem, unreadableIn } from '@/server/problem';
@@ -114,6 +115,52 @@ it('one record keeps nobody else from the morning list, and is asked about first
   });
   rows.close();
   expect(kept.rows[0]?.stale_at).toBe(instantAt(ZONE, today(1), minute(0)));
+});
+
+describe('what the morning list reads beside its rows', () => {
+  const asked = { search: '', practitionerId: null, group: null, page: 1 } as const;
+  async function rows() {
+    const { groups } = await morningList(stage.practitioner, asked);
+    return new Map(groups.flatMap((group) => group.rows).map((row) => [row.patientId, row]));
+  }
+  async function pair() {
+    const [well, spoilt] = [
+      await makePatient(stage.practitioner, 'Well Kept'),
+      await makePatient(stage.practitioner, 'Spoilt Record'),
+    ];
+    for (const id of [well, spoilt])
+      await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+    const before = await rows();
+    return { well, spoilt, before };
+  }
+
+  it('keeps nobody else from the list where it cannot be read, and the row says so', async () => {
+    const { well, spoilt, before } = await pair();
+    await saveEntry(stage.practitioner, {
+      id: crypto.randomUUID(),
+      patientId: spoilt,
+      kind: 'next-visit',
+      supersedes: null,
+      on: today(),
+      body: { date: today(9), minute: null, way: 'in the room', note: '' },
+    });
+    expect((await rows()).get(spoilt as PatientId)?.nextVisit?.date).toBe(today(9));
+    await spoil('file_entry', 'body', spoilt, '{');
+    const after = await rows();
+    expect(after.get(spoilt as PatientId)?.also.join()).toContain(
+      'Cannot be read: an entry of the file (next-visit).',
+    );
+    expect(after.get(spoilt as PatientId)?.reason).toBe(before.get(spoilt as PatientId)?.reason);
+    expect(after.get(well as PatientId)).toEqual(before.get(well as PatientId));
+  });
+
+  it('has a row that cannot be read made anew', async () => {
+    const { well, spoilt, before } = await pair();
+    await spoil('triage_row', 'body', spoilt, '{"level":"steady"');
+    const after = await rows();
+    expect(after.get(spoilt as PatientId)).toEqual(before.get(spoilt as PatientId));
+    expect(after.get(well as PatientId)).toEqual(before.get(well as PatientId));
+  });
 });
 
 it('other failures are not said to be unreadable', () => {

@@ -1,6 +1,6 @@
 import { LIST_BOUNDS } from '../bounds';
 import type { Instant } from '@/core/schedule';
-import { and, asc, eq, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import type { ClinicId, MemberId, PatientId } from '@/core/units';
 import { among } from '../among';
 import { type Statement, builder, read } from '../door';
@@ -167,6 +167,45 @@ export function triageRowsOf(query: TriageQuery): Promise<TriageRow[]> {
       .limit(Math.min(query.most ?? Infinity, LIST_BOUNDS.triagePage))
       .offset((query.page - 1) * LIST_BOUNDS.triagePage),
   );
+}
+
+/** Patients who have a row, by id, from one id on. */
+export async function triagedFrom(
+  clinicId: ClinicId,
+  after: PatientId | '',
+  most: number,
+): Promise<PatientId[]> {
+  const rows = await read((db) =>
+    db
+      .select({ id: triageRow.patientId })
+      .from(triageRow)
+      .where(and(eq(triageRow.clinicId, clinicId), gt(triageRow.patientId, after as PatientId)))
+      .orderBy(asc(triageRow.patientId))
+      .limit(most),
+  );
+  return rows.map(({ id }) => id);
+}
+
+/** The rows of these patients. */
+export async function triageRowsById(
+  clinicId: ClinicId,
+  ids: readonly PatientId[],
+): Promise<ReadonlyMap<PatientId, TriageRow>> {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(triageRow)
+      .where(and(eq(triageRow.clinicId, clinicId), among(triageRow.patientId, ids)))
+      .limit(LIST_BOUNDS.idsAtOnce),
+  );
+  return new Map(rows.map((row) => [row.patientId, row]));
+}
+
+/** Lets go of these patients' rows, which are made of the record and made again. */
+export function dropTriageRows(clinicId: ClinicId, ids: readonly PatientId[]): Statement {
+  return builder()
+    .delete(triageRow)
+    .where(and(eq(triageRow.clinicId, clinicId), among(triageRow.patientId, ids)));
 }
 
 export async function countTriageRows(query: TriageFilter): Promise<number> {

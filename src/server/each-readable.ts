@@ -1,0 +1,35 @@
+import { whatIsUnreadable } from './problem';
+
+/** What could be read of each, and what could not, in a clinician's words. */
+export type EachReadable<Id extends string, T> = {
+  readonly found: ReadonlyMap<Id, T>;
+  readonly unread: ReadonlyMap<Id, string>;
+};
+
+/**
+ * Reads something of many records, so that one that cannot be read keeps nobody else from theirs: all at
+ * once, and only where that fails by halves, down to the one.
+ *
+ * @param load reads it of these; who has none may be missing
+ */
+export async function eachReadable<Id extends string, T>(
+  ids: readonly Id[],
+  load: (ids: readonly Id[]) => Promise<ReadonlyMap<Id, T>>,
+): Promise<EachReadable<Id, T>> {
+  try {
+    return { found: await load(ids), unread: new Map() };
+  } catch (error) {
+    const what = whatIsUnreadable(error);
+    if (what === null) throw error;
+    const [only, ...others] = ids;
+    if (only === undefined) return { found: new Map(), unread: new Map() };
+    if (others.length === 0) return { found: new Map(), unread: new Map([[only, what]]) };
+    const middle = Math.floor(ids.length / 2);
+    const first = await eachReadable(ids.slice(0, middle), load);
+    const second = await eachReadable(ids.slice(middle), load);
+    return {
+      found: new Map([...first.found, ...second.found]),
+      unread: new Map([...first.unread, ...second.unread]),
+    };
+  }
+}
