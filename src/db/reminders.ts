@@ -4,12 +4,15 @@ import { and, asc, desc, eq, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import type { ClinicId, PatientId } from '@/core/units';
 import { readBody } from './visit/entries';
 import { type Statement, builder, read, readOne } from './door';
+import { Unreadable } from './unreadable';
 import { calendarLink, fileEntry, message, patient } from './schema';
 
 export type MessageRow = typeof message.$inferSelect;
 
-/** Patients who want to be reminded, with what they want; a batch at a time, by id. */
-/** Patients who asked to be reminded, with what they asked for, by id after this one. */
+/**
+ * Patients who asked to be reminded, with what they asked for (null where that cannot be read), by id after
+ * this one.
+ */
 export async function remindedPatients(after: string, limit: number) {
   const rows = await read((db) =>
     db
@@ -34,8 +37,18 @@ export async function remindedPatients(after: string, limit: number) {
   );
   return rows.map(({ patient: whose, id, body }) => ({
     patient: whose,
-    settings: readBody('reminders', body ?? '', id),
+    settings: settingsIn(body ?? '', id),
   }));
+}
+
+/** What cannot be read reminds of nothing, and keeps nobody else from theirs. */
+function settingsIn(body: string, id: string) {
+  try {
+    return readBody('reminders', body, id);
+  } catch (error) {
+    if (error instanceof Unreadable) return null;
+    throw error;
+  }
 }
 
 /** A message that is there already stays as it is. */

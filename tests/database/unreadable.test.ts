@@ -1,12 +1,24 @@
 import { createClient } from '@libsql/client';
 import { instantAt } from '@/core/schedule';
 import type { PatientId } from '@/core/units';
-import { databaseUrl } from '@/db';
+import { databaseUrl, messagesOf } from '@/db';
+import { eachClinic } from '@/server/each-clinic';
 import { morningList } from '@/server/morning-list';
+import { planReminders } from '@/server/patient/outbox';
+import { saveSettings } from '@/server/patient/settings';
 import { asProblem, unreadableIn } from '@/server/problem';
 import { newestHistory, saveEntry } from '@/server/visit/entries';
 import { latestMeasures, saveMeasurements } from '@/server/visit/measuring';
-import { ZONE, makePatient, minute, prescribe, today } from '../support/clinic';
+import {
+  ZONE,
+  makeClinic,
+  makePatient,
+  minute,
+  ownDomain,
+  prescribe,
+  today,
+} from '../support/clinic';
+import { patientHere, settings } from '../support/patient-here';
 import { databaseStage, measure, patientOf } from '../support/stage';
 
 /** What another program, or a cut, has spoilt: named where it is, and nobody else is kept from theirs. */
@@ -18,6 +30,17 @@ async function spoil(table: string, column: string, patientId: string, value: st
   await client.execute({
     sql: `UPDATE ${table} SET ${column} = ? WHERE patient_id = ?`,
     args: [value, patientId],
+  });
+  client.close();
+}
+
+/** The exercises of a patient's lines, as they were sent. */
+async function spoilLines(patientId: string) {
+  const client = createClient({ url: databaseUrl() });
+  await client.execute('DROP TRIGGER IF EXISTS programme_line_no_update');
+  await client.execute({
+    sql: `UPDATE programme_line SET exercise = '{' WHERE programme_id IN (SELECT id FROM programme WHERE patient_id = ?)`,
+    args: [patientId],
   });
   client.close();
 }
@@ -89,13 +112,7 @@ it('one record keeps nobody else from the morning list, and is asked about first
   for (const id of [well, spoilt])
     await prescribe(practitioner, id, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
   await spoil('programme_version', 'reason', spoilt, '');
-  const client = createClient({ url: databaseUrl() });
-  await client.execute('DROP TRIGGER programme_line_no_update');
-  await client.execute({
-    sql: `UPDATE programme_line SET exercise = '{' WHERE programme_id IN (SELECT id FROM programme WHERE patient_id = ?)`,
-    args: [spoilt],
-  });
-  client.close();
+  await spoilLines(spoilt);
   const list = await morningList(practitioner, {
     search: '',
     practitionerId: null,
@@ -160,6 +177,44 @@ describe('what the morning list reads beside its rows', () => {
     const after = await rows();
     expect(after.get(spoilt as PatientId)).toEqual(before.get(spoilt as PatientId));
     expect(after.get(well as PatientId)).toEqual(before.get(well as PatientId));
+  });
+});
+
+describe('what is done for everybody behind the pages', () => {
+  it('goes on with the next clinic where it fails with one', async () => {
+    const other = await makeClinic('another', ownDomain());
+    const asked: string[] = [];
+    await eachClinic('test', async (clinicId) => {
+      asked.push(clinicId);
+      if (asked.length === 1) throw new Error('of one clinic');
+    });
+    expect(asked.length).toBeGreaterThan(1);
+    expect(asked).toContain(other.id);
+  });
+
+  it.each([
+    ['what they asked for', (id: string) => spoil('file_entry', 'body', id, '{')],
+    ['their programme', spoilLines],
+  ])('reminds everybody else where %s of one cannot be read', async (_what, spoilt) => {
+    const both = [
+      await patientHere(stage.practitioner),
+      await patientHere(stage.practitioner),
+    ].sort((one, other) => (one.id < other.id ? -1 : 1));
+    const [first, second] = both;
+    if (!first || !second) throw new Error('no patients');
+    for (const here of both)
+      await saveSettings(here, {
+        ...settings(),
+        wakeMinute: minute(420),
+        sleepMinute: minute(1320),
+      });
+    // Who is asked about first: whoever comes after must not wait for them.
+    await spoilt(first.id);
+    for (let at = 420; at < 1320; at += 15)
+      await planReminders(instantAt(ZONE, today(), minute(at)));
+    const whose = (await messagesOf(second.clinicId)).map(({ message }) => message.patientId);
+    expect(whose).toContain(second.id);
+    expect(whose).not.toContain(first.id);
   });
 });
 

@@ -22,7 +22,6 @@ import {
   type EvidenceRow,
   LIST_BOUNDS,
   clinicById,
-  clinicIds,
   episodesOf,
   episodesToCount,
   evidenceOf,
@@ -32,6 +31,7 @@ import {
   write,
 } from '@/db';
 import { breather } from '../breathe';
+import { eachClinic } from '../each-clinic';
 import { now } from '../clock';
 import { catalogueFor } from '../desk/exercises';
 import { leased } from '../leases';
@@ -178,8 +178,9 @@ export function startEvidence(): void {
   const tick = async () => {
     try {
       await leased('evidence', async () => {
-        for (const clinicId of await clinicIds())
-          await refreshEvidence(clinicId, PERIODS_MS.evidenceBite);
+        await eachClinic('evidence', (clinicId) =>
+          refreshEvidence(clinicId, PERIODS_MS.evidenceBite),
+        );
       });
     } catch (error) {
       logFailure('evidence', error);

@@ -4,7 +4,6 @@ import type { ClinicId, PatientId } from '@/core/units';
 import {
   GuardRefused,
   alarmedWithoutRow,
-  clinicIds,
   countWithoutTriage,
   forgetChanges,
   guard,
@@ -20,6 +19,7 @@ import {
 } from '@/db';
 import { atMostEvery } from '../at-most-every';
 import { breather } from '../breathe';
+import { eachClinic } from '../each-clinic';
 import { now } from '../clock';
 import { leased } from '../leases';
 import { BATCHES, PERIODS_MS } from '../periods';
@@ -162,10 +162,10 @@ export function startTriage(): void {
   const tick = async () => {
     try {
       await leased('triage', async () => {
-        for (const clinicId of await clinicIds()) {
+        await eachClinic('triage', async (clinicId) => {
           await escalate(clinicId);
           await refreshBehind(clinicId);
-        }
+        });
         await statistics();
         await forgetting();
       });

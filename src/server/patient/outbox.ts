@@ -25,7 +25,7 @@ import {
 } from '@/db';
 import { leased } from '../leases';
 import { now } from '../clock';
-import { logFailure } from '../problem';
+import { logFailure, unreadableIn } from '../problem';
 import { languageFor } from '../languages';
 import { pushSender } from '../push/sender';
 import { housesSender } from '../mail/sender';
@@ -77,9 +77,13 @@ export function simulatedSender(): Sender & { readonly delivered: ReadonlyMap<st
 export async function planReminders(at = now()): Promise<void> {
   for (let after = ''; ;) {
     const rows = await remindedPatients(after, BATCHES.outbox);
-    for (const { patient, settings } of rows) {
-      if (settings.sessions || settings.posture) await planFor(patient, settings, at);
-    }
+    for (const { patient, settings } of rows)
+      if (settings && (settings.sessions || settings.posture))
+        await planFor(patient, settings, at).catch((error: unknown) => {
+          // The morning list names whose record cannot be read; everybody else is reminded all the same.
+          if (unreadableIn(error) === null) throw error;
+          logFailure('reminder', error);
+        });
     const last = rows.at(-1);
     if (!last || rows.length < BATCHES.outbox) return;
     after = last.patient.id;
@@ -163,7 +167,8 @@ export function startOutbox(): void {
     if (busy) return;
     busy = true;
     void leased('outbox', async () => {
-      await planReminders();
+      // What is there already goes out even where nothing new can be planned.
+      await planReminders().catch((error: unknown) => logFailure('reminders', error));
       await sendDue(send);
     })
       .catch((error: unknown) => logFailure('outbox', error))
