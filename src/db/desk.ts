@@ -1,7 +1,7 @@
 import { LIST_BOUNDS } from './bounds';
 import type { Instant } from '@/core/schedule';
 import { and, asc, eq, gt, isNotNull, isNull, ne, sql } from 'drizzle-orm';
-import type { ClinicId, MemberId, PatientId } from '@/core/units';
+import type { ClinicId, ExerciseId, MemberId, PatientId } from '@/core/units';
 import { among } from './among';
 import { type Statement, builder, prepared, read, readOne } from './door';
 import {
@@ -35,6 +35,34 @@ const exercisesOffered = prepared<{ readonly clinicId: ClinicId }, ClinicExercis
     .limit(LIST_BOUNDS.exercises)
     .prepare(),
 );
+
+/** Their ids alone, for where one of them cannot be read. */
+export async function clinicExerciseIds(clinicId: ClinicId): Promise<ExerciseId[]> {
+  const rows = await read((db) =>
+    db
+      .select({ id: clinicExercise.id })
+      .from(clinicExercise)
+      .where(and(eq(clinicExercise.clinicId, clinicId), isNull(clinicExercise.retiredAt)))
+      .orderBy(asc(clinicExercise.id))
+      .limit(LIST_BOUNDS.exercises),
+  );
+  return rows.map(({ id }) => id);
+}
+
+/** Some of them. */
+export async function clinicExercisesById(
+  clinicId: ClinicId,
+  ids: readonly ExerciseId[],
+): Promise<ReadonlyMap<ExerciseId, ClinicExerciseRow>> {
+  const rows = await read((db) =>
+    db
+      .select()
+      .from(clinicExercise)
+      .where(and(eq(clinicExercise.clinicId, clinicId), among(clinicExercise.id, ids)))
+      .limit(LIST_BOUNDS.exercises),
+  );
+  return new Map(rows.map((row) => [row.id, row]));
+}
 
 /** Drawings of the clinic's own, by their ids. */
 export function ownFigures(clinicId: ClinicId, ids: readonly string[]) {

@@ -2,6 +2,7 @@ import { createClient } from '@libsql/client';
 import { instantAt } from '@/core/schedule';
 import type { PatientId } from '@/core/units';
 import { databaseUrl, messagesOf } from '@/db';
+import { catalogueFor, saveExercise } from '@/server/desk/exercises';
 import { eachClinic } from '@/server/each-clinic';
 import { morningList } from '@/server/morning-list';
 import { planReminders } from '@/server/patient/outbox';
@@ -15,6 +16,7 @@ import {
   makePatient,
   minute,
   ownDomain,
+  ownDraft,
   prescribe,
   today,
 } from '../support/clinic';
@@ -220,4 +222,32 @@ describe('what is done for everybody behind the pages', () => {
 
 it('other failures are not said to be unreadable', () => {
   expect(unreadableIn(new Error('x'))).toBeNull();
+});
+
+it('an exercise of the clinic’s own that cannot be read keeps nobody from the list', async () => {
+  const patientId = await makePatient(stage.practitioner, 'Well Kept');
+  await prescribe(stage.practitioner, patientId, [{ exerciseId: 'tuck-lying', dose: '10x10s' }]);
+  for (const name of ['First of our own', 'Second of our own'])
+    await saveExercise(stage.practitioner, {
+      id: crypto.randomUUID(),
+      exercise: ownDraft(name),
+    });
+  const client = createClient({ url: databaseUrl() });
+  await client.execute(
+    `UPDATE clinic_exercise SET body = '{' WHERE id IN (SELECT min(id) FROM clinic_exercise)`,
+  );
+  await client.execute('DELETE FROM triage_row');
+  client.close();
+  const { groups } = await morningList(stage.practitioner, {
+    search: '',
+    practitionerId: null,
+    group: null,
+    page: 1,
+  });
+  const row = groups.flatMap(({ rows }) => rows).find((one) => one.patientId === patientId);
+  expect(row?.rule).not.toBe('unreadable record');
+  // Where exercises are chosen it is named.
+  expect(unreadableIn(await failure(catalogueFor(stage.practitioner.clinicId)))).toContain(
+    'an exercise of the clinic’s own',
+  );
 });

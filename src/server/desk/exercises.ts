@@ -20,7 +20,9 @@ import type { ClinicId, ExerciseId } from '@/core/units';
 import {
   type Statement,
   audit,
+  clinicExerciseIds,
   clinicExercises,
+  clinicExercisesById,
   forgetOwnDraft,
   guard,
   keepOwnFigure,
@@ -32,6 +34,7 @@ import {
 import { type SignedIn, actorOf, stillMay } from '../access';
 import { breather } from '../breathe';
 import { now } from '../clock';
+import { eachReadable } from '../each-readable';
 import { NOT_FOUND, Problem } from '../problem';
 import { writeAs } from '../visit/write-as';
 import { drawingIdOf, figuresFor } from './own-figures';
@@ -50,6 +53,18 @@ function byFamilyAndStep(a: Exercise, b: Exercise): number {
 /** What this clinic chooses from: the exercises that ship and its own. */
 export async function catalogueFor(clinicId: ClinicId): Promise<WordedCatalogue> {
   return wordedCatalogueOf(await ownExercises(clinicId));
+}
+
+/**
+ * The same without what cannot be read: for what is reckoned of all of the clinic's patients, which one
+ * spoilt exercise must not keep from anybody. Its page, and the desk, name it.
+ */
+export async function readableCatalogueFor(clinicId: ClinicId): Promise<WordedCatalogue> {
+  const { found } = await eachReadable(await clinicExerciseIds(clinicId), (ids) =>
+    clinicExercisesById(clinicId, ids),
+  );
+  const own = [...found.values()].map(({ id, body }) => ownExercise(id, body));
+  return wordedCatalogueOf(own.sort(byFamilyAndStep));
 }
 
 /** Adds an exercise of the clinic's own, or changes one. */

@@ -109,7 +109,10 @@ export async function followRecords(
 }
 
 /** Everything that `outlook` needs of a clinic beside its patients. */
-export async function clinicContext(clinicId: ClinicId): Promise<{ catalogue: Choice }> {
-  const [catalogue, bands] = await Promise.all([catalogueFor(clinicId), bandsOf(clinicId)]);
+export async function clinicContext(
+  clinicId: ClinicId,
+  exercises: typeof catalogueFor = catalogueFor,
+): Promise<{ catalogue: Choice }> {
+  const [catalogue, bands] = await Promise.all([exercises(clinicId), bandsOf(clinicId)]);
   return { catalogue: { ...catalogue, bands } };
 }

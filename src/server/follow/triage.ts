@@ -23,6 +23,7 @@ import {
   patientsById,
 } from '@/db';
 import { breather } from '../breathe';
+import { readableCatalogueFor } from '../desk/exercises';
 import { now } from '../clock';
 import { NOT_FOUND, Problem, unreadableIn } from '../problem';
 import { todayOf } from '../programme-facts';
@@ -94,7 +95,10 @@ async function newestPains(
 export async function morningContext(clinicId: ClinicId): Promise<MorningContext> {
   const [clinic, { catalogue }] = await Promise.all([
     clinicById(clinicId),
-    clinicContext(clinicId),
+    clinicContext(clinicId).catch((error: unknown) => {
+      if (unreadableIn(error) === null) throw error;
+      return clinicContext(clinicId, readableCatalogueFor);
+    }),
   ]);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   return { limits: limitsOf(clinic), screeningDays: clinic.screeningDays, catalogue, now: now() };
