@@ -32,3 +32,10 @@ it('takes any other, of whatever letters', () => {
   ])
     expect([fine, fault(fine)]).toEqual([fine, null]);
 });
+
+it('takes a part of a name for the member’s own from four letters on', () => {
+  const withName = (name: string) =>
+    passwordFault('quay-quay-12', { name, email: 'x@y.example' }, () => false);
+  expect(withName('Tam Quay')).toContain('little more than your name');
+  expect(withName('Tam Qua')).toBeNull();
+});

@@ -1,5 +1,5 @@
 import { KIND_IDS, kindOf } from '../measures';
-import { measureThere } from './measured';
+import { calledThere, measureThere } from './measured';
 import { readForeign } from './read';
 import type { ObservationResource } from './resources';
 
@@ -225,5 +225,21 @@ describe('an observation', () => {
       });
       expect(found).toMatchObject({ kind, ...of(range[0]) });
     }
+  });
+});
+
+describe('what an observation is called', () => {
+  const called = (code: object) => calledThere(observation({ code }) as ObservationResource);
+  it('is its own words, else the first of its codes, else that it has none', () => {
+    expect(called({ text: 'Pain now', coding: [{ code: 'a' }] })).toBe('Pain now');
+    expect(called({ coding: [{ code: 'a' }, { code: 'b' }] })).toBe('a');
+    expect(called({})).toBe('an observation without a name');
+  });
+
+  it('is read up to two thousand letters', () => {
+    const titled = (letters: number) =>
+      readForeign(bundle(patient(), observation({ code: { text: 'x'.repeat(letters) } })));
+    const kept = (letters: number) => JSON.stringify(titled(letters)).includes('x'.repeat(letters));
+    expect([kept(2000), kept(2001)]).toEqual([true, false]);
   });
 });

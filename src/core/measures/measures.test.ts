@@ -254,6 +254,7 @@ describe('held from below', () => {
   });
   it('gives no share within error, and none of a head that is not forward', () => {
     expect(heldFromBelow({ relaxed: 10, tall: 0, chest: 0 }).kind).toBe('within error');
+    expect(heldFromBelow({ relaxed: 10.1, tall: 0, chest: 0 }).kind).not.toBe('within error');
     expect(heldFromBelow({ relaxed: -40, tall: 0, chest: 0 }).kind).toBe('within error');
   });
 });

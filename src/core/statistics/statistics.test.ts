@@ -93,6 +93,12 @@ describe('the test of a monotone trend', () => {
     expect(trendTest(series(1, 2, 3)).variance).toBeCloseTo(11 / 3, 12);
   });
 
+  it('is for independent readings where nothing else is said, and more careful where they hang together', () => {
+    const found = trendTest(FALLING);
+    expect(found.z).toBeCloseTo((found.score + 1) / Math.sqrt(found.variance), 12);
+    expect(trendTest(FALLING, 4).z).toBeCloseTo(found.z / 2, 12);
+  });
+
   it('does not care for the order in which readings arrive', () => {
     fc.assert(
       fc.property(fc.shuffledSubarray(FALLING, { minLength: FALLING.length }), (shuffled) => {
