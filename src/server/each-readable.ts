@@ -1,9 +1,9 @@
-import { whatIsUnreadable } from './problem';
+import { Unreadable } from '@/db';
 
-/** What could be read of each, and what could not, in a clinician's words. */
+/** What could be read of each, and what of whom could not. */
 export type EachReadable<Id extends string, T> = {
   readonly found: ReadonlyMap<Id, T>;
-  readonly unread: ReadonlyMap<Id, string>;
+  readonly unread: ReadonlyMap<Id, Unreadable>;
 };
 
 /**
@@ -19,11 +19,10 @@ export async function eachReadable<Id extends string, T>(
   try {
     return { found: await load(ids), unread: new Map() };
   } catch (error) {
-    const what = whatIsUnreadable(error);
-    if (what === null) throw error;
+    if (!(error instanceof Unreadable)) throw error;
     const [only, ...others] = ids;
     if (only === undefined) return { found: new Map(), unread: new Map() };
-    if (others.length === 0) return { found: new Map(), unread: new Map([[only, what]]) };
+    if (others.length === 0) return { found: new Map(), unread: new Map([[only, error]]) };
     const middle = Math.floor(ids.length / 2);
     const first = await eachReadable(ids.slice(0, middle), load);
     const second = await eachReadable(ids.slice(middle), load);

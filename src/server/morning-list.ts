@@ -134,7 +134,7 @@ export async function morningList(member: SignedIn, asked: MorningAsked): Promis
           );
           return {
             ...row.body,
-            also: [...row.body.also, ...unread.map((what) => `Cannot be read: ${what}.`)],
+            also: [...row.body.also, ...unread.map(({ what }) => `Cannot be read: ${what}.`)],
             patientId: row.patientId,
             name: row.name,
             practitioner: names.get(row.practitionerId) ?? '',

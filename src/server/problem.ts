@@ -125,11 +125,6 @@ export function unreadableIn(error: unknown): string | null {
   return error instanceof Unreadable ? error.say : null;
 }
 
-/** The same without what to do about it: the record alone, such as "a measurement". */
-export function whatIsUnreadable(error: unknown): string | null {
-  return error instanceof Unreadable ? error.what : null;
-}
-
 /** One line for the log: the kind of failure and where in the code, never its words or values. */
 export function logFailure(where: string, error: unknown): void {
   const name = error instanceof Error ? error.name : typeof error;

@@ -20,7 +20,8 @@ function plainWord(word: string): string {
 
 /** What is done, of a word for doing it: "stretch" of "stretching", "nod" of "nodding". */
 function withoutIng(word: string): string {
-  return word.replace(/(\p{L}{3,})ing$/u, '$1').replace(/([bdgmnprt])\1$/, '$1');
+  const cut = /^(\p{L}{3,})ing$/u.exec(word)?.[1];
+  return cut ? cut.replace(/([bdgmnprt])\1$/, '$1') : word;
 }
 
 /** The words of a text, in order, without those that say nothing. */

@@ -23,6 +23,7 @@ import {
   patientsById,
 } from '@/db';
 import { breather } from '../breathe';
+import { eachReadable } from '../each-readable';
 import { readableCatalogueFor } from '../desk/exercises';
 import { now } from '../clock';
 import { NOT_FOUND, Problem, unreadableIn } from '../problem';
@@ -170,23 +171,17 @@ export function unreadableRow(patient: Patient, say: string): TriageRow {
 
 /** The rows of these patients; one whose record cannot be read keeps nobody else from theirs. */
 export async function rowsFor(clinicId: ClinicId, ids: readonly PatientId[]): Promise<TriageRow[]> {
-  return readableRows(clinicId, await patientsById(clinicId, ids));
-}
-
-async function readableRows(
-  clinicId: ClinicId,
-  patients: readonly Patient[],
-): Promise<TriageRow[]> {
-  try {
-    return await triageRows(clinicId, patients);
-  } catch (error) {
-    const say = unreadableIn(error);
-    if (say === null) throw error;
-    const [only, ...others] = patients;
-    if (!only) return [];
-    if (others.length === 0) return [unreadableRow(only, say)];
-    const rows: TriageRow[] = [];
-    for (const patient of patients) rows.push(...(await readableRows(clinicId, [patient])));
-    return rows;
-  }
+  const patients = new Map((await patientsById(clinicId, ids)).map((one) => [one.id, one]));
+  const { found, unread } = await eachReadable([...patients.keys()], async (some) => {
+    const rows = await triageRows(
+      clinicId,
+      some.flatMap((id) => patients.get(id) ?? []),
+    );
+    return new Map(rows.map((row) => [row.patientId, row]));
+  });
+  const unreadable = [...unread].flatMap(([id, { say }]) => {
+    const patient = patients.get(id);
+    return patient ? [unreadableRow(patient, say)] : [];
+  });
+  return [...found.values(), ...unreadable];
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { dose as anyDose } from '../../../../tests/support/dose-lines';
 import { exercise, FIRST, good } from '../../../../tests/support/step-cases';
 import { asLine, digest, drawnCases } from '../../../../tests/support/worked';
-import type { SessionLog } from '../../course';
+import { MEASURES, type SessionLog } from '../../course';
 import { type Dose, formatDose } from '../../dose';
 import type { CountedSet } from '../../history';
 import type { BandCurve } from '../../load';
@@ -172,16 +172,7 @@ describe('worked examples of loads', () => {
   });
 
   it('what is taken off, measure by measure', () => {
-    const measures = [
-      'hold',
-      'volume',
-      'stations',
-      'load',
-      'band',
-      'effort',
-      'times',
-      'days',
-    ] as const;
+    const measures = MEASURES.filter((one) => one !== 'work');
     const off = (
       dose: Dose,
       of: (typeof measures)[number],
