@@ -63,6 +63,18 @@ it('is written from right to left throughout in Arabic, drawings as they are', a
   await phone.close();
 }, 300_000);
 
+it('says in the patient’s own language that there is no connection', async () => {
+  const { phone } = await reader('Quay Unreached', SPANISH);
+  await goTo(phone, `${stage.server.origin}/today/pause`);
+  await says(phone, SPANISH.texts['pause.reason']);
+  await phone.setOfflineMode(true);
+  await press(phone, SPANISH.texts['pause.save']);
+  await says(phone, SPANISH.texts['saved.unreachable']);
+  expect(await textOf(phone)).not.toContain('cannot be reached');
+  await phone.setOfflineMode(false);
+  await phone.close();
+}, 300_000);
+
 it('is chosen on the first screen by its own name, and the clinic’s pages stay as they are (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Quay First');
   await prescribe(stage.practitioner, id, [{ exerciseId: 'tuck-seated', dose: 'x10 daily' }]);

@@ -46,6 +46,16 @@ it('is filed by an assistant, open until a practitioner has read it, and saved a
   expect(await open()).toEqual([]);
 });
 
+it('does not say that a file is kept where another one is kept under the same id', async () => {
+  const paper = facts();
+  await filePaper(stage.assistant, paper, PDF);
+  const other = Buffer.concat([PDF, Buffer.from('another page')]);
+  await expect(filePaper(stage.assistant, paper, other)).rejects.toMatchObject({
+    name: 'AlreadyThere',
+  });
+  expect(Buffer.from((await openPaper(stage.assistant, patientId, paper.id)).bytes)).toEqual(PDF);
+});
+
 it('keeps a picture anew, without what a camera wrote beside it', async () => {
   const paper = facts({ kind: 'scan' });
   const png = await sharp({

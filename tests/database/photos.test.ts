@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { sideFigure } from '../../scripts/demo/side-figure';
 import { PHOTO_LIMIT } from '@/core/records';
+import { addDays } from '@/core/units';
 import { markingsOf, photoById, photoBytesOf } from '@/db';
 import { latestMeasures, sheetOf } from '@/server/visit/measuring';
 import {
@@ -57,6 +58,38 @@ describe('side photos', () => {
     });
     expect(await markingsOf(stage.practitioner.clinicId, [photoId])).toEqual([]);
     expect((await patientPack(here)).questions.photo).toBe(false);
+  });
+
+  it('are not said to be kept where another picture, day or line is kept under the same id', async () => {
+    const id = await photographable(stage);
+    const about = facts(id);
+    const other = await sharp(await png)
+      .flop()
+      .png()
+      .toBuffer();
+    await takePhoto(stage.practitioner, about, await png);
+    const kept = await photoBytesOf(stage.practitioner.clinicId, about.id);
+    await takePhoto(stage.practitioner, about, await png);
+    const refused = [
+      takePhoto(stage.practitioner, about, other),
+      takePhoto(stage.practitioner, { ...about, takenOn: addDays(today(), -1) }, await png),
+    ];
+    for (const one of refused) await expect(one).rejects.toMatchObject({ name: 'AlreadyThere' });
+    expect(await photoBytesOf(stage.practitioner.clinicId, about.id)).toEqual(kept);
+
+    const here = await device(stage.practitioner, id);
+    await saveEntry(stage.practitioner, {
+      id: randomUUID(),
+      patientId: id,
+      kind: 'photo-request',
+      supersedes: null,
+      on: today(),
+      body: { note: '' },
+    });
+    const own = randomUUID();
+    await takeOwnPhoto(here, own, await png);
+    await takeOwnPhoto(here, own, await png);
+    await expect(takeOwnPhoto(here, own, other)).rejects.toMatchObject({ status: 409 });
   });
 
   it.each<[string, () => Buffer | Promise<Buffer>, number, RegExp]>([

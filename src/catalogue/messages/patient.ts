@@ -65,7 +65,9 @@ export function togetherWords(language: Language): CompiledWords {
 /** The texts of the health questions' page. */
 export function healthWords(language: Language): CompiledWords {
   return wordsWhose(language, (key) =>
-    /^(health|question)\.|^day\.(yes|no)$|^stop\.(emergencyCall|call)$/.test(key),
+    /^(health|question)\.|^day\.(yes|no)$|^stop\.(emergencyCall|call)$|^saved\.unreachable$/.test(
+      key,
+    ),
   );
 }
 

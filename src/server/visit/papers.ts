@@ -79,7 +79,10 @@ export async function filePaper(
       ],
       isThere: async () => {
         const there = await paperById(clinicId, facts.id);
-        return there !== null && isSameRecord(there, facts);
+        if (there === null || !isSameRecord(there, facts)) return false;
+        // What was deleted since had been filed.
+        if (there.deletedAt !== null) return true;
+        return (await paperBytesOf(clinicId, facts.id))?.equals(bytes) ?? false;
       },
     });
   } catch (error) {

@@ -10,7 +10,7 @@ import {
   operatorError,
 } from '@/core/measures';
 import type { MarkingDraft, PhotoFacts } from '@/core/records';
-import type { LocalDate, AuthorId, PatientId, PhotoId } from '@/core/units';
+import type { LocalDate, AuthorId, ClinicId, PatientId, PhotoId } from '@/core/units';
 import {
   type Patient,
   type PhotoRow,
@@ -41,6 +41,22 @@ import { isSameRecord, writeAs, writeAsPatient } from './write-as';
 export const NO_CONSENT =
   'Consent for photos is not recorded. Ask for it under Screen, then take the photo.';
 
+/**
+ * Whether this very photo is kept under its id, so that sending it twice changes nothing. Another picture
+ * under the same id is refused instead of passing for kept; one that was deleted since had been kept.
+ */
+export async function isKeptPhoto(
+  clinicId: ClinicId,
+  facts: Partial<PhotoRow> & { readonly id: PhotoId },
+  bytes: Buffer,
+): Promise<boolean> {
+  const row = await photoById(clinicId, facts.id);
+  if (!row || !isSameRecord(row, facts)) return false;
+  return (
+    row.deletedAt !== null || ((await photoBytesOf(clinicId, facts.id))?.equals(bytes) ?? false)
+  );
+}
+
 /** Takes in a side photo, with the patient's consent only. */
 export async function takePhoto(member: SignedIn, facts: PhotoFacts, upload: Buffer) {
   const patient = await patientFor(member, facts.patientId);
@@ -69,7 +85,7 @@ export async function takePhoto(member: SignedIn, facts: PhotoFacts, upload: Buf
         bytes,
       ),
     ],
-    isThere: async () => (await photoById(clinicId, facts.id))?.patientId === patient.id,
+    isThere: () => isKeptPhoto(clinicId, facts, bytes),
   });
   return { width, height };
 }
@@ -87,7 +103,8 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
   const { patient, clinicId } = here;
   const asked = await photoRequest(patient);
   if (!asked) {
-    if ((await photoById(clinicId, id))?.patientId === patient.id) return;
+    const { bytes } = await storedPicture(upload);
+    if (await isKeptPhoto(clinicId, { id, patientId: patient.id }, bytes)) return;
     throw new ToldProblem(409, sayToPatient(languageFor(patient), 'problem.noPhotoAsked'));
   }
   if ((await newestConsent(patient))?.body.photos !== true)
@@ -127,7 +144,7 @@ export async function takeOwnPhoto(here: PatientHere, id: string, upload: Buffer
         supersedes: asked.id,
       }),
     ],
-    isThere: async () => (await photoById(clinicId, id))?.patientId === patient.id,
+    isThere: () => isKeptPhoto(clinicId, { id, patientId: patient.id }, bytes),
   });
 }
 

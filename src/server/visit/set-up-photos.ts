@@ -15,7 +15,7 @@ import { patientFor } from '../people';
 import { Problem } from '../problem';
 import { todayOf } from '../programme-facts';
 import { newestConsent } from './entries';
-import { NO_CONSENT } from './photos';
+import { NO_CONSENT, isKeptPhoto } from './photos';
 import { type PictureSize, storedPicture } from './picture';
 import { newestVersion } from './newest-version';
 import { writeAs } from './write-as';
@@ -68,7 +68,7 @@ export async function takeSetUpPhoto(
         bytes,
       ),
     ],
-    isThere: async () => (await photoById(clinicId, id))?.patientId === patient.id,
+    isThere: () => isKeptPhoto(clinicId, { id, patientId: patient.id, lineage }, bytes),
   });
   return { id, width, height };
 }

@@ -64,6 +64,17 @@ export function postBytes<T = unknown>(path: string, file: Blob): Promise<Answer
   return twiceAtMost(path, { method: 'POST', headers, body: file, credentials: 'same-origin' });
 }
 
+/** What is said where there is no connection: the clinic's sentence, unless a patient's page has its own. */
+let unreachable =
+  'The clinic’s server cannot be reached. Nothing was sent; what you typed is still here.';
+
+/** Says from now on, where there is no connection, this sentence in the language of the page. */
+export function whenUnreachable(say: string): void {
+  unreachable = say;
+}
+
+export const unreachableWords = () => unreachable;
+
 async function twiceAtMost<T>(path: string, request: RequestInit): Promise<Answer<T>> {
   const answer = await postOnce<T>(path, request);
   const over = !answer.ok && answer.status === 401 && !OWN_ANSWER.includes(path);
@@ -76,8 +87,6 @@ async function postOnce<T>(path: string, request: RequestInit): Promise<Answer<T
     const answer = (await response.json()) as Answer<T>;
     return answer.ok ? answer : { ...answer, status: response.status };
   } catch {
-    const say =
-      'The clinic’s server cannot be reached. Nothing was sent; what you typed is still here.';
-    return { ok: false, status: 0, say, at: [], details: {} };
+    return { ok: false, status: 0, say: unreachable, at: [], details: {} };
   }
 }

@@ -1,3 +1,5 @@
+import { unreachableWords } from './post';
+
 /** Lets the browser save what the page made itself. */
 export function saveBlob(blob: Blob, name: string): void {
   const address = URL.createObjectURL(blob);
@@ -33,6 +35,6 @@ export async function saveFile(
     return '';
   } catch {
     if (signal?.aborted) return '';
-    return 'The clinic’s server cannot be reached. Nothing was made; try again.';
+    return unreachableWords();
   }
 }

@@ -1,25 +1,28 @@
 'use client';
 
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useRef } from 'react';
 import { type Answer, post } from './post';
+import { type Unanswered, sentAgain } from './sent-again';
+import { useOneAtATime } from './use-one-at-a-time';
 
-/** Posts records one at a time: while one is on its way another is not sent. */
+/**
+ * Posts records one at a time: while one is on its way another is not sent. One that is sent again because
+ * its answer was lost goes under the same id.
+ */
 export function useSending() {
-  const [busy, setBusy] = useState(false);
-  const under = useRef(false);
+  const { busy, once } = useOneAtATime();
+  const lost = useRef<Unanswered | null>(null);
 
   /** The server's answer; null when one is on its way already, so that nothing was sent. */
   const sending = useCallback(
-    async <T = unknown>(path: string, body: unknown): Promise<Answer<T> | null> => {
-      if (under.current) return null;
-      under.current = true;
-      setBusy(true);
-      const answer = await post<T>(path, body);
-      under.current = false;
-      setBusy(false);
-      return answer;
-    },
-    [],
+    <T = unknown>(path: string, body: unknown): Promise<Answer<T> | null> =>
+      once(async () => {
+        const sent = sentAgain(path, body, lost.current);
+        const answer = await post<T>(path, sent);
+        lost.current = !answer.ok && answer.status === 0 ? { path, body: sent } : null;
+        return answer;
+      }),
+    [once],
   );
   return { busy, sending };
 }

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { RECORD_FILE_LIMIT } from '@/core/record-choices';
 import { RECORD_WORDS, recordCount } from '@/core/whole-record';
 import { postBytes } from '../forms/post';
+import { useOneAtATime } from '../forms/use-one-at-a-time';
 import { Refusal } from '../forms/refusal';
 import { Button, buttonClass } from '../primitives/button';
 
@@ -35,14 +36,16 @@ export function WholeRecordIn() {
   const [file, setFile] = useState<File | null>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [isIn, setIsIn] = useState(false);
-  const [busy, setBusy] = useState('');
+  const { busy, once } = useOneAtATime();
+  const [asked, setAsked] = useState<'look' | 'in'>('look');
   const [say, setSay] = useState('');
 
   async function send(chosen: File, take: 'look' | 'in') {
     setSay('');
-    setBusy(take === 'look' ? 'Looking at the record …' : 'Taking the record in …');
-    const answer = await postBytes<Looked>(`/api/v1/whole-records/in?take=${take}`, chosen);
-    setBusy('');
+    setAsked(take);
+    const path = `/api/v1/whole-records/in?take=${take}`;
+    const answer = await once(() => postBytes<Looked>(path, chosen));
+    if (!answer) return;
     if (!answer.ok) return setSay(answer.say);
     setLooked(answer.value);
     setIsIn(take === 'in');
@@ -68,11 +71,15 @@ export function WholeRecordIn() {
         type="file"
         accept=".zip,.json,application/zip,application/json"
         aria-label="Choose the record"
-        disabled={busy !== ''}
+        disabled={busy}
         className="w-full file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
         onChange={({ target }) => choose(target.files?.[0])}
       />
-      {busy !== '' && <p role="status">{busy}</p>}
+      {busy && (
+        <p role="status">
+          {asked === 'look' ? 'Looking at the record …' : 'Taking the record in …'}
+        </p>
+      )}
       <Refusal say={say} />
       {looked && (
         <section className="grid gap-3" aria-live="polite">
@@ -142,7 +149,7 @@ export function WholeRecordIn() {
             <Button
               look="main"
               className="justify-self-start"
-              disabled={busy !== '' || file === null}
+              disabled={busy || file === null}
               onClick={() => file && void send(file, 'in')}
             >
               Take in {recordCount(fresh)}

@@ -90,9 +90,7 @@ export function FindingsPanel({
         ))}
       </ul>
       {mayDecide && (
-        <AddFinding
-          onAdd={(say) => decide({ key: `added: ${uuid()}`, say, proposed: null }, 'added')}
-        />
+        <AddFinding onAdd={(key, say) => decide({ key, say, proposed: null }, 'added')} />
       )}
       {settled.length > 0 && (
         <details>
@@ -137,14 +135,22 @@ export function FindingsPanel({
   );
 }
 
-function AddFinding({ onAdd }: { onAdd: (say: string) => Promise<boolean> }) {
+const newKey = () => `added: ${uuid()}`;
+
+function AddFinding({ onAdd }: { onAdd: (key: string, say: string) => Promise<boolean> }) {
   const [say, setSay] = useState('');
+  const [key, setKey] = useState(newKey);
+  async function add() {
+    if (say.trim() === '' || !(await onAdd(key, say))) return;
+    setSay('');
+    setKey(newKey);
+  }
   return (
     <Form
       className="flex items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (say.trim() !== '') void onAdd(say).then((done) => done && setSay(''));
+        void add();
       }}
     >
       <div className="flex-1">

@@ -5,6 +5,7 @@ import { v4 as uuid } from 'uuid';
 import type { Drawing } from '@/core/figure';
 import { FigureStill } from '../figure/still';
 import { Refusal } from '../forms/refusal';
+import { useOneAtATime } from '../forms/use-one-at-a-time';
 import { sendPhotoTo } from '../measure/photo/send-photo';
 import { BeginButton } from './begin-button';
 import { useSay } from './say';
@@ -15,11 +16,12 @@ const LEVEL_WITHIN = 2;
 /** A side photo by a helper: an outline to stand in, a level, and one press to send it. */
 export function PhotoFromHome({ note, outline }: { note: string; outline: Drawing }) {
   const say = useSay();
-  const [id] = useState(() => uuid());
+  // One for each picture: sent again after a lost answer it is the same, another one is not.
+  const [id, setId] = useState(() => uuid());
   const [picture, setPicture] = useState<Blob | null>(null);
   const [shown, setShown] = useState('');
   const [sent, setSent] = useState(false);
-  const [busy, setBusy] = useState(false);
+  const { busy, once } = useOneAtATime();
   const [refusal, setRefusal] = useState('');
   const roll = useRoll();
 
@@ -30,13 +32,22 @@ export function PhotoFromHome({ note, outline }: { note: string; outline: Drawin
     return () => URL.revokeObjectURL(address);
   }, [picture]);
 
+  function take(taken: Blob | null) {
+    setPicture(taken);
+    setId(uuid());
+  }
+
   async function send() {
-    if (!picture || busy) return;
-    setBusy(true);
+    if (!picture) return;
     setRefusal('');
     const file = new File([picture], 'side.jpg', { type: picture.type });
-    const answer = await sendPhotoTo('/api/v1/patient/photos', file, { id });
-    setBusy(false);
+    const words = {
+      empty: say('photo.unreadable'),
+      tooLarge: say('photo.tooLarge'),
+      unreadable: say('photo.unreadable'),
+    };
+    const answer = await once(() => sendPhotoTo('/api/v1/patient/photos', file, { id }, words));
+    if (!answer) return;
     if (answer.ok) setSent(true);
     else setRefusal(answer.say);
   }
@@ -50,7 +61,7 @@ export function PhotoFromHome({ note, outline }: { note: string; outline: Drawin
         // oxlint-disable-next-line nextjs/no-img-element -- a picture of this phone, not yet sent
         <img src={shown} alt="" className="max-h-[60dvh] w-full object-contain" />
       ) : (
-        <Camera outline={outline} onTaken={setPicture} />
+        <Camera outline={outline} onTaken={take} />
       )}
       {roll !== null && !shown && (
         <p role="status" className={Math.abs(roll) <= LEVEL_WITHIN ? '' : 'font-semibold'}>
@@ -65,7 +76,7 @@ export function PhotoFromHome({ note, outline }: { note: string; outline: Drawin
           type="file"
           accept="image/jpeg,image/png,image/webp"
           className="min-h-12 w-full min-w-0"
-          onChange={(event) => setPicture(event.target.files?.[0] ?? null)}
+          onChange={(event) => take(event.target.files?.[0] ?? null)}
         />
       </label>
       <Refusal say={refusal} />
@@ -77,7 +88,7 @@ export function PhotoFromHome({ note, outline }: { note: string; outline: Drawin
           <button
             type="button"
             className="min-h-12 rounded border border-edge bg-sheet"
-            onClick={() => setPicture(null)}
+            onClick={() => take(null)}
           >
             {say('photo.again')}
           </button>

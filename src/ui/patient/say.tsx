@@ -1,9 +1,10 @@
 'use client';
 
 import { setupI18n } from '@lingui/core';
-import { type ReactNode, createContext, useContext, useMemo } from 'react';
+import { type ReactNode, createContext, useContext, useEffect, useMemo } from 'react';
 import type { CompiledWords, PatientWord } from '@/catalogue';
 import { CHOSEN_BY, writtenWay } from '@/catalogue/messages/written-way';
+import { whenUnreachable } from '../forms/post';
 import { type LocalDate, dateInWords, dayAndMonthText, intlTag, isolated } from '@/core/units';
 
 /** Says a fixed text of the patient's screens. */
@@ -29,6 +30,7 @@ export function Words({
     return (key, values) =>
       i18n._(key, apart && values && !CHOSEN_BY.has(key) ? isolated(values) : values);
   }, [words, language]);
+  useEffect(() => whenUnreachable(say('saved.unreachable')), [say]);
   return (
     <LanguageContext value={language}>
       <SayContext value={say}>{children}</SayContext>

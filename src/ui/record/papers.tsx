@@ -8,6 +8,7 @@ import { PAPER_KINDS, PAPER_LIMIT, PAPER_TOO_LARGE } from '@/core/record-choices
 import type { LocalDate, PatientId } from '@/core/units';
 import { daySaid } from '@/core/visits';
 import { postBytes } from '../forms/post';
+import { useOneAtATime } from '../forms/use-one-at-a-time';
 import { Refusal } from '../forms/refusal';
 import { FileMaking, useFile } from '../forms/use-file';
 import { textOf } from '../forms/use-form';
@@ -135,7 +136,7 @@ function Delete({ name, busy, onDelete }: { name: string; busy: boolean; onDelet
 function FilePaper({ patientId, today }: { patientId: PatientId; today: LocalDate }) {
   const router = useRouter();
   const [id, setId] = useState(() => uuid());
-  const [busy, setBusy] = useState(false);
+  const { busy, once } = useOneAtATime();
   const [say, setSay] = useState('');
 
   async function file(form: HTMLFormElement) {
@@ -150,9 +151,8 @@ function FilePaper({ patientId, today }: { patientId: PatientId; today: LocalDat
       receivedOn: textOf(fields, 'receivedOn'),
     });
     setSay('');
-    setBusy(true);
-    const answer = await postBytes(`/api/v1/papers?${facts}`, chosen);
-    setBusy(false);
+    const answer = await once(() => postBytes(`/api/v1/papers?${facts}`, chosen));
+    if (!answer) return undefined;
     if (!answer.ok) return setSay(answer.say);
     form.reset();
     setId(uuid());
@@ -189,6 +189,7 @@ function FilePaper({ patientId, today }: { patientId: PatientId; today: LocalDat
         name="paper"
         accept="application/pdf,image/jpeg,image/png,image/webp"
         aria-label="Choose the paper"
+        onChange={() => setId(uuid())}
         disabled={busy}
         className="w-full file:mr-3 file:rounded file:border file:border-edge file:bg-sheet file:px-3 file:py-1.5 file:font-medium"
       />

@@ -7,6 +7,7 @@ import { MOST_SET_UP_PHOTOS } from '@/core/record-choices';
 import type { PatientId, PhotoId } from '@/core/units';
 import { Refusal } from '../forms/refusal';
 import { useSend } from '../forms/use-send';
+import { useOneAtATime } from '../forms/use-one-at-a-time';
 import { sendPhotoTo } from '../measure/photo/send-photo';
 import { Button, buttonClass } from '../primitives/button';
 
@@ -166,18 +167,14 @@ function Photos({
 function Take({ patientId, lineage }: { patientId: PatientId; lineage: string }) {
   const router = useRouter();
   const input = useId();
-  const [busy, setBusy] = useState(false);
+  const { busy, once } = useOneAtATime();
   const [say, setSay] = useState('');
   async function take(file: File | undefined) {
-    if (!file || busy) return;
-    setBusy(true);
+    if (!file) return;
     setSay('');
-    const answer = await sendPhotoTo('/api/v1/photos/set-up', file, {
-      id: uuid(),
-      patientId,
-      lineage,
-    });
-    setBusy(false);
+    const facts = { id: uuid(), patientId, lineage };
+    const answer = await once(() => sendPhotoTo('/api/v1/photos/set-up', file, facts));
+    if (!answer) return;
     if (!answer.ok) return setSay(answer.say);
     router.refresh();
   }

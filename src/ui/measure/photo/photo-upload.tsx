@@ -7,6 +7,7 @@ import type { PatientId } from '@/core/units';
 import { Refusal } from '../../forms/refusal';
 import { Button } from '../../primitives/button';
 import { Field } from '../../primitives/field';
+import { useOneAtATime } from '../../forms/use-one-at-a-time';
 import { sendPhoto } from './send-photo';
 import { Form } from '../../forms/form';
 
@@ -21,19 +22,18 @@ export function PhotoUpload({
   consented: boolean;
 }) {
   const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { busy, once } = useOneAtATime();
+  // One for each photo of a day: sent again after a lost answer it is the same, another one is not.
+  const [id, setId] = useState(() => uuid());
   const [say, setSay] = useState('');
   const [takenOn, setTakenOn] = useState(today);
   const [file, setFile] = useState<File | null>(null);
 
   async function send() {
-    if (busy) return;
     if (!file) return setSay('Choose a photo first.');
-    setBusy(true);
     setSay('');
-    const id = uuid();
-    const answer = await sendPhoto(file, { id, patientId, takenOn });
-    setBusy(false);
+    const answer = await once(() => sendPhoto(file, { id, patientId, takenOn }));
+    if (!answer) return;
     if (!answer.ok) return setSay(answer.say);
     router.push(`/patients/${patientId}/measure/photos/${id}`);
     router.refresh();
@@ -59,7 +59,10 @@ export function PhotoUpload({
           label="Side photo"
           type="file"
           accept="image/jpeg,image/png,image/webp"
-          onChange={(event) => setFile(event.target.files?.[0] ?? null)}
+          onChange={(event) => {
+            setFile(event.target.files?.[0] ?? null);
+            setId(uuid());
+          }}
           hint="Ear, C7 and shoulder free, something upright or level in the picture."
         />
         <Field
@@ -67,7 +70,10 @@ export function PhotoUpload({
           type="date"
           max={today}
           value={takenOn}
-          onChange={(event) => setTakenOn(event.target.value)}
+          onChange={(event) => {
+            setTakenOn(event.target.value);
+            setId(uuid());
+          }}
         />
       </div>
       <Refusal say={say} />

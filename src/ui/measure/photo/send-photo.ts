@@ -1,7 +1,7 @@
 import { PHOTO_LIMIT, PHOTO_TOO_LARGE } from '@/core/record-choices';
 import type { PatientId } from '@/core/units';
 import type { DownscaleAnswer } from '@/workers/downscale.worker';
-import { type Answer, headersOf } from '../../forms/post';
+import { type Answer, postBytes } from '../../forms/post';
 
 /** The photo made small in a worker; itself where the browser has none of what that takes. */
 function smaller(file: File): Promise<DownscaleAnswer> {
@@ -28,27 +28,33 @@ export function sendPhoto(
   return sendPhotoTo('/api/v1/photos', file, facts);
 }
 
-/** Sends a photo; every refusal is a sentence, and nothing is stored then. */
+/** What is said of a photo that is not sent at all. */
+type PhotoWords = {
+  readonly empty: string;
+  readonly tooLarge: string;
+  readonly unreadable?: string;
+};
+
+const CLINIC_WORDS: PhotoWords = {
+  empty: 'This photo is empty. Choose another one.',
+  tooLarge: PHOTO_TOO_LARGE,
+};
+
+/**
+ * Sends a photo; every refusal is a sentence, and nothing is stored then.
+ *
+ * @param words in the language of the page; without its own, what the browser could not do is said
+ */
 export async function sendPhotoTo(
   path: string,
   file: File,
   facts: Readonly<Record<string, string>>,
+  words: PhotoWords = CLINIC_WORDS,
 ): Promise<Answer<{ width: number; height: number }>> {
   const refuse = (say: string) => ({ ok: false, status: 0, say, at: [], details: {} }) as const;
-  if (file.size === 0) return refuse('This photo is empty. Choose another one.');
-  if (file.size > PHOTO_LIMIT) return refuse(PHOTO_TOO_LARGE);
+  if (file.size === 0) return refuse(words.empty);
+  if (file.size > PHOTO_LIMIT) return refuse(words.tooLarge);
   const small = await smaller(file);
-  if (!small.ok) return refuse(small.say);
-  try {
-    const response = await fetch(`${path}?${new URLSearchParams(facts)}`, {
-      method: 'POST',
-      headers: headersOf('application/octet-stream'),
-      body: small.picture,
-      credentials: 'same-origin',
-    });
-    const answer = (await response.json()) as Answer<{ width: number; height: number }>;
-    return answer.ok ? answer : { ...answer, status: response.status };
-  } catch {
-    return refuse('The clinic’s server cannot be reached. The photo was not sent.');
-  }
+  if (!small.ok) return refuse(words.unreadable ?? small.say);
+  return postBytes(`${path}?${new URLSearchParams(facts)}`, small.picture);
 }
