@@ -114,7 +114,7 @@ const everywhere = {
 };
 
 export default {
-  plugins: ['typescript', 'react', 'nextjs'],
+  plugins: ['typescript', 'react', 'nextjs', 'import'],
   jsPlugins: ['./scripts/lint/clock.mjs'],
   categories: { correctness: 'off' },
   // The compiler's own findings too: it would read the same program once more.
@@ -137,6 +137,8 @@ export default {
       // Plain links between pages are allowed: the phone's pages are documents of their own, so that a
       // link works before any script has come (docs/decisions/0025-first-touch.md).
       rules: {
+        // No file reaches itself through what it imports when it runs.
+        'import/no-cycle': ['error', { ignoreTypes: true }],
         'react/rules-of-hooks': 'error',
         'react/exhaustive-deps': 'error',
         'nextjs/google-font-display': 'error',

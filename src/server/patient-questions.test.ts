@@ -96,6 +96,7 @@ describe('what is asked today', () => {
     expect(asks([], { decision: 'declined' })).toEqual([]);
     expect(asks([], { asks: 'weights' })).toEqual([]);
     expect(asks([], { lineage: 'gone' })).toEqual([]);
+    expect(asks([], { localDate: localDate('2026-11-11') })).toHaveLength(1);
     expect(asks([], { localDate: localDate('2026-11-10') })).toEqual([]);
     expect(asks([{ pains: [2] }], { asks: 'repetitions' })).toHaveLength(1);
   });

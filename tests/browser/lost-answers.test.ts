@@ -22,7 +22,8 @@ async function loseFirstAnswer(page: Page, path: string): Promise<void> {
     let isLost = false;
     window.fetch = async (address, request) => {
       const answer = await ask(address, request);
-      if (isLost || !String(address).startsWith(lostAt)) return answer;
+      const path = typeof address === 'string' ? address : '';
+      if (isLost || !path.startsWith(lostAt)) return answer;
       isLost = true;
       throw new TypeError('the answer was lost');
     };

@@ -79,7 +79,12 @@ describe('a password link', () => {
       email: `${randomUUID()}@quay.example`,
       role: 'assistant' as const,
     };
+    await addMember(lead, draft);
+    // Sent again it is the same member, with a new link; another address under the same id is not.
     const { token } = await addMember(lead, draft);
+    await expect(
+      addMember(lead, { ...draft, email: `${randomUUID()}@quay.example` }),
+    ).rejects.toMatchObject({ status: 409, at: ['email'] });
     expect(await signsIn(draft.email, '')).toBe(false);
     await resetPassword({ token, password: NEW });
     expect(await signsIn(draft.email, NEW)).toBe(true);

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { createClient } from '@libsql/client';
 import { LIST_BOUNDS, databaseUrl } from '@/db';
 import { auditQuery } from '@/server/audit-asked';
@@ -5,12 +6,14 @@ import { auditFile, auditLines, fileLooks } from '@/server/audit-list';
 import { checkRecord } from '@/server/check/record-check';
 import { later } from '@/core/schedule';
 import { now, setClock } from '@/server/clock';
+import { CLOCK_SLACK_MS } from '@/db/bounds';
+import { pauseMyself } from '@/server/patient/settings';
 import { writtenAhead } from '@/server/clock-look';
 import { noteLook } from '@/server/looks';
 import { sessionName } from '@/server/secrets';
 import { signIn } from '@/server/sign-in';
 import { brokenSeals, sealAudit } from '@/server/seals';
-import { ZONE, makeClinic, makePatient, member, ownDomain, today } from '../support/clinic';
+import { ZONE, device, makeClinic, makePatient, member, ownDomain, today } from '../support/clinic';
 import { databaseStage, patientOf } from '../support/stage';
 
 const stage = databaseStage('audit');
@@ -25,6 +28,14 @@ const said = async (asked: Parameters<typeof auditQuery>[0], lead = stage.lead) 
     verb,
     subject,
   ]);
+
+it('names the patient whose own phone told it', async () => {
+  const patientId = await makePatient(stage.practitioner, 'Told Byphone');
+  const here = await device(stage.practitioner, patientId);
+  await pauseMyself(here, { id: randomUUID(), from: today(), to: today(), reason: 'ill' });
+  const lines = await said(ALL);
+  expect(lines.filter(([by]) => by === 'Told Byphone').length).toBeGreaterThan(0);
+});
 
 describe('looks into a file', () => {
   it('are kept: one for ten minutes of a session, one for every document', async () => {
@@ -140,4 +151,10 @@ it('says where the newest entry lies ahead of the clock', async () => {
   expect(await writtenAhead(stage.lead)).toBeNull();
   setClock(null);
   expect(await writtenAhead(stage.lead)).toBe(ahead);
+  // Up to the slack two clocks may differ.
+  setClock(() => later(ahead, -CLOCK_SLACK_MS));
+  expect(await writtenAhead(stage.lead)).toBeNull();
+  setClock(() => later(ahead, -CLOCK_SLACK_MS - 1));
+  expect(await writtenAhead(stage.lead)).toBe(ahead);
+  setClock(null);
 });

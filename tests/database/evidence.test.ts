@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { addDays, weekday, WEEKDAYS } from '@/core/units';
 import { evidenceRows } from '@/core/evidence';
-import { evidenceOf, episodesToCount, eraseStatements, write } from '@/db';
+import { LIST_BOUNDS, evidenceOf, episodesToCount, eraseStatements, write } from '@/db';
 import { now, setClock } from '@/server/clock';
 import { clinicEvidence, refreshEvidence } from '@/server/follow/evidence';
 import { newestConsent, withdrawEntry } from '@/server/visit/entries';
@@ -61,6 +61,17 @@ it('counts who agreed, from five patients on, until they take it back', async ()
     supersedes: consent?.id ?? '',
   });
   expect(await evidenceOf(clinicId(), today(), null, 50)).toHaveLength(3);
+});
+
+it('is reckoned a few episodes at a time where it is asked to stop after so long', async () => {
+  const before = (await evidenceOf(clinicId(), today(), null, 50)).length;
+  const most = LIST_BOUNDS.evidenceReckoned;
+  for (let at = 0; at <= most; at += 1) await agree(await lived(`One of many ${at}`), true);
+  const counted = async () => (await evidenceOf(clinicId(), today(), null, 50)).length - before;
+  expect(await refreshEvidence(clinicId(), 0)).toBe(false);
+  expect(await counted()).toBe(most);
+  expect(await refreshEvidence(clinicId())).toBe(true);
+  expect(await counted()).toBe(most + 1);
 });
 
 it('a consent of this week counts from next week on, so that one more cannot be told by subtracting', async () => {

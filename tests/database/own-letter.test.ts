@@ -8,7 +8,7 @@ import { saveLanguage } from '@/server/details';
 import { letterById, signLetter } from '@/server/follow/letter';
 import { saveEntry } from '@/server/visit/entries';
 import { saveMeasurements } from '@/server/visit/measuring';
-import { today } from '../support/clinic';
+import { makePatient, today } from '../support/clinic';
 import { beginLife, liveOn } from '../support/life';
 import { temporaryFolder } from '../support/server';
 import { databaseStage, measure, patientOf } from '../support/stage';
@@ -99,6 +99,13 @@ it('says everything in the patient’s language, but for what somebody typed', a
   expect([own.measures, own.goals, own.programme].map(({ items }) => items.length)).toEqual(
     [letter.measures, letter.goals, letter.programme].map(({ length }) => length),
   );
+});
+
+it('says nothing of sessions where none was due yet', async () => {
+  const patientId = await makePatient(stage.practitioner);
+  await saveLanguage(stage.practitioner, { patientId, language: 'pt' });
+  const { own } = await signed(patientId, 'review');
+  expect(own?.paragraphs.join(' ')).not.toMatch(/0 of 0|sessions/);
 });
 
 it.each(SHIPPED_LANGUAGES.map((one) => [one.tag, one] as const))(

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionEventBody, ToldDraft } from '@/core/records';
-import { addDays } from '@/core/units';
+import { type LocalDate, addDays } from '@/core/units';
 import {
   daysDone,
   eventsOfDay,
@@ -90,6 +90,23 @@ it('counts under the rules of what a phone tells, says who wrote it down, and tw
   );
 });
 
+it('asks for a day of the last weeks, and for today where another one is named', async () => {
+  const told = await withProgramme();
+  const patient = await patientOf(stage, told.patientId);
+  const asked = async (date: LocalDate | null) => (await toldForm(patient, date)).date;
+  const { earliest } = await toldForm(patient, null);
+  expect(await Promise.all([today(), today(-1), earliest].map(asked))).toEqual([
+    today(),
+    today(-1),
+    earliest,
+  ]);
+  expect(await Promise.all([today(1), addDays(earliest, -1), null].map(asked))).toEqual([
+    today(),
+    today(),
+    today(),
+  ]);
+});
+
 it('stands beside what the phone told, and takes no session of it', async () => {
   const told = await withProgramme();
   const here = await device(stage.practitioner, told.patientId);
@@ -172,7 +189,7 @@ it('is taken back as a whole, stays in the record, and can be written down anew'
   expect(events.filter(({ body }) => body.type === 'taken back')).toHaveLength(1);
   expect(events.length).toBeGreaterThan(3);
   const form = await toldForm(await patientOf(stage, told.patientId), date);
-  expect(form).toMatchObject({ toldSessions: 0, isWrittenDown: false });
+  expect(form).toMatchObject({ toldSessions: 0, isWrittenDown: false, date });
   // A second time there is nothing to take back.
   await expect(takeBackTold(stage.assistant, { ...back, id: randomUUID() })).rejects.toMatchObject({
     status: 409,
