@@ -74,6 +74,14 @@ describe('the programmes ready to hand (methods: common practice, no source)', (
     // practice.md: twice over, twice a day, about 15 minutes with rests and changes.
     const totals = readyTotals(byId('two-rounds'), SHIPPED.byId, FROM);
     expect(totals && timesInWords(totals)).toBe('2 sessions a day');
+    const times = (sessionsADay: number, momentsADay: number) =>
+      totals && timesInWords({ ...totals, sessionsADay, momentsADay });
+    expect([times(1, 0), times(0, 1), times(1, 1), times(2, 8)]).toEqual([
+      'one session a day',
+      'one moment a day',
+      'one session and one moment a day',
+      '2 sessions and 8 moments a day',
+    ]);
     expect(totals?.day.least).toBeGreaterThan(10 * 60);
     expect(totals?.day.most).toBeLessThan(17 * 60);
   });

@@ -15,6 +15,7 @@ import {
   isLevel,
   likely,
   lookByLook,
+  sureOf,
   shapesOver,
   stepAt,
 } from '.';
@@ -195,6 +196,17 @@ describe('week by week', () => {
     const told = diary('falls by 2', 84, chanceOf(0.4));
     const early = lookByLook(told, 2, 56);
     expect(lookByLook(told, 2, 84).slice(0, early.length)).toEqual(early);
+  });
+
+  it('calls nothing better whose newest day is worse than all before it; as bad as one of them is not worse', () => {
+    const fallen = Array.from({ length: 41 }, (_, day) => ({
+      day,
+      value: Math.max(2, 7 - day / 3),
+    }));
+    const better = (last: number) => sureOf([...fallen, { day: 41, value: last }], 2).better;
+    expect(better(7.1)).toBe(0);
+    expect(better(7)).toBeGreaterThan(0);
+    expect(better(2)).toBeGreaterThan(better(7));
   });
 
   it('knows a level course by one look, and does not know without readings', () => {

@@ -133,6 +133,8 @@ function who({ patient, details }: WholeRecord): string {
   );
 }
 
+const questions = (count: number) => (count === 1 ? 'One question was' : `${count} questions were`);
+
 function screenings(record: WholeRecord, by: By): string {
   return section(
     'Screenings',
@@ -148,7 +150,7 @@ function screenings(record: WholeRecord, by: By): string {
         `<h3>${escapeHtml(head)}</h3>`,
         yes.length > 0 ? `<p>Answered yes:</p>${list(yes)}` : '<p>Nothing was answered yes.</p>',
         untested.length > 0 ? `<p>Not tested:</p>${list(untested)}` : '',
-        `<p>${answered('no').length} questions were answered no. A question that is not named was not answered.</p>`,
+        `<p>${questions(answered('no').length)} answered no. A question that is not named was not answered.</p>`,
       ].join('');
     }),
     record.screenings.length === 0 ? '<p>Nobody was screened.</p>' : '',
