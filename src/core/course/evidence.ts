@@ -37,6 +37,17 @@ export type Evidence = {
  * @param after evidence up to and with this day is used up: growth was declined on it
  */
 export function evidenceOf(course: Course, after: LocalDate | null): Evidence {
+  const known = evidence.get(course) ?? new Map<LocalDate | null, Evidence>();
+  evidence.set(course, known);
+  const found = known.get(after) ?? evidenceIn(course, after);
+  known.set(after, found);
+  return found;
+}
+
+/** A course is immutable, and asked with every event of its patient: its evidence is found once. */
+const evidence = new WeakMap<Course, Map<LocalDate | null, Evidence>>();
+
+function evidenceIn(course: Course, after: LocalDate | null): Evidence {
   const { sessions, dose, from } = presentOf(course);
   const newestFirst = [...sessions].sort((a, b) => inOrder(b, a));
   const row: SessionLog[][] = [];
@@ -83,20 +94,35 @@ function isRising(pains: readonly number[]): boolean {
  * does not come back with the next trouble.
  */
 export function hasPassed(course: Course, date: LocalDate, daysNeeded: number): boolean {
-  let days = 0;
+  const since = lastBorneRow(course, Math.max(1, daysNeeded));
+  return since !== null && since > date;
+}
+
+/** A course is immutable and asked for each of its troubles: its last row of borne days is found once. */
+const borneRows = new WeakMap<Course, Map<number, LocalDate | null>>();
+
+/** The first day of the last row of so many borne days; null where there never was one. */
+function lastBorneRow(course: Course, daysNeeded: number): LocalDate | null {
+  const known = borneRows.get(course) ?? new Map<number, LocalDate | null>();
+  borneRows.set(course, known);
+  const before = known.get(daysNeeded);
+  if (before !== undefined) return before;
+  let row: LocalDate[] = [];
   let counted: LocalDate | null = null;
+  let since: LocalDate | null = null;
   for (const { log } of livedIn(course)) {
-    if (log.date <= date || isSkip(log)) continue;
+    if (isSkip(log)) continue;
     if (isAmiss(log)) {
-      days = 0;
+      row = [];
       counted = log.date;
     } else if (isTold(log) && log.date !== counted) {
       counted = log.date;
-      days += 1;
-      if (days >= daysNeeded) return true;
+      row.push(log.date);
+      since = row[row.length - daysNeeded] ?? since;
     }
   }
-  return false;
+  known.set(daysNeeded, since);
+  return since;
 }
 
 /**

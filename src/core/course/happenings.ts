@@ -37,7 +37,16 @@ export const FLARE_WINDOW = 6;
  *
  * Traffic light: Thomeé 1997 (memory); the rest common practice, no source.
  */
-export function happeningsIn(course: Course): Happening[] {
+export function happeningsIn(course: Course): readonly Happening[] {
+  const known = happened.get(course) ?? foundIn(course);
+  happened.set(course, known);
+  return known;
+}
+
+/** A course is immutable, and gone through with every event of its patient: what went wrong is found once. */
+const happened = new WeakMap<Course, readonly Happening[]>();
+
+function foundIn(course: Course): readonly Happening[] {
   // Most courses have none, and need not be gone through.
   if (!course.some(({ sessions }) => sessions.some(isAmiss))) return [];
   const lived = livedIn(course).filter(({ log }) => !isSkip(log));

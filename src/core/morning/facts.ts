@@ -173,12 +173,15 @@ function withDay(
 ): MorningFacts {
   const { lastSession, lastPain, record } = facts;
   const newer = lastPain === null || date >= lastPain.date;
+  const told = record.reports.get(date);
+  // Most events tell nothing of how it was: what is found of the reports holds on.
+  const isTold = told === undefined || JSON.stringify(told) !== JSON.stringify(report);
   return {
     ...facts,
     record: {
       ...record,
       facts: { ...record.facts, done: new Map(record.facts.done).set(date, done) },
-      reports: new Map(record.reports).set(date, report),
+      reports: isTold ? new Map(record.reports).set(date, report) : record.reports,
     },
     lastSession: lastSession === null || date > lastSession ? date : lastSession,
     lastPain: pain !== null && newer ? { date, pain } : lastPain,

@@ -211,11 +211,23 @@ export function plateauWeeks(
   const start = firstDay(facts.versions);
   const from = addDays(facts.today, -7 * weeks);
   if (share === null || start === null || start > from) return null;
+  return isPainLevel(reports, from) ? weeks : null;
+}
+
+/** Reports never change, and a row is made anew with most events: whether their pain is level is found once. */
+const levels = new WeakMap<FollowRecord['reports'], { from: LocalDate; isLevel: boolean }>();
+
+/** Whether the pain told since a day leaves something to improve and does not change. */
+function isPainLevel(reports: FollowRecord['reports'], from: LocalDate): boolean {
+  const known = levels.get(reports);
+  if (known?.from === from) return known.isLevel;
   const readings = [...reports].flatMap(([date, report]): Reading[] => {
     const value = worstPain(report);
     return value === null || date < from ? [] : [{ date, value }];
   });
   // The middle first: a course is looked at only where something is left to improve.
-  if ((standsAt(readings) ?? 0) <= NOTHING_LEFT_PAIN) return null;
-  return isLevelCourse(readings, PAIN_MATTERS) === true ? weeks : null;
+  const isLevel =
+    (standsAt(readings) ?? 0) > NOTHING_LEFT_PAIN && isLevelCourse(readings, PAIN_MATTERS) === true;
+  levels.set(reports, { from, isLevel });
+  return isLevel;
 }

@@ -1,6 +1,7 @@
 import { type Course, type SessionLog, type Stretch, type WrittenBy, asksTheSame } from '../course';
+import type { DayDone } from '../history';
 import type { SentLine, SentVersion } from '../programme';
-import { addDays } from '../units';
+import { type LocalDate, addDays } from '../units';
 import type { Exercise } from '../exercise';
 import type { Decided, FollowRecord } from './record';
 
@@ -63,10 +64,42 @@ export function courseOf(
   }));
   const [first, ...rest] = course;
   if (!first) throw new Error('a line of no version has no course');
-  return {
+  return asBefore(line, {
     course: [first, ...rest],
     lineages: new Set(chain.map(({ line: { lineage } }) => lineage)),
-  };
+  });
+}
+
+/** The course of each line as it was found last. */
+const found = new WeakMap<SentLine, LineCourse>();
+
+/**
+ * The very course of before where this one is no other: most events are of one line, and what was found of
+ * the courses of all others holds on.
+ */
+function asBefore(line: SentLine, now: LineCourse): LineCourse {
+  const before = found.get(line);
+  if (before && isSameCourse(before.course, now.course)) return { ...now, course: before.course };
+  found.set(line, now);
+  return now;
+}
+
+function isSameCourse(a: Course, b: Course): boolean {
+  return (
+    a.length === b.length &&
+    a.every((one, at) => {
+      const other = b[at];
+      return (
+        one.exercise === other?.exercise &&
+        one.dose === other.dose &&
+        one.school === other.school &&
+        one.from === other.from &&
+        one.by === other.by &&
+        one.sessions.length === other.sessions.length &&
+        one.sessions.every((log, i) => log === other.sessions[i])
+      );
+    })
+  );
 }
 
 /** The sessions of a dose that some versions had; mostly one, whose list is as it is asked for. */
@@ -147,31 +180,72 @@ export function sessionsOf({
   reports,
 }: Pick<CourseRecord, 'facts' | 'reports'>): SessionsOf {
   const stopStands = facts.pauses.some(({ to }) => to === null);
-  const found = new Map<number, Map<string, SessionLog[]>>();
-  for (const [date, { sessions }] of [...facts.done].sort(([a], [b]) => (a < b ? -1 : 1))) {
+  const before = days.get(facts.versions);
+  const now = new Map<LocalDate, DayOfLogs>();
+  const lists = new Map<number, Map<string, SessionLog[]>>();
+  for (const [date, done] of [...facts.done].sort(([a], [b]) => (a < b ? -1 : 1))) {
     const nextMorning = reports.get(addDays(date, 1))?.soreness ?? null;
-    for (const session of sessions) {
-      const ofVersion = found.get(session.version) ?? new Map<string, SessionLog[]>();
-      found.set(session.version, ofVersion);
-      for (const log of session.lines) {
-        const list = ofVersion.get(log.lineage) ?? [];
-        if (list.length === 0) ofVersion.set(log.lineage, list);
-        list.push({
-          id: session.id,
-          date,
-          share: log.share,
-          sets: log.sets,
-          counted: log.counted,
-          hold: log.hold,
-          effort: session.effort,
-          pain: session.pain,
-          nextMorning,
-          skipped: log.skipped,
-          stopped:
-            session.state !== 'stopped for a symptom' ? 'no' : stopStands ? 'stands' : 'let go on',
-        });
-      }
+    const known = before?.get(date);
+    const day =
+      known?.done === done && known.nextMorning === nextMorning && known.stopStands === stopStands
+        ? known
+        : dayOfLogs({ date, done, nextMorning, stopStands }, known?.logs ?? []);
+    now.set(date, day);
+    for (const { version, lineage, log } of day.logs) {
+      const ofVersion = lists.get(version) ?? new Map<string, SessionLog[]>();
+      lists.set(version, ofVersion);
+      const list = ofVersion.get(lineage) ?? [];
+      if (list.length === 0) ofVersion.set(lineage, list);
+      list.push(log);
     }
   }
-  return (version, lineage) => found.get(version)?.get(lineage) ?? [];
+  days.set(facts.versions, now);
+  return (version, lineage) => lists.get(version)?.get(lineage) ?? [];
+}
+
+/** What one line of one session says, and of which version it was played. */
+type LogOfLine = { readonly version: number; readonly lineage: string; readonly log: SessionLog };
+
+/** The logs of a day, with what they were read from. */
+type DayOfLogs = {
+  readonly done: DayDone;
+  readonly nextMorning: SessionLog['nextMorning'];
+  readonly stopStands: boolean;
+  readonly logs: readonly LogOfLine[];
+};
+
+/** The days of a record as they were read last: an event changes one of them. */
+const days = new WeakMap<readonly SentVersion[], ReadonlyMap<LocalDate, DayOfLogs>>();
+
+/** @param before logs of this day as they were read last: one that says the same stays the very same */
+function dayOfLogs(
+  day: Omit<DayOfLogs, 'logs'> & { readonly date: LocalDate },
+  before: readonly LogOfLine[],
+): DayOfLogs {
+  const { date, done, nextMorning, stopStands } = day;
+  const logs = done.sessions.flatMap((session) =>
+    session.lines.map(({ lineage, share, sets, counted, hold, skipped }): LogOfLine => {
+      const log: SessionLog = {
+        id: session.id,
+        date,
+        share,
+        sets,
+        counted,
+        hold,
+        effort: session.effort,
+        pain: session.pain,
+        nextMorning,
+        skipped,
+        stopped:
+          session.state !== 'stopped for a symptom' ? 'no' : stopStands ? 'stands' : 'let go on',
+      };
+      const { version } = session;
+      const known = before.find(
+        (one) => one.log.id === session.id && one.lineage === lineage && one.version === version,
+      );
+      const isSame = known !== undefined && JSON.stringify(known.log) === JSON.stringify(log);
+      return { version, lineage, log: isSame ? known.log : log };
+    }),
+  );
+  return { done, nextMorning, stopStands, logs };
 }
