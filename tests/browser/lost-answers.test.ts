@@ -30,7 +30,7 @@ async function loseFirstAnswer(page: Page, path: string): Promise<void> {
   }, path);
 }
 
-it('keeps a side photo once', async () => {
+it('keeps a side photo once (long)', async () => {
   const id = await photographable(stage);
   const files = join(stage.server.data, 'files');
   mkdirSync(files, { recursive: true });
@@ -63,7 +63,7 @@ it('keeps a goal once', async () => {
   await page.close();
 });
 
-it('keeps a finding of the clinician’s own once', async () => {
+it('keeps a finding of the clinician’s own once (long)', async () => {
   const id = await makePatient(stage.practitioner);
   const page = await stage.open(`/patients/${id}/measure`);
   await loseFirstAnswer(page, '/api/v1/findings');
