@@ -66,7 +66,7 @@ export function postBytes<T = unknown>(path: string, file: Blob): Promise<Answer
 
 /** What is said where there is no connection: the clinic's sentence, unless a patient's page has its own. */
 let unreachable =
-  'The clinic’s server cannot be reached. Nothing was sent; what you typed is still here.';
+  'The clinic’s server cannot be reached. What you typed is still here: send it again.';
 
 /** Says from now on, where there is no connection, this sentence in the language of the page. */
 export function whenUnreachable(say: string): void {
