@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { v4 as uuid } from 'uuid';
+import { newId } from '../forms/new-id';
 import { Refusal } from '../forms/refusal';
 import { FileMaking, useFile } from '../forms/use-file';
 import { useSend } from '../forms/use-send';
@@ -60,7 +60,7 @@ export function LanguagesBox({ languages }: { languages: readonly LanguageRow[] 
                   setRefusal('');
                   void send(
                     '/api/v1/languages/check',
-                    { id: uuid(), language: tag, hash },
+                    { id: newId(), language: tag, hash },
                     { said: `Your clinic stands for the words in ${name}.`, refused },
                   );
                 }}

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import type { ProgrammeQuestion } from '@/workers/rehearse-programme.worker';
+import { newId } from '../forms/new-id';
 import { useSend } from '../forms/use-send';
 import { part, sayMissing, usePart } from '../primitives/on-demand';
 import { QuietLink } from '../primitives/quiet-link';
@@ -65,7 +65,7 @@ export function ProgrammeActions({
         button('Copy to your own', () => {
           void send(
             '/api/v1/ready-programmes/copy',
-            { id: uuid(), readyId: id },
+            { id: newId(), readyId: id },
             { said: `${name} stands among your clinic’s own now.` },
           );
         })}

@@ -2,8 +2,8 @@
 
 import { useRef, useState } from 'react';
 import type { ShownProposals } from '@/core/progression';
-import { v4 as uuid } from 'uuid';
 import { type LocalDate, type PatientId, shortDay } from '@/core/units';
+import { newId } from '../forms/new-id';
 import { useKeys } from '../forms/use-keys';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
@@ -34,12 +34,12 @@ export function ProposalsPanel({
 
   const decide: Decide = (proposal, decision, { dose = null, reason = '', refused }) => {
     const { key } = proposal;
-    const said = { id: uuid(), patientId, key, version, decision, dose, reason };
+    const said = { id: newId(), patientId, key, version, decision, dose, reason };
     return send('/api/v1/proposals', said, { refused });
   };
 
   async function takeBack(key: string) {
-    const said = { id: uuid(), patientId, key, version, dose: null, reason: '' };
+    const said = { id: newId(), patientId, key, version, dose: null, reason: '' };
     await send('/api/v1/proposals', { ...said, decision: 'taken back' });
   }
 

@@ -2,7 +2,8 @@
 
 import { useCallback, useRef } from 'react';
 import { type Answer, post } from './post';
-import { type Unanswered, sentAgain } from './sent-again';
+import { idAnswered, isNewId } from './new-id';
+import { type Unanswered, hasId, sentAgain } from './sent-again';
 import { useOneAtATime } from './use-one-at-a-time';
 
 /**
@@ -17,9 +18,11 @@ export function useSending() {
   const sending = useCallback(
     <T = unknown>(path: string, body: unknown): Promise<Answer<T> | null> =>
       once(async () => {
-        const sent = sentAgain(path, body, lost.current);
+        const sent = sentAgain(path, body, lost.current, isNewId);
         const answer = await post<T>(path, sent);
-        lost.current = !answer.ok && answer.status === 0 ? { path, body: sent } : null;
+        const isLost = !answer.ok && answer.status === 0;
+        lost.current = isLost ? { path, body: sent } : null;
+        if (answer.ok && hasId(sent)) idAnswered(sent.id);
         return answer;
       }),
     [once],

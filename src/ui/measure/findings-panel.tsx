@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { togetherFindings } from '@/core/findings';
 import type { PatientId } from '@/core/units';
+import { newId } from '../forms/new-id';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { Field } from '../primitives/field';
@@ -35,7 +36,7 @@ export function FindingsPanel({
     reason = '',
   ): Promise<boolean> {
     const { key, say, proposed: table } = finding;
-    const decided = { id: uuid(), patientId, key, decision, proposed: table, say, reason };
+    const decided = { id: newId(), patientId, key, decision, proposed: table, say, reason };
     return send('/api/v1/findings', decided);
   }
 

@@ -1,7 +1,7 @@
 'use client';
 
-import { v4 as uuid } from 'uuid';
 import { type MeasureKindId, formatMeasure, kindOf } from '@/core/measures';
+import { newId } from '../forms/new-id';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { FORMS } from './forms';
@@ -135,7 +135,7 @@ function TakeOut({ kind, known }: { kind: MeasureKindId; known: KnownMeasures })
           onClick={() =>
             void send(
               '/api/v1/measurements/withdraw',
-              { id: uuid(), patientId: known.patientId, supersedes: last.id },
+              { id: newId(), patientId: known.patientId, supersedes: last.id },
               { said: 'Taken out; the record keeps it.' },
             )
           }

@@ -2,9 +2,9 @@
 
 import { clockText, clockMinute } from '@/core/units';
 import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import type { PatientWord } from '@/catalogue';
 import type { RemindersBody } from '@/core/records';
+import { newId } from '../forms/new-id';
 import { useSending } from '../forms/use-sending';
 import { Refusal } from '../forms/refusal';
 import { BeginButton } from './begin-button';
@@ -69,7 +69,7 @@ export function SettingsForm({ start }: { start: Settings }) {
       if (!kept.ok) return setRefusal(kept.say);
     }
     const answer = await sending('/api/v1/patient/settings', {
-      id: uuid(),
+      id: newId(),
       minutesADay,
       wakeMinute,
       sleepMinute,

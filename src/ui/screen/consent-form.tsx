@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { newId } from '../forms/new-id';
 import { toast } from '../primitives/toast';
-import { v4 as uuid } from 'uuid';
 import type { ConsentBody, KeptFields } from '@/core/records';
 import { type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { KeptLine } from '../forms/kept-line';
@@ -45,7 +45,7 @@ export function ConsentForm({
   const form = useForm(
     '/api/v1/entries',
     (fields) => ({
-      id: uuid(),
+      id: newId(),
       patientId,
       kind: 'consent',
       supersedes: before?.id ?? null,

@@ -2,10 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import { CARE_KINDS } from '@/core/record-choices';
 import type { CareBody, GoalBody, KeptFields } from '@/core/records';
 import { type LocalDate, type PatientId, shortDay } from '@/core/units';
+import { newId } from '../forms/new-id';
 import { useKeptForm } from '../forms/use-kept-form';
 import { useSend } from '../forms/use-send';
 import { Refusal } from '../forms/refusal';
@@ -22,7 +22,7 @@ function useTakeOut(patientId: PatientId) {
   return (supersedes: string) =>
     send(
       '/api/v1/entries/withdraw',
-      { id: uuid(), patientId, supersedes },
+      { id: newId(), patientId, supersedes },
       {
         said: 'Taken out; the record keeps it.',
       },
@@ -40,7 +40,7 @@ function useEntryForm(
   const draft = useKeptForm({ patientId, kind });
   const form = useForm(
     '/api/v1/entries',
-    (fields) => ({ id: uuid(), patientId, kind, supersedes: null, ...record(fields) }),
+    (fields) => ({ id: newId(), patientId, kind, supersedes: null, ...record(fields) }),
     () => {
       draft.forget();
       onAdded();
@@ -83,7 +83,7 @@ export function Goals({
 
   async function reached(goal: Entry<GoalBody>) {
     await send('/api/v1/entries', {
-      id: uuid(),
+      id: newId(),
       patientId,
       kind: 'goal',
       supersedes: goal.id,

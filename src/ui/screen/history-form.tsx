@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import type { HistoryBody, KeptHistory } from '@/core/records';
 import { PROVOKED_BY, SETTLES_WITHIN, irritability } from '@/core/symptoms';
 import type { PatientId } from '@/core/units';
+import { newId } from '../forms/new-id';
 import { useSend } from '../forms/use-send';
 import { KEEP_WORDS, useVisitDraft } from '../forms/use-visit-draft';
 import { Refusal } from '../forms/refusal';
@@ -77,7 +77,7 @@ export function HistoryForm({
 
   async function save() {
     const entry = {
-      id: uuid(),
+      id: newId(),
       patientId,
       kind: 'history',
       supersedes: before?.id ?? null,

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { newId } from '../forms/new-id';
 import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import { VISIT_WAYS } from '@/core/record-choices';
@@ -65,7 +66,7 @@ export function NextVisit({
           <Button
             disabled={busy}
             onClick={() =>
-              void send('/api/v1/entries/withdraw', { id: uuid(), patientId, supersedes: next.id })
+              void send('/api/v1/entries/withdraw', { id: newId(), patientId, supersedes: next.id })
             }
           >
             Take it out

@@ -1,8 +1,8 @@
 'use client';
 
-import { v4 as uuid } from 'uuid';
 import { VISIT_WAYS, type VisitWay as Way } from '@/core/record-choices';
 import type { PatientId } from '@/core/units';
+import { newId } from '../forms/new-id';
 import { useSend } from '../forms/use-send';
 import { Choice } from '../primitives/field';
 
@@ -25,7 +25,7 @@ export function VisitWay({
         disabled={busy}
         onChange={({ target }) =>
           void send('/api/v1/entries', {
-            id: uuid(),
+            id: newId(),
             patientId,
             kind: 'visit-way',
             supersedes: null,

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import type { PatientId } from '@/core/units';
+import { newId } from '../forms/new-id';
 import { useSend } from '../forms/use-send';
 import { Button } from '../primitives/button';
 import { part, sayMissing, usePart } from '../primitives/on-demand';
@@ -40,7 +40,7 @@ export function PutAside({
   async function mark(kind: 'done' | 'snoozed' | 'back', waits = NO_WAIT) {
     await send(
       '/api/v1/triage/marks',
-      { id: uuid(), patientId, kind, rule, ...waits },
+      { id: newId(), patientId, kind, rule, ...waits },
       {
         done: () => setAsking(false),
       },

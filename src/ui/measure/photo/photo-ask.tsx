@@ -1,7 +1,7 @@
 'use client';
 
-import { v4 as uuid } from 'uuid';
 import { type LocalDate, type PatientId, shortDay } from '@/core/units';
+import { newId } from '../../forms/new-id';
 import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 
@@ -18,7 +18,7 @@ export function PhotoAsk({
   const { busy, send } = useSend();
 
   async function ask() {
-    const entry = { id: uuid(), patientId, supersedes: asked?.id ?? null };
+    const entry = { id: newId(), patientId, supersedes: asked?.id ?? null };
     if (asked) await send('/api/v1/entries/withdraw', entry);
     else
       await send('/api/v1/entries', {

@@ -2,9 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import { marksProblem, measurePhoto } from '@/core/measures';
 import type { PatientId } from '@/core/units';
+import { newId } from '../../forms/new-id';
 import { useKeys } from '../../forms/use-keys';
 import { useSend } from '../../forms/use-send';
 import { Refusal } from '../../forms/refusal';
@@ -56,7 +56,7 @@ export function PhotoMarking({
     setSay('');
     await send(
       '/api/v1/photos/marks',
-      { id: uuid(), patientId, photoId: photo.id, marks },
+      { id: newId(), patientId, photoId: photo.id, marks },
       {
         done: () => router.push(`/patients/${patientId}/measure/photos/${photo.id}`),
         said: 'Marks saved; the angles are measured.',

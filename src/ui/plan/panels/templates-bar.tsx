@@ -2,9 +2,9 @@
 
 import type { Frozen } from '@/core/units';
 import { useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import type { ReadyProgramme } from '@/core/ready';
 import type { TemplateDraft } from '@/core/records';
+import { newId } from '../../forms/new-id';
 import { useSend } from '../../forms/use-send';
 import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
@@ -43,7 +43,7 @@ export function TemplatesBar({
     }));
     await send(
       '/api/v1/templates',
-      { id: uuid(), name, rounds: desk.rounds, lines, replaces },
+      { id: newId(), name, rounds: desk.rounds, lines, replaces },
       {
         done: () => {
           setName('');
