@@ -64,16 +64,16 @@ export function postBytes<T = unknown>(path: string, file: Blob): Promise<Answer
   return twiceAtMost(path, { method: 'POST', headers, body: file, credentials: 'same-origin' });
 }
 
-/** What is said where there is no connection: the clinic's sentence, unless a patient's page has its own. */
-let unreachable =
-  'The clinic’s server cannot be reached. What you typed is still here: send it again.';
+/** What a patient's page says, in its language, where there is no connection; null on the clinic's pages. */
+let unreachable: string | null = null;
 
 /** Says from now on, where there is no connection, this sentence in the language of the page. */
 export function whenUnreachable(say: string): void {
   unreachable = say;
 }
 
-export const unreachableWords = () => unreachable;
+/** What is said where there is no connection: the page's own sentence, else the clinic's. */
+export const unreachableWords = (clinics: string): string => unreachable ?? clinics;
 
 async function twiceAtMost<T>(path: string, request: RequestInit): Promise<Answer<T>> {
   const answer = await postOnce<T>(path, request);
@@ -87,6 +87,9 @@ async function postOnce<T>(path: string, request: RequestInit): Promise<Answer<T
     const answer = (await response.json()) as Answer<T>;
     return answer.ok ? answer : { ...answer, status: response.status };
   } catch {
-    return { ok: false, status: 0, say: unreachable, at: [], details: {} };
+    const say = unreachableWords(
+      'The clinic’s server cannot be reached. What you typed is still here: send it again.',
+    );
+    return { ok: false, status: 0, say, at: [], details: {} };
   }
 }

@@ -35,6 +35,6 @@ export async function saveFile(
     return '';
   } catch {
     if (signal?.aborted) return '';
-    return unreachableWords();
+    return unreachableWords('The clinic’s server cannot be reached. Nothing was made; try again.');
   }
 }
