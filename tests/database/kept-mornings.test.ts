@@ -234,6 +234,22 @@ describe('who is kept', () => {
     expect(mornings.size()).toBe(0);
   });
 
+  it('lets go first of whom nobody has asked about for longest', async () => {
+    const [first, second] = await twoLives();
+    const third = await beginLife(stage.practitioner, [{}], { daysAgo: 3 });
+    if (!first || !second) throw new Error('nobody');
+    const mornings = keeping({ most: 2 });
+    const ask = async (life: OneLife) => {
+      await DEEDS['a session']?.(life, 1);
+      await said(mornings, [life.patientId]);
+      return mornings.readAnew();
+    };
+    for (const life of [first, second, first, third]) await ask(life);
+    // The first was asked about again before the third came: the second had to make room.
+    expect(await ask(first)).toEqual([]);
+    expect(await ask(second)).toEqual([second.patientId]);
+  });
+
   it('never says in one clinic what another knows of a record that is in both', async () => {
     const [life] = await twoLives();
     if (!life) throw new Error('nobody');

@@ -120,6 +120,10 @@ it.each(SHIPPED_LANGUAGES.map((one) => [one.tag, one] as const))(
       goals: { title: texts['letter.goals'] },
       caution: texts['letter.caution'],
     });
+    // Which side was measured, in its own word.
+    const measured = JSON.stringify(own?.measures.items);
+    expect(measured).toContain(texts['player.left'] ?? 'no word');
+    expect(measured).not.toContain(texts['player.right'] ?? 'no word');
     // No name of a value is left between its brackets.
     expect(JSON.stringify({ ...own, paragraphs: own?.paragraphs })).not.toMatch(/\{\w+\}/);
   },

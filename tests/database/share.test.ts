@@ -6,6 +6,7 @@ import { shareOf } from '@/db/shares';
 import { read } from '@/db/door';
 import { auditEvent } from '@/db/schema';
 import { setClock } from '@/server/clock';
+import { setPaused } from '@/server/save-programme';
 import { takeIn } from '@/server/take-in';
 import { leftShowing, show } from '@/server/share/showing';
 import { messageOf } from '@/server/share/looking-on';
@@ -230,6 +231,13 @@ it('is refused after a sign to stop, and ends what goes on', async () => {
   await expect(show(stage.practitioner, draft(1, { id: 'again' }))).rejects.toMatchObject({
     status: 409,
   });
+});
+
+it('is refused after a sign to stop alone, not in a pause for anything else', async () => {
+  const { patientId, draft } = await programmed();
+  await setPaused(stage.practitioner, patientId, true);
+  await show(stage.practitioner, draft(1));
+  expect(await leftShowing(stage.practitioner, patientId)).toEqual({ id: 'one', turn: 1 });
 });
 
 it('is refused for a patient whose screening does not stand', async () => {

@@ -22,6 +22,23 @@ it('says of a day how often it may be done beyond what is due', () => {
   expect(keys('10x10s 3/day', readToday)).toEqual(['head.bouts.held']);
 });
 
+it('says what each side is where the exercise says it, and of both sides only which', () => {
+  const sides = {
+    name: 'lengthened' as const,
+    left: 'the left ear to the left shoulder',
+    right: 'the right ear to it',
+  };
+  const ways = { sides, directions: [] };
+  const sideIn = (line: string) => {
+    const dose = parseDose(line);
+    if (!dose.ok) throw new Error(dose.say);
+    return readDose(dose.value, 'held', ways).filter(({ key }) => key.startsWith('side'));
+  };
+  expect(sideIn('3x30s left')).toEqual([{ key: 'side.left.how', values: { how: sides.left } }]);
+  expect(sideIn('3x30s right')).toEqual([{ key: 'side.right.how', values: { how: sides.right } }]);
+  expect(sideIn('3x30s each side').map(({ key }) => key)).toEqual(['side.each']);
+});
+
 describe('what several doses share of their days', () => {
   const shared = (...lines: readonly string[]) =>
     sharedWhen(

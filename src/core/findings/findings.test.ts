@@ -42,6 +42,20 @@ it('finds nothing where nothing was measured', () => {
   expect(proposeFindings(NOTHING)).toEqual([]);
 });
 
+const COMPARED = ['side-difference', 'weak-side'];
+
+it.each(['left', 'right'] as const)(
+  'compares no sides where only the %s one was measured',
+  (side) => {
+    for (const kind of ['neck-turn', 'strength-side'] as const)
+      expect(
+        proposeFindings({ ...NOTHING, measures: [measure(kind, 60, { side })] })
+          .map(({ about }) => about.rule)
+          .filter((rule) => COMPARED.includes(rule)),
+      ).toEqual([]);
+  },
+);
+
 it.each<[string, LatestMeasure[], string]>([
   [
     'short deep-flexor hold (Domenech 2011, Harris 2005; memory)',

@@ -41,6 +41,8 @@ describe('strips', () => {
       expect(of('3x8-12', [set(1, 10)], [set(1, 12)]).map(({ id }) => id)).toEqual([
         'counted-tuck',
       ]);
+      // One day that was counted is enough.
+      expect(of('3x8-12', [set(1, 10)]).map(({ id }) => id)).toEqual(['counted-tuck']);
     });
 
     it('is what was lifted and what was counted, as it was told', () => {

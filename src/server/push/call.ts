@@ -1,10 +1,9 @@
-import { lookup } from 'node:dns';
 import { type RequestOptions, request as plainRequest } from 'node:http';
 import { request } from 'node:https';
-import type { LookupFunction } from 'node:net';
 import webPush from 'web-push';
 import type { PushServer, PushSubscriptionRow } from '@/db';
-import { isPublicAddress, isStandIn, mayBeCalled } from './endpoint';
+import { isStandIn, mayBeCalled } from './endpoint';
+import { guardedLookup } from './guarded-lookup';
 
 /** A service that does not answer keeps nobody waiting longer, milliseconds. */
 const PATIENCE_MS = 15_000;
@@ -13,18 +12,6 @@ const HOLDS_S = 45 * 60;
 
 /** What became of a notice: taken, to be tried again, or the phone takes none any more. */
 export type PushOutcome = 'sent' | 'failed' | 'gone';
-
-/** Leads only to the open network: a name that leads to the house itself is not called. */
-const guarded: LookupFunction = (hostname, options, callback) => {
-  lookup(hostname, { ...options, all: true }, (error, addresses) => {
-    const [first] = addresses ?? [];
-    if (error || !first || !addresses.every(({ address }) => isPublicAddress(address)))
-      return callback(error ?? new Error('not on the open network'), '', 0);
-    // Node asks for all of them where it tries one after the other.
-    if (options.all) return callback(null, addresses);
-    return callback(null, first.address, first.family);
-  });
-};
 
 /**
  * Sends one notice to a phone's maker, encrypted for the phone alone (RFC 8291, 8292; `web-push`).
@@ -54,7 +41,7 @@ export async function sendNotice(
     method: details.method,
     headers: details.headers,
     timeout: PATIENCE_MS,
-    ...(isStandIn(url) ? {} : { lookup: guarded }),
+    ...(isStandIn(url) ? {} : { lookup: guardedLookup() }),
   };
   const status = await new Promise<number>((resolve) => {
     const call = (isStandIn(url) ? plainRequest : request)(url, options, (response) => {
