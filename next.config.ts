@@ -6,6 +6,10 @@ const config: NextConfig = {
   // The tests check types beside the build, over scripts and tests too; once is enough.
   typescript: { ignoreBuildErrors: process.env.TYPES_CHECKED === '1' },
   devIndicators: false,
+  turbopack: {
+    // The search brings a dialog along that it never opens; our own are imported by another name.
+    resolveAlias: { '@radix-ui/react-dialog': './src/ui/primitives/no-dialog.ts' },
+  },
   experimental: {
     // A build takes less than half as long, and what the server's log says of a fault stays readable.
     turbopackMinify: { server: false },

@@ -1,3 +1,4 @@
+import { NO_SETTINGS, SCHOOLS, startDose } from '@/core/school';
 import { randomLcg, randomNormal } from 'd3';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -5,7 +6,7 @@ import { EXERCISES } from '@/catalogue';
 import { nextRungIn, previousRungIn } from '@/core/choose';
 import { type Dose, formatDose, heldSeconds, parseDose, repsOf } from '@/core/dose';
 import { type Exercise, SCHOOL_IDS, type SchoolId } from '@/core/exercise';
-import { NO_SETTINGS, SCHOOLS, isDanger, isGrowth, startDose } from '@/core/progression';
+import { isDanger, isGrowth } from '@/core/progression';
 import {
   PATIENTS,
   PATIENT_KINDS,

@@ -1,5 +1,6 @@
+import { doseOf } from '@/core/dose';
+import { NO_SETTINGS } from '@/core/school';
 import type { Story } from './story';
-import { NO_SETTINGS, doseOf } from '@/core/progression';
 import { lineFlags } from '@/core/exercise';
 import { type WallMinute, instantAt } from '@/core/schedule';
 import { type LocalDate } from '@/core/units';

@@ -22,6 +22,7 @@ import * as records from '@/core/records';
 import * as reminders from '@/core/reminders';
 import * as review from '@/core/review';
 import * as schedule from '@/core/schedule';
+import * as school from '@/core/school';
 import * as screen from '@/core/screen';
 import * as statistics from '@/core/statistics';
 import * as symptoms from '@/core/symptoms';
@@ -36,6 +37,16 @@ import { PICTURE_LIMITS } from '@/server/visit/picture';
 import { ATTEMPTS } from '@/server/attempts';
 import { boundsOf } from './bounds';
 
+/** What each school is stands under `school`; of its rule is listed what that adds. */
+function withoutFacts({ SCHOOL_RULES, ...house }: typeof progression): object {
+  return {
+    ...house,
+    SCHOOL_RULES: Object.fromEntries(
+      Object.entries(SCHOOL_RULES).map(([id, { back }]) => [id, { back }]),
+    ),
+  };
+}
+
 /** Every house of the core whose tables and limits a clinician could feel. */
 const HOUSES: Readonly<Record<string, object>> = {
   screen,
@@ -43,7 +54,8 @@ const HOUSES: Readonly<Record<string, object>> = {
   triage,
   morning,
   course,
-  progression,
+  school,
+  progression: withoutFacts(progression),
   'how far methods go': {
     growth: Object.fromEntries(
       EXERCISES.flatMap(({ id, growth }) => (growth ? [[id, growth]] : [])),

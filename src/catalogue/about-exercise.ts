@@ -1,3 +1,4 @@
+import { SCHOOLS } from '@/core/school';
 import { type Certainty, certaintyOf } from './exercises/certainty';
 import { sayAllToClinician } from './messages/clinician';
 import { READY_PROGRAMMES } from './programmes';
@@ -13,7 +14,7 @@ import {
   lineFlags,
 } from '@/core/exercise';
 import { plannedLine } from '@/core/programme';
-import { type Disagreement, SCHOOLS, disagreementsOn } from '@/core/progression';
+import { type Disagreement, disagreementsOn } from '@/core/progression';
 import { FOR_EVERYBODY, PRECAUTIONS, type PrecautionId, TRAITS } from '@/core/screen';
 import { sessionSeconds, sessionTimeline } from '@/core/timeline';
 import { formatRange, localDate } from '@/core/units';

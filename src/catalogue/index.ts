@@ -1,5 +1,4 @@
 export * from './cautions';
-export { READY_PROGRAMMES } from './programmes';
 export { ALIASES } from './exercises/aliases';
 export { type Catalogue, EXERCISES, SHIPPED, catalogueOf } from './exercises';
 export { sayPhrase, sayPhrases } from './messages';

@@ -1,3 +1,5 @@
+import { catalogueOf } from '@/catalogue';
+import { type Circumstances, suggest, withFamilies } from '@/core/choose';
 import { type SentVersion, versionDifference } from '@/core/programme';
 import { detailsFor } from './details';
 import { irritability } from '@/core/symptoms';
@@ -7,7 +9,7 @@ import { roleSuffices } from './access';
 import { bandsOf } from './desk/bands';
 import { keptDraft, othersWriting } from './desk/drafts';
 import { ownExercises } from './desk/exercises';
-import { notOfferedReady } from './desk/ready';
+import { offeredReady } from './desk/ready';
 import { templateList } from './desk/templates';
 import { triageLimitsOf } from './follow/marks';
 import { factsOf, todayOf, wakingOf } from './programme-facts';
@@ -89,7 +91,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     own,
     bands,
     templates,
-    notOffered,
+    ready,
     kept,
     others,
     members,
@@ -105,7 +107,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     ownExercises(clinicId),
     bandsOf(clinicId),
     templateList(clinicId),
-    notOfferedReady(clinicId),
+    offeredReady(clinicId),
     roleSuffices(member.role, 'practitioner') ? keptDraft(member, patient.id) : null,
     othersWriting(member, patient.id),
     membersOf(clinicId),
@@ -116,7 +118,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
   return {
     ...plan,
     today: todayOf(patient),
-    findings: findings.confirmed,
+    findings: findings.confirmed.map(withFamilies),
     goodSessions: limits.goodSessions,
     leastRungDays: limits.leastRungDays,
     setUp: setUpFacts(measures, findings.confirmed),
@@ -133,7 +135,7 @@ export async function deskOf(member: SignedIn, patient: Patient) {
     own,
     bands,
     templates,
-    notOffered,
+    ready,
     kept,
     others,
     earlier: versions
@@ -150,6 +152,23 @@ export async function deskOf(member: SignedIn, patient: Patient) {
         difference: before ? versionDifference(compared(before), compared(version)) : [],
       })),
   };
+}
+
+/** What the findings ask for, as far as the desk shows and adds it. */
+export function suggestedOf(
+  { findings, own, facts, home }: Awaited<ReturnType<typeof deskOf>>,
+  precautions: Circumstances['precautions'],
+) {
+  const circumstances = { props: home?.props ?? null, cannot: home?.cannot ?? [], precautions };
+  return suggest(findings, catalogueOf(own).all, facts, circumstances).map(
+    ({ exercise, findings: answered, ...suggestion }) => ({
+      exerciseId: exercise.id,
+      name: exercise.name,
+      rung: exercise.rung,
+      answers: answered.length,
+      ...suggestion,
+    }),
+  );
 }
 
 /** What is still to do with a version that was just saved: whether its link was opened, and it was taught. */

@@ -1,10 +1,10 @@
 /// <reference lib="webworker" />
+import { type SchoolChoice } from '@/core/school';
 import { randomLcg, randomNormal } from 'd3';
 import { EXERCISES } from '@/catalogue';
 import { nextRungIn, previousRungIn } from '@/core/choose';
 import { parseDose } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
-import type { SchoolChoice } from '@/core/progression';
 import type { PrecautionId } from '@/core/screen';
 import {
   REHEARSED_KINDS,

@@ -33,7 +33,8 @@ it('types, finds and sends on the desk without them, and says what it has to say
   ]);
   const { page, through } = await desk(`/patients/${patientId}/plan`);
   const field = 'input[aria-label="Dose of Tuck lying down"]';
-  await says(page, 'The weeks ahead did not come.');
+  for (const part of ['The weeks ahead', 'The checks', 'The time of the day'])
+    await says(page, `${part} did not come.`);
   await page.focus(field);
   await page.keyboard.press('End');
   await page.keyboard.type(' left');

@@ -1,8 +1,8 @@
+import { NO_SETTINGS } from '@/core/school';
 import { rmSync } from 'node:fs';
 import { formatDose, readTyped } from '@/core/dose';
 import type { PackLine } from '@/core/exchange';
 import type { SchoolId } from '@/core/exercise';
-import { NO_SETTINGS } from '@/core/progression';
 import { closeDatabase } from '@/db';
 import { deskOf } from '@/server/plan';
 import { patientPack } from '@/server/patient-pack';

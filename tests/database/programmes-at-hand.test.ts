@@ -1,5 +1,5 @@
 import { rmSync } from 'node:fs';
-import { READY_PROGRAMMES } from '@/catalogue';
+import { READY_PROGRAMMES } from '@/catalogue/programmes';
 import { readProgrammeFile } from '@/core/exchange';
 import { bareFigure } from '@/core/studio';
 import type { ExerciseId } from '@/core/units';

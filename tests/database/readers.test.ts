@@ -23,7 +23,7 @@ import { layoutOf } from '@/server/patient/day-moments';
 import { outboxOf, planReminders, sendDue } from '@/server/patient/outbox';
 import { progressOf } from '@/server/patient/progress';
 import { settingsOf } from '@/server/patient/settings';
-import { deskOf } from '@/server/plan';
+import { deskOf, suggestedOf } from '@/server/plan';
 import { handoutOf } from '@/server/visit/handout';
 import { measureStep, photoStep } from '@/server/visit/measure-step';
 import { noteStep } from '@/server/visit/note';
@@ -98,6 +98,8 @@ const READERS: Readonly<Record<string, Reader>> = {
   photos: async ({ patient }) => photoStep(await reading(), patient),
   findings: ({ patient }) => findingList(patient),
   plan: async ({ patient }) => deskOf(await reading(), patient),
+  suggested: async ({ patient }) =>
+    suggestedOf(await deskOf(await reading(), patient), ['late pregnancy']),
   stairs: ({ patient }) => stairsOf(patient),
   teach: async ({ patient }) => teachStep(await reading(), patient),
   handout: ({ patient }) => handoutOf(patient, 'http://clinic.example/open#x'),

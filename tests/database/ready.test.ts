@@ -1,6 +1,6 @@
+import { NO_SETTINGS } from '@/core/school';
 import { rmSync } from 'node:fs';
-import { READY_PROGRAMMES } from '@/catalogue';
-import { NO_SETTINGS } from '@/core/progression';
+import { READY_PROGRAMMES } from '@/catalogue/programmes';
 import { formatDose } from '@/core/dose';
 import { closeDatabase, runningWith } from '@/db';
 import { askedExercise } from '@/server/desk/asked-exercise';

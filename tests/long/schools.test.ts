@@ -1,8 +1,8 @@
+import { NO_SETTINGS, SCHOOLS, schoolsFor, startDose } from '@/core/school';
 import { randomLcg, randomNormal } from 'd3';
 import { EXERCISES } from '@/catalogue';
 import { nextRungIn, previousRungIn } from '@/core/choose';
 import { parseDose } from '@/core/dose';
-import { NO_SETTINGS, SCHOOLS, schoolsFor, startDose } from '@/core/progression';
 import { PATIENT_KINDS, rehearse } from '@/core/rehearsal';
 
 /**

@@ -1,7 +1,7 @@
+import { doseOf } from '@/core/dose';
 import fc from 'fast-check';
 import { SKIP_REASONS, SORENESS } from '@/core/adherence';
 import type { Course, SessionLog, Stretch } from '@/core/course';
-import { doseOf } from '@/core/progression';
 import { addDays } from '@/core/units';
 import { FIRST, exerciseOf } from './programme-cases';
 

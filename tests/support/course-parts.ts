@@ -1,6 +1,6 @@
 import type { SessionLog, Stretch } from '@/core/course';
-import { formatDose } from '@/core/dose';
-import { type StepFacts, doseOf, nextStep } from '@/core/progression';
+import { formatDose, doseOf } from '@/core/dose';
+import { type StepFacts, nextStep } from '@/core/progression';
 import { addDays } from '@/core/units';
 import { FIRST, exercise, facts, good } from './step-cases';
 

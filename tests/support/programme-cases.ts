@@ -1,9 +1,9 @@
+import { NO_SETTINGS, type SchoolChoice, schoolsFor, startDose } from '@/core/school';
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
 import { type Dose } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
 import { type PlannedLine, plannedLine } from '@/core/programme';
-import { NO_SETTINGS, type SchoolChoice, schoolsFor, startDose } from '@/core/progression';
 import type { WakingHours } from '@/core/schedule';
 import { addDays, localDate } from '@/core/units';
 import { dose, doseFrom } from './dose-lines';

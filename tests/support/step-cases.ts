@@ -1,14 +1,13 @@
+import { NO_SETTINGS } from '@/core/school';
 import { EXERCISES } from '@/catalogue';
 import type { SessionLog } from '@/core/course';
-import type { Dose } from '@/core/dose';
+import { type Dose, doseOf } from '@/core/dose';
 import type { Exercise, SchoolId } from '@/core/exercise';
 import {
   GOOD_SESSIONS,
   LEAST_RUNG_DAYS,
-  NO_SETTINGS,
   NOTHING_DECIDED,
   type StepFacts,
-  doseOf,
 } from '@/core/progression';
 import { addDays, localDate } from '@/core/units';
 

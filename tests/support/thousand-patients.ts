@@ -1,9 +1,9 @@
+import { NO_SETTINGS, SCHOOLS, beyondBounds, schoolsFor, startDose } from '@/core/school';
 import { randomLcg, randomNormal } from 'd3';
 import { EXERCISES } from '@/catalogue';
 import { nextRungIn, previousRungIn } from '@/core/choose';
 import { type Dose, formatDose, parseDose } from '@/core/dose';
 import { type Exercise, SCHOOL_IDS, type SchoolId } from '@/core/exercise';
-import { NO_SETTINGS, SCHOOLS, beyondBounds, schoolsFor, startDose } from '@/core/progression';
 import { PATIENT_KINDS, type PatientKind, type RehearsalFacts } from '@/core/rehearsal';
 import { PRECAUTIONS, type PrecautionId } from '@/core/screen';
 

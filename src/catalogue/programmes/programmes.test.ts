@@ -1,6 +1,7 @@
+import { SCHOOLS, beyondBounds } from '@/core/school';
 import { EXERCISES, SHIPPED } from '..';
 import { formatDose, parseDose, unwrittenParts } from '@/core/dose';
-import { DISAGREEMENTS, SCHOOLS, beyondBounds } from '@/core/progression';
+import { DISAGREEMENTS } from '@/core/progression';
 import { comparedReady, findReady, fittedLines, readyTotals, timesInWords } from '@/core/ready';
 import { PRECAUTIONS, type PrecautionId } from '@/core/screen';
 import { formatRange, localDate } from '@/core/units';

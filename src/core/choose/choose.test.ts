@@ -1,3 +1,4 @@
+import { doseOf } from '../dose';
 import { EXERCISES, SHIPPED } from '@/catalogue';
 import { propStates } from '../exercise';
 import {
@@ -9,7 +10,6 @@ import {
   type LatestMeasure,
   OWN_FINDING,
 } from '../findings';
-import { doseOf } from '../progression';
 import type { PrecautionId } from '../screen';
 import {
   CHOICE_RULES,
@@ -20,6 +20,7 @@ import {
   suggest,
   tradeWarnings,
   uncoveredFindings,
+  withFamilies,
 } from '.';
 
 const exercise = (id: string) => {
@@ -211,7 +212,7 @@ describe('suggestions from confirmed findings', () => {
       finding('deep-flexors'),
       finding('weak-side', { measure: 'strength-side', side: 'left' }),
       finding(OWN_FINDING),
-    ];
+    ].map(withFamilies);
     expect(uncoveredFindings(open, [exercise('tuck-lying')]).map(({ key }) => key)).toEqual([
       'weak-side',
     ]);

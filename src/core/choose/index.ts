@@ -1,3 +1,4 @@
+export * from './finding';
 export * from './ladder';
 export * from './order';
 export * from './rules';

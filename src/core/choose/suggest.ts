@@ -1,16 +1,9 @@
 import { type Exercise, type Family, type Position, lineFlags, propStates } from '../exercise';
 import type { BodySide, FindingAbout, FindingFacts } from '../findings';
 import { type PrecautionId, type Trait, TRAITS } from '../screen';
+import type { AskingFinding, ConfirmedFinding } from './finding';
 import { sideFor } from './side-for';
 import { CHOICE_RULES, type ChoiceRule } from './rules';
-
-/** A finding the clinician confirmed, as far as choosing needs it. */
-export type ConfirmedFinding = {
-  readonly key: string;
-  readonly about: FindingAbout;
-  /** Its sentence, for people. */
-  readonly say: string;
-};
 
 /** What the patient's home and body allow. */
 export type Circumstances = {
@@ -65,6 +58,11 @@ function isAbout(about: FindingAbout, only: ChoiceRule['only']): boolean {
 /** The families a finding asks for; empty where no rule knows it. */
 export function familiesFor(finding: ConfirmedFinding): Family[] {
   return [...new Set(rulesOf(finding).flatMap(({ families }) => families))];
+}
+
+/** A finding with the families it asks for, looked up once. */
+export function withFamilies<T extends ConfirmedFinding>(finding: T): T & AskingFinding {
+  return { ...finding, families: familiesFor(finding) };
 }
 
 /**
@@ -144,16 +142,4 @@ const MOST_SUGGESTIONS = 12;
 /** The steps of a family, easiest first; a clinic's own stand among them by their rung. */
 export function stepsOf(catalogue: readonly Exercise[], family: Family): Exercise[] {
   return catalogue.filter((exercise) => exercise.family === family).sort((a, b) => a.rung - b.rung);
-}
-
-/** The confirmed findings that no exercise here answers; one without a rule is not judged. */
-export function uncoveredFindings(
-  findings: readonly ConfirmedFinding[],
-  exercises: readonly Exercise[],
-): ConfirmedFinding[] {
-  const there = new Set(exercises.map(({ family }) => family));
-  return findings.filter((finding) => {
-    const families = familiesFor(finding);
-    return families.length > 0 && !families.some((family) => there.has(family));
-  });
 }

@@ -21,6 +21,7 @@ import {
   suggest,
   tradeWarnings,
   uncoveredFindings,
+  withFamilies,
 } from '.';
 
 const PRECAUTION_IDS = Object.keys(PRECAUTIONS) as PrecautionId[];
@@ -162,7 +163,7 @@ it('the order of a session, and what the trade warns of', () => {
         lines.map((line) => ({ id: line.lineage, ...line })),
         precautions,
       );
-      const findings = FINDINGS.filter((_, i) => i % 9 === 0);
+      const findings = FINDINGS.filter((_, i) => i % 9 === 0).map(withFamilies);
       return asLine(
         exercises.map(({ id }) => id),
         orderHints(exercises).map(({ say }) => say),

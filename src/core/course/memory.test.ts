@@ -1,5 +1,5 @@
+import { doseOf } from '../dose';
 import { FIRST, exercise, good } from '../../../tests/support/step-cases';
-import { doseOf } from '../progression';
 import { addDays } from '../units';
 import { CEILING_DAYS, MADE_UP_DAYS, rememberedAt } from './memory';
 import { type SessionLog, type Stretch, happeningsIn } from '.';

@@ -2,8 +2,7 @@ import fc from 'fast-check';
 import { DOSES, PLACES, course, good, log } from '../../../tests/support/course-cases';
 import { FIRST } from '../../../tests/support/programme-cases';
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
-import { formatDose } from '../dose';
-import { doseOf } from '../progression';
+import { formatDose, doseOf } from '../dose';
 import { addDays, daysBetween } from '../units';
 import {
   BREAK_DAYS,

@@ -1,7 +1,6 @@
 import { dose } from '../../../tests/support/dose-lines';
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
-import { formatDose } from '../dose';
-import { doseOf } from '../progression';
+import { formatDose, doseOf } from '../dose';
 import {
   MEASURES,
   asksAtLeast,

@@ -1,4 +1,5 @@
-import { type Dose, parseDose } from '../dose';
+import type { Dose } from './model';
+import { parseDose } from './parse';
 
 /** Lines of the tables are few; parsing each once is enough. */
 const parsed = new Map<string, Dose>();

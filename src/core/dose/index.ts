@@ -4,6 +4,7 @@ export * from './breath-fit';
 export * from './complete';
 export * from './difference';
 export * from './directions';
+export { doseOf } from './dose-of';
 export {
   DOSE_PARTS,
   type DosePart,
@@ -14,6 +15,7 @@ export {
 } from './format';
 export { LIMITS } from './limits';
 export * from './model';
+export * from './rest-as-gap';
 export * from './signs';
 export * from './without';
 export { type TypedDose, readTyped } from './typed';

@@ -1,4 +1,6 @@
-import { type Dose, blocksOf, repsOf, sidesOf, without } from '../dose';
+import type { Dose } from './model';
+import { blocksOf, repsOf, sidesOf } from './volume';
+import { without } from './without';
 
 /** A dose that is done once has no pause between: written so. */
 export function withoutIdleGap(dose: Dose): Dose {

@@ -1,5 +1,6 @@
 import { EXERCISES } from '@/catalogue';
 import { parseDose } from '../dose';
+import { withFamilies } from '../choose';
 import { ABOUT_NOTHING } from '../findings';
 import type { SetUp } from '../records';
 import { localDate } from '../units';
@@ -81,7 +82,7 @@ it('covers nothing while no finding is confirmed', () => {
   const answered = facts('10x10s', {
     findings: [
       { key: 'deep-flexors', about: { ...ABOUT_NOTHING, rule: 'deep-flexors' }, say: 'x' },
-    ],
+    ].map(withFamilies),
   });
   expect(isFine(programmeChecks(answered), 'covers')).toBe(true);
 });

@@ -1,46 +1,12 @@
-import type { ConfirmedFinding } from '../choose';
+import type { AskingFinding } from '../choose';
 import { orderHints, tradeWarnings, uncoveredFindings } from '../choose';
 import { propStates } from '../exercise';
 import { holdCheck } from '../load';
-import {
-  type Flag,
-  type PrecautionId,
-  type Screened,
-  PRECAUTIONS,
-  TRAITS,
-  UNSCREENED,
-  standsFor,
-} from '../screen';
-import { type SetUpOffer, shortSetUp } from '../set-up';
+import type { PrecautionId, Screened } from '../screen';
 import type { LocalDate, Range, Seconds } from '../units';
-import type { PlannedLine } from './planned-line';
-
-export const CHECK_AREAS = ['complete', 'safe', 'feasible', 'covers', 'trade'] as const;
-export type CheckArea = (typeof CHECK_AREAS)[number];
-
-/** Something the checks pane says; `stops` keeps the programme from being sent. */
-export type Check = {
-  readonly area: CheckArea;
-  readonly weight: 'stops' | 'look' | 'note';
-  readonly say: string;
-  /** The line it is about; null for the whole programme. */
-  readonly line: string | null;
-};
-
-/** A line as the desk knows it: understood or not, with what it lacks. */
-export type CheckedLine = {
-  readonly id: string;
-  readonly name: string;
-  /** Null while its dose cannot be read. */
-  readonly planned: PlannedLine | null;
-  readonly missing: readonly string[];
-  readonly assumed: readonly string[];
-  /** What the measures offer to its set-up. */
-  readonly offers: readonly SetUpOffer[];
-  readonly flags: readonly Flag[];
-  /** Flags that have no reason to go ahead yet. */
-  readonly openFlags: readonly Flag[];
-};
+import { CHECK_AREAS, type Check, type CheckArea, type CheckedLine } from './check';
+import { completeness } from './complete';
+import { safetyStops } from './safety';
 
 export type CheckFacts = {
   readonly lines: readonly CheckedLine[];
@@ -48,7 +14,7 @@ export type CheckFacts = {
   readonly screened: Screened;
   readonly reviewOn: LocalDate | null;
   readonly precautions: readonly PrecautionId[];
-  readonly findings: readonly ConfirmedFinding[];
+  readonly findings: readonly AskingFinding[];
   readonly props: readonly string[] | null;
   /** What the fullest day asks of the patient's minutes, without resets. */
   readonly day: Range<Seconds> | null;
@@ -60,7 +26,7 @@ export type CheckFacts = {
 /** Everything that is to be said of a programme at this moment, the gravest of each area first. */
 export function programmeChecks(facts: CheckFacts): Check[] {
   const checks = [
-    ...complete(facts),
+    ...completeness(facts),
     ...safe(facts),
     ...feasible(facts),
     ...covers(facts),
@@ -79,70 +45,24 @@ export function isFine(checks: readonly Check[], area: CheckArea): boolean {
   return checks.every((check) => check.area !== area || check.weight === 'note');
 }
 
-function complete({ lines, reviewOn }: CheckFacts): Check[] {
-  const area = 'complete';
-  if (lines.length === 0) return [{ area, weight: 'stops', say: 'No exercise yet.', line: null }];
-  return lines.flatMap(({ id, name, planned, missing, assumed, offers }): Check[] => {
-    if (!planned)
-      return [{ area, weight: 'stops', say: `${name}: the dose cannot be read yet.`, line: id }];
-    const said = (weight: Check['weight'], words: readonly string[], before: string): Check[] =>
-      words.length > 0
-        ? [{ area, weight, say: `${name}${before}${words.join('; ')}`, line: id }]
-        : [];
-    const anew = said(
-      'look',
-      offers.flatMap(({ setUp, replaces }) =>
-        replaces ? [`${shortSetUp(setUp.fact)}, the line says ${shortSetUp(replaces.fact)}`] : [],
-      ),
-      ', measured anew: ',
-    );
-    if (missing.length > 0) return [...said('look', missing, ': '), ...anew];
-    if (planned.dose.until?.kind === 'review' && reviewOn === null)
-      return [...said('look', ['until review, and no day is set for the review.'], ': '), ...anew];
-    const fresh = offers.flatMap(({ setUp, replaces }) =>
-      replaces ? [] : [shortSetUp(setUp.fact)],
-    );
-    return [
-      ...anew,
-      ...said('note', fresh, ', measured and not sent home: '),
-      ...said('note', assumed, ', assumed: '),
-    ];
-  });
-}
-
 const planned = ({ lines }: CheckFacts) =>
   lines.flatMap((line) => (line.planned ? [{ id: line.id, ...line.planned }] : []));
 
+/** What stops it, then what is only to be known or looked at. */
 function safe(facts: CheckFacts): Check[] {
   const area = 'safe';
-  const checks: Check[] = facts.blocked
-    ? [
-        {
-          area,
-          weight: 'stops',
-          say: 'The screening blocks prescribing: record under Screen what was done and why.',
-          line: null,
-        },
-      ]
-    : [];
-  const { screened } = facts;
-  if (screened === 'on paper')
-    checks.push({
-      area,
-      weight: 'note',
-      say: 'Screened on paper, as written under Screen. It holds until the next visit.',
-      line: null,
-    });
-  else if (!standsFor(screened))
-    checks.unshift({ area, weight: 'stops', say: UNSCREENED[screened], line: null });
-  for (const { id, name, flags, openFlags } of facts.lines) {
-    for (const { precaution, trait } of openFlags)
-      checks.push({
-        area,
-        weight: 'stops',
-        say: `${name}: ${TRAITS[trait]} (${PRECAUTIONS[precaution].name}) wants a reason.`,
-        line: id,
-      });
+  const checks: Check[] =
+    facts.screened === 'on paper'
+      ? [
+          {
+            area,
+            weight: 'note',
+            say: 'Screened on paper, as written under Screen. It holds until the next visit.',
+            line: null,
+          },
+        ]
+      : [];
+  for (const { id, name, flags, openFlags } of facts.lines)
     if (flags.length > 0 && openFlags.length === 0)
       checks.push({
         area,
@@ -150,7 +70,6 @@ function safe(facts: CheckFacts): Check[] {
         say: `${name}: flagged, goes ahead with a reason.`,
         line: id,
       });
-  }
   for (const { id, dose, exercise } of planned(facts))
     if (exercise.mode === 'held' && holdCheck(dose)?.verdict === 'beyond')
       checks.push({
@@ -159,7 +78,7 @@ function safe(facts: CheckFacts): Check[] {
         say: `${exercise.name}: the hold is longer than any model predicts at this effort.`,
         line: id,
       });
-  return checks;
+  return [...safetyStops(facts), ...checks];
 }
 
 /** What the trade would do otherwise: advice, and no question of safety. */

@@ -1,5 +1,7 @@
 export * from './calendar';
+export * from './check';
 export * from './checks';
+export { completeness } from './complete';
 export * from './cuts';
 export * from './day-time';
 export * from './difference';
@@ -7,5 +9,6 @@ export * from './look-ahead';
 export * from './minutes-asked';
 export * from './planned-line';
 export * from './recheck';
+export { safetyStops } from './safety';
 export * from './sent';
 export * from './most-lines';

@@ -1,6 +1,6 @@
+import { type SchoolChoice } from '../school';
 import type { Dose } from '../dose';
 import type { Exercise } from '../exercise';
-import type { SchoolChoice } from '../progression';
 import type { ScheduledLine, SessionName } from '../schedule';
 import type { TimedLine } from '../timeline';
 import type { LocalDate } from '../units';

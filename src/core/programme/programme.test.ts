@@ -1,9 +1,9 @@
+import { NO_SETTINGS, SCHOOLS, beyondBounds, schoolsFor, startDose } from '../school';
 import fc from 'fast-check';
 import { EXERCISES, SHIPPED } from '@/catalogue';
 import { nextRungIn } from '../choose';
-import { formatDose, parseDose } from '../dose';
+import { formatDose, parseDose, doseOf } from '../dose';
 import type { Exercise, SchoolId } from '../exercise';
-import { NO_SETTINGS, SCHOOLS, beyondBounds, doseOf, schoolsFor, startDose } from '../progression';
 import type { SessionName, WallMinute, Zone } from '../schedule';
 import { resolve, sessionTimeline, totalSeconds } from '../timeline';
 import { addDays, localDate } from '../units';

@@ -1,3 +1,4 @@
+import { type SchoolChoice } from '../school';
 import {
   type BoutMode,
   type DirectionName,
@@ -16,7 +17,6 @@ import {
   lastMaxOf,
   withTarget,
 } from '../history';
-import type { SchoolChoice } from '../progression';
 import type { FlagOverride, SetUp } from '../records';
 import type { SessionName } from '../schedule';
 import {

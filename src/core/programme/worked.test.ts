@@ -6,6 +6,7 @@ import { FIRST, exerciseOf, plannedLines, waking } from '../../../tests/support/
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
 import { formatDose } from '../dose';
 import { nextRungIn } from '../choose';
+import { withFamilies } from '../choose';
 import { ABOUT_NOTHING } from '../findings';
 import type { Zone } from '../schedule';
 import { PRECAUTIONS, type PrecautionId, SCREENED } from '../screen';
@@ -140,7 +141,10 @@ it('what the checks say of any programme', () => {
         findings:
           roll % 5 === 0
             ? []
-            : ['deep-flexors', 'weak-side', 'wall-gap', 'added'].slice(roll % 3).map(finding),
+            : ['deep-flexors', 'weak-side', 'wall-gap', 'added']
+                .slice(roll % 3)
+                .map(finding)
+                .map(withFamilies),
         props,
         day: roll % 7 === 0 ? null : { least: least as never, most: (least + 40) as never },
         minutesADay,

@@ -1,12 +1,9 @@
+import { applySchool, SCHOOLS, schoolsFor, type SchoolSettings } from '../school';
 import { type Dose, formatDose } from '../dose';
 import type { Exercise, SchoolId } from '../exercise';
 import { type WakingHours, isDueOn, timesPerDay } from '../schedule';
 import { sessionSeconds, sessionTimeline, workOf } from '../timeline';
 import { type LocalDate, type Range, type Seconds, addDays, localDate, seconds } from '../units';
-import { applySchool } from './apply';
-import { SCHOOLS } from './schools';
-import { schoolsFor } from './start';
-import type { SchoolSettings } from './settings';
 
 /** What a dose asks of a day and a week. */
 export type DoseMeasure = {

@@ -1,3 +1,4 @@
+import { NO_SETTINGS, TRADE } from '../school';
 import {
   type Happening,
   type HappeningKind,
@@ -13,10 +14,9 @@ import { type Dose, without } from '../dose';
 import type { Exercise } from '../exercise';
 import { daysBetween } from '../units';
 import { type LimbWord, type Step, type StepFacts, saidChange } from './facts';
-import { SCHOOLS, TRADE } from './schools';
 import { ownedFor } from './owned';
-import { NO_SETTINGS } from './settings';
 import { stationsFor } from './steps/holds';
+import { SCHOOL_RULES } from './schools';
 import { noMoreThan, startOnStep } from './steps/on-step';
 import { type Takeable, takeOff, withDayBetween } from './steps/take-off';
 
@@ -207,7 +207,7 @@ function back(facts: StepFacts, because: string, event: string): Found {
   const came = below && cameFrom(facts, below);
   if (below && came && isNoMore(came))
     return to(came, below, `back down the stairs, ${below.name}`);
-  const order = school ? SCHOOLS[school.id].back : WITHOUT_SCHOOL;
+  const order = school ? SCHOOL_RULES[school.id].back : WITHOUT_SCHOOL;
   const { holds } = school?.settings ?? NO_SETTINGS;
   const stations = stationsFor(dose, exercise, holds);
   const less = takeOff(dose, order, { stations, ...ownedFor(dose, facts) });

@@ -1,3 +1,4 @@
+import { type SchoolChoice } from '../school';
 import type { Course } from '../course';
 import { type Dose, doseDifference, sayDoseChange } from '../dose';
 import type { Exercise } from '../exercise';
@@ -7,7 +8,6 @@ import type { PrecautionId } from '../screen';
 import type { LocalDate } from '../units';
 import type { Move } from './move';
 import type { Choice } from './schools';
-import type { SchoolChoice } from './settings';
 
 /** What came of a line, and what is proposed next. Nothing is changed by it. */
 export type Step = {

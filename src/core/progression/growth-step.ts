@@ -1,3 +1,4 @@
+import { type School, TRADE, beyondBounds } from '../school';
 import { type Evidence, type Happening, onExerciseSince, presentOf } from '../course';
 import { formatDose } from '../dose';
 import { daysBetween } from '../units';
@@ -5,7 +6,7 @@ import { cappedBecause } from './caps';
 import { type Step, type StepFacts, saidChange, stays } from './facts';
 import { MOVE_OF } from './move';
 import { recall } from './recall';
-import { type Choice, type Growth, type School, TRADE, beyondBounds } from './schools';
+import type { Choice, Growth } from './schools';
 import { startOnStep } from './steps/on-step';
 
 /** What a step is built on, and is called by. */

@@ -1,23 +1,15 @@
+import { NO_SETTINGS, SCHOOLS, beyondBounds, schoolsFor, startDose } from '../school';
 import fc from 'fast-check';
 import { runs } from '../../../tests/support/runs';
 import { FIRST, exercise, facts, sessions, three } from '../../../tests/support/step-cases';
 import { EXERCISES } from '@/catalogue';
 import { SKIP_REASONS, SORENESS } from '../adherence';
 import { type SessionLog, asksLess, presentOf } from '../course';
-import { formatDose } from '../dose';
+import { formatDose, doseOf } from '../dose';
 import { lineFlags } from '../exercise';
 import { PRECAUTIONS, type PrecautionId } from '../screen';
 import { addDays } from '../units';
-import {
-  NO_SETTINGS,
-  SCHOOLS,
-  beyondBounds,
-  doseOf,
-  isDanger,
-  nextStep,
-  schoolsFor,
-  startDose,
-} from '.';
+import { isDanger, nextStep } from '.';
 
 describe('before every school', () => {
   const given = (logs: SessionLog[], change: Parameters<typeof facts>[2] = {}) =>

@@ -1,3 +1,4 @@
+import { NO_SETTINGS, TRADE } from '../school';
 import {
   evidenceOf,
   inOrder,
@@ -10,14 +11,12 @@ import {
   presentOf,
   silentSince,
 } from '../course';
-import { type Dose, formatDose } from '../dose';
+import { type Dose, formatDose, doseOf } from '../dose';
 import { dangerStep, limbAlarm } from './danger';
-import { doseOf } from './dose-of';
 import { type Step, type StepFacts, stays } from './facts';
 import { type Ground, grown, judged, stepOf } from './growth-step';
 import { ownedFor } from './owned';
-import { type School, SCHOOLS, type Standing, TRADE } from './schools';
-import { NO_SETTINGS } from './settings';
+import { SCHOOL_RULES, type SchoolRule, type Standing } from './schools';
 import type { GrownMeasure } from './steps/frequency';
 import { givenBack } from './steps/give-back';
 
@@ -60,7 +59,7 @@ export function nextStep(facts: StepFacts): Step {
         : 'Not done yet as it stands now.',
       TRADE,
     );
-  const rule = school && SCHOOLS[school.id];
+  const rule = school && SCHOOL_RULES[school.id];
   const used = decided.declinedOn === null ? evidence : evidenceOf(course, decided.declinedOn);
   const ground: Ground = {
     happenings,
@@ -77,7 +76,7 @@ export function nextStep(facts: StepFacts): Step {
  * A school that decides by every single session: up only where it was told to be borne, down always. What
  * was taken off of the rest comes back by good days, as everywhere.
  */
-function everySession(facts: StepFacts, rule: School, ground: Ground): Step {
+function everySession(facts: StepFacts, rule: SchoolRule, ground: Ground): Step {
   const present = presentOf(facts.course);
   const last = present.sessions
     .filter((log) => !isSkip(log))
@@ -128,7 +127,7 @@ function notYetGood({ goodSessions }: StepFacts, { evidence }: Ground): string |
  */
 function cameBack(
   facts: StepFacts,
-  rule: School | null,
+  rule: SchoolRule | null,
   ground: Ground,
   counts: (measure: GrownMeasure) => boolean = () => true,
 ): Step | null {
@@ -145,7 +144,7 @@ function cameBack(
 }
 
 /** What can be built on by good days in a row. */
-function growing(facts: StepFacts, rule: School | null, ground: Ground): Step {
+function growing(facts: StepFacts, rule: SchoolRule | null, ground: Ground): Step {
   const { course, goodSessions } = facts;
   const { because, evidence } = ground;
   const source = rule?.source ?? TRADE;

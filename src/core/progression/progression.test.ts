@@ -1,23 +1,25 @@
+import {
+  NO_SETTINGS,
+  SCHOOLS,
+  applySchool,
+  attachSchool,
+  beyondBounds,
+  schoolsFor,
+  startDose,
+} from '../school';
 import type { SchoolId } from '../exercise';
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
-import { type Dose, formatDose, parseDose, repsOf } from '../dose';
+import { type Dose, formatDose, parseDose, repsOf, doseOf } from '../dose';
 import { SCHOOL_IDS, type Exercise } from '../exercise';
 import type { WallMinute } from '../schedule';
 import {
   DISAGREEMENTS,
-  NO_SETTINGS,
-  SCHOOLS,
+  SCHOOL_RULES,
   type Standing,
-  applySchool,
-  attachSchool,
-  beyondBounds,
   compareSchools,
-  doseOf,
   disagreementsOn,
   nextHold,
-  schoolsFor,
-  startDose,
 } from '.';
 
 const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
@@ -71,7 +73,7 @@ describe('every school', () => {
         for (const id of schoolsFor(one)) {
           let dose = startDose(id, one, NO_SETTINGS);
           for (let time = 0; time < times; time += 1) {
-            const growth = SCHOOLS[id].next(standing(one, dose));
+            const growth = SCHOOL_RULES[id].next(standing(one, dose));
             if (growth.kind !== 'dose') break;
             dose = growth.dose;
             expect(beyondBounds(SCHOOLS[id], dose)).toBeNull();
@@ -136,7 +138,7 @@ describe('changing the school of a line', () => {
 
   it('raises loads among the weights at home, and says why where none fits', () => {
     const grow = (line: string, owned: readonly number[]) => {
-      const growth = SCHOOLS['volume-load'].next({
+      const growth = SCHOOL_RULES['volume-load'].next({
         ...standing(exercise('straight-leg-raise'), doseOf(line)),
         owned,
       });
@@ -217,7 +219,7 @@ describe('growing', () => {
 
   it('stays inside the method the line came from, whatever the school', () => {
     const ends = (id: string, line: string) => {
-      const growth = SCHOOLS.lengthen.next(standing(exercise(id), doseOf(line)));
+      const growth = SCHOOL_RULES.lengthen.next(standing(exercise(id), doseOf(line)));
       return growth.kind === 'dose' ? formatDose(growth.dose) : growth.kind;
     };
     expect(ends('six-way-hold', '3x10s in 6 directions')).toBe('next rung');
@@ -235,7 +237,7 @@ describe('growing', () => {
   it('aims a pain-relief hold from one minute towards five', () => {
     let dose = startDose('pain-relief', exercise('wall-press'), NO_SETTINGS);
     const seen = [dose.hold?.least];
-    const next = () => SCHOOLS['pain-relief'].next(standing(exercise('wall-press'), dose));
+    const next = () => SCHOOL_RULES['pain-relief'].next(standing(exercise('wall-press'), dose));
     for (let growth = next(); growth.kind === 'dose'; growth = next()) {
       dose = growth.dose;
       seen.push(dose.hold?.least);

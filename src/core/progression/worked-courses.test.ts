@@ -1,3 +1,4 @@
+import { NO_SETTINGS, SCHOOLS } from '../school';
 import fc from 'fast-check';
 import { PLACES, course } from '../../../tests/support/course-cases';
 import { factsFor } from '../../../tests/support/step-cases';
@@ -6,7 +7,7 @@ import { type Course, happeningsIn, livedIn, presentOf } from '../course';
 import { formatDose } from '../dose';
 import type { SchoolId } from '../exercise';
 import { addDays } from '../units';
-import { NO_SETTINGS, SCHOOLS, nextStep } from '.';
+import { nextStep } from '.';
 
 const SCHOOL_IDS = Object.keys(SCHOOLS) as SchoolId[];
 

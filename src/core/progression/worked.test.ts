@@ -1,3 +1,4 @@
+import { NO_SETTINGS, SCHOOLS, applySchool, startDose, beyondBounds } from '../school';
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
 import { SKIP_REASONS, SORENESS } from '../adherence';
@@ -16,10 +17,8 @@ import { type SessionLog, worthOf } from '../course';
 import type { Exercise } from '../exercise';
 import { addDays, seconds } from '../units';
 import {
-  NO_SETTINGS,
-  SCHOOLS,
-  applySchool,
   compareSchools,
+  SCHOOL_RULES,
   daysAWeek,
   disagreementsOn,
   fourthSet,
@@ -27,12 +26,10 @@ import {
   nextHold,
   nextStep,
   outlooksOf,
-  startDose,
   weighProposals,
   withDayBetween,
   takeOff,
   stationsFor,
-  beyondBounds,
   type Standing,
 } from '.';
 
@@ -107,7 +104,7 @@ it('every school on every exercise it fits: where it starts, what it changes, ho
         let grown = startDose(choice.id, one, choice.settings);
         const path: string[] = [formatDose(grown)];
         for (let step = 0; step < 8; step += 1) {
-          const growth = SCHOOLS[choice.id].next(standing(one, grown, choice.settings));
+          const growth = SCHOOL_RULES[choice.id].next(standing(one, grown, choice.settings));
           path.push(
             growth.kind === 'dose' ? formatDose(growth.dose) : `${growth.kind}: ${growth.why}`,
           );
@@ -144,7 +141,7 @@ it('the way each school grows, once in full', () => {
         let grown = startDose(choice.id, each, choice.settings);
         const path: string[] = [formatDose(grown)];
         for (let step = 0; step < 12; step += 1) {
-          const growth = SCHOOLS[choice.id].next(standing(each, grown, choice.settings));
+          const growth = SCHOOL_RULES[choice.id].next(standing(each, grown, choice.settings));
           path.push(
             growth.kind === 'dose'
               ? `${formatDose(growth.dose)} (${growth.why})`
@@ -293,7 +290,7 @@ it('the adjustable scheme after its fourth set', () => {
       [0, 2, 3, 4, 5, 7, 8, 12, 13, 20].map((reps) => {
         const owned = reps % 2 ? [1, 2, 5, 8] : [];
         const log = { id: 's', date: FIRST, ...GOOD, sets: [10, 6, 9, reps] };
-        const growth = SCHOOLS.adjustable.next({
+        const growth = SCHOOL_RULES.adjustable.next({
           ...standing(exerciseOf('band-row'), one),
           sessions: [log],
           owned,

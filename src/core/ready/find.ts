@@ -2,7 +2,7 @@ import { plainWords } from '../units';
 import type { ReadyProgramme } from './ready';
 
 /** Whether the name of a programme begins with what was typed. */
-function isNamed({ name }: ReadyProgramme, typed: string): boolean {
+function isNamed({ name }: Pick<ReadyProgramme, 'name'>, typed: string): boolean {
   const wanted = plainWords(typed).join(' ');
   return wanted !== '' && plainWords(name).join(' ').startsWith(wanted);
 }
@@ -13,13 +13,13 @@ function isNamed({ name }: ReadyProgramme, typed: string): boolean {
  *
  * @example findReady(READY_PROGRAMMES, 'ten by')[0]?.id // 'ten-by-ten'
  */
-export function findReady(
-  programmes: readonly ReadyProgramme[],
+export function findReady<T extends Pick<ReadyProgramme, 'name' | 'keywords'>>(
+  programmes: readonly T[],
   typed: string,
-): readonly ReadyProgramme[] {
+): readonly T[] {
   const wanted = plainWords(typed);
   if (wanted.length === 0) return [];
-  const named = (one: ReadyProgramme) => isNamed(one, typed);
+  const named = (one: T) => isNamed(one, typed);
   return programmes
     .filter(({ name, keywords }) => {
       const there = plainWords([name, ...keywords].join(' '));

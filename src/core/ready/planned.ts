@@ -1,7 +1,7 @@
+import { NO_SETTINGS } from '../school';
 import { type Dose, parseDose } from '../dose';
 import type { Exercise } from '../exercise';
 import { type PlannedLine, plannedLine } from '../programme';
-import { NO_SETTINGS } from '../progression';
 import type { LocalDate } from '../units';
 import type { ReadyProgramme } from './ready';
 

@@ -30,3 +30,8 @@ export type ReadyProgramme = {
   /** Words that also find it. */
   readonly keywords: readonly string[];
 };
+
+/** What a ready programme is found by and told apart from others, without what it consists of. */
+export type ReadyFound = Pick<ReadyProgramme, 'id' | 'name' | 'forWhom' | 'keywords'> & {
+  readonly lineCount: number;
+};

@@ -1,8 +1,9 @@
+import { NO_SETTINGS } from '../school';
 import { randomLcg, randomNormal } from 'd3';
-import { EXERCISES, READY_PROGRAMMES, SHIPPED } from '@/catalogue';
+import { EXERCISES, SHIPPED } from '@/catalogue';
+import { READY_PROGRAMMES } from '@/catalogue/programmes';
 import { nextRungIn, previousRungIn } from '../choose';
 import { parseDose } from '../dose';
-import { NO_SETTINGS } from '../progression';
 import { readyTotals } from '../ready';
 import { FIRST } from './rehearse';
 import { type TriedLine, rehearse, rehearseProgramme } from '.';

@@ -1,8 +1,9 @@
+import { type SchoolChoice } from '../school';
 import { type Dose, formatDose } from '../dose';
 import type { Exercise } from '../exercise';
 import type { Chance } from '../statistics';
 import { plannedLine } from '../programme';
-import { type SchoolChoice, isDanger, isGrowth } from '../progression';
+import { isDanger, isGrowth } from '../progression';
 import { type ReadyTotals, linesTotals } from '../ready';
 import { type LocalDate, addDays } from '../units';
 import type { PatientKind } from './kinds';

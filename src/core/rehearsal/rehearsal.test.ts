@@ -1,10 +1,10 @@
+import { NO_SETTINGS, SCHOOLS, beyondBounds, schoolsFor, startDose } from '../school';
 import { randomLcg, randomNormal } from 'd3';
 import fc from 'fast-check';
 import { EXERCISES } from '@/catalogue';
 import { nextRungIn } from '../choose';
-import { parseDose } from '../dose';
+import { parseDose, doseOf } from '../dose';
 import type { SchoolId } from '../exercise';
-import { NO_SETTINGS, SCHOOLS, beyondBounds, doseOf, schoolsFor, startDose } from '../progression';
 import { asLine } from '../../../tests/support/worked';
 import { PATIENTS, REHEARSED_KINDS, type RehearsalFacts, rehearse } from '.';
 

@@ -1,3 +1,4 @@
+import { type SchoolChoice } from '../school';
 import { type SessionLog, presentOf } from '../course';
 import {
   type Dose,
@@ -19,7 +20,6 @@ import {
   type Move,
   NOTHING_DECIDED,
   type Rungs,
-  type SchoolChoice,
   type TakenStep,
   isGrowth,
   liveCourse,

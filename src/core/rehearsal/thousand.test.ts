@@ -1,3 +1,4 @@
+import { NO_SETTINGS, SCHOOLS, beyondBounds } from '../school';
 import { SHIPPED } from '@/catalogue';
 import {
   MADE_UP_DAYS,
@@ -17,10 +18,7 @@ import {
   GOOD_SESSIONS,
   LEAST_RUNG_DAYS,
   type LivedDay,
-  NO_SETTINGS,
-  SCHOOLS,
   type TakenStep,
-  beyondBounds,
   isDanger,
   isGrowth,
   liveCourse,

@@ -1,9 +1,9 @@
+import { startDose } from '../school';
 import { randomLcg, randomNormal } from 'd3';
 import { EXERCISES } from '@/catalogue';
 import { choicesFor } from '../../../tests/support/programme-cases';
 import { asLine, digest, rounded } from '../../../tests/support/worked';
 import { nextRungIn } from '../choose';
-import { startDose } from '../progression';
 import { REHEARSED_KINDS, rehearse } from '.';
 
 it('courses of every school with every made-up patient', () => {

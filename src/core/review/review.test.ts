@@ -1,5 +1,4 @@
-import { formatDose } from '../dose';
-import { doseOf } from '../progression';
+import { formatDose, doseOf } from '../dose';
 import type { Instant } from '../schedule';
 import { localDate } from '../units';
 import {

@@ -1,8 +1,15 @@
-import { type Dose, type DoseChange, type DosePart, doseDifference, setsOf } from '../dose';
+import {
+  type Dose,
+  type DoseChange,
+  type DosePart,
+  doseDifference,
+  doseOf,
+  restAsGap,
+  setsOf,
+} from '../dose';
 import type { Exercise } from '../exercise';
-import { restAsGap } from './rest-as-gap';
-import { doseOf } from './dose-of';
-import { SCHOOLS, beyondBounds } from './schools';
+import { beyondBounds } from './school';
+import { SCHOOLS } from './schools';
 import { startDose } from './start';
 import type { SchoolChoice } from './settings';
 

@@ -1,6 +1,5 @@
-import type { Dose } from '../dose';
+import { type Dose, doseOf } from '../dose';
 import type { Exercise, SchoolId } from '../exercise';
-import { doseOf } from './dose-of';
 import { SCHOOLS } from './schools';
 import type { SchoolSettings } from './settings';
 

@@ -1,5 +1,4 @@
-import type { ConfirmedFinding } from '../choose';
-import { familiesFor } from '../choose';
+import type { AskingFinding } from '../choose';
 import type { Dose } from '../dose';
 import type { Exercise } from '../exercise';
 import type { LatestMeasure } from '../findings';
@@ -15,7 +14,7 @@ export type SetUpMeasure = Pick<LatestMeasure, 'kind' | 'side' | 'value' | 'body
 };
 
 /** A confirmed finding with the cue that worked at the re-test, where there is one. */
-export type CueFinding = ConfirmedFinding & {
+export type CueFinding = AskingFinding & {
   readonly id: string;
   readonly on: LocalDate;
   readonly cue: string | null;
@@ -60,7 +59,7 @@ export function measuredSetUp(
     }),
     ...bandFact(dose),
     ...findings.flatMap((finding): SetUp[] =>
-      finding.cue !== null && familiesFor(finding).includes(family)
+      finding.cue !== null && finding.families.includes(family)
         ? [
             {
               fact: { kind: 'cue', cue: finding.cue },

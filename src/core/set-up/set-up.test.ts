@@ -1,3 +1,4 @@
+import { withFamilies } from '../choose';
 import { EXERCISES } from '@/catalogue';
 import { sayPhrase } from '@/catalogue';
 import { parseDose } from '../dose';
@@ -92,7 +93,7 @@ describe('what was measured for an exercise (common practice, no source)', () =>
   });
 
   it('the cue that worked goes to the exercises its finding asks for', () => {
-    const finding = {
+    const finding = withFamilies({
       id: 'finding',
       key: 'cue-works neck-turn left',
       about: {
@@ -106,7 +107,7 @@ describe('what was measured for an exercise (common practice, no source)', () =>
       say: '',
       on: ON,
       cue: 'tuck first',
-    };
+    });
     const cues = EXERCISES.filter(
       (one) => measuredSetUp(one, null, { measures: [], findings: [finding] }).length > 0,
     );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { READY_PROGRAMMES } from '@/catalogue';
+import { READY_PROGRAMMES } from '@/catalogue/programmes';
 import type { PutAsked } from '@/core/records';
 import type { ClinicId } from '@/core/units';
 import { catalogueFor } from './exercises';

@@ -1,7 +1,7 @@
+import { NO_SETTINGS } from '@/core/school';
 import type { Frozen, ClinicId } from '@/core/units';
 import { isDeepStrictEqual } from 'node:util';
-import { READY_PROGRAMMES } from '@/catalogue';
-import { NO_SETTINGS } from '@/core/progression';
+import { READY_PROGRAMMES } from '@/catalogue/programmes';
 import type { TemplateDraft } from '@/core/records';
 import {
   type Statement,

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Catalogue } from '@/catalogue';
+import { withFamilies } from '@/core/choose';
 import { parseDose } from '@/core/dose';
 import type { SentVersion } from '@/core/programme';
 import type { ProgrammeDraft } from '@/core/records';
@@ -23,14 +24,9 @@ export function setUpFacts(
       id,
       on,
     })),
-    findings: findings.map(({ key, about, say, id, cue, localDate }) => ({
-      key,
-      about,
-      say,
-      id,
-      cue,
-      on: localDate,
-    })),
+    findings: findings.map(({ key, about, say, id, cue, localDate }) =>
+      withFamilies({ key, about, say, id, cue, on: localDate }),
+    ),
   };
 }
 

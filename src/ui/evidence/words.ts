@@ -1,5 +1,5 @@
+import { SCHOOLS } from '@/core/school';
 import type { ComparedBy, Rate } from '@/core/evidence';
-import { SCHOOLS } from '@/core/progression';
 import { AREA_WORDS, EPISODE_AREAS } from '@/core/measures';
 import { SCHOOL_IDS } from '@/core/exercise';
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { SCHOOLS } from '@/core/school';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useMemo, useState } from 'react';
 import { ALIASES, catalogueOf } from '@/catalogue';
@@ -17,7 +18,6 @@ import {
   isAmong,
 } from '@/core/exercise';
 import { exerciseFinder } from '@/core/find';
-import { SCHOOLS } from '@/core/progression';
 import type { Screened } from '@/core/screen';
 import { FigureThumb } from '../figure/thumb';
 import { INPUT_CLASS } from '../primitives/field';

@@ -1,7 +1,7 @@
+import { NO_SETTINGS, SCHOOLS, type SchoolChoice } from '@/core/school';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { SHIPPED } from '@/catalogue';
 import type { Exercise, SchoolId } from '@/core/exercise';
-import { NO_SETTINGS, SCHOOLS, type SchoolChoice } from '@/core/progression';
 import { type ReadyLine, type ReadyProgramme, type ReadyTotals, timesInWords } from '@/core/ready';
 import type { TemplateDraft } from '@/core/records';
 import { type Frozen, formatRange, formatSeconds } from '@/core/units';

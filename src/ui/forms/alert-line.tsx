@@ -1,6 +1,6 @@
 'use client';
 
-import { ExclamationTriangleIcon } from '@radix-ui/react-icons';
+import { WarningSign } from '../primitives/icons';
 import { Button } from '../primitives/button';
 import { useSend } from './use-send';
 
@@ -27,7 +27,7 @@ export function AlertLine({
   const { send } = useSend();
   return (
     <p className="flex flex-wrap items-center gap-2 font-semibold text-stop">
-      <ExclamationTriangleIcon aria-hidden />
+      <WarningSign />
       {WORDS[kind]}
       {escalated && ' – now the lead’s'}
       {mayAcknowledge && (

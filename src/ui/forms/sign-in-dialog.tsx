@@ -1,6 +1,6 @@
 'use client';
 
-import { Dialog } from 'radix-ui';
+import * as Dialog from 'radix-dialog';
 import { Button } from '../primitives/button';
 import { useFocusBack } from '../primitives/use-focus-back';
 import { SignInForm } from './sign-in-form';

@@ -1,10 +1,10 @@
 'use client';
 
+import { NO_SETTINGS, type SchoolSettings } from '@/core/school';
 import type { Dispatch } from 'react';
 import { toast } from '../primitives/toast';
-import { formatDose } from '@/core/dose';
+import { formatDose, doseOf } from '@/core/dose';
 import type { SchoolId } from '@/core/exercise';
-import { NO_SETTINGS, type SchoolSettings, doseOf } from '@/core/progression';
 import { useDeskFacts } from './desk-facts';
 import type { Desk, DeskAction } from './desk-state';
 import { readLine } from './draft';

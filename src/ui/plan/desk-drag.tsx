@@ -15,7 +15,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { DragHandleDots2Icon } from '@radix-ui/react-icons';
+import { GripSign } from '../primitives/icons';
 import { type Dispatch, useLayoutEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { nameOf, useDeskFacts } from './desk-facts';
@@ -94,7 +94,7 @@ function Handle({ uid, exerciseId }: Pick<DeskLine, 'uid' | 'exerciseId'>) {
         {...listeners}
         aria-label={`Drag ${nameOf(catalogue, exerciseId)} to another place`}
       >
-        <DragHandleDots2Icon aria-hidden />
+        <GripSign />
       </button>,
       place,
     )

@@ -1,15 +1,24 @@
-import { type ConfirmedFinding, type Suggestion, familiesFor, onSide } from '@/core/choose';
-import { formatDose } from '@/core/dose';
-import { doseOf } from '@/core/progression';
+import { type AskingFinding, type Suggestion, onSide } from '@/core/choose';
+import { formatDose, doseOf } from '@/core/dose';
 import type { TemplateDraft } from '@/core/records';
-import type { Frozen, LocalDate } from '@/core/units';
+import type { Exercise } from '@/core/exercise';
+import type { ExerciseId, Frozen, LocalDate } from '@/core/units';
 import { v4 as uuid } from 'uuid';
 import type { DeskFacts } from './desk-facts';
 import type { Desk } from './desk-state';
 import { type DeskLine, canonical, newLine, plannedLines } from './draft';
 
-/** A suggestion as a line: its usual dose, on the side its finding asks for. */
-export function lineOf({ exercise, side }: Suggestion): DeskLine {
+/** A suggestion as the desk shows it; why it is one was worked out with the page. */
+export type ShownSuggestion = Omit<Suggestion, 'exercise' | 'findings'> & {
+  readonly exerciseId: ExerciseId;
+  readonly name: string;
+  readonly rung: number;
+  /** How many findings it answers. */
+  readonly answers: number;
+};
+
+/** A suggestion as a line: the usual dose of its exercise, on the side its finding asks for. */
+export function lineOf(exercise: Exercise, { side }: Pick<ShownSuggestion, 'side'>): DeskLine {
   const usual = doseOf(exercise.usualDose);
   const dose = onSide(usual, side, exercise);
   return newLine(uuid(), exercise.id, formatDose(dose));
@@ -25,10 +34,10 @@ export function templateLines({ lines }: Frozen<TemplateDraft>): DeskLine[] {
 }
 
 /** Families with the words of the findings that ask for them, so that a finding can be searched. */
-export function wordsByFamily(findings: readonly ConfirmedFinding[]): Map<string, string[]> {
+export function wordsByFamily(findings: readonly AskingFinding[]): Map<string, string[]> {
   const words = new Map<string, string[]>();
   for (const finding of findings)
-    for (const family of familiesFor(finding))
+    for (const family of finding.families)
       words.set(family, [...(words.get(family) ?? []), finding.say, finding.key]);
   return words;
 }

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Exercise } from '@/core/exercise';
-import type { ReadyProgramme } from '@/core/ready';
+import type { ReadyFound } from '@/core/ready';
 import type { HomeBody, TemplateDraft } from '@/core/records';
 import type { Frozen, PatientId } from '@/core/units';
 import { Button, buttonClass } from '../primitives/button';
@@ -11,10 +11,12 @@ import { QuietLink } from '../primitives/quiet-link';
 import { templateLines } from './desk-reading';
 import type { Desk } from './desk-state';
 import type { DeskLine } from './draft';
-import { TemplatesBar } from './panels/templates-bar';
 
 const PasteDialog = onDemand(() =>
   import('./panels/paste-dialog').then((made) => made.PasteDialog),
+);
+const TemplatesDialog = onDemand(() =>
+  import('./panels/templates-dialog').then((made) => made.TemplatesDialog),
 );
 const HomeDialog = onDemand(() => import('./panels/home-dialog').then((made) => made.HomeDialog));
 
@@ -39,23 +41,26 @@ export function DeskTools({
   exercises: readonly Exercise[];
   templates: readonly Frozen<TemplateDraft>[];
   /** The ready programmes that this clinic offers. */
-  offered: readonly ReadyProgramme[];
+  offered: readonly ReadyFound[];
   home: HomeBody | null;
   homeId: string | null;
   today: string;
   onAdd: (lines: readonly DeskLine[]) => void;
-  onApplyReady: (programme: ReadyProgramme) => void;
+  onApplyReady: (id: string) => void;
   onOrder: () => void;
   onFill: () => void;
   onKeys: () => void;
 }) {
-  const [opened, setOpened] = useState<'paste' | 'home' | null>(null);
+  const [opened, setOpened] = useState<'templates' | 'paste' | 'home' | null>(null);
   const close = () => setOpened(null);
   return (
     <div className="flex flex-wrap gap-2">
-      <TemplatesBar
+      <Button onClick={() => setOpened('templates')}>Templates</Button>
+      <TemplatesDialog
+        open={opened === 'templates'}
+        onClose={close}
         templates={templates}
-        ready={offered}
+        offered={offered}
         desk={desk}
         onApplyReady={onApplyReady}
         onApply={(template) => onAdd(templateLines(template))}

@@ -5,7 +5,7 @@ import { type Ref, useEffect, useMemo, useRef, useState } from 'react';
 import { ALIASES } from '@/catalogue';
 import type { Exercise } from '@/core/exercise';
 import { exerciseFinder } from '@/core/find';
-import { type ReadyProgramme, findReady } from '@/core/ready';
+import { type ReadyFound, findReady } from '@/core/ready';
 import { FigureThumb } from '../figure/thumb';
 
 /** Whoever needs more writes another word. */
@@ -30,8 +30,8 @@ export function ExerciseSearch({
   more: ReadonlyMap<string, readonly string[]>;
   onPick: (exercise: Exercise) => void;
   /** The ready programmes that this clinic offers. */
-  ready: readonly ReadyProgramme[];
-  onPickReady: (programme: ReadyProgramme) => void;
+  ready: readonly ReadyFound[];
+  onPickReady: (id: string) => void;
   inputRef: Ref<HTMLInputElement>;
 }) {
   const [typed, setTyped] = useState('');
@@ -49,13 +49,13 @@ export function ExerciseSearch({
     [programmes, show, typed],
   );
   // After the exercises: whoever types a word of both means the one exercise.
-  const programme = (one: ReadyProgramme) => (
+  const programme = (one: ReadyFound) => (
     <ReadyItem
       key={one.id}
       programme={one}
       onSelect={() => {
         setTyped('');
-        onPickReady(one);
+        onPickReady(one.id);
       }}
     />
   );
@@ -131,10 +131,10 @@ export function ExerciseSearch({
 
 /** A ready programme among what was found: all its lines at once. */
 function ReadyItem({
-  programme: { id, name, forWhom, lines },
+  programme: { id, name, forWhom, lineCount },
   onSelect,
 }: {
-  programme: ReadyProgramme;
+  programme: ReadyFound;
   onSelect: () => void;
 }) {
   return (
@@ -150,7 +150,7 @@ function ReadyItem({
         <span className="text-small text-soft">For: {forWhom}</span>
       </span>
       <span className="figures shrink-0 text-small text-soft">
-        {lines.length === 1 ? '1 line' : `${lines.length} lines`}
+        {lineCount === 1 ? '1 line' : `${lineCount} lines`}
       </span>
     </Command.Item>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { Dialog } from 'radix-ui';
+import * as Dialog from 'radix-dialog';
 import { useState } from 'react';
 import { copyText } from '../forms/copy-text';
 import { useSend } from '../forms/use-send';

@@ -1,21 +1,19 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
-import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
-import { READY_PROGRAMMES } from '@/catalogue';
-import { type ConfirmedFinding, type Suggestion, placeForNew, suggest } from '@/core/choose';
+import { type AskingFinding, placeForNew } from '@/core/choose';
 import type { Exercise } from '@/core/exercise';
 import type { FindingFacts } from '@/core/findings';
 import type { BandCurve } from '@/core/load';
-import { cutText, versionDifference } from '@/core/programme';
+import { completeness, safetyStops } from '@/core/programme';
+import type { ReadyFound } from '@/core/ready';
 import type { HomeBody, PutAsked, TemplateDraft } from '@/core/records';
 import type { WakingHours, Zone } from '@/core/schedule';
 import type { PrecautionId, Screened } from '@/core/screen';
 import type { SetUpFacts } from '@/core/set-up';
-import { type Frozen, type LocalDate, sumRanges, type PatientId, shortDay } from '@/core/units';
+import { type Frozen, type LocalDate, type PatientId, shortDay } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
 import { onDemand } from '../primitives/on-demand';
@@ -23,7 +21,7 @@ import { DeskFactsProvider, type OpenComplaint, circumstancesOf } from './desk-f
 import { DeskLines } from './desk-lines';
 import { DeskTools } from './desk-tools';
 import { DeskNotices } from './desk-notices';
-import { comparedDesk, lineOf, templateLines, wordsByFamily } from './desk-reading';
+import { type ShownSuggestion, lineOf, templateLines, wordsByFamily } from './desk-reading';
 import {
   type Desk,
   type DeskAction,
@@ -36,31 +34,19 @@ import { DatesPanel, SendPanel } from './panels/send-panel';
 import { type DeskLine, newLine, readLine } from './draft';
 import { ExerciseSearch } from './exercise-search';
 import { FindingsLeft, type FindingShown } from './findings-left';
-import { ChecksPane } from './panels/checks-pane';
-import { DayRibbon } from './panels/day-ribbon';
-import { DeskTime } from './panels/desk-time';
 import { type PatientReads, ReadsPanel } from './panels/reads-panel';
-import { ReadyFit } from './panels/ready-fit';
 import { Suggestions } from './panels/suggestions';
-import { type EarlierVersion, VersionsPane } from './panels/versions-pane';
-import { doseFieldId } from './row/dose-field';
+import { Ahead, Checks, DeskDay } from './reckoned';
+import type { EarlierVersion } from './reckoned/versions-pane';
 import { useDayPlan } from './use-day-plan';
 import { useFactsOf } from './use-facts-of';
 import { type KeptDesk, type OtherAtDesk, useKeptDraft } from './use-kept-draft';
-import { useReckoning } from './use-reckoning';
 import { usePutDown } from './use-put-down';
 import { useReady } from './use-ready';
+import { useSettled } from './use-settled';
 import { type OpenDialog, useRowMoves } from './use-row-moves';
 import { fillLines, orderLines } from './whole-desk';
 
-/** Below the lines: it is in the page from the start, and wakes after what is typed in. */
-const WeeksPane = dynamic(() =>
-  import('./panels/weeks-pane').then(
-    (made) => made.WeeksPane,
-    // The desk goes on without what only looks ahead.
-    () => WeeksMissing,
-  ),
-);
 const KeysDialog = onDemand(() => import('./panels/keys-dialog').then((made) => made.KeysDialog));
 const DeskDialogs = onDemand(() => import('./desk-dialogs').then((made) => made.DeskDialogs));
 
@@ -78,7 +64,8 @@ export type PlanDeskProps = {
   readonly blocked: boolean;
   readonly screened: Screened;
   readonly precautions: readonly PrecautionId[];
-  readonly findings: readonly (FindingShown & ConfirmedFinding)[];
+  readonly findings: readonly (FindingShown & AskingFinding)[];
+  readonly suggestions: readonly ShownSuggestion[];
   readonly facts: FindingFacts;
   readonly setUp: SetUpFacts;
   readonly goodSessions: number;
@@ -92,8 +79,8 @@ export type PlanDeskProps = {
   readonly own: readonly Exercise[];
   readonly bands: readonly BandCurve[];
   readonly templates: readonly Frozen<TemplateDraft>[];
-  /** Ready programmes that the clinic does not offer, by their ids. */
-  readonly notOffered: readonly string[];
+  /** The ready programmes that the clinic offers. */
+  readonly ready: readonly ReadyFound[];
   /** What is to be put down at once, chosen before the desk was opened; null for nothing. */
   readonly put: PutAsked | null;
   /** The member's unsaved desk. */
@@ -103,15 +90,6 @@ export type PlanDeskProps = {
   /** What the patient reads, where it is not the clinic's language; else null. */
   readonly reads: PatientReads | null;
 };
-
-function WeeksMissing() {
-  return (
-    <p className="text-soft">
-      The weeks ahead did not come. What stands above can be written and sent; load the page anew to
-      see them.
-    </p>
-  );
-}
 
 /** Findings left, lines in the middle, the day right, checks below; all by key, mouse or touch. */
 export function PlanDesk(props: PlanDeskProps) {
@@ -141,29 +119,23 @@ export function PlanDesk(props: PlanDeskProps) {
 
   const facts = useFactsOf(props);
   const { catalogue } = facts;
-  const reckoned = useReckoning(desk, facts, earliest, {
-    blocked,
-    screened,
-    findings,
-    minutesADay,
-    dragged,
-  });
-  const suggestions = useMemo(
-    () => suggest(findings, catalogue.all, props.facts, circumstancesOf(facts)),
-    [findings, catalogue, props.facts, facts],
+  const settled = useSettled(desk, facts, earliest);
+  const given = useMemo(
+    () => ({ blocked, screened, findings, minutesADay, dragged }),
+    [blocked, screened, findings, minutesADay, dragged],
   );
   const findingWords = useMemo(() => wordsByFamily(findings), [findings]);
-  const ready = useReady(desk, catalogue.all, circumstancesOf(facts), step);
-  const offered = useMemo(
-    () => READY_PROGRAMMES.filter(({ id }) => !props.notOffered.includes(id)),
-    [props.notOffered],
-  );
   const moves = useRowMoves(desk, catalogue, step, search, setDialog);
   const unreadable = desk.lines.filter((line) => !readLine(line, catalogue).ok).length;
-  const incomplete = reckoned.checks.filter(
-    ({ weight, area }) => weight === 'look' && area === 'complete',
-  ).length;
-  const stops = reckoned.checks.filter(({ weight, area }) => weight === 'stops' && area === 'safe');
+  const { lines, frame } = settled;
+  const incomplete = useMemo(
+    () => completeness({ lines, reviewOn: frame.review }).filter(({ weight }) => weight === 'look'),
+    [lines, frame.review],
+  );
+  const stops = useMemo(
+    () => safetyStops({ lines, blocked, screened }),
+    [lines, blocked, screened],
+  );
 
   const addLines = useCallback(
     (lines: readonly DeskLine[]) => {
@@ -173,6 +145,7 @@ export function PlanDesk(props: PlanDeskProps) {
     },
     [step],
   );
+  const ready = useReady(desk, catalogue.all, circumstancesOf(facts), step, addLines);
   function add(exercise: Exercise) {
     const line = newLine(uuid(), exercise.id, exercise.usualDose);
     const there = desk.lines.map(({ exerciseId }) => catalogue.byId(exerciseId));
@@ -180,11 +153,16 @@ export function PlanDesk(props: PlanDeskProps) {
     step({ type: 'add', lines: [line], at: placeForNew(exercise, there) });
   }
   const addSuggestions = useCallback(
-    (chosen: readonly Suggestion[]) => {
-      addLines(chosen.map(lineOf));
+    (chosen: readonly ShownSuggestion[]) => {
+      addLines(
+        chosen.flatMap((one) => {
+          const exercise = catalogue.byId(one.exerciseId);
+          return exercise ? [lineOf(exercise, one)] : [];
+        }),
+      );
       setAccepted(new Set());
     },
-    [addLines],
+    [addLines, catalogue],
   );
 
   usePutDown(props.put, {
@@ -198,8 +176,7 @@ export function PlanDesk(props: PlanDeskProps) {
     },
     // What it is, and what this patient closes of it, stands on the desk itself.
     ready: (id) => {
-      const programme = READY_PROGRAMMES.find((one) => one.id === id);
-      if (programme) addLines(ready.apply(programme));
+      ready.apply(id);
       return null;
     },
     template: (id) => {
@@ -228,7 +205,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const fillAll = () => fillLines(desk, catalogue, step);
   const order = () => orderLines(desk, catalogue, step);
   const addAccepted = () =>
-    addSuggestions(suggestions.filter(({ exercise }) => accepted.has(exercise.id)));
+    addSuggestions(props.suggestions.filter(({ exerciseId }) => accepted.has(exerciseId)));
 
   useKeys([
     { key: 'k', held: 'command', whileTyping: true, does: () => search.current?.focus() },
@@ -243,26 +220,13 @@ export function PlanDesk(props: PlanDeskProps) {
     { key: 'u', held: 'alt', whileTyping: true, does: () => ready.fit && ready.take() },
   ]);
 
-  const jump = (uid: string) => document.getElementById(doseFieldId(uid))?.focus();
-  const newestLines = props.earlier[0];
-  const unsent = useMemo(
-    () =>
-      newestLines
-        ? versionDifference(
-            comparedDesk(newestLines, catalogue, earliest),
-            comparedDesk(reckoned.settled, catalogue, earliest),
-          )
-        : [],
-    [newestLines, reckoned.settled, catalogue, earliest],
-  );
-
   return (
     <DeskFactsProvider value={facts}>
       <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[15rem_minmax(0,1fr)_16.5rem]">
         <aside aria-label="Findings" className="grid content-start gap-4">
           <FindingsLeft findings={findings} patientId={patientId} />
           <Suggestions
-            suggestions={suggestions}
+            suggestions={props.suggestions}
             present={new Set(desk.lines.map(({ exerciseId }) => exerciseId))}
             accepted={accepted}
             onAccept={(id, accept) => {
@@ -286,8 +250,8 @@ export function PlanDesk(props: PlanDeskProps) {
             exercises={catalogue.all}
             more={findingWords}
             onPick={add}
-            ready={offered}
-            onPickReady={(programme) => addLines(ready.apply(programme))}
+            ready={props.ready}
+            onPickReady={ready.apply}
             inputRef={search}
           />
           <DeskTools
@@ -295,18 +259,18 @@ export function PlanDesk(props: PlanDeskProps) {
             desk={desk}
             exercises={catalogue.all}
             templates={props.templates}
-            offered={offered}
+            offered={props.ready}
             home={props.home}
             homeId={props.homeId}
             today={props.today}
             onAdd={addLines}
-            onApplyReady={(programme) => addLines(ready.apply(programme))}
+            onApplyReady={ready.apply}
             onOrder={order}
             onFill={fillAll}
             onKeys={() => setKeysOpen(true)}
           />
           {ready.fit && (
-            <ReadyFit
+            <ready.fit.Fit
               programme={ready.fit.programme}
               lines={ready.fit.closed}
               screened={screened}
@@ -315,7 +279,7 @@ export function PlanDesk(props: PlanDeskProps) {
             />
           )}
           <DeskLines desk={desk} newUid={newUid} moves={moves} step={step} />
-          <ChecksPane checks={reckoned.checks} onJump={jump} />
+          <Checks settled={settled} given={given} />
         </section>
         <aside aria-label="Time and saving" className="grid content-start gap-4">
           <SendPanel
@@ -326,50 +290,18 @@ export function PlanDesk(props: PlanDeskProps) {
             refusal={refusal}
             busy={busy}
             stops={stops}
-            incomplete={incomplete}
+            incomplete={incomplete.length}
             unreadable={unreadable}
             canUndo={history.before.length > 0}
             canRedo={history.after.length > 0}
             onSave={save}
           />
           {props.reads && <ReadsPanel patientId={patientId} desk={desk} reads={props.reads} />}
-          <DeskTime
-            day={reckoned.day}
-            week={sumRanges(reckoned.calendar.slice(0, 7).map(({ time }) => time))}
-            unread={unreadable}
-            minutesADay={minutesADay}
-            cuts={reckoned.cuts}
-            onCut={(cut) => {
-              const dose = cutText(cut);
-              if (dose === null) moves.onRemove(cut.line.lineage);
-              else moves.onRewrite(cut.line.lineage, dose);
-            }}
-          />
-          {reckoned.day && (
-            <DayRibbon
-              ribbon={reckoned.ribbon}
-              sessions={reckoned.day.sessions}
-              busy={props.home?.busy ?? []}
-              onDrag={drag}
-            />
-          )}
+          <DeskDay settled={settled} given={given} moves={moves} onDrag={drag} />
           <DatesPanel desk={desk} step={step} earliest={earliest} refusal={refusal} />
         </aside>
       </div>
-      <div className="grid gap-6 pt-6">
-        {reckoned.planned.length > 0 && (
-          <WeeksPane days={reckoned.calendar} planned={reckoned.planned} frame={reckoned.frame} />
-        )}
-        <VersionsPane
-          versions={props.earlier}
-          unsent={unsent}
-          onCopy={(version) => {
-            step({ type: 'order', lines: version.lines });
-            step({ type: 'set', fields: { rounds: version.rounds } });
-            toast(`Version ${version.number} stands on the desk.`);
-          }}
-        />
-      </div>
+      <Ahead settled={settled} given={given} earlier={props.earlier} step={step} />
       <DeskDialogs
         open={dialog !== null}
         dialog={dialog}

@@ -1,15 +1,26 @@
 'use client';
 
-import { useState } from 'react';
-import { v4 as uuid } from 'uuid';
+import { type Dispatch, useEffect, useState } from 'react';
 import type { Circumstances } from '@/core/choose';
-import { NO_SETTINGS } from '@/core/progression';
-import { type ReadyProgramme, fittedLines } from '@/core/ready';
 import type { Exercise } from '@/core/exercise';
-import type { Dispatch } from 'react';
+import { newId } from '../forms/new-id';
+import { sayMissing } from '../primitives/on-demand';
+import { whenIdle } from '../primitives/when-idle';
 import type { Desk, DeskAction } from './desk-state';
 import { type DeskLine, newLine } from './draft';
-import type { ClosedLine } from './panels/ready-fit';
+import type { ReadyFit } from './panels/ready-fit';
+import type { PutReady } from './ready-lines';
+
+/** What the programmes consist of comes while the page is at rest, or when one is asked for. */
+async function fetched() {
+  const [{ readyLines }, { ReadyFit: Fit }] = await Promise.all([
+    import('./ready-lines'),
+    import('./panels/ready-fit'),
+  ]);
+  return { readyLines, Fit };
+}
+
+type Put = Pick<PutReady, 'programme' | 'closed'> & { readonly Fit: typeof ReadyFit };
 
 /**
  * Puts a ready programme down on the desk, all its lines in one step that can be undone, and keeps
@@ -21,37 +32,18 @@ export function useReady(
   all: readonly Exercise[],
   circumstances: Circumstances,
   step: Dispatch<DeskAction>,
+  addLines: (lines: readonly DeskLine[]) => void,
 ) {
-  const [put, setPut] = useState<{
-    readonly programme: ReadyProgramme;
-    readonly closed: readonly ClosedLine[];
-  } | null>(null);
+  const [put, setPut] = useState<Put | null>(null);
+  useEffect(() => whenIdle(() => void fetched().catch(() => undefined)), []);
 
-  function apply(programme: ReadyProgramme): readonly DeskLine[] {
-    const fitted = fittedLines(programme, all, circumstances).map((one) => ({
-      ...one,
-      uid: uuid(),
-    }));
-    const lines = fitted.map(({ uid, line: { exerciseId, dose, school } }) => ({
-      ...newLine(uid, exerciseId, dose),
-      school: school === null ? null : { id: school, settings: NO_SETTINGS },
-    }));
-    setPut({
-      programme,
-      closed: fitted
-        .filter(({ closed }) => closed.length > 0)
-        .map(({ uid, exercise, closed, instead }) => ({
-          uid,
-          name: exercise.name,
-          closed,
-          instead: instead && {
-            exerciseId: instead.exercise.id,
-            name: instead.exercise.name,
-            dose: instead.dose,
-          },
-        })),
-    });
-    return lines;
+  async function apply(id: string): Promise<void> {
+    const there = await fetched().catch(() => null);
+    if (!there) return sayMissing();
+    const made = there.readyLines(id, all, circumstances);
+    if (!made) return;
+    setPut({ ...made, Fit: there.Fit });
+    addLines(made.lines);
   }
   const closed = (put?.closed ?? []).filter(({ uid }) =>
     desk.lines.some((line) => line.uid === uid),
@@ -63,14 +55,14 @@ export function useReady(
       type: 'order',
       lines: desk.lines.map((line) => {
         const instead = closed.find(({ uid }) => uid === line.uid)?.instead;
-        return instead ? newLine(uuid(), instead.exerciseId, instead.dose) : line;
+        return instead ? newLine(newId(), instead.exerciseId, instead.dose) : line;
       }),
     });
     setPut(null);
   }
   return {
-    apply,
-    fit: put && { programme: put.programme, closed },
+    apply: (id: string) => void apply(id),
+    fit: put && { programme: put.programme, closed, Fit: put.Fit },
     take,
     leave: () => setPut(null),
   };

@@ -1,11 +1,11 @@
 'use client';
 
+import { NO_SETTINGS, SCHOOLS, attachSchool } from '@/core/school';
 import { type Dispatch, type RefObject, useEffect, useMemo, useRef } from 'react';
 import { toast } from '../primitives/toast';
 import { v4 as uuid } from 'uuid';
 import type { Catalogue } from '@/catalogue';
 import type { SchoolId } from '@/core/exercise';
-import { NO_SETTINGS, SCHOOLS, attachSchool } from '@/core/progression';
 import { withOffers } from '@/core/set-up';
 import type { Desk, DeskAction } from './desk-state';
 import { type DeskLine, readLine } from './draft';

@@ -1,6 +1,6 @@
 'use client';
 
-import { Dialog as Radix } from 'radix-ui';
+import * as Radix from 'radix-dialog';
 import type { ReactNode } from 'react';
 import { Button } from './button';
 import { useFocusBack } from './use-focus-back';

@@ -1,6 +1,5 @@
 'use client';
 
-import { Label } from 'radix-ui';
 import { type ComponentProps, type ReactNode, useId } from 'react';
 
 type FieldProps = {
@@ -23,9 +22,9 @@ function Labelled({
 }: FieldProps & { id: string; children: ReactNode }) {
   return (
     <div className="grid content-start gap-1">
-      <Label.Root htmlFor={id} className="font-medium">
+      <label htmlFor={id} className="font-medium">
         {label}
-      </Label.Root>
+      </label>
       {children}
       {(error || hint) && (
         <p id={`${id}-about`} className={`text-small ${error ? 'text-stop' : 'text-soft'}`}>

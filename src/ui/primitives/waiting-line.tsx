@@ -2,16 +2,15 @@
 
 import { usePathname, useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { isPlainClick } from './plain-click';
 
 /** A page that comes sooner needs no word. */
 const SILENT_MS = 400;
 
 /** Whether a click leads this page to another one of ours. */
 function leadsOn(event: MouseEvent): boolean {
-  if (event.button !== 0) return false;
-  if (event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return false;
   const link = event.target instanceof Element ? event.target.closest('a') : null;
-  if (!link || link.target !== '' || link.hasAttribute('download')) return false;
+  if (!link || !isPlainClick(event, link)) return false;
   const { origin, pathname, search } = new URL(link.href, location.href);
   return origin === location.origin && pathname + search !== location.pathname + location.search;
 }

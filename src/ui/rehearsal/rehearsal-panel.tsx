@@ -1,8 +1,9 @@
 'use client';
 
+import { type SchoolChoice } from '@/core/school';
 import { useEffect, useRef, useState } from 'react';
 import type { Exercise } from '@/core/exercise';
-import { type SchoolChoice, isDanger, isGrowth } from '@/core/progression';
+import { isDanger, isGrowth } from '@/core/progression';
 import { REHEARSED, type RehearsedCourse, type RehearsedKind } from '@/core/rehearsal';
 import { useDeskFacts } from '../plan/desk-facts';
 import type { RehearseAnswer, RehearseQuestion } from '@/workers/rehearse.worker';

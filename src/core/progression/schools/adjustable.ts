@@ -1,5 +1,5 @@
 import type { SessionLog } from '../../course';
-import { type Dose, type Load, isUntilFormFails, setsOf } from '../../dose';
+import { type Dose, type Load, isUntilFormFails } from '../../dose';
 import {
   ADJUSTABLE_PERCENT,
   type AdjustedLoad,
@@ -8,9 +8,9 @@ import {
   nextWorkingLoad,
   schemeLoads,
 } from '../../load';
+import { SCHOOLS } from '../../school';
 import { ownedNear } from './heavier';
-import { type Growth, NO_BOUNDS, READY, type School, type Standing } from './school';
-import { hasScheme } from './ten-rep-maxima';
+import { type Growth, READY, type SchoolRule, type Standing } from './school';
 
 /** One weight, where any can be set: the least the table ever changes, pounds. */
 const ONE_WEIGHT_LB = 5;
@@ -181,21 +181,9 @@ function next({ dose, sessions, owned, past }: Standing): Growth {
 }
 
 /** Every session's fourth set decides about the next. */
-export const ADJUSTABLE: School = {
-  id: 'adjustable',
-  name: 'Adjust each session',
-  says: 'Ten at half the working load, six at three quarters, then as many as possible at the full load and at the adjusted one, which sets the next session.',
-  source: 'After Knight 1979, rows as in later textbooks (memory).',
-  fits: ({ mode, needs }) => mode === 'moved' && needs.effort,
-  reads: (dose) => hasScheme(dose) && setsOf(dose.head).most === 4,
-  start: ({ tenRepMaximum, unit }) =>
-    tenRepMaximum === null
-      ? '10-6-max-max 50/75/100/100% 10rm rest 2min every other day'
-      : `10-6-max-max ${schemeLoads(tenRepMaximum, ADJUSTABLE_PERCENT).join('/')}/adj ${unit} rest 2min every other day`,
-  phases: [],
+export const ADJUSTABLE: SchoolRule = {
+  ...SCHOOLS.adjustable,
   ready: () => READY,
   next,
   back: ['load', 'effort', 'days', 'times'],
-  bounds: NO_BOUNDS,
-  pace: 'every session',
 };

@@ -7,26 +7,16 @@ import { DESCENDING_SETS } from './descending-sets';
 import { LENGTHEN } from './lengthen';
 import { PAIN_RELIEF } from './pain-relief';
 import { REPEATED } from './repeated';
-import type { School } from './school';
+import type { SchoolRule } from './school';
 import { ASCENDING, DESCENDING_LOAD } from './ten-rep-maxima';
 import { VOLUME_LOAD } from './volume-load';
 
 export { fourthSet, type FourthSet } from './adjustable';
 export { repsInAll } from './ten-rep-maxima';
-export {
-  type Choice,
-  type Growth,
-  type Phase,
-  type Readiness,
-  type School,
-  type SchoolBounds,
-  type Standing,
-  TRADE,
-  beyondBounds,
-} from './school';
+export type { Choice, Growth, Readiness, SchoolRule, Standing } from './school';
 
-/** Every school, in the order the desk offers them. */
-export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
+/** How each school moves a line. */
+export const SCHOOL_RULES: Readonly<Record<SchoolId, SchoolRule>> = {
   lengthen: LENGTHEN,
   climb: CLIMB,
   'volume-load': VOLUME_LOAD,

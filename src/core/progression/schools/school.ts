@@ -1,9 +1,9 @@
 import type { SessionLog } from '../../course';
-import { type Dose, holdOf } from '../../dose';
-import type { Exercise, SchoolId } from '../../exercise';
+import type { Dose } from '../../dose';
+import type { Exercise } from '../../exercise';
 import type { BandCurve } from '../../load';
 import type { Asked } from '../../records';
-import type { SchoolSettings } from '../settings';
+import type { School, SchoolSettings } from '../../school';
 import { type GrownMeasure, nextTimes } from '../steps/frequency';
 import type { Takeable } from '../steps/take-off';
 
@@ -30,8 +30,6 @@ export type Growth =
   | { readonly kind: 'ask'; readonly what: Asked; readonly why: string }
   | { readonly kind: 'stays'; readonly why: string };
 
-export type Phase = { readonly fromDay: number; readonly dose: string; readonly why: string };
-
 /** What a school reads of a line that has gone well. */
 export type Standing = {
   readonly exercise: Exercise;
@@ -55,74 +53,19 @@ export type Readiness = { readonly ready: boolean; readonly say: string };
 export const READY: Readiness = { ready: true, say: '' };
 export const notYet = (say: string): Readiness => ({ ready: false, say });
 
-/** Where a school's doses end; null where it sets no end of its own. */
-export type SchoolBounds = {
-  /** Seconds of one hold; `bouts` where a bout of its own length may not go beyond them either. */
-  readonly hold: { readonly most: number; readonly bouts: boolean } | null;
-  /** Repetitions of a session. */
-  readonly volume: number | null;
-  /** Percent of the maximum push. */
-  readonly effortPercent: number | null;
-};
-
-export const NO_BOUNDS: SchoolBounds = { hold: null, volume: null, effortPercent: null };
-
 /**
- * A school of progression as a small state machine over the course of an exercise: where it starts,
- * what one success changes, what is taken off, and where it ends. The way up again after a reduction
- * is the same for all (`givenBack`); the traffic light, the next morning, precautions, memory and
- * pace come before it (`nextStep`).
+ * A school with its rule, a small state machine over the course of an exercise: what one success changes
+ * and what is taken off. The way up again after a reduction is the same for all (`givenBack`); the traffic
+ * light, the next morning, precautions, memory and pace come before it (`nextStep`).
  */
-export type School = {
-  readonly id: SchoolId;
-  /** What it does, in words of ours. */
-  readonly name: string;
-  readonly says: string;
-  readonly source: string;
-  /** Whether this exercise can be dosed so. */
-  readonly fits: (exercise: Exercise) => boolean;
-  /** Whether its rule can go on from a dose as it is written; else somebody is asked. */
-  readonly reads: (dose: Dose) => boolean;
-  /** Where it starts; the exercise may have its own (`doses`). */
-  readonly start: (settings: SchoolSettings) => string;
-  /** What follows by itself once written into the version; empty for most. */
-  readonly phases: readonly Phase[];
+export type SchoolRule = School & {
   /** What it asks of a good session before anything grows. */
   readonly ready: (dose: Dose, log: SessionLog) => Readiness;
   /** What one success changes. */
   readonly next: (standing: Standing) => Growth;
   /** What is taken off first after pain, one measure at a time. */
   readonly back: readonly Takeable[];
-  readonly bounds: SchoolBounds;
-  /**
-   * What sets its pace: so many good days in a row and the clinic's least time on a step, what
-   * symptoms do, or every single session.
-   */
-  readonly pace: 'good days' | 'symptoms' | 'every session';
 };
-
-export const TRADE = 'Common practice, no source.';
-
-/** What a dose may never leave of a school's bounds; null while within. */
-export function beyondBounds({ bounds }: Pick<School, 'bounds'>, dose: Dose): string | null {
-  const hold = holdOf(dose);
-  const counts = bounds.hold !== null && (bounds.hold.bouts || dose.head.kind !== 'bouts');
-  if (counts && hold && bounds.hold && hold.most > bounds.hold.most)
-    return `The hold is over ${bounds.hold.most} s.`;
-  if (
-    bounds.volume !== null &&
-    dose.head.kind === 'sets' &&
-    dose.head.sets.most * dose.head.reps.most > bounds.volume
-  )
-    return `More than ${bounds.volume} repetitions.`;
-  if (
-    bounds.effortPercent !== null &&
-    dose.effort?.kind === 'percent' &&
-    dose.effort.range.most > bounds.effortPercent
-  )
-    return `Over ${bounds.effortPercent} % threatens.`;
-  return null;
-}
 
 /** Once a step has nothing left to grow on: more often where its method says so, then the next step. */
 export function thenOften(standing: Standing, why: string): Growth {

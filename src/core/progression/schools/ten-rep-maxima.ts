@@ -1,5 +1,5 @@
 import type { SessionLog } from '../../course';
-import { type Dose, type Load, setsOf } from '../../dose';
+import { type Dose, type Load } from '../../dose';
 import {
   ASCENDING_PERCENT,
   DESCENDING_PERCENT,
@@ -7,36 +7,15 @@ import {
   schemeLoads,
   tenRepMaximum,
 } from '../../load';
-import type { SchoolSettings } from '../settings';
+import { SCHOOLS } from '../../school';
 import { ownedNear, topOf } from './heavier';
 import { everySetDone } from './held';
-import {
-  type Growth,
-  NO_BOUNDS,
-  type Readiness,
-  type School,
-  type Standing,
-  notYet,
-} from './school';
+import { type Growth, type Readiness, type SchoolRule, type Standing, notYet } from './school';
 
 /** Repetitions asked at the whole of the ten-rep maximum. */
 const TEN = 10;
 /** Repetitions beyond these predict too roughly. Common practice, no source. */
 const MOST_REPS = 15;
-
-/** Loads of a scheme as the dose line writes them: measured where known, else percents. */
-export function schemeText(
-  percents: readonly number[],
-  { tenRepMaximum: maximum, unit }: SchoolSettings,
-): string {
-  return maximum === null
-    ? `${percents.join('/')}% 10rm`
-    : `${schemeLoads(maximum, percents).join('/')}${unit}`;
-}
-
-/** A load for every set, which a scheme of loads goes on from. */
-export const hasScheme = ({ load, head }: Dose): boolean =>
-  load !== undefined && load.perSet.length > 1 && load.perSet.length === setsOf(head).most;
 
 /** The place of the heaviest set, from 0. */
 function topPlace({ perSet }: Load): number {
@@ -178,32 +157,20 @@ function rounding(
   return off.length > 0 ? `; ${off.join('; ')}.` : '.';
 }
 
+/** What both schemes have in common: ten at the top, the load taken off first. */
 const SHARED = {
-  fits: ({ mode, needs }) => mode === 'moved' && needs.effort,
-  reads: hasScheme,
-  phases: [],
   ready: tenAtTheTop,
   back: ['load', 'effort', 'days', 'times'],
-  bounds: NO_BOUNDS,
-  pace: 'good days',
-} as const satisfies Partial<School>;
+} as const satisfies Partial<SchoolRule>;
 
-export const ASCENDING: School = {
+export const ASCENDING: SchoolRule = {
+  ...SCHOOLS.ascending,
   ...SHARED,
-  id: 'ascending',
-  name: 'Ascending loads',
-  says: 'Three sets of ten at 50, 75 and 100 % of the ten-rep maximum; with ten at the top, the maximum is estimated anew.',
-  source: 'DeLorme & Watkins 1948.',
-  start: (settings) => `3x10 ${schemeText(ASCENDING_PERCENT, settings)} rest 2min every other day`,
   next: nextOf(ASCENDING_PERCENT),
 };
 
-export const DESCENDING_LOAD: School = {
+export const DESCENDING_LOAD: SchoolRule = {
+  ...SCHOOLS['descending-load'],
   ...SHARED,
-  id: 'descending-load',
-  name: 'Descending loads',
-  says: 'Its mirror: ten at 100, 75 and 50 % of the ten-rep maximum, as it tires.',
-  source: 'Textbook form of Zinovieff 1951, whose original used ten sets (memory).',
-  start: (settings) => `3x10 ${schemeText(DESCENDING_PERCENT, settings)} rest 2min every other day`,
   next: nextOf(DESCENDING_PERCENT),
 };

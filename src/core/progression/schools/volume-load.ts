@@ -1,21 +1,19 @@
 import type { SessionLog } from '../../course';
 import type { Dose } from '../../dose';
+import { SCHOOLS } from '../../school';
 import { heavier } from './heavier';
 import {
   type Growth,
-  NO_BOUNDS,
   READY,
   type Readiness,
-  type School,
+  type SchoolRule,
   type Standing,
-  TRADE,
   notYet,
 } from './school';
 
 /** Three sets of ten to fifteen, then five of five to seven. */
 const WORKING = { from: 10, to: 15 } as const;
 const PERFORMANCE = { from: 5, to: 7 } as const;
-const MOST_VOLUME = 60;
 
 /** What a set came to: as it was counted where it was, else as it was played. */
 function repsOfSetDone({ counted, sets }: SessionLog, at: number): number {
@@ -56,29 +54,9 @@ function next(standing: Standing): Growth {
 }
 
 /** Repetitions first, then a real step in load and back to ten. */
-export const VOLUME_LOAD: School = {
-  id: 'volume-load',
-  name: 'Volume, then load',
-  says: 'Two weeks of 20–30 easy repetitions to learn; 3 × 10–15 until all three sets reach 15, then a real step in load and back to 10; after six weeks 5 × 5–7, the first two lighter.',
-  source: `${TRADE} Novices gain at about 60 % of one-rep maximum.`,
-  fits: ({ mode, purpose }) => mode === 'moved' && purpose === 'strengthen',
-  reads: (dose) => dose.head.kind === 'sets' && dose.hold === undefined,
-  start: () => '1-2x20-30 rest 60s daily',
-  phases: [
-    {
-      fromDay: 15,
-      dose: '3x10-15 rest 60s every other day',
-      why: 'From week 3: where 3 × 10 is moderately hard; up to 15, then a real step in load.',
-    },
-    {
-      fromDay: 57,
-      dose: '5x5-7 rest 2min warm-up 2 every other day',
-      why: 'After six weeks of that: 5 × 5–7, the first two sets lighter; as load rises, volume falls.',
-    },
-  ],
+export const VOLUME_LOAD: SchoolRule = {
+  ...SCHOOLS['volume-load'],
   ready: allSetsFull,
   next,
   back: ['load', 'band', 'volume', 'effort', 'days', 'times'],
-  bounds: { ...NO_BOUNDS, volume: MOST_VOLUME },
-  pace: 'good days',
 };

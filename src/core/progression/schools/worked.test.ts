@@ -1,12 +1,13 @@
+import { NO_SETTINGS } from '../../school';
 import fc from 'fast-check';
 import { dose as anyDose } from '../../../../tests/support/dose-lines';
 import { exercise, FIRST, good } from '../../../../tests/support/step-cases';
 import { asLine, digest, drawnCases } from '../../../../tests/support/worked';
 import { MEASURES, type SessionLog } from '../../course';
-import { type Dose, formatDose } from '../../dose';
+import { type Dose, formatDose, doseOf } from '../../dose';
 import type { CountedSet } from '../../history';
 import type { BandCurve } from '../../load';
-import { NO_SETTINGS, doseOf, takeOff } from '..';
+import { takeOff } from '..';
 import { fewerInEach } from '../steps/take-off';
 import { ADJUSTABLE } from './adjustable';
 import { heavier } from './heavier';

@@ -6,9 +6,8 @@ import {
   moreIn,
   presentOf,
 } from '../../course';
-import { type Dose, type Head, holdOf, without } from '../../dose';
+import { type Dose, type Head, holdOf, without, restAsGap } from '../../dose';
 import { type Seconds, exactly, isExact } from '../../units';
-import { restAsGap } from '../rest-as-gap';
 import { towards, withHold } from './holds';
 import { isReadable } from './take-off';
 

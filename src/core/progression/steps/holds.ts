@@ -1,14 +1,8 @@
 import type { Dose } from '../../dose';
 import { holdOf, repsOfSet } from '../../dose';
 import type { Exercise } from '../../exercise';
+import { HOLD_LADDERS } from '../../school';
 import { type Range, type Seconds, exactly, seconds } from '../../units';
-
-/** Holds to climb through, seconds (common practice, no source): the trade has three ladders. */
-export const HOLD_LADDERS: readonly (readonly number[])[] = [
-  [3, 5, 10],
-  [10, 30, 60],
-  [30, 60],
-];
 
 /** From so many repetitions in a set the holds stay short: ten times a minute is nobody's dose. */
 const MANY = 5;

@@ -1,10 +1,8 @@
+import { type SchoolChoice } from '../../school';
 import { asksAtLeast, compared, moreIn } from '../../course';
-import { type Dose, type Head, holdOf } from '../../dose';
+import { type Dose, type Head, holdOf, doseOf, restAsGap, withoutIdleGap } from '../../dose';
 import type { Exercise } from '../../exercise';
 import { type Seconds, exactly } from '../../units';
-import { doseOf } from '../dose-of';
-import { restAsGap, withoutIdleGap } from '../rest-as-gap';
-import type { SchoolChoice } from '../settings';
 import { withHold } from './holds';
 import { fewerInEach } from './take-off';
 

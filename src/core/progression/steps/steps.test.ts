@@ -1,5 +1,4 @@
-import { formatDose } from '../../dose';
-import { doseOf } from '../dose-of';
+import { formatDose, doseOf } from '../../dose';
 import { stationsFor } from './holds';
 import { smallerStep } from './smaller-step';
 
@@ -18,6 +17,14 @@ describe('half way', () => {
     expect(load([4, 8])).toBeNull();
     expect(load([8])).toBeNull();
     expect(load([5])).toBe('3x10 5kg');
+  });
+
+  it('takes none between loads that cannot be compared', () => {
+    const between = (from: string, to: string) =>
+      smallerStep(doseOf(`3x10 ${from}`), doseOf(`3x10 ${to}`), 'load', []);
+    expect(between('4kg', '8lb')).toBeNull();
+    expect(between('50% 10rm', '8kg')).toBeNull();
+    expect(between('4kg', '75% 10rm')).toBeNull();
   });
 });
 

@@ -1,3 +1,4 @@
+import { HOLD_LADDERS } from '../../school';
 import { type MeasureName, asksLess } from '../../course';
 import {
   type BandLevel,
@@ -8,10 +9,11 @@ import {
   holdOf,
   parseDose,
   without,
+  restAsGap,
+  withoutIdleGap,
 } from '../../dose';
 import { type Range, exactly, isExact, seconds } from '../../units';
-import { restAsGap, withoutIdleGap } from '../rest-as-gap';
-import { HOLD_LADDERS, withHold } from './holds';
+import { withHold } from './holds';
 
 /** A load goes down by this share when it was too much and no lighter weight is owned. Common practice, no source. */
 const LIGHTER = 0.9;

@@ -1,13 +1,15 @@
 'use client';
 
 import { useState } from 'react';
-import type { PatientReading, ReadBoth } from '@/core/records';
+import type { PatientReading } from '@/core/records';
 import type { PatientId } from '@/core/units';
 import { Refusal } from '../../forms/refusal';
 import { useSending } from '../../forms/use-sending';
 import { Button } from '../../primitives/button';
-import { Dialog } from '../../primitives/dialog';
+import { onDemand } from '../../primitives/on-demand';
 import type { Desk } from '../desk-state';
+
+const ReadingDialog = onDemand(() => import('./reading-dialog').then((made) => made.ReadingDialog));
 
 /** The language of a patient who does not read the clinic's, and who stands for its words. */
 export type PatientReads = { readonly name: string; readonly checked: boolean };
@@ -50,67 +52,7 @@ export function ReadsPanel({
       <Button disabled={busy || desk.lines.length === 0} onClick={() => void read()}>
         What the patient reads
       </Button>
-      {reading && <ReadingDialog reading={reading} onClose={() => setReading(null)} />}
+      <ReadingDialog open={reading !== null} reading={reading} onClose={() => setReading(null)} />
     </div>
-  );
-}
-
-function ReadingDialog({ reading, onClose }: { reading: PatientReading; onClose: () => void }) {
-  return (
-    <Dialog
-      open
-      wide
-      onClose={onClose}
-      title="What the patient reads"
-      about={`English on the left, ${reading.name} on the right: a draft by machine${reading.checked ? ', for which your clinic stands' : ', to be checked by a native clinician'}.`}
-    >
-      {reading.lines.map(({ name, texts }, index) => (
-        <Texts key={index} heading={name} texts={texts} reading={reading} />
-      ))}
-      <Texts
-        heading={{ clinic: 'When to stop', patient: '', asWritten: false }}
-        texts={reading.stopSigns}
-        reading={reading}
-      />
-    </Dialog>
-  );
-}
-
-function Texts({
-  heading,
-  texts,
-  reading: { tag, way },
-}: {
-  heading: ReadBoth;
-  texts: readonly ReadBoth[];
-  reading: PatientReading;
-}) {
-  return (
-    <section className="grid gap-1 border-t border-hair pt-2">
-      <div className="grid grid-cols-1 gap-x-6 sm:grid-cols-2">
-        <h3 className="font-semibold">{heading.clinic}</h3>
-        {heading.patient !== '' && (
-          <p className="font-semibold" lang={tag} dir={way}>
-            {heading.patient}
-          </p>
-        )}
-      </div>
-      <ul className="grid gap-1">
-        {texts.map(({ clinic, patient, asWritten }, index) => (
-          <li key={index} className="grid grid-cols-1 gap-x-6 sm:grid-cols-2">
-            <p>{clinic}</p>
-            {asWritten ? (
-              <p className="text-lit-ink">
-                <bdi>{patient}</bdi> (as it was written: there are no words for it)
-              </p>
-            ) : (
-              <p lang={tag} dir={way}>
-                {patient}
-              </p>
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

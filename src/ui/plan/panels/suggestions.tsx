@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Suggestion } from '@/core/choose';
+import type { ShownSuggestion } from '../desk-reading';
 import type { ExerciseId } from '@/core/units';
 import { Button } from '../../primitives/button';
 
@@ -13,15 +13,15 @@ export function Suggestions({
   onAccept,
   onAdd,
 }: {
-  suggestions: readonly Suggestion[];
+  suggestions: readonly ShownSuggestion[];
   /** Exercises that stand on the desk already. */
   present: ReadonlySet<string>;
   accepted: ReadonlySet<string>;
   onAccept: (exerciseId: ExerciseId, accept: boolean) => void;
-  onAdd: (suggestions: readonly Suggestion[]) => void;
+  onAdd: (suggestions: readonly ShownSuggestion[]) => void;
 }) {
   const [all, setAll] = useState(false);
-  const open = suggestions.filter(({ exercise }) => !present.has(exercise.id));
+  const open = suggestions.filter(({ exerciseId }) => !present.has(exerciseId));
   if (open.length === 0) return null;
   const shown = all ? open : open.slice(0, 6);
   return (
@@ -29,23 +29,24 @@ export function Suggestions({
       <h2 className="font-semibold">Suggested</h2>
       <ul className="grid">
         {shown.map((suggestion) => {
-          const { exercise, because, rungBecause, instead, side, findings } = suggestion;
+          const { exerciseId, name, rung, because, rungBecause, instead, side, answers } =
+            suggestion;
           return (
-            <li key={exercise.id} className="border-t border-hair py-1.5">
+            <li key={exerciseId} className="border-t border-hair py-1.5">
               <label className="flex items-start gap-2">
                 <input
                   type="checkbox"
                   className="mt-1 size-4"
-                  checked={accepted.has(exercise.id)}
-                  onChange={(event) => onAccept(exercise.id, event.target.checked)}
+                  checked={accepted.has(exerciseId)}
+                  onChange={(event) => onAccept(exerciseId, event.target.checked)}
                 />
                 <span className="min-w-0">
-                  <span className="font-medium">{exercise.name}</span>
+                  <span className="font-medium">{name}</span>
                   {side && <span className="text-soft">, {side}</span>}
                   <span className="block text-small text-soft">
-                    {because} Step {exercise.rung}: {rungBecause}
+                    {because} Step {rung}: {rungBecause}
                     {instead.map((say) => ` ${say}.`)}
-                    {findings.length > 1 && ` Answers ${findings.length} findings.`}
+                    {answers > 1 && ` Answers ${answers} findings.`}
                   </span>
                 </span>
               </label>
@@ -56,7 +57,7 @@ export function Suggestions({
       <div className="flex flex-wrap gap-2">
         <Button
           disabled={accepted.size === 0}
-          onClick={() => onAdd(open.filter(({ exercise }) => accepted.has(exercise.id)))}
+          onClick={() => onAdd(open.filter(({ exerciseId }) => accepted.has(exerciseId)))}
         >
           Add accepted <kbd className="figures text-soft">Alt A</kbd>
         </Button>

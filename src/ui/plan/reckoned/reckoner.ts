@@ -1,140 +1,105 @@
-'use client';
-
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { uncoveredFindings } from '@/core/choose';
-import type { ConfirmedFinding } from '@/core/choose';
-import type { Screened } from '@/core/screen';
+import { type AskingFinding, uncoveredFindings } from '@/core/choose';
 import {
-  type Check,
   type Cut,
+  type PlannedLine,
+  type ProgrammeFrame,
   cheapestCuts,
   fullestDay,
   programmeCalendar,
   programmeChecks,
 } from '@/core/programme';
 import { layRibbon } from '@/core/schedule';
-import { type LocalDate, parseLocalDate } from '@/core/units';
-import type { DeskFacts } from './desk-facts';
-import { nameOf } from './desk-facts';
-import type { Desk } from './desk-state';
-import { plannedLines, readLine } from './draft';
-import { lineFlags, lineOffers } from './row/line-reckoning';
+import type { Screened } from '@/core/screen';
+import type { DeskFacts } from '../desk-facts';
+import type { Settled } from '../use-settled';
+import { lastOf } from './last-of';
 
 /** Weeks the calendar shows. */
 const WEEKS = 6;
 /** Beyond so many lines cuts are not reckoned: each would time the whole day anew. */
 const MOST_LINES_CUT = 40;
-/** From so many lines the reckoning waits for a rest in the typing, milliseconds. */
-const LONG = { lines: 60, restMs: 350 } as const;
 
-/** The desk as it is reckoned: at once, or for a long programme once the typing rests. */
-function useSettled(desk: Desk): Desk {
-  const [rested, setRested] = useState(desk);
-  const isLong = desk.lines.length >= LONG.lines;
-  useEffect(() => {
-    if (!isLong) return;
-    const timer = setTimeout(() => setRested(desk), LONG.restMs);
-    return () => clearTimeout(timer);
-  }, [desk, isLong]);
-  return useDeferredValue(isLong ? rested : desk);
+/** What is reckoned from, beside the programme and what the desk knows. */
+export type Circumstance = {
+  readonly blocked: boolean;
+  readonly screened: Screened;
+  readonly findings: readonly AskingFinding[];
+  readonly minutesADay: number | null;
+  /** Where sessions were put by hand. */
+  readonly dragged: Readonly<Record<string, number>>;
+};
+
+/** Each reckoning keeps its last answer, since three parts of the page ask for the same. */
+function makeReckoner({ waking, zone, home, precautions }: DeskFacts) {
+  const dayOf = lastOf((planned: readonly PlannedLine[], frame: ProgrammeFrame) =>
+    fullestDay(planned, frame, waking),
+  );
+  const ribbonOf = lastOf((day: ReturnType<typeof dayOf>, dragged: Circumstance['dragged']) =>
+    layRibbon(
+      (day?.sessions ?? []).map(({ key, slot, time }) => ({ key, slot, seconds: time.most })),
+      waking,
+      home?.busy ?? [],
+      dragged,
+    ),
+  );
+  const cutsOf = lastOf(
+    (
+      planned: readonly PlannedLine[],
+      frame: ProgrammeFrame,
+      minutesADay: number | null,
+      findings: Circumstance['findings'],
+    ): readonly Cut[] => {
+      if (minutesADay === null || planned.length > MOST_LINES_CUT) return [];
+      return cheapestCuts(planned, frame, waking, minutesADay, (left) =>
+        uncoveredFindings(
+          findings,
+          left.map(({ exercise }) => exercise),
+        ).map(({ say }) => say),
+      );
+    },
+  );
+  const checksOf = lastOf(
+    (
+      { lines, frame }: Settled,
+      { blocked, screened, findings, minutesADay }: Circumstance,
+      day: ReturnType<typeof dayOf>,
+      ribbon: ReturnType<typeof ribbonOf>,
+    ) =>
+      programmeChecks({
+        lines,
+        blocked,
+        screened,
+        reviewOn: frame.review,
+        precautions,
+        findings,
+        props: home?.props ?? null,
+        day: day?.setAside ?? null,
+        minutesADay,
+        unplaced: ribbon.unplaced.map(({ say }) => say),
+      }),
+  );
+  const calendarOf = lastOf((planned: readonly PlannedLine[], frame: ProgrammeFrame) =>
+    programmeCalendar(planned, frame, waking, zone, WEEKS * 7),
+  );
+  return (settled: Settled, given: Circumstance) => {
+    const { planned, frame } = settled;
+    const day = dayOf(planned, frame);
+    const ribbon = ribbonOf(day, given.dragged);
+    return {
+      day,
+      ribbon,
+      cuts: () => cutsOf(planned, frame, given.minutesADay, given.findings),
+      checks: () => checksOf(settled, given, day, ribbon),
+      calendar: () => calendarOf(planned, frame),
+    };
+  };
 }
 
-/**
- * Everything that is reckoned from the desk. It follows the typing at its own pace, so that a long
- * programme does not hold up a key.
- */
-export function useReckoning(
-  desk: Desk,
-  facts: DeskFacts,
-  earliest: LocalDate,
-  given: {
-    readonly blocked: boolean;
-    readonly screened: Screened;
-    readonly findings: readonly ConfirmedFinding[];
-    readonly minutesADay: number | null;
-    readonly dragged: Readonly<Record<string, number>>;
-  },
-) {
-  const { blocked, screened, findings, minutesADay, dragged } = given;
-  const settled = useSettled(desk);
-  const { catalogue, waking, zone, home, precautions, setUp } = facts;
-  const frame = useMemo(
-    () => ({
-      from: parseLocalDate(settled.effectiveFrom) ?? earliest,
-      review: parseLocalDate(settled.reviewOn),
-      rounds: settled.rounds,
-    }),
-    [settled.effectiveFrom, settled.reviewOn, settled.rounds, earliest],
-  );
-  const planned = useMemo(
-    () => plannedLines(settled.lines, catalogue, frame.from),
-    [settled.lines, catalogue, frame.from],
-  );
-  const day = useMemo(() => fullestDay(planned, frame, waking), [planned, frame, waking]);
-  const ribbon = useMemo(
-    () =>
-      layRibbon(
-        (day?.sessions ?? []).map(({ key, slot, time }) => ({ key, slot, seconds: time.most })),
-        waking,
-        home?.busy ?? [],
-        dragged,
-      ),
-    [day, waking, home, dragged],
-  );
-  const cuts = useMemo((): Cut[] => {
-    if (minutesADay === null || planned.length > MOST_LINES_CUT) return [];
-    return cheapestCuts(planned, frame, waking, minutesADay, (left) =>
-      uncoveredFindings(
-        findings,
-        left.map(({ exercise }) => exercise),
-      ).map(({ say }) => say),
-    );
-  }, [planned, frame, waking, minutesADay, findings]);
-  const checks = useMemo((): Check[] => {
-    const by = new Map(planned.map((line) => [line.lineage, line]));
-    return programmeChecks({
-      lines: settled.lines.map((line) => {
-        const read = readLine(line, catalogue);
-        const { flags, open } = lineFlags(line, { catalogue, precautions });
-        return {
-          id: line.uid,
-          name: nameOf(catalogue, line.exerciseId),
-          planned: by.get(line.uid) ?? null,
-          missing: read.ok ? read.missing : [],
-          assumed: read.ok ? read.assumed : [],
-          offers: lineOffers(line, { catalogue, setUp }),
-          flags,
-          openFlags: open,
-        };
-      }),
-      blocked,
-      screened,
-      reviewOn: frame.review,
-      precautions,
-      findings,
-      props: home?.props ?? null,
-      day: day?.setAside ?? null,
-      minutesADay,
-      unplaced: ribbon.unplaced.map(({ say }) => say),
-    });
-  }, [
-    settled.lines,
-    planned,
-    catalogue,
-    setUp,
-    precautions,
-    blocked,
-    screened,
-    frame.review,
-    findings,
-    home,
-    day,
-    minutesADay,
-    ribbon,
-  ]);
-  const calendar = useMemo(
-    () => programmeCalendar(planned, frame, waking, zone, WEEKS * 7),
-    [planned, frame, waking, zone],
-  );
-  return { day, ribbon, cuts, checks, calendar, frame, planned, settled };
+const reckoners = new WeakMap<DeskFacts, ReturnType<typeof makeReckoner>>();
+
+/** Everything that is reckoned from a desk's days, once for all parts that show it. */
+export function reckonedOf(facts: DeskFacts, settled: Settled, given: Circumstance) {
+  const there = reckoners.get(facts) ?? makeReckoner(facts);
+  reckoners.set(facts, there);
+  return there(settled, given);
 }

@@ -1,15 +1,10 @@
 'use client';
 
+import { NO_SETTINGS, type SchoolSettings } from '@/core/school';
 import { useMemo, useState } from 'react';
 import { type Dose, formatPart } from '@/core/dose';
 import type { Exercise, SchoolId } from '@/core/exercise';
-import {
-  type Disagreement,
-  NO_SETTINGS,
-  type SchoolSettings,
-  compareSchools,
-  disagreementsOn,
-} from '@/core/progression';
+import { type Disagreement, compareSchools, disagreementsOn } from '@/core/progression';
 import type { Range } from '@/core/units';
 import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';

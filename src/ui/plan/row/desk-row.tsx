@@ -1,22 +1,22 @@
 'use client';
 
+import { HOLD_LADDERS, SCHOOLS, schoolsFor } from '@/core/school';
 import { isAltLetter } from '../../forms/key-bindings';
 import { keysAreOn } from '../../forms/key-switch';
-import { ArrowDownIcon, ArrowUpIcon, CopyIcon, Cross2Icon } from '@radix-ui/react-icons';
-import { type KeyboardEvent, memo } from 'react';
-import { HOLD_LADDERS, SCHOOLS, schoolsFor } from '@/core/progression';
+import { type KeyboardEvent, memo, useDeferredValue } from 'react';
 import type { SetUp } from '@/core/records';
 import { SESSION_NAMES, type SessionName } from '@/core/schedule';
 import type { SetUpOffer } from '@/core/set-up';
 import type { SchoolId } from '@/core/exercise';
 import type { EpisodeId } from '@/core/units';
 import { FigureThumb } from '../../figure/thumb';
+import { CopySign, CrossSign, DownSign, UpSign } from '../../primitives/icons';
 import { nameOf, useDeskFacts } from '../desk-facts';
 import { type DeskLine, readLine } from '../draft';
 import { DoseField } from './dose-field';
 import { ICON_BUTTON } from './icon-button';
 import { LineFlags } from './line-flags';
-import { LineNotes } from './line-notes';
+import { LateNotes } from './late-notes';
 import { lineFlags, lineOffers } from './line-reckoning';
 import { LineSetUp } from './line-set-up';
 import { handleId, rowId } from './row-places';
@@ -97,6 +97,8 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
   const read = readLine(line, catalogue);
   const { flags } = lineFlags(line, facts);
   const offers = lineOffers(line, facts);
+  // It follows the typing at its own pace: what is typed never waits for it.
+  const noted = useDeferredValue(read);
   const lacks = read.ok && read.missing.length + read.assumed.length > 0;
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
@@ -143,20 +145,20 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
               disabled={isFirst}
               onClick={() => moves.onMove(uid, -1)}
             >
-              <ArrowUpIcon aria-hidden />
+              <UpSign />
             </RowButton>
             <RowButton
               label={`Move ${name} down`}
               disabled={isLast}
               onClick={() => moves.onMove(uid, 1)}
             >
-              <ArrowDownIcon aria-hidden />
+              <DownSign />
             </RowButton>
             <RowButton label={`Duplicate ${name}`} onClick={() => moves.onDuplicate(uid)}>
-              <CopyIcon aria-hidden />
+              <CopySign />
             </RowButton>
             <RowButton label={`Remove ${name}`} onClick={() => moves.onRemove(uid)}>
-              <Cross2Icon aria-hidden />
+              <CrossSign />
             </RowButton>
           </div>
         </div>
@@ -253,7 +255,7 @@ export const DeskRow = memo(function DeskRow({ line, isFirst, isLast, isNew, mov
           )}
           {exercise && <WatchFold exercise={exercise} />}
         </div>
-        {read.ok && <LineNotes read={read} onShorter={(dose) => moves.onRewrite(uid, dose)} />}
+        {noted.ok && <LateNotes uid={uid} read={noted} onRewrite={moves.onRewrite} />}
         <LineSetUp
           name={name}
           taken={line.setUp ?? []}

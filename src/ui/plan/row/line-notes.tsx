@@ -6,12 +6,21 @@ import { bandForce, forceBand, holdCheck, loadContradiction } from '@/core/load'
 import { type DeskFacts, useDeskFacts } from '../desk-facts';
 import type { ReadLine } from '../draft';
 import { HoldNote } from './hold-note';
+import type { RowMoves } from './desk-row';
 import { LoadNote } from './load-note';
 
 type Read = Extract<ReadLine, { ok: true }>;
 
 /** What the reckoning has to say beside a line: props, forces, bands, long holds, loads. */
-export function LineNotes({ read, onShorter }: { read: Read; onShorter: (dose: string) => void }) {
+export function LineNotes({
+  uid,
+  read,
+  onRewrite,
+}: {
+  uid: string;
+  read: Read;
+  onRewrite: RowMoves['onRewrite'];
+}) {
   const facts = useDeskFacts();
   const check = read.exercise.mode === 'held' ? holdCheck(read.dose) : null;
   const load = loadContradiction(read.dose);
@@ -28,7 +37,9 @@ export function LineNotes({ read, onShorter }: { read: Read; onShorter: (dose: s
           {say}
         </p>
       ))}
-      {check && <HoldNote check={check} dose={read.dose} onShorter={onShorter} />}
+      {check && (
+        <HoldNote check={check} dose={read.dose} onShorter={(shorter) => onRewrite(uid, shorter)} />
+      )}
       {load && <LoadNote found={load} />}
     </>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { type SchoolSettings } from '@/core/school';
 import { useState } from 'react';
 import type { Exercise, SchoolId } from '@/core/exercise';
 import {
@@ -14,7 +15,6 @@ import {
   schemeLoads,
   tenRepMaximum,
 } from '@/core/load';
-import type { SchoolSettings } from '@/core/progression';
 import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
 import { Field } from '../../primitives/field';

@@ -1,6 +1,13 @@
-import { type Dose, completeDose, formatDose, formatPart, sayDoseChange } from '@/core/dose';
+import { type SchoolChoice, applySchool, startDose } from '@/core/school';
+import {
+  type Dose,
+  completeDose,
+  formatDose,
+  formatPart,
+  sayDoseChange,
+  doseOf,
+} from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
-import { type SchoolChoice, applySchool, doseOf, startDose } from '@/core/progression';
 import { v4 as uuid } from 'uuid';
 import { type DeskLine, newLine } from '../draft';
 

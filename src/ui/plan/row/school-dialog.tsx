@@ -1,8 +1,8 @@
 'use client';
 
+import { SCHOOLS, type SchoolChoice, applySchool } from '@/core/school';
 import { type Dose, formatDose, sayDoseChange } from '@/core/dose';
 import type { Exercise } from '@/core/exercise';
-import { SCHOOLS, type SchoolChoice, applySchool } from '@/core/progression';
 import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
 

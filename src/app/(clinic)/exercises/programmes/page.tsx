@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
-import { READY_PROGRAMMES, SHIPPED } from '@/catalogue';
+import { SHIPPED } from '@/catalogue';
+import { READY_PROGRAMMES } from '@/catalogue/programmes';
 import { comparedReady, readyTotals, templateTotals } from '@/core/ready';
 import { localDate } from '@/core/units';
 import { roleSuffices } from '@/server/access';

@@ -6,14 +6,14 @@ import { roleSuffices } from '@/server/access';
 import { shownProposals } from '@/server/follow/proposals';
 import { PutQuery, putAsked } from '@/server/desk/put';
 import { openPatient } from '@/server/open-patient';
-import { afterSave, deskOf } from '@/server/plan';
+import { afterSave, deskOf, suggestedOf } from '@/server/plan';
 import { zoneOf } from '@/server/programme-facts';
 import { patientReads } from '@/server/checked-languages';
 import { screeningState } from '@/server/visit/screening';
-import { ProposalsPanel } from '@/ui/follow/proposals-panel';
 import { NextAfterSave } from '@/ui/plan/next-after-save';
 import { PlanDesk } from '@/ui/plan/plan-desk';
 import { PlanReading } from '@/ui/plan/plan-reading';
+import { Proposed } from '@/ui/plan/proposed';
 import { legible } from '@/app/legible';
 
 export const metadata: Metadata = { title: 'Plan' };
@@ -48,13 +48,14 @@ async function PlanPage({ params, searchParams }: PageProps<'/patients/[id]/plan
       {proposals && proposed > 0 && (
         <details className="py-2">
           <summary className="text-action">What the logs propose ({proposed})</summary>
-          <ProposalsPanel patientId={patient.id} proposals={proposals} mayDecide />
+          <Proposed patientId={patient.id} proposals={proposals} mayDecide />
         </details>
       )}
       <PlanDesk
         {...rest}
         // A saved version starts the desk anew.
         key={rest.newest}
+        suggestions={suggestedOf({ desk, ...rest }, screening.precautions)}
         put={putAsked(PutQuery.parse(asked))}
         patientId={patient.id}
         start={desk}
