@@ -4,8 +4,15 @@ import { withFamilies } from '../choose';
 import { ABOUT_NOTHING } from '../findings';
 import type { SetUp } from '../records';
 import { localDate } from '../units';
-import { SCREENED } from '../screen';
-import { type CheckFacts, isFine, plannedLine, programmeChecks } from '.';
+import { SCREENED, standsFor } from '../screen';
+import {
+  type CheckFacts,
+  completeness,
+  isFine,
+  plannedLine,
+  programmeChecks,
+  safetyStops,
+} from '.';
 
 const FIRST = localDate('2026-11-23');
 
@@ -126,4 +133,18 @@ it('says what of a set-up was measured and is not sent home, and what was measur
     anew,
   ]);
   expect(offered('10x10s until review', pad(4.5))).toContain(anew);
+});
+
+it('says beside the button what the checks say of safety and completeness', () => {
+  for (const screened of SCREENED)
+    for (const blocked of [false, true]) {
+      const given = { ...facts('10x10s until review'), screened, blocked };
+      const of = (area: string, weight: string) =>
+        programmeChecks(given).filter((check) => check.area === area && check.weight === weight);
+      expect(safetyStops(given)).toEqual(of('safe', 'stops'));
+      expect(safetyStops(given).length > 0).toBe(blocked || !standsFor(screened));
+      expect(completeness(given).filter(({ weight }) => weight === 'look')).toEqual(
+        of('complete', 'look'),
+      );
+    }
 });

@@ -7,7 +7,7 @@ import { useDeskFacts } from '../desk-facts';
 import { comparedDesk } from '../desk-reading';
 import type { DeskAction } from '../desk-state';
 import type { Settled } from '../use-settled';
-import { type Circumstance, reckonedOf } from './reckoner';
+import { type Beside, reckonedOf } from './reckoner';
 import { type EarlierVersion, VersionsPane } from './versions-pane';
 import { WeeksPane } from './weeks-pane';
 
@@ -19,7 +19,7 @@ export function ReckonedAhead({
   step,
 }: {
   settled: Settled;
-  given: Circumstance;
+  given: Beside;
   earlier: readonly EarlierVersion[];
   step: Dispatch<DeskAction>;
 }) {

@@ -7,7 +7,7 @@ import type { RowMoves } from '../row/desk-row';
 import type { Settled } from '../use-settled';
 import { DayRibbon } from './day-ribbon';
 import { DeskTime } from './desk-time';
-import { type Circumstance, reckonedOf } from './reckoner';
+import { type Beside, reckonedOf } from './reckoner';
 
 /** What the programme takes of the fullest day, and where it lies in it. */
 export function ReckonedDay({
@@ -17,7 +17,7 @@ export function ReckonedDay({
   onDrag,
 }: {
   settled: Settled;
-  given: Circumstance;
+  given: Beside;
   moves: RowMoves;
   onDrag: (key: string, minute: number) => void;
 }) {

@@ -6,7 +6,7 @@ import { localDate } from '@/core/units';
 import type { DeskFacts } from '../desk-facts';
 import { newLine, plannedLines } from '../draft';
 import type { Settled } from '../use-settled';
-import { type Circumstance, reckonedOf } from './reckoner';
+import { type Beside, reckonedOf } from './reckoner';
 
 const FIRST = localDate('2026-11-23');
 const facts: DeskFacts = {
@@ -23,7 +23,7 @@ const facts: DeskFacts = {
   goodSessions: 3,
   leastRungDays: 7,
 };
-const given: Circumstance = {
+const given: Beside = {
   blocked: false,
   screened: 'current',
   findings: [

@@ -20,7 +20,7 @@ const WEEKS = 6;
 const MOST_LINES_CUT = 40;
 
 /** What is reckoned from, beside the programme and what the desk knows. */
-export type Circumstance = {
+export type Beside = {
   readonly blocked: boolean;
   readonly screened: Screened;
   readonly findings: readonly AskingFinding[];
@@ -34,7 +34,7 @@ function makeReckoner({ waking, zone, home, precautions }: DeskFacts) {
   const dayOf = lastOf((planned: readonly PlannedLine[], frame: ProgrammeFrame) =>
     fullestDay(planned, frame, waking),
   );
-  const ribbonOf = lastOf((day: ReturnType<typeof dayOf>, dragged: Circumstance['dragged']) =>
+  const ribbonOf = lastOf((day: ReturnType<typeof dayOf>, dragged: Beside['dragged']) =>
     layRibbon(
       (day?.sessions ?? []).map(({ key, slot, time }) => ({ key, slot, seconds: time.most })),
       waking,
@@ -47,7 +47,7 @@ function makeReckoner({ waking, zone, home, precautions }: DeskFacts) {
       planned: readonly PlannedLine[],
       frame: ProgrammeFrame,
       minutesADay: number | null,
-      findings: Circumstance['findings'],
+      findings: Beside['findings'],
     ): readonly Cut[] => {
       if (minutesADay === null || planned.length > MOST_LINES_CUT) return [];
       return cheapestCuts(planned, frame, waking, minutesADay, (left) =>
@@ -61,7 +61,7 @@ function makeReckoner({ waking, zone, home, precautions }: DeskFacts) {
   const checksOf = lastOf(
     (
       { lines, frame }: Settled,
-      { blocked, screened, findings, minutesADay }: Circumstance,
+      { blocked, screened, findings, minutesADay }: Beside,
       day: ReturnType<typeof dayOf>,
       ribbon: ReturnType<typeof ribbonOf>,
     ) =>
@@ -81,7 +81,7 @@ function makeReckoner({ waking, zone, home, precautions }: DeskFacts) {
   const calendarOf = lastOf((planned: readonly PlannedLine[], frame: ProgrammeFrame) =>
     programmeCalendar(planned, frame, waking, zone, WEEKS * 7),
   );
-  return (settled: Settled, given: Circumstance) => {
+  return (settled: Settled, given: Beside) => {
     const { planned, frame } = settled;
     const day = dayOf(planned, frame);
     const ribbon = ribbonOf(day, given.dragged);
@@ -98,7 +98,7 @@ function makeReckoner({ waking, zone, home, precautions }: DeskFacts) {
 const reckoners = new WeakMap<DeskFacts, ReturnType<typeof makeReckoner>>();
 
 /** Everything that is reckoned from a desk's days, once for all parts that show it. */
-export function reckonedOf(facts: DeskFacts, settled: Settled, given: Circumstance) {
+export function reckonedOf(facts: DeskFacts, settled: Settled, given: Beside) {
   const there = reckoners.get(facts) ?? makeReckoner(facts);
   reckoners.set(facts, there);
   return there(settled, given);
