@@ -9,11 +9,12 @@ import { browserStage } from '../support/browser-stage';
 /** Parts of a page that come when it is at rest, and a connection that is gone by then. */
 const stage = browserStage();
 
-async function desk(path: string) {
+async function desk(path: string, meanwhile?: 'refused' | 'waiting') {
   const page = await freshPage(stage.browser, DESK);
   const { token } = stage.practitioner;
   await beMember(page, stage.server.origin, token);
-  const through = await withoutParts(page, `${stage.server.origin}${path}`, `dl_member=${token}`);
+  const address = `${stage.server.origin}${path}`;
+  const through = await withoutParts(page, address, `dl_member=${token}`, meanwhile);
   return { page, through };
 }
 
@@ -60,6 +61,36 @@ it('types, finds and sends on the desk without them, and says what it has to say
   expect(await doseOf(page, 'Tuck lying down')).toContain('left');
   // The weeks that the server drew make way for the sentence: the framework tells of it, and no more.
   expect(page.problems.filter((one) => !one.includes('error #418'))).toEqual([]);
+});
+
+it('keeps what was reckoned with the page while a key is pressed before the rest has come', async () => {
+  const patientId = await screenedPatient(stage.practitioner, 'Quay Early');
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'tuck-lying', dose: '3x10 hold 5s rest 60s daily' },
+  ]);
+  const { page, through } = await desk(`/patients/${patientId}/plan`, 'waiting');
+  const shown = () =>
+    page.evaluate(() => [
+      document.querySelector('[data-testid=day-time]')?.textContent ?? 'no time',
+      document.querySelector('section[aria-label=Checks]') !== null,
+      document.querySelector('section[aria-label="The day"]') !== null,
+    ]);
+  const before = await shown();
+  expect(before.slice(1)).toEqual([true, true]);
+  await page.focus('input[aria-label="Dose of Tuck lying down"]');
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Delete');
+  await page.keyboard.type('9');
+  await says(page, '9 sets of 10');
+  expect(await shown()).toEqual(before);
+  through();
+  await page.waitForFunction(
+    (time) => document.querySelector('[data-testid=day-time]')?.textContent !== time,
+    {},
+    before[0],
+  );
+  expect((await shown()).slice(1)).toEqual([true, true]);
+  expect(page.problems).toEqual([]);
 });
 
 it('says on the phone that the exercises have not come, and begins once they have (long)', async () => {

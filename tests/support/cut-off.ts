@@ -1,19 +1,34 @@
 import type { HTTPRequest, Page } from 'puppeteer-core';
 import { goTo } from './browser';
 
-/** Lets no script come to a page that the HTML of this address does not name, until they are let through. */
-export async function withoutParts(page: Page, address: string, cookie: string) {
+/**
+ * Lets no script come to a page that the HTML of this address does not name, until they are let through.
+ *
+ * @param meanwhile whether one that is asked for before is refused, or waits
+ */
+export async function withoutParts(
+  page: Page,
+  address: string,
+  cookie: string,
+  meanwhile: 'refused' | 'waiting' = 'refused',
+) {
   // Asked for by another: nothing may lie in this browser's cache.
   const html = await (await fetch(address, { headers: { cookie } })).text();
   const named = new Set([...html.matchAll(/src="([^"]+\.js)"/g)].map(([, src]) => src));
   let isCut = true;
+  const waiting: HTTPRequest[] = [];
   const refuse = (request: HTTPRequest) => {
     const { pathname } = new URL(request.url());
     const isPart = pathname.endsWith('.js') && !named.has(pathname);
-    void (isCut && isPart ? request.abort() : request.continue());
+    if (!isCut || !isPart) void request.continue();
+    else if (meanwhile === 'refused') void request.abort();
+    else waiting.push(request);
   };
   await page.setRequestInterception(true);
   page.on('request', refuse);
   await goTo(page, address);
-  return () => (isCut = false);
+  return () => {
+    isCut = false;
+    for (const request of waiting.splice(0)) void request.continue();
+  };
 }
