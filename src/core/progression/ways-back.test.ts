@@ -58,6 +58,21 @@ describe('steps are bounded, and back is less', () => {
     expect(step.dose && formatDose(step.dose)).toBe('1s daily');
   });
 
+  it('a step down the stairs asks for no harder push and no more repetitions either', () => {
+    const below = { ...exercise('tuck-lying'), doses: {}, usualDose: 'x10 hold 1s gap 3s 50%' };
+    const down = (dose: string) =>
+      nextStep(
+        facts('descending-sets', dose, {
+          logs: sessions({ pain: 7 }),
+          exercise: exercise('tuck-lift'),
+          below,
+        }),
+      );
+    const step = down('x1 hold 1s 20% daily');
+    expect(step).toMatchObject({ move: 'step back', exercise: { id: 'tuck-lying' } });
+    expect(step.dose && formatDose(step.dose)).toBe('x1 hold 1s 20% daily');
+  });
+
   it('what grew last is what is taken back', () => {
     const parts: readonly Part[] = [
       ['x10 hold 5s gap 3s daily', 0, CLINICIAN, on([0], [1], [2])],
@@ -92,6 +107,8 @@ describe('every reduction has its way back', () => {
       'x10 gap 2s every other day',
     ],
     ['climb', 'x10 gap 2s mon wed fri', 'x10 gap 2s mon wed', 'x10 gap 2s mon wed fri'],
+    // One day of the week at a time.
+    ['climb', 'x10 gap 2s mon wed fri', 'x10 gap 2s mon', 'x10 gap 2s mon wed'],
     ['climb', '3x10 rest 60s daily', '2x10 rest 60s daily', '3x10 rest 60s daily'],
     ['climb', 'x10 gap 2s daily', 'x7 gap 2s daily', 'x8 gap 2s daily'],
     ['climb', 'x10 gap 2s 3/day daily', 'x10 gap 2s 2/day daily', 'x10 gap 2s 3/day daily'],
