@@ -83,7 +83,10 @@ it('keeps what was reckoned with the page while a key is pressed before the rest
   await page.keyboard.type('9');
   await says(page, '9 sets of 10');
   expect(await shown()).toEqual(before);
+  // Unfolded before its scripts are there, it is filled once they are.
+  await (await page.waitForSelector('summary::-p-text(If every step succeeds)'))?.click();
   through();
+  await says(page, 'What this programme would take by its schools’ rules');
   await page.waitForFunction(
     (time) => document.querySelector('[data-testid=day-time]')?.textContent !== time,
     {},

@@ -1,8 +1,8 @@
 'use client';
 
 import { shortDay } from '@/core/units';
-import { useState } from 'react';
 import { type Strip, stripTable } from '@/core/follow';
+import { Fold } from '../primitives/fold';
 
 /** Drawn only once it is opened: a year has thousands of cells. */
 export function StripTable({
@@ -12,11 +12,9 @@ export function StripTable({
   shown: readonly Strip[];
   rows: () => ReturnType<typeof stripTable>;
 }) {
-  const [open, setOpen] = useState(false);
   return (
-    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="py-1 text-action">The same as a table</summary>
-      {open && (
+    <Fold summary="The same as a table" summaryClass="py-1 text-action">
+      {() => (
         <div
           className="relative max-h-96 overflow-auto"
           tabIndex={0}
@@ -50,6 +48,6 @@ export function StripTable({
           </table>
         </div>
       )}
-    </details>
+    </Fold>
   );
 }

@@ -11,6 +11,7 @@ import {
   lookAhead,
 } from '@/core/programme';
 import { WEEKDAYS, weekday } from '@/core/units';
+import { Fold } from '../../primitives/fold';
 import { circumstancesOf, useDeskFacts } from '../desk-facts';
 import { minutesText } from '../draft';
 
@@ -29,28 +30,15 @@ export function WeeksPane({
   planned: readonly PlannedLine[];
   frame: ProgrammeFrame;
 }) {
-  const facts = useDeskFacts();
-  const ahead = useMemo(
-    () =>
-      lookAhead(planned, frame, AHEAD, {
-        nextRung: nextRungIn(facts.catalogue.all, circumstancesOf(facts)),
-        waking: facts.waking,
-        goodSessions: facts.goodSessions,
-        leastRungDays: facts.leastRungDays,
-        bands: facts.bands,
-        precautions: facts.precautions,
-        owned: facts.home?.weights ?? [],
-        ownedUnit: facts.home?.unit,
-      }),
-    [planned, frame, facts],
-  );
   return (
     <section
       aria-label="Coming weeks"
       className="grid items-start gap-6 border-t border-ink pt-3 xl:grid-cols-2"
     >
       <Calendar days={days} />
-      <Ahead ahead={ahead} goodSessions={facts.goodSessions} />
+      <Fold summary={<h2 className="inline font-semibold">If every step succeeds</h2>}>
+        {() => <Ahead planned={planned} frame={frame} />}
+      </Fold>
     </section>
   );
 }
@@ -133,13 +121,33 @@ const whole = (least: number, most: number) =>
     ? String(Math.round(most))
     : `${Math.round(least)}–${Math.round(most)}`;
 
-function Ahead({ ahead, goodSessions }: { ahead: readonly WeekAhead[]; goodSessions: number }) {
+/** What success would take. It is worked out by the rules that propose steps, day by day for six weeks. */
+function Ahead({
+  planned,
+  frame,
+}: {
+  readonly planned: readonly PlannedLine[];
+  readonly frame: ProgrammeFrame;
+}) {
+  const facts = useDeskFacts();
+  const ahead = useMemo(
+    () =>
+      lookAhead(planned, frame, AHEAD, {
+        nextRung: nextRungIn(facts.catalogue.all, circumstancesOf(facts)),
+        waking: facts.waking,
+        goodSessions: facts.goodSessions,
+        leastRungDays: facts.leastRungDays,
+        bands: facts.bands,
+        precautions: facts.precautions,
+        owned: facts.home?.weights ?? [],
+        ownedUnit: facts.home?.unit,
+      }),
+    [planned, frame, facts],
+  );
+  const { goodSessions } = facts;
   const steps = ahead.at(-1)?.lines.filter((line) => line.steps.length > 0) ?? [];
   return (
-    <details>
-      <summary>
-        <h2 className="inline font-semibold">If every step succeeds</h2>
-      </summary>
+    <>
       <table className="w-full">
         <caption className="pb-1 text-left text-small text-soft">
           What this programme would take by its schools’ rules: a step after {goodSessions} good
@@ -190,7 +198,7 @@ function Ahead({ ahead, goodSessions }: { ahead: readonly WeekAhead[]; goodSessi
           ))}
         </ul>
       )}
-    </details>
+    </>
   );
 }
 
