@@ -1,5 +1,5 @@
 import { catalogueOf } from '@/catalogue';
-import { type Circumstances, suggest, withFamilies } from '@/core/choose';
+import { type Circumstances, circumstancesOf, suggest, withFamilies } from '@/core/choose';
 import { type SentVersion, versionDifference } from '@/core/programme';
 import { detailsFor } from './details';
 import { irritability } from '@/core/symptoms';
@@ -159,7 +159,7 @@ export function suggestedOf(
   { findings, own, facts, home }: Awaited<ReturnType<typeof deskOf>>,
   precautions: Circumstances['precautions'],
 ) {
-  const circumstances = { props: home?.props ?? null, cannot: home?.cannot ?? [], precautions };
+  const circumstances = circumstancesOf(home, precautions);
   return suggest(findings, catalogueOf(own).all, facts, circumstances).map(
     ({ exercise, findings: answered, ...suggestion }) => ({
       exerciseId: exercise.id,

@@ -108,6 +108,17 @@ it('reads all strips at one day, judges in a worker, and holds the same as a tab
     (all) => all.length,
   );
   expect(rows).toBeGreaterThanOrEqual(21);
+  // The table is scrolled, and no word of it is broken: each stands in one line.
+  const broken = await page.$$eval('[aria-label="Every day as a table"] :is(th, td)', (cells) =>
+    cells.flatMap((cell) => {
+      const text = cell.firstChild;
+      if (!(text instanceof Text) || !/^\p{L}+$/u.test(text.data)) return [];
+      const range = document.createRange();
+      range.selectNodeContents(text);
+      return range.getClientRects().length > 1 ? [text.data] : [];
+    }),
+  );
+  expect(broken).toEqual([]);
   // A strip that is not wanted goes from drawing and table alike.
   await clickAt(page, '::-p-xpath(//label[contains(., "Words")]/input)');
   expect(

@@ -1,3 +1,4 @@
+export * from './circumstances';
 export * from './finding';
 export * from './ladder';
 export * from './order';

@@ -1,5 +1,6 @@
 import type { Exercise } from '../exercise';
-import { type Circumstances, closedBecause } from './suggest';
+import type { Circumstances } from './circumstances';
+import { closedBecause } from './suggest';
 
 /** The steps of an exercise's ladder, easiest first; none where it is a step of none. */
 export function ladderOf(

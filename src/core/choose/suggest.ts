@@ -1,17 +1,10 @@
-import { type Exercise, type Family, type Position, lineFlags, propStates } from '../exercise';
+import { type Exercise, type Family, lineFlags, propStates } from '../exercise';
 import type { BodySide, FindingAbout, FindingFacts } from '../findings';
-import { type PrecautionId, type Trait, TRAITS } from '../screen';
+import { type Trait, TRAITS } from '../screen';
+import type { Circumstances } from './circumstances';
 import type { AskingFinding, ConfirmedFinding } from './finding';
 import { sideFor } from './side-for';
 import { CHOICE_RULES, type ChoiceRule } from './rules';
-
-/** What the patient's home and body allow. */
-export type Circumstances = {
-  /** Asked props there are; null while nobody has asked. */
-  readonly props: readonly string[] | null;
-  readonly cannot: readonly Position[];
-  readonly precautions: readonly PrecautionId[];
-};
 
 /** Why a step is closed to this patient; empty when it is open. */
 export function closedBecause(exercise: Exercise, circumstances: Circumstances): string[] {

@@ -1,4 +1,4 @@
-import type { Circumstances } from '../choose';
+import { type Circumstances, circumstancesOf } from '../choose';
 import type { DayReport, HistoryFacts } from '../history';
 import type { SentVersion } from '../programme';
 import { type MeasureKindId, changeBetween, kindOf } from '../measures';
@@ -56,12 +56,7 @@ export function judgedVersion({ facts }: FollowRecord): SentVersion | null {
 
 /** What closes or opens steps of the stairs for a patient. */
 export function circumstancesIn(record: FollowRecord): Circumstances {
-  const { home } = record;
-  return {
-    props: home?.props ?? null,
-    cannot: home?.cannot ?? [],
-    precautions: precautionsIn(record),
-  };
+  return circumstancesOf(record.home, precautionsIn(record));
 }
 
 /** The screening's precautions with those of what was measured. */

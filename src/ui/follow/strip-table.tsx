@@ -21,7 +21,7 @@ export function StripTable({
           role="region"
           aria-label="Every day as a table"
         >
-          <table className="w-full">
+          <table className="w-full [overflow-wrap:normal]">
             <thead className="sticky top-0 bg-paper text-left">
               <tr>
                 {['Day', ...shown.map(({ name }) => name)].map((name) => (
@@ -38,7 +38,15 @@ export function StripTable({
                     {shortDay(date)}
                   </th>
                   {cells.map((cell, index) => (
-                    <td key={shown[index]?.id} className="pr-4" dir="auto">
+                    <td
+                      key={shown[index]?.id}
+                      className={
+                        shown[index]?.kind === 'notes'
+                          ? 'min-w-48 pr-4 [overflow-wrap:anywhere]'
+                          : 'min-w-16 pr-4'
+                      }
+                      dir="auto"
+                    >
                       {cell}
                     </td>
                   ))}

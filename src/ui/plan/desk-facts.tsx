@@ -2,7 +2,6 @@
 
 import { createContext, useContext } from 'react';
 import type { Catalogue } from '@/catalogue';
-import type { Circumstances } from '@/core/choose';
 import type { Exercise } from '@/core/exercise';
 import type { BandCurve } from '@/core/load';
 import type { HomeBody } from '@/core/records';
@@ -48,14 +47,6 @@ export function useDeskFacts(): DeskFacts {
   const facts = useContext(Facts);
   if (!facts) throw new Error('the desk stands outside its facts');
   return facts;
-}
-
-/** Home and body as choosing takes them. */
-export function circumstancesOf({
-  home,
-  precautions,
-}: Pick<DeskFacts, 'home' | 'precautions'>): Circumstances {
-  return { props: home?.props ?? null, cannot: home?.cannot ?? [], precautions };
 }
 
 export function nameOf(catalogue: Catalogue, exerciseId: ExerciseId): string {

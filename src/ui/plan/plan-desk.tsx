@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useReducer, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { type AskingFinding, placeForNew } from '@/core/choose';
+import { type AskingFinding, circumstancesOf, placeForNew } from '@/core/choose';
 import type { Exercise } from '@/core/exercise';
 import type { FindingFacts } from '@/core/findings';
 import type { BandCurve } from '@/core/load';
@@ -17,7 +17,7 @@ import { type Frozen, type LocalDate, type PatientId, shortDay } from '@/core/un
 import { useKeys } from '../forms/use-keys';
 import { type Refused, useSend } from '../forms/use-send';
 import { onDemand } from '../primitives/on-demand';
-import { DeskFactsProvider, type OpenComplaint, circumstancesOf } from './desk-facts';
+import { DeskFactsProvider, type OpenComplaint } from './desk-facts';
 import { DeskLines } from './desk-lines';
 import { DeskTools } from './desk-tools';
 import { DeskNotices } from './desk-notices';
@@ -145,7 +145,13 @@ export function PlanDesk(props: PlanDeskProps) {
     },
     [step],
   );
-  const ready = useReady(desk, catalogue.all, circumstancesOf(facts), step, addLines);
+  const ready = useReady(
+    desk,
+    catalogue.all,
+    circumstancesOf(facts.home, facts.precautions),
+    step,
+    addLines,
+  );
   function add(exercise: Exercise) {
     const line = newLine(uuid(), exercise.id, exercise.usualDose);
     const there = desk.lines.map(({ exerciseId }) => catalogue.byId(exerciseId));

@@ -45,7 +45,7 @@ export function VersionsPane({
               key={version.number}
               className="flex flex-wrap items-start gap-x-4 border-t border-hair py-1.5"
             >
-              <div className="mr-auto min-w-0">
+              <div className="min-w-0 flex-1 basis-72">
                 <p>
                   <span className="font-medium">Version {version.number}</span>
                   <span className="text-soft">

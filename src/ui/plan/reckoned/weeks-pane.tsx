@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { nextRungIn } from '@/core/choose';
+import { circumstancesOf, nextRungIn } from '@/core/choose';
 import { formatDose } from '@/core/dose';
 import {
   type CalendarDay,
@@ -12,7 +12,7 @@ import {
 } from '@/core/programme';
 import { WEEKDAYS, weekday } from '@/core/units';
 import { Fold } from '../../primitives/fold';
-import { circumstancesOf, useDeskFacts } from '../desk-facts';
+import { useDeskFacts } from '../desk-facts';
 import { minutesText } from '../draft';
 
 /** The weeks that are looked ahead to. */
@@ -133,7 +133,7 @@ function Ahead({
   const ahead = useMemo(
     () =>
       lookAhead(planned, frame, AHEAD, {
-        nextRung: nextRungIn(facts.catalogue.all, circumstancesOf(facts)),
+        nextRung: nextRungIn(facts.catalogue.all, circumstancesOf(facts.home, facts.precautions)),
         waking: facts.waking,
         goodSessions: facts.goodSessions,
         leastRungDays: facts.leastRungDays,
