@@ -193,26 +193,41 @@ export function adherenceHistory(
 type Asked = { readonly keys: ReadonlySet<string>; readonly due: readonly DueLine[] };
 const NOTHING_ASKED: Asked = { keys: new Set(), due: [] };
 
+type AskedBy = Map<string, Asked>;
+
+/** What the days of a version ask of all its lines, by which of them are due; for these waking hours. */
+const askedOf = new WeakMap<ProgrammeVersion, { waking: WakingHours; by: AskedBy }>();
+
+function askedByDue(version: ProgrammeVersion, waking: WakingHours): AskedBy {
+  const known = askedOf.get(version);
+  if (known?.waking === waking) return known.by;
+  const by: AskedBy = new Map();
+  askedOf.set(version, { waking, by });
+  return by;
+}
+
 /**
  * What each day asks. Days on which the same lines of a version are due ask the same, so that a year
- * of them is reckoned a few times.
+ * of them is reckoned a few times, and kept: a row is made anew with every event of its patient.
  */
 function askedIn({ versions, waking, counted }: HistoryFacts): (date: LocalDate) => Asked {
-  const known = new Map<ProgrammeVersion, Map<string, Asked>>();
+  const ofSome = new Map<ProgrammeVersion, AskedBy>();
   return (date) => {
     const version = versionOn(versions, date);
     if (version === null) return NOTHING_ASKED;
+    const known = counted
+      ? (ofSome.get(version) ?? new Map<string, Asked>())
+      : askedByDue(version, waking);
+    if (counted) ofSome.set(version, known);
     const lines = version.lines.map((line) => (isDueOn(line, date, version.reviewOn) ? '1' : '0'));
     const which = lines.join('');
-    const ofVersion = known.get(version) ?? new Map<string, Asked>();
-    known.set(version, ofVersion);
-    const before = ofVersion.get(which);
+    const before = known.get(which);
     if (before) return before;
     const asked = {
       keys: sessionKeysOn(version, date, waking, counted),
       due: dueLines(version, date, waking, counted),
     };
-    ofVersion.set(which, asked);
+    known.set(which, asked);
     return asked;
   };
 }

@@ -1,9 +1,8 @@
 import { type Course, type SessionLog, type Stretch, type WrittenBy, asksTheSame } from '../course';
-import type { DayDone } from '../history';
 import type { SentLine, SentVersion } from '../programme';
-import { type LocalDate, addDays } from '../units';
 import type { Exercise } from '../exercise';
 import type { Decided, FollowRecord } from './record';
+import { type SessionsOf, areSameLogs, sessionsOf } from './sessions-of';
 
 type ById = (id: string) => Exercise | null;
 
@@ -95,8 +94,7 @@ function isSameCourse(a: Course, b: Course): boolean {
         one.school === other.school &&
         one.from === other.from &&
         one.by === other.by &&
-        one.sessions.length === other.sessions.length &&
-        one.sessions.every((log, i) => log === other.sessions[i])
+        areSameLogs(one.sessions, other.sessions)
       );
     })
   );
@@ -169,83 +167,4 @@ function writtenBy(decisions: readonly Decided[], before: Had | null, { line }: 
     (accepted.toExerciseId ?? before.line.exerciseId) === line.exerciseId
     ? 'a proposal'
     : 'a clinician';
-}
-
-/** The sessions of a line as a version had it, oldest first. */
-export type SessionsOf = (version: number, lineage: string) => readonly SessionLog[];
-
-/** A record's sessions by the version they were played from: read once for all its lines. */
-export function sessionsOf({
-  facts,
-  reports,
-}: Pick<CourseRecord, 'facts' | 'reports'>): SessionsOf {
-  const stopStands = facts.pauses.some(({ to }) => to === null);
-  const before = days.get(facts.versions);
-  const now = new Map<LocalDate, DayOfLogs>();
-  const lists = new Map<number, Map<string, SessionLog[]>>();
-  for (const [date, done] of [...facts.done].sort(([a], [b]) => (a < b ? -1 : 1))) {
-    const nextMorning = reports.get(addDays(date, 1))?.soreness ?? null;
-    const known = before?.get(date);
-    const day =
-      known?.done === done && known.nextMorning === nextMorning && known.stopStands === stopStands
-        ? known
-        : dayOfLogs({ date, done, nextMorning, stopStands }, known?.logs ?? []);
-    now.set(date, day);
-    for (const { version, lineage, log } of day.logs) {
-      const ofVersion = lists.get(version) ?? new Map<string, SessionLog[]>();
-      lists.set(version, ofVersion);
-      const list = ofVersion.get(lineage) ?? [];
-      if (list.length === 0) ofVersion.set(lineage, list);
-      list.push(log);
-    }
-  }
-  days.set(facts.versions, now);
-  return (version, lineage) => lists.get(version)?.get(lineage) ?? [];
-}
-
-/** What one line of one session says, and of which version it was played. */
-type LogOfLine = { readonly version: number; readonly lineage: string; readonly log: SessionLog };
-
-/** The logs of a day, with what they were read from. */
-type DayOfLogs = {
-  readonly done: DayDone;
-  readonly nextMorning: SessionLog['nextMorning'];
-  readonly stopStands: boolean;
-  readonly logs: readonly LogOfLine[];
-};
-
-/** The days of a record as they were read last: an event changes one of them. */
-const days = new WeakMap<readonly SentVersion[], ReadonlyMap<LocalDate, DayOfLogs>>();
-
-/** @param before logs of this day as they were read last: one that says the same stays the very same */
-function dayOfLogs(
-  day: Omit<DayOfLogs, 'logs'> & { readonly date: LocalDate },
-  before: readonly LogOfLine[],
-): DayOfLogs {
-  const { date, done, nextMorning, stopStands } = day;
-  const logs = done.sessions.flatMap((session) =>
-    session.lines.map(({ lineage, share, sets, counted, hold, skipped }): LogOfLine => {
-      const log: SessionLog = {
-        id: session.id,
-        date,
-        share,
-        sets,
-        counted,
-        hold,
-        effort: session.effort,
-        pain: session.pain,
-        nextMorning,
-        skipped,
-        stopped:
-          session.state !== 'stopped for a symptom' ? 'no' : stopStands ? 'stands' : 'let go on',
-      };
-      const { version } = session;
-      const known = before.find(
-        (one) => one.log.id === session.id && one.lineage === lineage && one.version === version,
-      );
-      const isSame = known !== undefined && JSON.stringify(known.log) === JSON.stringify(log);
-      return { version, lineage, log: isSame ? known.log : log };
-    }),
-  );
-  return { done, nextMorning, stopStands, logs };
 }

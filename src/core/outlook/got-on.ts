@@ -2,7 +2,8 @@ import { type Worth, isUnsettled, lightOf, worthOf } from '../course';
 import type { Exercise } from '../exercise';
 import { type Share, shareInterval } from '../statistics';
 import { addDays } from '../units';
-import { type CourseRecord, sessionsOf } from './course-of';
+import type { CourseRecord } from './course-of';
+import { sessionsOf } from './sessions-of';
 
 /** Days of sessions that are looked at. */
 export const GOT_ON_DAYS = 84;

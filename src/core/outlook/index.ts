@@ -5,4 +5,5 @@ export * from './of-episode';
 export * from './outlook';
 export * from './pain-after';
 export * from './record';
+export * from './sessions-of';
 export * from './strips';

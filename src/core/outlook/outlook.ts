@@ -2,17 +2,17 @@ import { nextRungIn, previousRungIn } from '../choose';
 import type { Exercise } from '../exercise';
 import type { BandCurve } from '../load';
 import {
-  type LineFacts,
   type LineOutlook,
   type Proposal,
   isDanger,
   isGrowth,
   limbAlarm,
-  outlooksOf,
+  outlookOf,
 } from '../progression';
 import type { TriageLimits } from '../records';
-import { courseOf, sessionsOf } from './course-of';
+import { courseOf } from './course-of';
 import { decidedBefore } from './decided';
+import { outlookAsBefore } from './kept';
 import { limbSince, limbWord, limbsOf } from './limbs';
 import {
   type Decided,
@@ -21,6 +21,7 @@ import {
   judgedVersion,
   precautionsIn,
 } from './record';
+import { sessionsOf } from './sessions-of';
 
 /** The exercises a clinic chooses from, and the bands whose force it has measured. */
 export type Choice = {
@@ -49,34 +50,31 @@ export function outlook(
   const since = limbAlarm(limb) === null ? null : limbSince(record);
   const precautions = precautionsIn(record);
   const sessions = sessionsOf(record);
-  return outlooksOf(
-    version.lines.flatMap((line): LineFacts[] => {
-      const exercise = catalogue.byId(line.exerciseId);
-      if (!exercise) return [];
-      const { course, lineages } = courseOf(record, line, catalogue.byId, sessions);
-      return [
-        {
-          lineage: line.lineage,
-          exercise,
-          course,
-          school: line.school,
-          today: record.facts.today,
-          goodSessions,
-          leastRungDays,
-          precautions,
-          rungs,
-          owned: record.home?.weights ?? [],
-          ownedUnit: record.home?.unit,
-          bands: catalogue.bands ?? [],
-          faults: record.faults.get(line.lineage) ?? 0,
-          limb,
-          limbSince: since,
-          improvedOn: exercise.strength ? (record.improved.get(exercise.strength) ?? null) : null,
-          decided: decidedBefore(record.decisions, lineages, course),
-        },
-      ];
-    }),
-  );
+  return version.lines.flatMap((line): LineOutlook[] => {
+    const exercise = catalogue.byId(line.exerciseId);
+    if (!exercise) return [];
+    const { course, lineages } = courseOf(record, line, catalogue.byId, sessions);
+    const facts = {
+      lineage: line.lineage,
+      exercise,
+      course,
+      school: line.school,
+      today: record.facts.today,
+      goodSessions,
+      leastRungDays,
+      precautions,
+      owned: record.home?.weights ?? [],
+      ownedUnit: record.home?.unit,
+      bands: catalogue.bands ?? [],
+      faults: record.faults.get(line.lineage) ?? 0,
+      limb,
+      limbSince: since,
+      improvedOn: exercise.strength ? (record.improved.get(exercise.strength) ?? null) : null,
+      decided: decidedBefore(record.decisions, lineages, course),
+    };
+    const given = { ...facts, catalogue: catalogue.all, home: record.home };
+    return [outlookAsBefore(line, given, () => outlookOf({ ...facts, rungs }))];
+  });
 }
 
 /** The decisions about a version that stand: each proposal's last word, if it was not taken back. */

@@ -38,15 +38,13 @@ export type LineOutlook =
   | { readonly lineage: string; readonly kind: 'proposal'; readonly proposal: Proposal }
   | { readonly lineage: string; readonly kind: 'stay'; readonly step: Step };
 
-/** The outlook of every line, in their order. Pure: the same record proposes the same. */
-export function outlooksOf(lines: readonly LineFacts[]): LineOutlook[] {
-  return lines.map((line): LineOutlook => {
-    const { lineage } = line;
-    const step = nextStep(line);
-    return step.move === 'stay'
-      ? { lineage, kind: 'stay', step }
-      : { lineage, kind: 'proposal', proposal: proposalOf(line, step, step.move) };
-  });
+/** The outlook of a line. Pure: the same facts propose the same. */
+export function outlookOf(line: LineFacts): LineOutlook {
+  const { lineage } = line;
+  const step = nextStep(line);
+  return step.move === 'stay'
+    ? { lineage, kind: 'stay', step }
+    : { lineage, kind: 'proposal', proposal: proposalOf(line, step, step.move) };
 }
 
 function proposalOf(line: LineFacts, step: Step, move: Proposal['move']): Proposal {

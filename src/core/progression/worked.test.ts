@@ -25,7 +25,7 @@ import {
   ladderFor,
   nextHold,
   nextStep,
-  outlooksOf,
+  outlookOf,
   weighProposals,
   withDayBetween,
   takeOff,
@@ -318,8 +318,8 @@ it('schools side by side, and what is proposed within the minutes', () => {
     }),
   ).toMatchSnapshot();
   const outlooks = drawnCases(plannedLines, 30, 37).map((lines) =>
-    outlooksOf(
-      lines.map((line) => ({
+    lines.map((line) =>
+      outlookOf({
         lineage: line.lineage,
         ...factsFor(line.exercise, line.dose, {
           school: line.school,
@@ -331,7 +331,7 @@ it('schools side by side, and what is proposed within the minutes', () => {
             sets: [20, 20, 20, 20],
           })),
         }),
-      })),
+      }),
     ),
   );
   expect(
