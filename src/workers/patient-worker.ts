@@ -11,7 +11,13 @@ type Surroundings = {
   addEventListener(type: 'install' | 'activate', listener: (event: Waits) => void): void;
   addEventListener(
     type: 'message',
-    listener: (event: Waits & { readonly data: { readonly keep?: unknown } | null }) => void,
+    listener: (
+      event: Waits & {
+        readonly data: { readonly keep?: unknown; readonly whence?: unknown } | null;
+        readonly source: { readonly id?: string } | null;
+        readonly ports: readonly MessagePort[];
+      },
+    ) => void,
   ): void;
   readonly registration: { showNotification(title: string, options: object): Promise<void> };
   addEventListener(
@@ -25,7 +31,11 @@ type Surroundings = {
   addEventListener(
     type: 'fetch',
     listener: (
-      event: Waits & { readonly request: Request; respondWith(answer: Promise<Response>): void },
+      event: Waits & {
+        readonly request: Request;
+        readonly resultingClientId: string;
+        respondWith(answer: Promise<Response>): void;
+      },
     ) => void,
   ): void;
 };
@@ -44,6 +54,17 @@ export function patientWorker(self: Surroundings): void {
   // What stands in the place of a page of the patient's that needs a signal.
   const INSTEAD = '/today/offline';
   const PATIENCE_MS = 3000;
+  const MOST_OPEN = 20;
+  // Who shows a page that the network answered: only that one was made just now.
+  const answered = new Set<string>();
+
+  function noteAnswered(client: string): void {
+    answered.add(client);
+    for (const oldest of answered) {
+      if (answered.size <= MOST_OPEN) break;
+      answered.delete(oldest);
+    }
+  }
 
   async function keepAll(urls: readonly string[]): Promise<void> {
     const cache = await caches.open(CACHE);
@@ -60,16 +81,20 @@ export function patientWorker(self: Surroundings): void {
       if (!wanted.has(request.url)) await cache.delete(request);
   }
 
-  async function page(request: Request): Promise<Response> {
+  async function page(request: Request, client: string): Promise<Response> {
     const cache = await caches.open(CACHE);
     const kept = await cache.match(PAGE);
     const fresh = fetch(request);
-    if (!kept) return fresh;
-    const late = new Promise<Response>((resolve) =>
-      setTimeout(() => resolve(kept.clone()), PATIENCE_MS),
-    );
-    const answer = fresh.then((response) => (response.status >= 500 ? kept.clone() : response));
-    return Promise.race([answer, late]).catch(() => kept.clone());
+    const late = new Promise<null>((resolve) => {
+      if (kept) setTimeout(() => resolve(null), PATIENCE_MS);
+    });
+    const response = await Promise.race([fresh, late]).catch((error: unknown) => {
+      if (!kept) throw error;
+      return null;
+    });
+    if (kept && (response === null || response.status >= 500)) return kept;
+    noteAnswered(client);
+    return response ?? fresh;
   }
 
   async function otherPage(request: Request): Promise<Response> {
@@ -100,6 +125,7 @@ export function patientWorker(self: Surroundings): void {
   self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
   self.addEventListener('message', (event) => {
     const keep = event.data?.keep;
+    if (event.data?.whence) event.ports[0]?.postMessage(answered.has(event.source?.id ?? ''));
     if (Array.isArray(keep)) event.waitUntil(keepAll(keep.map(String)));
   });
   self.addEventListener('push', (event) => {
@@ -123,7 +149,8 @@ export function patientWorker(self: Surroundings): void {
     const { request } = event;
     const url = new URL(request.url);
     if (request.method !== 'GET' || url.origin !== self.location.origin) return;
-    if (request.mode === 'navigate' && url.pathname === PAGE) event.respondWith(page(request));
+    if (request.mode === 'navigate' && url.pathname === PAGE)
+      event.respondWith(page(request, event.resultingClientId));
     else if (request.mode === 'navigate') event.respondWith(otherPage(request));
     else if (/^\/(_next\/static|figures|api\/v1\/patient\/set-up)\//.test(url.pathname))
       event.respondWith(file(request));

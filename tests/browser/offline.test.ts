@@ -1,9 +1,21 @@
+import type { Page } from 'puppeteer-core';
 import { versionsOf } from '@/db';
 import { revokeLink } from '@/server/links';
 import { device } from '../support/clinic';
 import { PHONE, goTo, press, reportTrouble, says, textOf, twiceAsFast } from '../support/browser';
 import { phoneStage } from '../support/phone';
 import { eventOf, eventually, toldToday } from '../support/record';
+
+/** The worker's word on where the page that is shown came from. */
+const cameByNetwork = (phone: Page) =>
+  phone.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = ({ data }) => resolve(data);
+        navigator.serviceWorker.controller?.postMessage({ whence: true }, [port2]);
+      }),
+  );
 
 const { stage, phoneWith, repsOf, untilTold } = phoneStage({ own: true });
 
@@ -75,6 +87,26 @@ it('advises by the rules without a server, pauses at once, and tells the clinic 
     const told = await toldToday(stage.practitioner.clinicId, patientId);
     expect(told.filter(({ type }) => type === 'report')).toHaveLength(2);
   });
+});
+
+it('goes by the phone’s own clock without a signal: days later it shows the day that it is', async () => {
+  const { phone } = await phoneWith([
+    { exerciseId: 'tuck-lying', dose: '10x10s every other day' },
+    { exerciseId: 'chest-stretch', dose: '2x30s daily from day 4' },
+  ]);
+  await phone.reload();
+  await says(phone, 'Everything you did is at harbour.');
+  expect(await cameByNetwork(phone)).toBe(true);
+  // What is kept of the page is newer than what is kept of the programme: it is kept last.
+  await stage.server.stop('SIGKILL');
+  await phone.evaluateOnNewDocument(() => {
+    const real = Date.now.bind(Date);
+    Date.now = () => real() + 3 * 86_400_000;
+  });
+  await phone.reload();
+  await says(phone, 'Hands-behind chest stretch');
+  expect(await textOf(phone)).not.toContain('Tuck lying down');
+  expect(await cameByNetwork(phone)).toBe(false);
 });
 
 it('keeps no page of the clinic on a device', async () => {

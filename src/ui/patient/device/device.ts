@@ -4,7 +4,7 @@ import type { PackDay, PatientPack } from '@/core/exchange';
 import type { LocalDate, PatientId } from '@/core/units';
 import { PATIENCE_MS, givenUp, inTime } from './in-time';
 import { clearUnsent, isSessionMarked } from './awake';
-import { askToPersist, keepForOffline } from './offline';
+import { askToPersist, isFromNetwork, keepForOffline } from './offline';
 import { type Delivery, deliver } from './outbox';
 import { flushPending, tellDay } from './recorder';
 import { type DeviceStore, type KeptSession, deviceStore } from './store';
@@ -80,15 +80,16 @@ export async function newestPack(
 }
 
 /**
- * Whether a page was made after all that is kept here: then the clinic sent it just now, and the clinic's
- * clock is known by it. An older one comes from this phone, and says nothing of what time it is; nor does
- * any where a phone keeps nothing to compare it with.
+ * Whether the clinic sent a page just now, so that its clock is known by it: the network answered with it,
+ * and it was made after all that is kept here. Any other comes from this phone, and says nothing of what
+ * time it is; nor does any where a phone keeps nothing to compare it with.
  */
 export async function isNew(page: Pick<PatientPack, 'patientId' | 'at'>): Promise<boolean> {
   const store = await deviceStore();
   if (!store.lasts) return false;
   const kept = await store.pack();
-  return kept?.patientId !== page.patientId || page.at > kept.at;
+  if (kept?.patientId === page.patientId && page.at <= kept.at) return false;
+  return isFromNetwork();
 }
 
 /** The clinic's pack, kept here; null without a signal. */

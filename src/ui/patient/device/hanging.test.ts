@@ -49,14 +49,48 @@ it('goes on with the pack that is kept, and keeps the one that comes late', asyn
   while ((await store.pack())?.at !== 2) await new Promise((done) => setTimeout(done, 1));
 });
 
+/** A page that a worker stood before, or none; the worker says what it knows, or nothing. */
+function cameBy({ workerStart, word }: { workerStart: number; word?: boolean }) {
+  jest
+    .spyOn(performance, 'getEntriesByType')
+    .mockReturnValue([{ workerStart }] as unknown as PerformanceEntry[]);
+  const controller = {
+    postMessage: (asked: unknown, [port]: [MessagePort]) => {
+      expect(asked).toEqual({ whence: true });
+      if (word !== undefined) port.postMessage(word);
+      else port.close();
+    },
+  };
+  Object.defineProperty(globalThis, 'navigator', {
+    configurable: true,
+    value: { serviceWorker: { controller } },
+  });
+}
+
 it('knows a page that the clinic sent just now from one that this phone has kept', async () => {
   await (await deviceStore()).keepPack(made(5));
+  cameBy({ workerStart: 0 });
   expect(await isNew(made(6))).toBe(true);
   expect(await isNew(made(5))).toBe(false);
   expect(await isNew(made(4))).toBe(false);
   expect(await isNew({ ...made(4), patientId: 'another' })).toBe(true);
   const store = await deviceStore();
   jest.replaceProperty(store, 'lasts', false);
+  expect(await isNew(made(6))).toBe(false);
+});
+
+it('takes a page for sent just now only by the word of the worker that stood before it', async () => {
+  // The worker keeps the page after the pack: what it shows days later is the newest this phone has.
+  await (await deviceStore()).keepPack(made(5));
+  cameBy({ workerStart: 3, word: false });
+  expect(await isNew(made(6))).toBe(false);
+  cameBy({ workerStart: 3, word: true });
+  expect(await isNew(made(6))).toBe(true);
+  expect(await isNew(made(5))).toBe(false);
+  // One of before knows no such question.
+  cameBy({ workerStart: 3 });
+  expect(await isNew(made(6))).toBe(false);
+  Object.defineProperty(globalThis, 'navigator', { configurable: true, value: {} });
   expect(await isNew(made(6))).toBe(false);
 });
 

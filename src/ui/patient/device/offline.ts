@@ -1,3 +1,5 @@
+import { inTime } from './in-time';
+
 /** The worker that lets this page open without a signal, and the list of files it is told to keep. */
 const WORKER = '/api/v1/patient/worker';
 const SCOPE = '/today';
@@ -47,6 +49,30 @@ export async function keepForOffline(
   } catch {
     // Without it everything works while there is a signal.
   }
+}
+
+/** So long a page waits for the worker's word on where it came from. */
+const WHENCE_MS = 500;
+
+/**
+ * Whether the network answered with this page, so that the clinic made it just now. The worker alone knows:
+ * it keeps the page anew at each visit, so that what it keeps may be the newest this phone has, and may be
+ * days old when it is shown. Without its word, no.
+ */
+export async function isFromNetwork(): Promise<boolean> {
+  const [navigation] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+  // No worker stood between.
+  if (navigation?.workerStart === 0) return true;
+  const worker = navigator.serviceWorker?.controller;
+  if (!worker) return false;
+  const { port1, port2 } = new MessageChannel();
+  const word = new Promise<boolean>((resolve) => {
+    port1.onmessage = ({ data }) => resolve(data === true);
+  });
+  worker.postMessage({ whence: true }, [port2]);
+  const came = await inTime(word, WHENCE_MS);
+  port1.close();
+  return came ?? false;
 }
 
 /** Asks the browser not to clear what is kept here; it may refuse. */
