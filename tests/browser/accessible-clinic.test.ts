@@ -20,8 +20,6 @@ it('the clinic’s views that are opened most', async () => {
   await look('sign in');
   await signInAs(page, stage.server.origin, stage.emails.lead);
   await look('morning list');
-  await go('/exercises');
-  await look('exercises');
   for (const desk of ['plan', 'follow']) {
     await go(`/patients/${id}/${desk}`);
     await look(desk);

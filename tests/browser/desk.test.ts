@@ -18,7 +18,7 @@ import { browserStage } from '../support/browser-stage';
 
 const stage = browserStage();
 
-it('prescribes a known five-exercise programme in under a minute and 120 keys', async () => {
+it('prescribes a known five-exercise programme in under a minute and 120 keys (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
   let keys = 0;

@@ -158,7 +158,7 @@ it('declines only with a reason, and keeps what was typed (long)', async () => {
   expect(page.problems).toEqual([]);
 });
 
-it('sorts the morning list, lets a row wait with a reason, and takes it back', async () => {
+it('sorts the morning list, lets a row wait with a reason, and takes it back (long)', async () => {
   const patientId = await makePatient(stage.practitioner, 'Quill Aldersea');
   await write(() => [
     insertAlert({

@@ -178,7 +178,7 @@ it('lets Back close what was opened, and loses nothing by it', async () => {
   expect(phone.problems).toEqual([]);
 });
 
-it('fits the player into every screen, in every size of text, while it runs', async () => {
+it('fits the player into every screen, in every size of text, while it runs (long)', async () => {
   const phone = await playing(stage, 'Redshank Quay');
   // "npm run long" measures every kind of segment; here it runs, and is the tightest.
   expect(await misfitsIn(phone, TEXTS, SIZES)).toEqual([]);
@@ -196,7 +196,7 @@ it('fits the player into every screen, in every size of text, while it runs', as
   expect(phone.problems).toEqual([]);
 });
 
-it('lets the handout that was sent as a file be read on a phone', async () => {
+it('lets the handout that was sent as a file be read on a phone (long)', async () => {
   const { practitioner } = stage;
   const id = await makePatient(practitioner, 'Knot Quay');
   await prescribe(practitioner, id, [

@@ -256,7 +256,7 @@ it('rereads a page that Back brings again, and refuses one that was written anew
   await page.waitForFunction(() => document.querySelector('textarea')?.value === 'Theirs');
 });
 
-it('shows the clinic’s notice first on a phone, without any script, and then never again', async () => {
+it('shows the clinic’s notice first on a phone, without any script, and then never again (long)', async () => {
   const lead = await member(stage.emails.lead);
   const rules = { keepYears: null, linkDays: 90, deviceDays: 180, factorRequired: false };
   await changeSafety(lead, { ...rules, privacyText: 'We keep what you tell us.\n\nAsk Maren.' });

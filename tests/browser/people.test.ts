@@ -35,7 +35,7 @@ import { browserStage } from '../support/browser-stage';
 /** People, their episodes and visits in a real browser. */
 const stage = browserStage();
 
-it('finds a patient from anywhere by telephone number, and nothing of it stands in the address', async () => {
+it('finds a patient from anywhere by telephone number, and nothing of it stands in the address (long)', async () => {
   const id = await makePatient(stage.practitioner, 'Sandrine Quay');
   await saveDetails(stage.practitioner, {
     patientId: id,

@@ -186,7 +186,7 @@ describe('the morning after', () => {
     await phone.close();
   }, 300_000);
 
-  it('is answered by a touch before the page is awake, and by no address', async () => {
+  it('is answered by a touch before the page is awake, and by no address (long)', async () => {
     const { life, phone } = await phoneOf('Dunnock Sorrel');
     // An address asks the question and answers nothing; nothing lies over it.
     await goTo(phone, `${stage.server.origin}/today#open-morning`);

@@ -29,7 +29,7 @@ const lines = (page: Page) =>
     all.map((input) => [input.getAttribute('aria-label')?.slice('Dose of '.length), input.value]),
   );
 
-it('puts all lines of a programme down with one Enter, and takes them back with one undo', async () => {
+it('puts all lines of a programme down with one Enter, and takes them back with one undo (long)', async () => {
   const patientId = await screenedPatient(stage.practitioner);
   const page = await stage.open(`/patients/${patientId}/plan`);
   await chord(page, 'Control', 'k');

@@ -283,7 +283,7 @@ it('prints the same sheet on its own, and gives it as one file that needs nothin
   expect(await alone.$$eval('svg.figure path', (paths) => paths.length)).toBeGreaterThan(50);
 });
 
-it('signs a note that was edited, and shows it beside the draft', async () => {
+it('signs a note that was edited, and shows it beside the draft (long)', async () => {
   const patientId = await consenting();
   const page = await stage.open(`/patients/${patientId}/note`, PHONE);
   const plan = (await page.$$('textarea')).at(-1);

@@ -131,7 +131,7 @@ describe('the first page', () => {
     await phone.close();
   }, 300_000);
 
-  it('wakes without the browser’s calendar and numbers, whose first answer costs a phone a fifth of a second', async () => {
+  it('wakes without the browser’s calendar and numbers, whose first answer costs a phone a fifth of a second (long)', async () => {
     // Closed now, and open the day after tomorrow.
     const time = { from: minute(8 * 60), to: minute(9 * 60) };
     await changeClinic(stage.lead, {

@@ -40,7 +40,7 @@ async function stored(): Promise<Set<string>> {
 
 describe('what was acknowledged is stored', () => {
   it('with two writing processes and a third that keeps the lock longer than they wait', async () => {
-    const [holds, writes] = [share(6), process.env.EVERY_CASE ? 1500 : 200];
+    const [holds, writes] = [share(6), process.env.EVERY_CASE ? 1500 : 80];
     const hog = start('hog', String(holds));
     const writers = ['first', 'second'].map((name) => start('write', name, String(writes)));
     await Promise.all([hog.ended, ...writers.map((writer) => writer.ended)]);
