@@ -9,7 +9,7 @@ import { type EpisodeRecord, episodeFacts } from './facts';
 import { evidenceRows } from './file';
 import { leavingOf } from './leaving';
 import { type Evidence, evidence } from './evidence';
-import type { EpisodeOf } from './told';
+import { type EpisodeOf, isFewPatients } from './told';
 import type { EpisodeFacts } from './facts';
 
 const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
@@ -312,6 +312,15 @@ describe('together', () => {
     expect(groups[0]?.dose?.mean).toBeCloseTo(0.8);
   });
 
+  it('says nothing of pain where fewer than five were followed, and of five it does', () => {
+    const pain = { weeks: 4, happened: true };
+    const nothing = { changed: [], changedOf: null, medianWeeks: null };
+    const of = (count: number) =>
+      counted([...some(10, { pain: null }), ...some(count, { pain })]).groups[0];
+    expect(of(4)).toMatchObject(nothing);
+    expect(of(5)).toMatchObject({ medianWeeks: 4 });
+  });
+
   it('nor where another view tells of how many all together', () => {
     const known = { school: 'climb' } as const;
     const all = [
@@ -324,6 +333,24 @@ describe('together', () => {
     expect(of('complaint')).toEqual([20]);
     // By subtracting the one that is told from twenty, the two of the other would be had.
     expect(of('school')).toEqual([null, null]);
+  });
+
+  it('five patients are not few', () => {
+    expect([4, 5].map((count) => isFewPatients(some(count)))).toEqual([true, false]);
+  });
+
+  it('puts each number of minutes into its band', () => {
+    const of = (minutes: number) =>
+      counted(some(5, { minutes })).minutes.map(({ from, to }) => [from, to]);
+    for (const [from, to] of [
+      [0, 4],
+      [5, 9],
+      [10, 14],
+      [15, 19],
+      [20, 29],
+    ] as const)
+      expect([of(from), of(to)]).toEqual([[[from, to]], [[from, to]]]);
+    expect([of(30), of(300)]).toEqual([[[30, null]], [[30, null]]]);
   });
 
   it('puts bands of minutes together that are too small', () => {

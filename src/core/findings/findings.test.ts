@@ -106,6 +106,11 @@ it.each<[string, LatestMeasure[], string]>([
     'Forward head comes mostly from the trunk: 70 % goes by sitting tall and lifting the chest.',
   ],
   [
+    'held from below by half of it',
+    [form('held-from-below', { form: 'offsets', relaxed: 60, tall: 45, chest: 30 })],
+    'Forward head comes mostly from the trunk: 50 % goes by sitting tall and lifting the chest.',
+  ],
+  [
     'held in the neck',
     [form('held-from-below', { form: 'offsets', relaxed: 50, tall: 48, chest: 40 })],
     'Forward head stays mostly in the neck: only 20 % goes by sitting tall and lifting the chest.',

@@ -111,6 +111,17 @@ describe('a trial', () => {
     const before = stream(6.5, push).filter(({ at }) => at < 0.1 || at > 0.9);
     expect(trialState('peak', before).kind).toBe('done');
   });
+  it('takes a movement of five degrees, and none of less', () => {
+    const held = (value: number) =>
+      trialState(
+        'level',
+        Array.from({ length: 60 }, (_, at) => ({
+          at: (at / 10) as Reading['at'],
+          value: at < 20 ? 5 : value,
+        })),
+      ).kind;
+    expect([held(5), held(4.9)]).toEqual(['done', 'running']);
+  });
   it('takes the level a movement comes to', () => {
     const turn = (at: number) => Math.min(62, Math.max(0, at - 1) * 40);
     expect(trialState('level', stream(2, turn, SIMULATED.inclinometer)).kind).toBe('running');

@@ -21,6 +21,7 @@ import {
   disagreementsOn,
   nextHold,
 } from '.';
+import { measureDose } from './compare';
 
 const waking = { wake: 420 as WallMinute, sleep: 1320 as WallMinute };
 const exercise = (id: string): Exercise => {
@@ -266,6 +267,13 @@ describe('the same exercise under each school', () => {
       heldSecondsADay: { least: 120, most: 180 },
     });
     expect(by.get('lengthen')?.measure.heldSecondsADay).toEqual({ least: 30, most: 30 });
+  });
+  it('counts a single hold as one, and a single repetition', () => {
+    const of = (text: string) =>
+      measureDose(doseOf(text), exercise('tuck-lying'), waking).contractions;
+    expect(of('30s')).toEqual({ least: 1, most: 1 });
+    expect(of('x1')).toEqual({ least: 1, most: 1 });
+    expect(of('2x30s 3/day')).toEqual({ least: 6, most: 6 });
   });
   it('counts half the days for every other day', () => {
     const [row] = compareSchools(

@@ -42,6 +42,7 @@ import {
   studioAfter,
   toesPoint,
 } from '.';
+import { addedTo } from './sliders';
 
 /** The drawing of a clinic's own exercise: nothing is taken from outside, the values are geometry. */
 const apart = (a: Vec, b: Vec) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
@@ -211,6 +212,16 @@ describe('sliders', () => {
       expect(sliderOf(pose, slider)).toBeGreaterThanOrEqual(least - 0.1);
       expect(sliderOf(pose, slider)).toBeLessThanOrEqual(most + 0.1);
     }
+  });
+
+  it.each(SLIDERS)('%s goes on by one where one is asked, and by none where none is', (slider) => {
+    const { least, most } = SETTINGS[slider];
+    const middle = setSlider(standing, slider, Math.min(most - 1, Math.max(least, 2)));
+    expect(addedTo(middle, slider, 0)).toBe(middle);
+    expect(sliderOf(addedTo(middle, slider, 1), slider)).toBeCloseTo(
+      sliderOf(middle, slider) + 1,
+      1,
+    );
   });
 
   it('keeps the face level while the head slides', () => {

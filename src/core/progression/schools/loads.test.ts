@@ -248,6 +248,14 @@ describe('the daily adjustable scheme, by its whole table (after Knight 1979; me
     expect(step.move).toBe('stay');
   });
 
+  it('goes by the table where they disagree by a weight, also the only one there is', () => {
+    // 4 at the full load: 55 lb; 14 at that: 65–75 lb.
+    const only = at([10, 6, 4, 14], { owned: [50, 55, 60, 65] });
+    expect(only.why).toContain('working load 60 → 65 lb');
+    const several = at([10, 6, 4, 14], { owned: [50, 55, 60, 65, 70] });
+    expect(several.why).toContain('working load 60 → 70 lb');
+  });
+
   it('grows only where it was told to have been borne, and goes down without a word', () => {
     const logs = (sets: readonly number[]) => sessions({ sets, nextMorning: null });
     expect(at([], { logs: logs([10, 6, 6, 8]) }).move).toBe('stay');
