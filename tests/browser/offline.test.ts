@@ -1,4 +1,5 @@
 import type { Page } from 'puppeteer-core';
+import { ENGLISH } from '@/catalogue';
 import { versionsOf } from '@/db';
 import { revokeLink } from '@/server/links';
 import { device } from '../support/clinic';
@@ -90,7 +91,7 @@ it('advises by the rules without a server, pauses at once, and tells the clinic 
 });
 
 it('goes by the phone’s own clock without a signal: days later it shows the day that it is', async () => {
-  const { phone } = await phoneWith([
+  const { phone, origin } = await phoneWith([
     { exerciseId: 'tuck-lying', dose: '10x10s every other day' },
     { exerciseId: 'chest-stretch', dose: '2x30s daily from day 4' },
   ]);
@@ -107,6 +108,14 @@ it('goes by the phone’s own clock without a signal: days later it shows the da
   await says(phone, 'Hands-behind chest stretch');
   expect(await textOf(phone)).not.toContain('Tuck lying down');
   expect(await cameByNetwork(phone)).toBe(false);
+  // What is touched before the kept page is awake was meant for its day: nothing begins that nobody meant.
+  await phone.goto('about:blank');
+  await phone.goto(`${origin}/today#open-least-session-1`);
+  await says(phone, ENGLISH.texts['today.moved']);
+  expect(await textOf(phone)).toContain('Hands-behind chest stretch');
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await says(phone, 'Hands-behind chest stretch');
 });
 
 it('keeps no page of the clinic on a device', async () => {

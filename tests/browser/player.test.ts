@@ -1,7 +1,8 @@
-import { openAlertsOf, pausesOf } from '@/db';
+import { openAlertsOf, pausesOf, versionsOf } from '@/db';
 import { smallTargets, violations } from '../support/axe';
 import { goTo, press, reloaded, reportTrouble, says, textOf } from '../support/browser';
-import { finish, phoneStage } from '../support/phone';
+import { prescribe } from '../support/clinic';
+import { LINES, finish, phoneStage } from '../support/phone';
 import { eventually, repsTold } from '../support/record';
 
 const { stage, atThePlayer, phoneWith, told } = phoneStage();
@@ -89,4 +90,38 @@ it('pauses the programme and tells the clinic when something feels wrong', async
   expect(await pausesOf(stage.practitioner.clinicId, [patientId])).toMatchObject([
     { cause: 'stop', toDate: null },
   ]);
+}, 900_000);
+
+it('plays a session to its end as it began, and tells it so, though a new version comes meanwhile', async () => {
+  const { phone, patientId } = await phoneWith();
+  // Nobody at the clinic knows that it began.
+  await phone.setOfflineMode(true);
+  await press(phone, 'Begin');
+  await press(phone, 'I understand');
+  await press(phone, 'Start');
+  await says(phone, '2 of 4');
+  const { clinicId } = stage.practitioner;
+  const versions = async () => (await versionsOf(clinicId, [patientId])).get(patientId) ?? [];
+  const [first] = await versions();
+  await prescribe(
+    stage.practitioner,
+    patientId,
+    [{ exerciseId: 'chest-stretch', dose: '2x30s' }, ...LINES],
+    { basedOn: 1 },
+  );
+  const pack = phone.waitForResponse((response) => response.url().endsWith('/patient/pack'));
+  await phone.setOfflineMode(false);
+  expect(await (await pack).text()).toContain('Hands-behind chest stretch');
+  // Its second exercise is still what it was when it began.
+  await says(phone, 'Sciatic nerve slider, sitting');
+  await finish(phone);
+  // Once it is left, the new version is what the page shows.
+  await says(phone, 'Hands-behind chest stretch');
+  await eventually(async () => {
+    const lines = (await told(patientId)).flatMap((body) => (body.type === 'line' ? [body] : []));
+    expect(repsTold(lines)).toHaveLength(6);
+    expect([...new Set(lines.map(({ lineage }) => lineage))]).toEqual(
+      first?.lines.map(({ lineage }) => lineage),
+    );
+  });
 }, 900_000);

@@ -2,13 +2,7 @@
 
 import { type ReactNode, Suspense, lazy, useCallback, useEffect, useRef, useState } from 'react';
 import type { CompiledWords } from '@/catalogue';
-import {
-  type PackDay,
-  type PackSession,
-  type PatientPack,
-  type ShownPack,
-  dayOfPack,
-} from '@/core/exchange';
+import { type PatientPack, type ShownPack, dayOfPack } from '@/core/exchange';
 import type { Soreness } from '@/core/adherence';
 import { type LocalDate, addDays } from '@/core/units';
 import { localToday } from './local-today';
@@ -19,7 +13,7 @@ import { SavedLine } from './saved-line';
 import { Words, useDay, useSay } from './say';
 import { StopAdvice } from './stop-advice';
 import { morningToAsk } from './morning-to-ask';
-import type { KeptSession } from './device/store';
+import { dayShown, sessionOf } from './begun';
 import { DayView, type Here } from './day-view';
 import { Link } from './link';
 import { MorningQuestion } from './morning-question';
@@ -27,6 +21,7 @@ import { ClinicAsks } from './clinic-asks';
 import { OpenLink, Opening, Openings, askedIn } from './opening';
 import { LanguageChoice, type OfferedLanguage } from './language-choice';
 import { untilItComes } from './until-it-comes';
+import { usePlaying } from './use-playing';
 import { useWayBack } from './use-way-back';
 
 const loadPlayer = () => import('./player');
@@ -37,12 +32,6 @@ const DayEntry = lazy(() => untilItComes(loadDayEntry));
 
 /** A screen that asks for a part of the page says after so long that it has not come. */
 const PART_MS = 8_000;
-
-type Playing = {
-  readonly session: PackSession;
-  readonly end: 'least' | 'most';
-  readonly kept: KeptSession | null;
-};
 
 export type TodayProps = {
   readonly start: ShownPack;
@@ -69,20 +58,21 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
   // The server's day first, so that the page wakes up as it was sent.
   const [today, setToday] = useState<LocalDate>(start.days[0].date);
   const [here, setHere] = useState<Here | null>(null);
-  const [playing, setPlaying] = useState<Playing | null>(null);
   const [telling, setTelling] = useState(false);
   const [told, setTold] = useState(false);
   /** The morning's answer, touched before this page was awake. */
   const [early, setEarly] = useState<'none' | 'some' | null>(null);
   const busy = useRef(false);
-  useEffect(() => {
-    busy.current = playing !== null || telling;
-  }, [playing, telling]);
   const skew = useRef(0);
   /** Only as it comes a page can tell the time. */
   const wasLookedAt = useRef(false);
   // The whole pack, once it is here: from the clinic, else as this phone kept it.
   const [whole, setWhole] = useState<PatientPack | null | 'nowhere'>(null);
+  const stopped = here?.stopped ?? false;
+  const { begun, playing, moved, begin, end: endPlaying } = usePlaying({ whole, today, stopped });
+  useEffect(() => {
+    busy.current = begun !== null || playing !== null || telling;
+  }, [begun, playing, telling]);
   const newest = useRef<PatientPack | null>(null);
 
   const refresh = useCallback(async () => {
@@ -162,14 +152,13 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
       if (asked.kind === 'day') return setTelling(true);
       // The question stands on the page itself; an answer that was touched too early is given now.
       if (asked.kind === 'morning') return setEarly(answer);
-      const [{ sessions, extra }] = start.days;
-      const session = [...sessions, ...(extra ? [extra] : [])].find(({ key }) => key === asked.key);
-      if (session) setPlaying({ session, end: asked.end, kept: null });
+      const [shown] = start.days;
+      if (sessionOf(shown, asked.key)) begin({ ...asked, kept: null, on: shown.date });
     }
     open();
     window.addEventListener('hashchange', open);
     return () => window.removeEventListener('hashchange', open);
-  }, [start.days]);
+  }, [start.days, begin]);
 
   // What was answered here stays in sight, also once the clinic has it and asks no more.
   const [answered, setAnswered] = useState<LocalDate | null>(null);
@@ -189,14 +178,14 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
     [start, today],
   );
 
-  const isOpen = playing !== null || telling;
+  const isOpen = begun !== null || playing !== null || telling;
   const leave = useCallback(() => {
-    setPlaying(null);
+    endPlaying();
     setTelling(false);
     // What was known before says nothing about what was added.
     setHere(null);
     void refresh();
-  }, [refresh]);
+  }, [endPlaying, refresh]);
   useWayBack(isOpen, leave);
   // Whoever comes back begins at the name of the page.
   const title = useRef<HTMLHeadingElement>(null);
@@ -206,38 +195,30 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
     wasOpen.current = isOpen;
   }, [isOpen]);
 
-  const known = dayOfPack(pack, today);
-  useLocalReminders(known, pack);
-  const day: PackDay | null =
-    known && here?.stopped
-      ? { ...known, paused: 'after a stop', sessions: [], extra: null }
-      : known;
-  if ((playing || telling) && whole === null)
+  const day = dayShown(pack, today, stopped);
+  useLocalReminders(dayOfPack(pack, today), pack);
+  if (playing)
     return (
-      <Opening
-        title={playing ? playing.session.label : say('day.title')}
-        lines={playing ? playing.session.lines.flatMap((index) => pack.lines[index] ?? []) : []}
-      />
+      <Later pack={playing.pack} language={language}>
+        <Player {...playing} onLeave={leave} />
+      </Later>
     );
-  if ((playing || telling) && whole === 'nowhere')
+  if ((begun || telling) && whole === 'nowhere')
     return (
       <p role="status" className="p-6">
         {say('today.notHere')}
       </p>
     );
-  if (playing && day && whole && whole !== 'nowhere')
+  if (begun || (telling && whole === null)) {
+    const shown = begun && dayOfPack(pack, begun.on);
+    const session = begun && shown && sessionOf(shown, begun.key);
     return (
-      <Later pack={whole} language={language}>
-        <Player
-          pack={whole}
-          day={day}
-          session={playing.session}
-          end={playing.end}
-          kept={playing.kept}
-          onLeave={leave}
-        />
-      </Later>
+      <Opening
+        title={session ? session.label : say('day.title')}
+        lines={session ? session.lines.flatMap((index) => pack.lines[index] ?? []) : []}
+      />
     );
+  }
   if (telling && whole && whole !== 'nowhere')
     return (
       <Later pack={whole} language={language}>
@@ -267,14 +248,18 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
           <bdi>{pack.name}</bdi>
         </p>
       </header>
-      {!day && <p role="alert">{say('today.noPack', { date: inWords(today) })}</p>}
+      {moved && <p role="status">{say('today.moved')}</p>}
+      {!day && whole !== null && (
+        <p role="alert">{say('today.noPack', { date: inWords(today) })}</p>
+      )}
       <ClinicAsks asks={pack.questions.asks ?? []} />
       {morningOf && (
         <MorningQuestion
           key={morningOf}
           of={morningOf}
           today={today}
-          early={early}
+          // What was touched on a page of another day is no answer to what is asked today.
+          early={here !== null && today === start.days[0].date ? early : null}
           tell={tellMorning}
           onLater={() => setTelling(true)}
         />
@@ -284,7 +269,7 @@ function TodayPage({ start, language, languages }: Omit<TodayProps, 'words'>) {
           pack={pack}
           day={day}
           here={here}
-          onPlay={(session, end, left) => setPlaying({ session, end, kept: left })}
+          onPlay={({ key }, end, kept) => begin({ key, end, kept, on: day.date })}
         />
       )}
       <section className="grid gap-2">
