@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { dateText } from '@/core/records';
-import { type Instant, type WallMinute, type Zone, instantAt } from '@/core/schedule';
+import { type Instant, type Zone, dayBegins } from '@/core/schedule';
 import { addDays } from '@/core/units';
 import type { AuditQuery } from './audit-list';
 
@@ -27,7 +27,7 @@ export function auditQuery(
   zone: Zone,
   before: number = Number.MAX_SAFE_INTEGER,
 ): AuditQuery {
-  const midnight = (day: NonNullable<typeof from>) => instantAt(zone, day, 0 as WallMinute);
+  const midnight = (day: NonNullable<typeof from>) => dayBegins(zone, day);
   return {
     show: kind,
     who: by,

@@ -64,9 +64,10 @@ export const WORDED_EXERCISES: readonly WordedExercise[] = EXERCISES.map(worded)
 /** A catalogue whose exercises carry their words: what is sent, taught and explained is taken from it. */
 export type WordedCatalogue = Catalogue<WordedExercise>;
 
-export function wordedCatalogueOf(own: readonly WordedExercise[]): WordedCatalogue {
-  return together(WORDED_EXERCISES, own);
-}
-
 /** The catalogue that ships, with its words. */
-export const WORDED: WordedCatalogue = wordedCatalogueOf([]);
+export const WORDED: WordedCatalogue = together(WORDED_EXERCISES, []);
+
+/** That with the clinic's own; the very same where it has none, so that what was found by it holds on. */
+export function wordedCatalogueOf(own: readonly WordedExercise[]): WordedCatalogue {
+  return own.length === 0 ? WORDED : together(WORDED_EXERCISES, own);
+}

@@ -1,13 +1,5 @@
 import { type StoredEventBody, foldSession } from '../adherence';
-import {
-  type Instant,
-  type WakingHours,
-  type WallMinute,
-  type Zone,
-  instantAt,
-  later,
-  minuteIn,
-} from '../schedule';
+import { type Instant, type WakingHours, type Zone, dayBegins, later, minuteIn } from '../schedule';
 import { DAY_MS, HOUR_MS, type LocalDate, addDays } from '../units';
 import { type DayReport, RECALLED_AFTER_HOURS, dayOfEvent, foldReport } from './day-report';
 import { standingEvents } from './standing-events';
@@ -142,7 +134,7 @@ function sessionsIn(
 
 /** Events in the order they happened, each with whether it was entered long after its day. */
 function toldOn(date: LocalDate, events: readonly KeptEvent[], zone: Zone) {
-  const midnight = instantAt(zone, addDays(date, 1), 0 as WallMinute);
+  const midnight = dayBegins(zone, addDays(date, 1));
   const late = later(midnight, RECALLED_AFTER_HOURS * HOUR_MS);
   return [...events].sort(inOrder).map((event) => ({
     body: event.body,

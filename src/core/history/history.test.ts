@@ -1,6 +1,8 @@
-import { line, on, record, version } from '../../../tests/support/follow-record';
+import { line, on, record, session, version } from '../../../tests/support/follow-record';
 import type { WakingHours } from '../schedule';
-import { adherenceHistory } from '.';
+import { type DayDone, type HistoryFacts, adherenceHistory } from '.';
+
+const WAKING = { wake: 420, sleep: 1320 } as WakingHours;
 
 /** What a version's days ask is kept from one look to the next: never beyond what it was reckoned with. */
 describe('what a day asks', () => {
@@ -29,5 +31,57 @@ describe('what a day asks', () => {
     expect(due(two, hours(420, 1320))).toEqual(all);
     expect(all).not.toEqual(some);
     expect(due(two, hours(420, 1320), new Set(['nobody']))).toEqual(['before', 'before']);
+  });
+});
+
+/** A day is found once, and anew with whatever it is found of. */
+describe('a day that was found before', () => {
+  const versions = [version(1, -20, line('x10 daily'))];
+  const told = (share: number): DayDone => ({
+    lines: [{ lineage: 'tuck', shares: [share], beyondMost: 0 }],
+    sessions: [session({ share })],
+  });
+  const history = (change: Partial<HistoryFacts> = {}) =>
+    adherenceHistory(
+      {
+        ...record({ versions, done: new Map([[on(-2), told(1)]]) }).facts,
+        waking: WAKING,
+        ...change,
+      },
+      on(-3),
+      on(1),
+    );
+  const shares = (change: Partial<HistoryFacts> = {}) =>
+    history(change).map((day) => (day.kind === 'due' ? [day.share, day.isToday] : day.kind));
+  const first = [[0, false], [1, false], [0, false], [0, true], 'future'];
+
+  it('is told anew where it was told anew, and as before where it is taken back', () => {
+    expect(shares()).toEqual(first);
+    expect(shares({ done: new Map([[on(-2), told(0.5)]]) })[1]).toEqual([0.5, false]);
+    expect(shares({ done: new Map() })[1]).toEqual([0, false]);
+    expect(shares()).toEqual(first);
+  });
+
+  it('is paused where it is paused, and due again', () => {
+    expect(shares({ pauses: [{ from: on(-2), to: on(-2) }] })[1]).toBe('paused');
+    expect(shares()).toEqual(first);
+  });
+
+  it('is over once it is, and to come before it is', () => {
+    expect(shares({ today: on(1) })).toEqual([...first.slice(0, 3), [0, false], [0, true]]);
+    expect(shares({ today: on(-2) })).toEqual([
+      [0, false],
+      [1, true],
+      'future',
+      'future',
+      'future',
+    ]);
+    expect(shares()).toEqual(first);
+  });
+
+  it('is the very same where nothing else is', () => {
+    const done = new Map([[on(-2), told(1)]]);
+    const [before, after] = [history({ done }), history({ done: new Map(done) })];
+    after.forEach((day, at) => expect(day).toBe(before[at]));
   });
 });

@@ -171,14 +171,19 @@ export function adherenceHistory(
     facts.versions.filter(({ lines }) => lines.some((line) => isCounted(counted, line))),
   );
   const askedOn = askedIn(facts);
+  const known = keptDays(facts);
   return calendarDays(facts.zone, from, to).map((date) => {
-    const { keys, due } = askedOn(date);
     const done = facts.done.get(date) ?? NOTHING_DONE;
-    return dayAdherence({
+    const paused = isPausedOn(facts.pauses, date);
+    const is = date < facts.today ? 'over' : date === facts.today ? 'today' : 'to come';
+    const before = known?.get(date);
+    if (before?.done === done && before.paused === paused && before.is === is) return before.day;
+    const { keys, due } = askedOn(date);
+    const day = dayAdherence({
       date,
       today: facts.today,
       start,
-      paused: isPausedOn(facts.pauses, date),
+      paused,
       due,
       done: done.lines,
       sessionsDue: keys.size,
@@ -186,7 +191,34 @@ export function adherenceHistory(
         ({ key, share }) => share >= SESSION_DONE_FROM && (keys.size === 0 || keys.has(key)),
       ).length,
     });
+    known?.set(date, { done, paused, is, day });
+    return day;
   });
+}
+
+/** A day's adherence, with what it was found of beside versions and waking hours. */
+type KeptDay = {
+  readonly done: DayDone;
+  readonly paused: boolean;
+  readonly is: 'over' | 'today' | 'to come';
+  readonly day: DayAdherence;
+};
+type KeptDays = Map<LocalDate, KeptDay>;
+
+/** The days of these versions as they were found last, for these waking hours: an event changes one of them. */
+const daysKept = new WeakMap<
+  readonly ProgrammeVersion[],
+  { waking: WakingHours; days: KeptDays }
+>();
+
+/** @returns null where only some lines are counted: nothing of that is kept */
+function keptDays({ versions, waking, counted }: HistoryFacts): KeptDays | null {
+  if (counted) return null;
+  const known = daysKept.get(versions);
+  if (known?.waking === waking) return known.days;
+  const days: KeptDays = new Map();
+  daysKept.set(versions, { waking, days });
+  return days;
 }
 
 /** What a day asks: its sessions by key, and its lines. */

@@ -11,7 +11,7 @@ import { adherenceHistory, firstDay, isPausedOn, worstPain } from '../history';
 import { type Choice, type FollowRecord, limbSeries, openProposals, outlook } from '../outlook';
 import { flaggedLines } from '../programme';
 import { MOVE_CLASS, isDanger, isGrowth } from '../progression';
-import { type Instant, type WallMinute, instantAt, later } from '../schedule';
+import { type Instant, dayBegins, later } from '../schedule';
 import { PRECAUTIONS } from '../screen';
 import {
   ALERT_REASONS,
@@ -72,7 +72,7 @@ export function rowHoldsUntil(
   { record: { facts }, alerts }: Pick<MorningFacts, 'record' | 'alerts'>,
   context: Pick<MorningContext, 'limits' | 'now'>,
 ): Instant {
-  const midnight = instantAt(facts.zone, addDays(facts.today, 1), 0 as WallMinute);
+  const midnight = dayBegins(facts.zone, addDays(facts.today, 1));
   const escalations = alerts
     .filter((alert) => !isEscalated(alert, context))
     .map(({ createdAt }) => later(createdAt, context.limits.escalateHours * HOUR_MS + 1));

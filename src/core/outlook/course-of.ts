@@ -1,6 +1,7 @@
 import { type Course, type SessionLog, type Stretch, type WrittenBy, asksTheSame } from '../course';
 import type { SentLine, SentVersion } from '../programme';
 import type { Exercise } from '../exercise';
+import type { LocalDate } from '../units';
 import type { Decided, FollowRecord } from './record';
 import { type SessionsOf, areSameLogs, sessionsOf } from './sessions-of';
 
@@ -34,21 +35,62 @@ export function courseOf(
   byId: ById,
   sessions: SessionsOf = sessionsOf(record),
 ): LineCourse {
+  const before = found.get(line);
+  const way = before && isOf(before.way, record, byId) ? before.way : wayOf(record, line, byId);
+  const lists = way.doses.map(({ had }) =>
+    had.map(({ version, line: { lineage } }) => sessions(version.number, lineage)),
+  );
+  if (before?.way === way && areSameLists(before.lists, lists)) return before.course;
+  const [first, ...rest] = way.doses.map(({ had: _, ...dose }, at): Stretch => ({
+    ...dose,
+    sessions: joined(lists[at] ?? []),
+  }));
+  if (!first) throw new Error('a line of no version has no course');
+  const now: LineCourse = { course: [first, ...rest], lineages: way.lineages };
+  const course =
+    before && isSameCourse(before.course.course, now.course)
+      ? { ...now, course: before.course.course }
+      : now;
+  found.set(line, { way, lists, course });
+  return course;
+}
+
+/** A dose that a line had, and the versions that asked it. */
+type DoseHad = Omit<Stretch, 'sessions'> & { readonly had: readonly Had[] };
+
+/** What a line's course is without its sessions, with what that was found of. */
+type Way = {
+  readonly doses: readonly DoseHad[];
+  readonly lineages: ReadonlySet<string>;
+  readonly versions: readonly SentVersion[];
+  readonly decisions: readonly Decided[];
+  readonly episodeFrom: LocalDate | null;
+  readonly byId: ById;
+};
+
+/** No event of a patient's changes it: a version or a decision does. */
+const isOf = (way: Way, { facts, decisions, episodeFrom }: CourseRecord, byId: ById): boolean =>
+  way.versions === facts.versions &&
+  way.decisions === decisions &&
+  way.episodeFrom === episodeFrom &&
+  way.byId === byId;
+
+function wayOf(record: CourseRecord, line: SentLine, byId: ById): Way {
   const chain = chainOf(record, line, byId);
-  const stretches: (Omit<Stretch, 'sessions'> & { readonly had: Had[] })[] = [];
+  const doses: (Omit<DoseHad, 'had'> & { readonly had: Had[] })[] = [];
   chain.forEach((had, at) => {
-    const last = stretches.at(-1);
+    const last = doses.at(-1);
     if (last && last.exercise.id === had.line.exerciseId && asksTheSame(last.dose, had.line.dose)) {
       last.had.push(had);
       // The newest text counts: it may end on another day.
-      stretches[stretches.length - 1] = {
+      doses[doses.length - 1] = {
         ...last,
         dose: had.line.dose,
         school: had.line.school?.id ?? null,
       };
       return;
     }
-    stretches.push({
+    doses.push({
       exercise: exerciseOf(had.line, byId),
       dose: had.line.dose,
       school: had.line.school?.id ?? null,
@@ -57,32 +99,25 @@ export function courseOf(
       had: [had],
     });
   });
-  const course = stretches.map(({ had, ...stretch }): Stretch => ({
-    ...stretch,
-    sessions: sessionsUnder(had, sessions),
-  }));
-  const [first, ...rest] = course;
-  if (!first) throw new Error('a line of no version has no course');
-  return asBefore(line, {
-    course: [first, ...rest],
-    lineages: new Set(chain.map(({ line: { lineage } }) => lineage)),
-  });
+  const { facts, decisions, episodeFrom } = record;
+  const lineages = new Set(chain.map(({ line: { lineage } }) => lineage));
+  return { doses, lineages, versions: facts.versions, decisions, episodeFrom, byId };
 }
+
+/** The lists of sessions of each dose, one for each version that asked it. */
+type Lists = readonly (readonly (readonly SessionLog[])[])[];
 
 /** The course of each line as it was found last. */
-const found = new WeakMap<SentLine, LineCourse>();
+const found = new WeakMap<
+  SentLine,
+  { readonly way: Way; readonly lists: Lists; readonly course: LineCourse }
+>();
 
-/**
- * The very course of before where this one is no other: most events are of one line, and what was found of
- * the courses of all others holds on.
- */
-function asBefore(line: SentLine, now: LineCourse): LineCourse {
-  const before = found.get(line);
-  if (before && isSameCourse(before.course, now.course)) return { ...now, course: before.course };
-  found.set(line, now);
-  return now;
-}
+/** The very same lists; as many, since they are of the same way. */
+const areSameLists = (a: Lists, b: Lists): boolean =>
+  a.every((one, at) => one.every((list, nth) => list === b[at]?.[nth]));
 
+/** The very course of before where a new one is no other: what was found of it holds on. */
 function isSameCourse(a: Course, b: Course): boolean {
   return (
     a.length === b.length &&
@@ -100,11 +135,9 @@ function isSameCourse(a: Course, b: Course): boolean {
   );
 }
 
-/** The sessions of a dose that some versions had; mostly one, whose list is as it is asked for. */
-function sessionsUnder(had: readonly Had[], sessions: SessionsOf): readonly SessionLog[] {
-  const lists = had.map(({ version, line: { lineage } }) => sessions(version.number, lineage));
-  return lists.length === 1 && lists[0] ? lists[0] : lists.flat();
-}
+/** The sessions of a dose that some versions asked; mostly one, whose list is as it is. */
+const joined = (lists: readonly (readonly SessionLog[])[]): readonly SessionLog[] =>
+  lists.length === 1 && lists[0] ? lists[0] : lists.flat();
 
 function exerciseOf({ exerciseId, exercise }: SentLine, byId: ById): Stretch['exercise'] {
   return byId(exerciseId) ?? { id: exerciseId, name: exercise.name, ladder: null, rung: 0 };

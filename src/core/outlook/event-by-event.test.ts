@@ -80,3 +80,27 @@ it('the course of a line that nothing was told of stays the very same', () => {
   const now = { ...record, facts: { ...record.facts, done: again } };
   expect(courseOf(now, line, SHIPPED.byId).course).toBe(before);
 });
+
+it('a course is found anew with another version, another decision, another beginning of care', () => {
+  for (const { record } of CASES) {
+    const version = judgedVersion(record);
+    for (const line of version?.lines ?? []) {
+      const of = (one: FollowRecord) => {
+        const { course, lineages } = courseOf(one, line, SHIPPED.byId);
+        return JSON.stringify([course, [...lineages]]);
+      };
+      const before = of(record);
+      const changes: FollowRecord[] = [
+        { ...record, facts: { ...record.facts, versions: record.facts.versions.slice(-1) } },
+        { ...record, episodeFrom: version?.effectiveFrom ?? null },
+        { ...record, decisions: [] },
+      ];
+      for (const now of changes) {
+        const alone = structuredClone({ now, line });
+        const [again, anew] = [of(now), courseOf(alone.now, alone.line, SHIPPED.byId)];
+        expect(again).toBe(JSON.stringify([anew.course, [...anew.lineages]]));
+      }
+      expect(of(record)).toBe(before);
+    }
+  }
+});

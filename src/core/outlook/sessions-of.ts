@@ -7,6 +7,9 @@ import type { FollowRecord } from './record';
 /** The sessions of a line as a version had it, oldest first. */
 export type SessionsOf = (version: number, lineage: string) => readonly SessionLog[];
 
+/** Always the same, so that it can be told from a list that is another. */
+const NONE: readonly SessionLog[] = [];
+
 /** By version and lineage. */
 type Lists = Map<number, Map<string, readonly SessionLog[]>>;
 type Days = ReadonlyMap<LocalDate, DayOfLogs>;
@@ -39,7 +42,7 @@ export function sessionsOf({
   }
   const lists = before ? listsAfter(before.lists, before.days, days) : listsOf(days);
   known.set(facts.versions, { days, lists });
-  return (version, lineage) => lists.get(version)?.get(lineage) ?? [];
+  return (version, lineage) => lists.get(version)?.get(lineage) ?? NONE;
 }
 
 function listsOf(days: Days): Lists {
@@ -79,6 +82,11 @@ const logsAt = ({ version, lineage }: Place, logs: readonly LogOfLine[]): Sessio
 
 /** Where one day's logs are not the very logs of before, in their order. */
 function placesChanged(was: readonly LogOfLine[], now: readonly LogOfLine[]): Place[] {
+  const isSame = ({ version, lineage, log }: LogOfLine, at: number) => {
+    const before = was[at];
+    return before?.log === log && before.version === version && before.lineage === lineage;
+  };
+  if (was.length === now.length && now.every(isSame)) return [];
   return [...was, ...now].filter((place) => !areSameLogs(logsAt(place, was), logsAt(place, now)));
 }
 

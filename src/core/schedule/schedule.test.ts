@@ -8,7 +8,7 @@ import { sessionLabel } from './session-label';
 import { instantsOf, sessionsOn } from './sessions';
 import { versionOn } from './versions';
 import { calendarDays } from './calendar-days';
-import { type Instant, type WallMinute, type Zone, dateIn, instantAt } from './zone';
+import { type Instant, type WallMinute, type Zone, dateIn, dayBegins, instantAt } from './zone';
 
 const zone = (name: string) => name as Zone;
 const minute = (hours: number, minutes = 0) => (hours * 60 + minutes) as WallMinute;
@@ -151,6 +151,17 @@ describe('zones (IANA time-zone database)', () => {
       '19:00',
       '21:00',
     ]);
+  });
+
+  it.each([
+    ['Europe/Lisbon', '2026-12-01', '2026-12-01T00:00:00Z'],
+    ['Asia/Kathmandu', '2026-12-01', '2026-11-30T18:15:00Z'],
+    // The clocks skipped that midnight.
+    ['America/Sao_Paulo', '2018-11-04', '2018-11-04T03:00:00Z'],
+  ])('a date begins in %s (%s), however often it is asked', (where, date, at) => {
+    const begins = () => dayBegins(zone(where), localDate(date));
+    expect([begins(), begins()]).toEqual([Date.parse(at), Date.parse(at)]);
+    expect(dayBegins(zone(where), localDate('2027-01-01'))).not.toBe(begins());
   });
 
   it('moves a time the clocks skip, and never doubles one', () => {

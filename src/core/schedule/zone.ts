@@ -67,3 +67,18 @@ export function instantAt(zone: Zone, date: LocalDate, minute: WallMinute): Inst
     .add({ minutes: minute })
     .toZonedDateTime(zone, { disambiguation: 'compatible' }).epochMilliseconds as Instant;
 }
+
+/** Answers of `dayBegins`, which never change: a list of patients asks for the same midnights again and again. */
+const beginnings = new Map<string, Instant>();
+const MOST_BEGINNINGS = 500;
+
+/** The first instant of a date in a zone: midnight, or as much later as a clock change skips. */
+export function dayBegins(zone: Zone, date: LocalDate): Instant {
+  const key = `${zone} ${date}`;
+  const known = beginnings.get(key);
+  if (known !== undefined) return known;
+  const begins = instantAt(zone, date, 0 as WallMinute);
+  if (beginnings.size >= MOST_BEGINNINGS) beginnings.clear();
+  beginnings.set(key, begins);
+  return begins;
+}

@@ -5,7 +5,7 @@ import {
   morningRow,
   rowHoldsUntil,
 } from '@/core/morning';
-import { type WallMinute, instantAt } from '@/core/schedule';
+import { dayBegins } from '@/core/schedule';
 import { LEVELS } from '@/core/triage';
 import { type LocalDate, addDays, type ClinicId, type PatientId } from '@/core/units';
 import { group } from 'd3';
@@ -145,7 +145,7 @@ export function unreadableRow(patient: Patient, say: string): TriageRow {
     clinicId: patient.clinicId,
     patientId: patient.id,
     forDate: today,
-    staleAt: instantAt(patient.zone, addDays(today, 1), 0 as WallMinute),
+    staleAt: dayBegins(patient.zone, addDays(today, 1)),
     level: LEVELS.indexOf(level),
     urgency: LAST_OF_ITS_LEVEL,
     aside: false,

@@ -1,6 +1,5 @@
 import { sayToPatient } from '@/catalogue';
-import { dateIn, instantAt } from '@/core/schedule';
-import type { WallMinute } from '@/core/schedule';
+import { dateIn, dayBegins } from '@/core/schedule';
 import type { NotSent } from '@/core/reminders';
 import {
   clinicById,
@@ -40,7 +39,7 @@ export function housesSender(standIn: Sender): Sender {
     const isToPatient = purpose !== 'escalation';
     if (isToPatient && (await hasStoppedMail(clinicId, patientId)))
       return never('stopped by the patient');
-    const midnight = instantAt(clinic.zone, dateIn(clinic.zone, now()), 0 as WallMinute);
+    const midnight = dayBegins(clinic.zone, dateIn(clinic.zone, now()));
     if (isToPatient && (await mailsSince(clinicId, midnight)) >= server.mostADay)
       return never('bound of the day');
     if (isToPatient && (await hasComeBack(clinicId, patientId, address)))
