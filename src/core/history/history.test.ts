@@ -41,10 +41,11 @@ describe('a day that was found before', () => {
     lines: [{ lineage: 'tuck', shares: [share], beyondMost: 0 }],
     sessions: [session({ share })],
   });
+  const DONE = new Map([[on(-2), told(1)]]);
   const history = (change: Partial<HistoryFacts> = {}) =>
     adherenceHistory(
       {
-        ...record({ versions, done: new Map([[on(-2), told(1)]]) }).facts,
+        ...record({ versions, done: DONE }).facts,
         waking: WAKING,
         ...change,
       },
@@ -80,8 +81,7 @@ describe('a day that was found before', () => {
   });
 
   it('is the very same where nothing else is', () => {
-    const done = new Map([[on(-2), told(1)]]);
-    const [before, after] = [history({ done }), history({ done: new Map(done) })];
+    const [before, after] = [history(), history({ done: new Map(DONE) })];
     after.forEach((day, at) => expect(day).toBe(before[at]));
   });
 });

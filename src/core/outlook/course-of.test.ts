@@ -3,12 +3,14 @@ import {
   decision,
   line,
   on,
+  record,
   session,
   version,
 } from '../../../tests/support/follow-record';
 import { formatDose } from '../dose';
 import { NOTHING_DONE } from '../history';
-import type { Decided, FollowRecord } from '.';
+import { SHIPPED } from '@/catalogue';
+import { type Decided, type FollowRecord, courseOf } from '.';
 
 describe('the course of a line', () => {
   const now = line('10x10s');
@@ -73,6 +75,36 @@ describe('the course of a line', () => {
     // A line that still stands is nobody else's past.
     const both = [version(1, -20, line('10x10s')), version(2, -5, line('10x10s'), again)];
     expect(doses(courseIn({ versions: both }, again))).toEqual([['tuck-lying', '10x5s', on(-5)]]);
+  });
+
+  it('is found anew with another decision, and with another beginning of care', () => {
+    const versions = [version(1, -60, line('5x10s')), version(2, -20, now)];
+    const decisions = [decision({ toDose: '10x10s' })];
+    const found = (more: Parameters<typeof courseIn>[2]) =>
+      courseIn({ versions }, now, more).course.map(({ by }) => by);
+    const twice = () => [found({ decisions }), found({ decisions: [] })];
+    expect(twice()).toEqual([
+      ['a clinician', 'a proposal'],
+      ['a clinician', 'a clinician'],
+    ]);
+    expect(twice()).toEqual(twice());
+    const none: Decided[] = [];
+    const since = (episodeFrom: FollowRecord['episodeFrom']) =>
+      found({ decisions: none, episodeFrom }).length;
+    expect([since(null), since(on(-30)), since(null)]).toEqual([2, 1, 2]);
+  });
+
+  it('is of the exercise as the clinic has it now, also where that was changed', () => {
+    const of = { ...record({ versions: [version(1, -20, now)] }) };
+    const renamed = (id: string) => {
+      const one = SHIPPED.byId(id);
+      return one && { ...one, name: 'Another name' };
+    };
+    const names = (byId: typeof renamed) =>
+      courseOf(of, now, byId).course.map(({ exercise }) => exercise.name);
+    const [shipped] = names(SHIPPED.byId);
+    expect(names(renamed)).toEqual(['Another name']);
+    expect(names(SHIPPED.byId)).toEqual([shipped]);
   });
 
   it('begins with the episode', () => {

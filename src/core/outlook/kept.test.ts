@@ -215,6 +215,23 @@ describe('what was found of a line is kept', () => {
     expect(found).toHaveLength(3);
   });
 
+  it.each(['declinedOn', 'askedOn'] as const)(
+    'and never where %s of what was decided is',
+    (name) => {
+      const line = {} as SentLine;
+      let times = 0;
+      const find = (decided: Given['decided']) =>
+        outlookAsBefore(line, { ...GIVEN, decided }, () => {
+          times += 1;
+          return { lineage: 'a', kind: 'stay', step: stays('', '') };
+        });
+      find(GIVEN.decided);
+      find({ ...GIVEN.decided, [name]: FIRST });
+      find({ ...GIVEN.decided, [name]: addDays(FIRST, 1) });
+      expect(times).toBe(3);
+    },
+  );
+
   it('and the newest day of a line alone is found anew', () => {
     const [{ record } = { record: null }] = CASES;
     const dates = [...(record?.facts.done.keys() ?? [])].sort();
