@@ -4,6 +4,7 @@ import { ENGLISH } from '@/catalogue';
 import { PHONE, freshPage, goTo, says } from '../support/browser';
 import { browserStage } from '../support/browser-stage';
 import { device, makePatient, prescribe } from '../support/clinic';
+import { eventually } from '../support/record';
 
 /** What does not depend on the machine: bytes of a page, and how many elements it has. */
 const stage = browserStage();
@@ -118,16 +119,27 @@ it('sends the phone its day in less than 60 kB', async () => {
 it('asks for a page when it is opened, and for none before', async () => {
   const id = await followed('Quay quiet');
   const page = await stage.open(`/patients/${id}/plan`);
-  await page.locator(`a[href="/patients/${id}/follow"]`).click();
+  const link = `a[href="/patients/${id}/follow"]`;
+  // Before it is awake it is a link as any other, and loads the page as a whole.
+  await page.waitForFunction(
+    (selector) =>
+      Object.keys(document.querySelector(selector) ?? {}).some((key) => key.startsWith('__react')),
+    {},
+    link,
+  );
+  await page.locator(link).click();
   await page.waitForFunction((path) => location.pathname === path, {}, `/patients/${id}/follow`);
   await says(page, 'Quay quiet');
-  const asked = await page.evaluate(() =>
-    performance
-      .getEntriesByType('resource')
-      .map(({ name }) => new URL(name))
-      .filter(({ searchParams }) => searchParams.has('_rsc'))
-      .map(({ pathname }) => pathname),
-  );
-  expect(asked).toEqual([`/patients/${id}/follow`]);
+  // What was asked for is told once its answer has come to its end.
+  await eventually(async () => {
+    const asked = await page.evaluate(() =>
+      performance
+        .getEntriesByType('resource')
+        .map(({ name }) => new URL(name))
+        .filter(({ searchParams }) => searchParams.has('_rsc'))
+        .map(({ pathname }) => pathname),
+    );
+    expect(asked).toEqual([`/patients/${id}/follow`]);
+  });
   expect(page.problems).toEqual([]);
 }, 300_000);
