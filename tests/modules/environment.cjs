@@ -1,5 +1,6 @@
 const { TestEnvironment } = require('jest-environment-node');
 const { ModuleMocker } = require('jest-mock');
+const { endAsyncStorages } = require('./async-storages.cjs');
 const { standsAlone } = require('./lent.cjs');
 
 /** One for each project in a worker. */
@@ -43,6 +44,7 @@ class KeptEnvironment extends TestEnvironment {
   }
 
   async teardown() {
+    endAsyncStorages();
     if (!this.globals) return super.teardown();
     this.fakeTimers.dispose();
     this.fakeTimersModern.dispose();

@@ -1,4 +1,5 @@
 const Runtime = require('jest-runtime').default;
+const { compileOnce } = require('./compiled.cjs');
 const { standsAlone, isLent } = require('./lent.cjs');
 
 /** Where the lines of a lent module came from stands with its lender. */
@@ -25,6 +26,7 @@ class LendingRuntime extends Runtime {
     super(config, environment, ...rest);
     const [testPath, globalConfig] = rest.slice(-2);
     if (standsAlone(testPath, globalConfig)) return;
+    compileOnce(this.executor, () => environment.getVmContext());
     this.lender = lenders.get(config.id) ?? new Runtime(config, environment, ...rest);
     lenders.set(config.id, this.lender);
     this.transformCache.sourceMaps = new SourceMaps(this.lender);

@@ -1,10 +1,11 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { sql } from 'drizzle-orm';
+import { inArray, sql } from 'drizzle-orm';
 import { closeDatabase } from '@/db';
 import { read } from '@/db/door';
 import { auditEvent } from '@/db/schema';
-import { ROOT, type TestServer, startTestServer } from '../support/server';
+import { ownDomain } from '../support/clinic';
+import { ROOT, type TestServer, sharedServer } from '../support/server';
 import { PAGES } from './pages-table';
 import { ROUTES } from './routes-table';
 import { EVERYBODY, type Identity, MEMBERS, NAME, makeWorld, world } from './world';
@@ -16,14 +17,11 @@ import { EVERYBODY, type Identity, MEMBERS, NAME, makeWorld, world } from './wor
 let server: TestServer;
 
 beforeAll(async () => {
-  server = await startTestServer();
-  await makeWorld(server.data);
+  server = sharedServer();
+  await makeWorld(server.data, null, ownDomain);
 }, 900_000);
 
-afterAll(async () => {
-  closeDatabase();
-  await server?.close();
-});
+afterAll(() => closeDatabase());
 
 function filesNamed(name: string): string[] {
   return readdirSync(join(ROOT, 'src/app'), { recursive: true })
@@ -50,8 +48,14 @@ async function call(route: string, who: Identity, headers: Record<string, string
   });
 }
 
+/** Events of the two clinics; others use the server too. */
 async function auditCount(): Promise<number> {
-  const rows = await read((db) => db.select({ n: sql<number>`count(*)` }).from(auditEvent));
+  const rows = await read((db) =>
+    db
+      .select({ n: sql<number>`count(*)` })
+      .from(auditEvent)
+      .where(inArray(auditEvent.clinicId, world.clinicIds)),
+  );
   return rows[0]?.n ?? -1;
 }
 

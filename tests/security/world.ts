@@ -61,6 +61,7 @@ export const NAME = 'Wrasse Pelorus';
 /** Who walks, and what the routes are aimed at; filled before the walk. */
 export const world = {
   ids: {} as Record<Identity, string>,
+  clinicIds: [] as readonly string[],
   patientId: '',
   programmeId: '',
   lineage: '',
@@ -91,14 +92,18 @@ export const world = {
  * Two clinics, everybody in them, and a visit of the first clinic's patient.
  *
  * @param clock to go by; the real one unless it is given
+ * @param domain of a clinic's addresses; of their own where others use the database too
  */
 export async function makeWorld(
   folder: string,
   clock: (() => number) | null = null,
+  domain: () => string | undefined = () => undefined,
 ): Promise<void> {
   setClock(clock);
   await useDatabase(folder);
-  const [clinic, other] = [await makeClinic('harbour'), await makeClinic('inland')];
+  const clinic = await makeClinic('harbour', domain());
+  const other = await makeClinic('inland', domain());
+  world.clinicIds = [clinic.id, other.id];
   const lead = await member(clinic.emails.lead);
   const practitioner = await member(clinic.emails.practitioner);
   const assistant = await member(clinic.emails.assistant);
