@@ -1,8 +1,9 @@
-import { type Client, createClient } from '@libsql/client';
+import { type Client, type InValue, createClient } from '@libsql/client';
 import { type SQL, sql } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
 import { type LibSQLDatabase, drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { SQLiteAsyncDialect } from 'drizzle-orm/sqlite-core';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { isMainThread } from 'node:worker_threads';
@@ -11,6 +12,7 @@ import { guard as guardTable } from './schema';
 import { roomInTurn } from './turn';
 import { marksSoFar, refuseMarked } from './unreadable';
 import { processWide } from './process-wide';
+import { FileClient, pathOfFile } from './file-client';
 
 /**
  * The one door to the database. Two properties of the client make it necessary: after one
@@ -71,12 +73,6 @@ export function databaseKey(
   return key;
 }
 
-/**
- * A file answers while it is asked, so that queries asked at once gain nothing by a connection each: they
- * would read the schema and, after every write, their pages anew.
- */
-const ONE_CONNECTION = { concurrency: 1 };
-
 function house(): House {
   const open = kept.value;
   if (open) return open;
@@ -86,18 +82,24 @@ function house(): House {
     if (isMainThread) process.umask(0o077);
     mkdirSync(dirname(url.slice('file:'.length)), { recursive: true, mode: 0o700 });
   }
-  const authToken = process.env.DATABASE_AUTH_TOKEN;
-  const encryptionKey = url.startsWith('file:') ? databaseKey() : undefined;
-  const client = createClient({
-    url,
-    timeout: WAIT_MS,
-    ...(url.startsWith('file:') ? ONE_CONNECTION : {}),
-    ...(authToken ? { authToken } : {}),
-    ...(encryptionKey ? { encryptionKey } : {}),
-  });
+  const client = clientOf(url);
   const made = { client, db: drizzle(client), queue: Promise.resolve() };
   kept.value = made;
   return made;
+}
+
+/** A file's own client, which keeps its statements; the usual one for any other database. */
+function clientOf(url: string): Client {
+  const encryptionKey = url.startsWith('file:') ? databaseKey() : undefined;
+  const path = pathOfFile(url);
+  if (path !== null) return new FileClient(path, { timeout: WAIT_MS, encryptionKey });
+  const authToken = process.env.DATABASE_AUTH_TOKEN;
+  return createClient({
+    url,
+    timeout: WAIT_MS,
+    ...(authToken ? { authToken } : {}),
+    ...(encryptionKey ? { encryptionKey } : {}),
+  });
 }
 
 /** For reading. All writing goes through `write`. */
@@ -265,11 +267,18 @@ export async function migrateDatabase(
   });
 }
 
+const DIALECT = new SQLiteAsyncDialect();
+
 /** Rows of a question about the database itself: its pages, its tables. */
 export async function rowsOf(query: SQL): Promise<readonly Readonly<Record<string, unknown>>[]> {
   return inQueue(async () => {
     try {
-      return await house().db.all<Record<string, unknown>>(query);
+      const { sql: text, params } = DIALECT.sqlToQuery(query);
+      const { columns, rows } = await house().client.execute({
+        sql: text,
+        args: params as InValue[],
+      });
+      return rows.map((row) => Object.fromEntries(columns.map((column, at) => [column, row[at]])));
     } catch (error) {
       throw cleanError(error);
     }

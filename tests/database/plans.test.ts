@@ -1,37 +1,7 @@
 import { eventOf } from '../support/record';
-import type * as LibSql from '@libsql/client';
-import type { Client, InArgs, InStatement } from '@libsql/client';
-
-/** Every statement of the process, with how often it ran. */
-const statements = new Map<string, InArgs>();
-
-jest.mock('@libsql/client', () => {
-  const real = jest.requireActual<typeof LibSql>('@libsql/client');
-  return {
-    ...real,
-    createClient: (config: Parameters<typeof real.createClient>[0]): Client => {
-      const client = real.createClient(config);
-      const note = (one: InStatement) => {
-        if (typeof one !== 'string') statements.set(one.sql, one.args ?? []);
-      };
-      const execute: (one: InStatement) => ReturnType<Client['execute']> =
-        client.execute.bind(client);
-      client.execute = (one: InStatement) => {
-        note(one);
-        return execute(one);
-      };
-      const batch = client.batch.bind(client);
-      client.batch = (all: InStatement[], mode) => {
-        all.forEach(note);
-        return batch(all, mode);
-      };
-      return client;
-    },
-  };
-});
-
-import { createClient } from '@libsql/client';
+import { type Client, type InArgs, type InStatement, createClient } from '@libsql/client';
 import { databaseUrl, optimizeDatabase, patientById, patientsAfter } from '@/db';
+import { processWide } from '@/db/process-wide';
 import type { PatientHere } from '@/server/access';
 import { fileHeader } from '@/server/follow/file-header';
 import { shownProposals } from '@/server/follow/proposals';
@@ -50,6 +20,28 @@ import { screenStep } from '@/server/visit/screen-step';
 import { teachStep } from '@/server/visit/teaching';
 import { device, makePatient, prescribe } from '../support/clinic';
 import { databaseStage } from '../support/stage';
+
+/** Every statement that the process has asked since they were cleared, with the values it asked with. */
+const statements = new Map<string, InArgs>();
+
+/** Notes what reaches the client behind the door. */
+function noteStatements(): void {
+  const client = processWide<{ client: Client }>('database').value?.client;
+  if (!client) throw new Error('no database is open');
+  const note = (one: InStatement) => {
+    if (typeof one !== 'string') statements.set(one.sql, one.args ?? []);
+  };
+  const execute: (one: InStatement) => ReturnType<Client['execute']> = client.execute.bind(client);
+  client.execute = (one: InStatement) => {
+    note(one);
+    return execute(one);
+  };
+  const batch = client.batch.bind(client);
+  client.batch = (all: InStatement[], mode) => {
+    all.forEach(note);
+    return batch(all, mode);
+  };
+}
 
 /**
  * How the database finds what pages and posts ask for, at a size where it shows: one patient's page
@@ -110,6 +102,7 @@ async function fillClinic(patientId: string): Promise<void> {
 }
 
 beforeAll(async () => {
+  noteStatements();
   const { practitioner } = stage;
   const patientId = await makePatient(practitioner);
   await prescribe(practitioner, patientId, [
