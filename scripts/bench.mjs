@@ -85,6 +85,7 @@ try {
     (core.evaluate / core.evaluatePlain).toFixed(1),
   );
   for (const [name, plain] of [
+    ['beside the same rows over our own client', core.evaluateKept],
     ['beside its own statements, which put lines and days together', core.evaluateOwn],
     ['beside the days alone', core.evaluateDays],
   ])
@@ -94,6 +95,12 @@ try {
     `${core.strips.toFixed(0)} ms`,
     `${core.stripsPlain.toFixed(0)} ms reading and parsing the same rows`,
     (core.strips / core.stripsPlain).toFixed(1),
+  );
+  row(
+    'beside the same rows over our own client',
+    '',
+    `${core.stripsKept.toFixed(1)} ms`,
+    (core.strips / core.stripsKept).toFixed(1),
   );
   row('a course of twelve weeks judged, as the worker does', `${core.course.toFixed(1)} ms`);
   row('the verdicts on that year, in the worker', `${core.judged.toFixed(0)} ms`);

@@ -23,6 +23,7 @@ import { BATCHES } from '@/server/periods';
 import { followOf } from '@/server/follow/strips';
 import { rowsFor } from '@/server/follow/triage';
 import { morningList } from '@/server/morning-list';
+import { bareClients } from './bare';
 import { proposalCosts } from './proposals';
 import { memberFor } from '../demo/simulate';
 import { diary } from '../verdicts/generator';
@@ -187,13 +188,13 @@ const YEAR_ROUNDS = 25;
 /** One patient's year of strips, and its verdicts, beside the plain loop they need. */
 async function yearCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: string) {
   const { clinicId } = lead;
-  const client = createClient({ url: databaseUrl() });
+  const { usual, kept } = bareClients();
   let began = performance.now();
   const patient = await patientById(clinicId, yearId);
   if (!patient) throw new Error('no year');
   const strips: number[] = [];
   const judged: number[] = [];
-  const plain: number[] = [];
+  const plain = { usual: [] as number[], kept: [] as number[] };
   for (let round = 0; round < YEAR_ROUNDS; round += 1) {
     began = performance.now();
     const follow = await followOf(lead, patient);
@@ -204,21 +205,23 @@ async function yearCosts(lead: Awaited<ReturnType<typeof memberFor>>, yearId: st
       follow.seams.map(({ date }) => date),
     );
     judged.push(performance.now() - began);
-    began = performance.now();
-    const { rows } = await client.execute({
-      sql: 'SELECT done, report FROM day_done WHERE clinic_id = ? AND patient_id = ?',
-      args: [clinicId, yearId],
-    });
-    for (const row of rows) {
-      JSON.parse(row.done as string);
-      JSON.parse(row.report as string);
+    for (const [name, client] of Object.entries({ usual, kept })) {
+      began = performance.now();
+      const { columns, rows } = await client.execute({
+        sql: 'SELECT done, report FROM day_done WHERE clinic_id = ? AND patient_id = ?',
+        args: [clinicId, yearId],
+      });
+      for (const row of rows)
+        for (let at = 0; at < columns.length; at += 1) JSON.parse(row[at] as string);
+      plain[name as keyof typeof plain].push(performance.now() - began);
     }
-    plain.push(performance.now() - began);
   }
-  client.close();
+  usual.close();
+  kept.close();
   return {
     strips: median(strips),
-    stripsPlain: median(plain),
+    stripsPlain: median(plain.usual),
+    stripsKept: median(plain.kept),
     judged: median(judged),
   };
 }

@@ -1,14 +1,9 @@
 import { median } from 'd3';
-import {
-  type Client,
-  type InStatement,
-  type ResultSet,
-  type Row,
-  createClient,
-} from '@libsql/client';
+import type { Client, InStatement, ResultSet, Row } from '@libsql/client';
 import { outlook } from '@/core/outlook';
 import { type ClinicId, type LocalDate, addDays } from '@/core/units';
-import { type Patient, databaseUrl, patientById } from '@/db';
+import { type Patient, patientById } from '@/db';
+import { processWide } from '@/db/process-wide';
 import {
   OUTLOOK_DAYS,
   READ_KINDS,
@@ -17,15 +12,16 @@ import {
   limitsOf,
 } from '@/server/follow/outlook';
 import { todayOf } from '@/server/programme-facts';
+import { bareClients } from './bare';
 
 const PATIENTS = 1000;
 /** So many are read at once, as the background does. */
 const AT_ONCE = 200;
 const ROUNDS = 7;
 
-/** All proposals of 1,000 patients, in milliseconds, beside three ways of reading their rows; medians. */
+/** All proposals of 1,000 patients, in milliseconds, beside four ways of reading their rows; medians. */
 export async function proposalCosts(clinicId: ClinicId) {
-  const client = createClient({ url: databaseUrl() });
+  const { usual: client, kept } = bareClients();
   const { rows } = await client.execute({
     // By the number of the copy, so that every story is among them.
     sql: 'SELECT id FROM patient WHERE clinic_id = ? ORDER BY id LIMIT ?',
@@ -56,6 +52,11 @@ export async function proposalCosts(clinicId: ClinicId) {
         for (const statement of plainly(clinicId, batch, from))
           parseRows((await client.execute(statement)).rows);
     },
+    async evaluateKept() {
+      for (const batch of batches)
+        for (const statement of plainly(clinicId, batch, from))
+          parseRows((await kept.execute(statement)).rows);
+    },
     async evaluateOwn() {
       for (const statement of own) parseRows((await client.execute(statement)).rows);
     },
@@ -64,7 +65,7 @@ export async function proposalCosts(clinicId: ClinicId) {
         parseRows((await client.execute(theirDays(clinicId, batch, from))).rows);
     },
   };
-  const own = await statementsOf(client, async () => {
+  const own = await statementsOf(async () => {
     for (const batch of batches) await followRecords(clinicId, batch, from, today);
   });
   const names = Object.keys(ways) as (keyof typeof ways)[];
@@ -76,11 +77,13 @@ export async function proposalCosts(clinicId: ClinicId) {
       times.get(name)?.push(performance.now() - began);
     }
   client.close();
+  kept.close();
   const cost = (name: keyof typeof ways) => median(times.get(name) ?? []) ?? Number.NaN;
   return {
     proposals,
     evaluate: cost('evaluate'),
     evaluatePlain: cost('evaluatePlain'),
+    evaluateKept: cost('evaluateKept'),
     evaluateOwn: cost('evaluateOwn'),
     evaluateDays: cost('evaluateDays'),
   };
@@ -125,7 +128,9 @@ function theirDays(clinicId: ClinicId, patients: readonly Patient[], from: Local
 }
 
 /** Every statement that a job asks of the database, to be asked again by itself. */
-async function statementsOf(client: Client, job: () => Promise<void>): Promise<InStatement[]> {
+async function statementsOf(job: () => Promise<void>): Promise<InStatement[]> {
+  const client = processWide<{ client: Client }>('database').value?.client;
+  if (!client) throw new Error('no database is open');
   const all = Object.getPrototypeOf(client) as {
     execute: (this: Client, statement: InStatement) => Promise<ResultSet>;
   };
