@@ -1,6 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import {
   type Client,
   type InArgs,
@@ -47,6 +49,7 @@ describe('a value', () => {
     ['a whole number', 42],
     ['a negative one', -7],
     ['the largest whole number', Number.MAX_SAFE_INTEGER],
+    ['the lowest', -Number.MAX_SAFE_INTEGER],
     ['a fraction', 0.1],
     ['a text', 'Größe 🎐'],
     ['an empty text', ''],
@@ -56,6 +59,7 @@ describe('a value', () => {
     ['a large integer', 9_007_199_254_740_991n],
     ['bytes', Buffer.from([0, 1, 255])],
     ['no bytes', Buffer.alloc(0)],
+    ['bytes without more', new Uint8Array([7, 0, 9]).buffer],
   ] as const;
 
   it.each(values)('%s comes back as the usual client gives it', async (_, value) => {
@@ -86,6 +90,13 @@ describe('a value', () => {
     ];
     expect(here).toBeInstanceOf(Error);
     expect((here as Error).name).toBe((there as Error).name);
+  });
+
+  it('may be the largest and the lowest integer of 64 bits', async () => {
+    for (const value of [2n ** 63n - 1n, -(2n ** 63n)])
+      expect((await ours.execute({ sql: 'SELECT typeof(?)', args: [value] })).rows).toEqual([
+        ['integer'],
+      ]);
   });
 
   it('too large for a number is refused, not rounded', async () => {
@@ -131,8 +142,8 @@ it.each([0, 1, 99, 100, 101, 200, 250])('reads all of %d rows, again and again',
 });
 
 it('keeps columns of the same name apart', async () => {
-  const { columns, rows } = await ours.execute('SELECT 1 AS id, 2 AS id');
-  expect([columns, rows]).toEqual([['id', 'id'], [[1, 2]]]);
+  const { columns, rows, rowsAffected } = await ours.execute('SELECT 1 AS id, 2 AS id');
+  expect([columns, rows, rowsAffected]).toEqual([['id', 'id'], [[1, 2]], 0]);
 });
 
 describe('a kept statement', () => {
@@ -235,7 +246,40 @@ describe('a batch', () => {
     expect((await ours.execute('PRAGMA foreign_keys')).rows).toEqual([[1]]);
     const loose = await thrownBy(ours.execute('INSERT INTO part VALUES (7)'));
     expect(loose).toMatchObject({ code: 'SQLITE_CONSTRAINT' });
+    // What others refer to may be made anew.
+    await ours.batch([add(7, 'seven'), 'INSERT INTO part VALUES (7)']);
+    const anew = ['DROP TABLE thing', 'CREATE TABLE thing (id INTEGER PRIMARY KEY, name TEXT)'];
+    expect(await thrownBy(ours.batch(anew))).toBeInstanceOf(LibsqlError);
+    await ours.migrate(anew);
+    expect(await namesIn(theirs)).toEqual([]);
   });
+});
+
+/** Only where nobody else has the file open, its journal is put away. */
+async function isAlone(): Promise<boolean> {
+  const { rows } = await theirs.execute('PRAGMA journal_mode = DELETE').catch(() => ({ rows: [] }));
+  return rows[0]?.[0] === 'delete';
+}
+
+/** The engine lets a connection go with the last of its statements, which memory is tidied of. */
+async function untilAlone(): Promise<void> {
+  setFlagsFromString('--expose-gc');
+  const tidyUp = runInNewContext('gc') as () => void;
+  for (let tries = 0; !(await isAlone()); tries += 1) {
+    if (tries === 200) throw new Error('somebody has the file open still');
+    tidyUp();
+    await new Promise((resolve) => setTimeout(resolve, 10));
+  }
+}
+
+it('lets the file go as it is closed, and the connection of before as it takes another', async () => {
+  await ours.execute(add(1, 'one'));
+  await namesIn(ours);
+  expect(await isAlone()).toBe(false);
+  ours.reconnect();
+  await namesIn(ours);
+  ours.close();
+  await untilAlone();
 });
 
 it('answers nobody once it is closed, and again once it is opened anew', async () => {

@@ -44,19 +44,13 @@ export class FileClient implements Client {
   #connection: Database.Database;
   #statements: KeptStatements;
 
-  /** @throws Error when the file cannot be opened, LibsqlError when not with this key */
+  /** @throws Error when the file cannot be opened; what is no database, or has another key, fails when asked */
   constructor(
     private readonly path: string,
     private readonly options: FileOptions,
   ) {
     this.#connection = this.#opened();
     this.#statements = new KeptStatements(this.#connection);
-    try {
-      this.#answer({ sql: 'SELECT 1', args: [] });
-    } catch (error) {
-      this.close();
-      throw error;
-    }
   }
 
   async execute(asked: InStatement, args?: InArgs): Promise<ResultSet> {
