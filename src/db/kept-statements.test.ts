@@ -4,12 +4,14 @@ import { KeptStatements } from './kept-statements';
 /** A connection that notes what it has been given to read. */
 function connection() {
   const read: string[] = [];
+  const raw = jest.fn();
+  const safeIntegers = jest.fn();
   const prepare = (sql: string) => {
     read.push(sql);
     const statement = {
       reader: /^select/i.test(sql),
-      safeIntegers: jest.fn(),
-      raw: jest.fn(),
+      safeIntegers,
+      raw,
       columns: () => [
         { name: 'n', type: 'INTEGER' },
         { name: 'm', type: null },
@@ -17,7 +19,12 @@ function connection() {
     };
     return statement as unknown as Database.Statement;
   };
-  return { read, kept: new KeptStatements({ prepare } as unknown as Database.Database) };
+  return {
+    read,
+    raw,
+    safeIntegers,
+    kept: new KeptStatements({ prepare } as unknown as Database.Database),
+  };
 }
 
 it.each([
@@ -46,17 +53,17 @@ it.each(['PRAGMA optimize', 'VACUUM INTO ?', 'ANALYZE patient', 'CREATE TABLE a 
 );
 
 it('tells columns of what answers rows, and none of what does not', () => {
-  const { kept } = connection();
+  const { kept, raw, safeIntegers } = connection();
+  const none = kept.prepared('INSERT INTO a VALUES (1)');
+  expect([none.columns, none.types]).toEqual([null, []]);
+  expect(raw).not.toHaveBeenCalled();
   const rows = kept.prepared('SELECT 1');
   expect([rows.columns, rows.types]).toEqual([
     ['n', 'm'],
     ['INTEGER', ''],
   ]);
-  expect(rows.statement.raw).toHaveBeenCalledWith(true);
-  expect(rows.statement.safeIntegers).toHaveBeenCalledWith(true);
-  const none = kept.prepared('INSERT INTO a VALUES (1)');
-  expect([none.columns, none.types]).toEqual([null, []]);
-  expect(none.statement.raw).not.toHaveBeenCalled();
+  expect(raw.mock.calls).toEqual([[true]]);
+  expect(safeIntegers.mock.calls).toEqual([[true], [true]]);
 });
 
 it('reads anew what it was to forget', () => {
