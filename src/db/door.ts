@@ -88,6 +88,12 @@ function house(): House {
   return made;
 }
 
+/**
+ * For a file that the usual client is asked for: queries asked at once gain nothing by a connection each,
+ * since a file answers while it is asked.
+ */
+const ONE_CONNECTION = { concurrency: 1 };
+
 /** A file's own client, which keeps its statements; the usual one for any other database. */
 function clientOf(url: string): Client {
   const encryptionKey = url.startsWith('file:') ? databaseKey() : undefined;
@@ -97,6 +103,7 @@ function clientOf(url: string): Client {
   return createClient({
     url,
     timeout: WAIT_MS,
+    ...(url.startsWith('file:') ? ONE_CONNECTION : {}),
     ...(authToken ? { authToken } : {}),
     ...(encryptionKey ? { encryptionKey } : {}),
   });
