@@ -6,6 +6,9 @@ export async function register(): Promise<void> {
   await prepareServer();
   // Called by what ends the server (scripts/serve/ending.mjs).
   processWide<typeof closeServer>('last').value = closeServer;
+  // Asked by what stands before the framework (scripts/serve/events.mjs).
+  const { answerEvents } = await import('@/server/patient/events');
+  processWide<typeof answerEvents>('events').value = answerEvents;
   const { startOutbox } = await import('@/server/patient/outbox');
   startOutbox();
   const { startTriage } = await import('@/server/follow/refresh');

@@ -4,6 +4,7 @@ import next from 'next';
 import { bodyRefusal, refuse } from './body-limit.mjs';
 import { boundConnections, boundTimes } from './connections.mjs';
 import { endWhenTold } from './ending.mjs';
+import { answerEvents } from './events.mjs';
 import { logged } from './log.mjs';
 import { isNoPath } from './request-fault.mjs';
 import { listenFault, listeningHost, startFault } from './start-faults.mjs';
@@ -42,11 +43,8 @@ server.on('request', (request, response) => {
     }),
   );
 });
-/** The answer to events is a few ids, and two hundred phones ask at once. */
-const ALWAYS_SMALL = '/api/v1/patient/events';
 const compress = compression({
   filter(request, response) {
-    if (request.url === ALWAYS_SMALL) return false;
     // The framework hands a handler's type over as a list, which the package does not know.
     const type = response.getHeader('content-type');
     if (Array.isArray(type)) response.setHeader('content-type', type.join());
@@ -75,6 +73,7 @@ async function answer(request, response) {
       : bodyRefusal(request);
   if (refusal) return refuse(response, refusal);
   request.headers['x-client-address'] = clientAddress(request);
+  if (await answerEvents(request, response)) return;
   await new Promise((resolve) => compress(request, response, resolve));
   await fixed(request, response, () => handle(request, response));
 }

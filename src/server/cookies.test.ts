@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server';
-import { type CookieKind, clearCookie, cookieOf, renewCookies, setCookie } from './cookies';
+import { type CookieKind, clearCookie, cookieOf, jarOf, renewCookies, setCookie } from './cookies';
 
 const jar = (values: Readonly<Record<string, string>>) => ({
   get: (name: string) => {
@@ -65,5 +65,34 @@ describe('what a browser keeps', () => {
     const ended = given((response) => clearCookie(response, 'member'));
     expect(ended.map((one) => one.split('=')[0])).toEqual(['__Host-dl_member', 'dl_member']);
     expect(ended.every((one) => one.includes('Max-Age=0'))).toBe(true);
+  });
+});
+
+describe('a jar of a head that no framework has read', () => {
+  it('finds a cookie by its whole name, wherever it stands', () => {
+    const jar = jarOf('other=1; dl_patient=4fQ-_x; dl_member=m');
+    expect(jar.get('dl_patient')).toEqual({ value: '4fQ-_x' });
+    expect(jar.get('dl_member')).toEqual({ value: 'm' });
+    expect(jar.get('patient')).toBeUndefined();
+    expect(jar.get('dl_')).toBeUndefined();
+    expect(jarOf('a=1;b=2').get('b')).toEqual({ value: '2' });
+    expect(jarOf('a=b=c').get('a')).toEqual({ value: 'b=c' });
+    expect(jarOf('a=').get('a')).toEqual({ value: '' });
+  });
+
+  it('holds nothing where there is no head', () => {
+    expect(jarOf(null).get('dl_patient')).toBeUndefined();
+    expect(jarOf('').get('dl_patient')).toBeUndefined();
+  });
+
+  it('gives the last of two of a name, as the framework does', () => {
+    expect(jarOf('a=1; a=2').get('a')).toEqual({ value: '2' });
+  });
+
+  it('is read by kind as a browser brings it over https, or did before', () => {
+    over('https://clinic.example');
+    expect(cookieOf(jarOf('dl_patient=old; __Host-dl_patient=bound'), 'patient')).toBe('bound');
+    expect(cookieOf(jarOf('dl_patient=old'), 'patient')).toBe('old');
+    expect(cookieOf(jarOf('dl_member=m'), 'patient')).toBeUndefined();
   });
 });

@@ -28,6 +28,20 @@ function nameOf(kind: CookieKind): string {
 
 type Jar = { readonly get: (name: string) => { readonly value: string } | undefined };
 
+/**
+ * The cookies of a head, where no framework has read them. Ours hold nothing that would have to be decoded.
+ *
+ * @param header a Cookie header, such as "dl_patient=4fQ…; other=1"
+ */
+export function jarOf(header: string | null): Jar {
+  return {
+    get: (name) => {
+      const pair = (header ?? '').split(/; */).findLast((one) => one.startsWith(`${name}=`));
+      return pair === undefined ? undefined : { value: pair.slice(name.length + 1) };
+    },
+  };
+}
+
 /** What a browser brought of a kind; also under the plain name, by which older phones know it. */
 export function cookieOf(jar: Jar, kind: CookieKind): string | undefined {
   return (jar.get(nameOf(kind)) ?? jar.get(KEPT[kind].name))?.value;

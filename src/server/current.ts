@@ -2,10 +2,11 @@ import { PERIODS_MS } from './periods';
 import 'server-only';
 import { cookies } from 'next/headers';
 import { cache } from 'react';
-import { memberBySession, patientByDevice, touchDevice, touchMemberSession, write } from '@/db';
-import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from './access';
+import { memberBySession, touchMemberSession, write } from '@/db';
+import { type PatientHere, type SignedIn, signedInOf } from './access';
 import { now } from './clock';
 import { cookieOf } from './cookies';
+import { patientOn } from './patient/on-device';
 import { hashToken } from './secrets';
 
 /** The member signed in on this browser; null when nobody is. Read once per request. */
@@ -22,15 +23,6 @@ export const currentMember = cache(async (): Promise<SignedIn | null> => {
 });
 
 /** The patient whose link was opened on this device; null when none was, or it was revoked. */
-export const currentPatient = cache(async (): Promise<PatientHere | null> => {
-  const token = cookieOf(await cookies(), 'patient');
-  if (!token) return null;
-  const tokenHash = hashToken(token);
-  const at = now();
-  const found = await patientByDevice(tokenHash, at);
-  if (!found) return null;
-  const { lastSeenAt } = found;
-  if (lastSeenAt === null || at - lastSeenAt > PERIODS_MS.deviceTouched)
-    await write(() => [touchDevice(tokenHash, at)]);
-  return patientHereOf(found, tokenHash);
-});
+export const currentPatient = cache(async (): Promise<PatientHere | null> =>
+  patientOn(cookieOf(await cookies(), 'patient')),
+);

@@ -7,6 +7,7 @@ import { type PatientHere, type SignedIn, roleSuffices } from './access';
 import { publicOrigin } from './address';
 import { AT_HAND_HEADER, checkAtHand } from './at-hand';
 import { currentMember, currentPatient } from './current';
+import type { PlainAnswer, PostOfEvents } from './patient/events';
 import { readersLanguage } from './patient/words';
 import {
   FACTOR_FIRST,
@@ -18,6 +19,7 @@ import {
   logFailure,
   sayRefusal,
 } from './problem';
+import { NO_STORE, checkIsRecord, checkOrigin, checked, recordOf, tooLarge } from './sent';
 
 type Who = Role | 'patient' | 'anyone';
 type ActorOf<W extends Who> = W extends 'anyone'
@@ -75,10 +77,8 @@ async function recordIn<S extends z.ZodType>(
   schema: S,
   limit: number,
 ): Promise<z.infer<S>> {
-  if (!typeOf(request).startsWith('application/json'))
-    throw new Problem(415, 'This was not sent as a form of ours.');
-  const say = `This is too large (at most ${Math.round(limit / 1024)} kB). Nothing was saved.`;
-  return checked(schema, jsonOf(await readBytes(request, limit, say)));
+  checkIsRecord(request.headers, limit);
+  return recordOf(schema, await readBytes(request, limit, tooLarge(limit)));
 }
 
 type FileAnswer = {
@@ -126,7 +126,7 @@ export function bytesHandler<W extends Who, S extends z.ZodType>(options: BytesO
       const actor = await actorFor(options.who);
       const { searchParams } = new URL(request.url);
       const query = checked(options.query, Object.fromEntries(searchParams));
-      const bytes = await readBytes(request, options.limit, options.tooLarge);
+      const bytes = await readBytes(request, options.limit, new Problem(413, options.tooLarge));
       await checkEpisode(actor, request, query);
       return options.run({ actor: actor as ActorOf<W>, query, bytes });
     });
@@ -152,6 +152,18 @@ export function patientFormHandler(options: {
     });
 }
 
+/** A write that is answered without the framework where that can be, here behind it. */
+export function plainHandler(answer: (asked: PostOfEvents) => Promise<PlainAnswer>) {
+  return async (request: Request): Promise<Response> => {
+    const { status, headers, body } = await answer({
+      head: request.headers,
+      bytes: (limit, refusal) => readBytes(request, limit, refusal),
+      hasLeft: () => request.signal.aborted,
+    });
+    return new Response(body, { status, headers });
+  };
+}
+
 /** Answers a write of our own pages: its value, or why it was not carried out. */
 async function answering(
   request: Request,
@@ -159,7 +171,7 @@ async function answering(
   work: () => Promise<Answer>,
 ): Promise<NextResponse> {
   try {
-    checkOrigin(request);
+    checkOrigin(request.headers, publicOrigin(request));
     await roomInTurn();
     const answer = await work();
     if (answer.file) {
@@ -197,37 +209,6 @@ async function answering(
   }
 }
 
-function checked<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
-  const parsed = schema.safeParse(value);
-  if (parsed.success) return parsed.data;
-  const issue = parsed.error.issues[0];
-  const at = (issue?.path ?? []).map((key) => (typeof key === 'number' ? key : String(key)));
-  throw new Problem(400, issue?.message ?? 'Something in the form is not right.', at);
-}
-
-/** Also where the proxy, which says the same of pages, is passed by. */
-const NO_STORE = {
-  'Cache-Control': 'no-store',
-  'X-Content-Type-Options': 'nosniff',
-  'Referrer-Policy': 'no-referrer',
-  'Cross-Origin-Resource-Policy': 'same-origin',
-};
-
-/** A write must come from our own pages. */
-function checkOrigin(request: Request): void {
-  const origin = request.headers.get('origin');
-  const site = request.headers.get('sec-fetch-site');
-  const own =
-    origin === null
-      ? site === 'same-origin'
-      : origin === publicOrigin(request) || site === 'same-origin';
-  if (!own)
-    throw new Problem(
-      403,
-      'This request did not come from our own pages, so it was not carried out.',
-    );
-}
-
 async function actorFor(who: Who, factorless?: true): Promise<SignedIn | PatientHere | null> {
   if (who === 'anyone') return null;
   if (who === 'patient') {
@@ -255,13 +236,8 @@ async function checkEpisode(
 
 const OfPatient = z.object({ patientId: z.string() });
 
-function typeOf(request: Request): string {
-  return request.headers.get('content-type') ?? '';
-}
-
-async function readBytes(request: Request, limit: number, say: string): Promise<Buffer> {
-  const tooLarge = () => new Problem(413, say);
-  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
+async function readBytes(request: Request, limit: number, refusal: Error): Promise<Buffer> {
+  if (Number(request.headers.get('content-length') ?? 0) > limit) throw refusal;
   const reader = request.body?.getReader();
   const pieces: Uint8Array[] = [];
   let size = 0;
@@ -272,30 +248,9 @@ async function readBytes(request: Request, limit: number, say: string): Promise<
     size += value.byteLength;
     if (size > limit) {
       await reader.cancel();
-      throw tooLarge();
+      throw refusal;
     }
     pieces.push(value);
   }
   return Buffer.concat(pieces);
-}
-
-/**
- * A record as it was sent, without the character U+0000: the database ends a text there on reading, so
- * that what follows it would be lost.
- */
-function withoutNul(text: string): unknown {
-  // Only where it may be looked for at all: a reviver costs.
-  return /\\u0000/.test(text)
-    ? JSON.parse(text, (_, value: unknown) =>
-        typeof value === 'string' ? value.replaceAll('\u0000', '') : value,
-      )
-    : JSON.parse(text);
-}
-
-function jsonOf(bytes: Buffer): unknown {
-  try {
-    return withoutNul(bytes.toString('utf8'));
-  } catch {
-    throw new Problem(400, 'What was sent could not be read. Nothing was saved; try again.');
-  }
 }

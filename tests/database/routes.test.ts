@@ -61,6 +61,7 @@ async function call(
       method,
       headers: {
         origin: ORIGIN,
+        cookie: world.ids[who],
         ...(method === 'POST' && !file ? { 'content-type': 'application/json' } : {}),
         ...headers,
       },

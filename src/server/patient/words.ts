@@ -13,6 +13,7 @@ import {
 import type { PatientHere } from '../access';
 import { currentPatient } from '../current';
 import { languageAccepted, languageFor, languageOf } from '../languages';
+import { languageOn } from './on-device';
 
 /** The texts a page hands to what is drawn on it, with their language. */
 export type PageWords = { readonly words: CompiledWords; readonly language: string };
@@ -48,17 +49,16 @@ export async function documentLanguage(): Promise<string> {
 }
 
 /** The language of the patient on this device; of a stranger what their browser asks for. */
-export async function readersLanguage(): Promise<Language> {
-  try {
-    const here = await currentPatient();
-    return here ? languageFor(here.patient) : await strangersLanguage();
-  } catch {
-    // The record cannot be read: the refusal says so in English.
-    return ENGLISH;
-  }
+export function readersLanguage(): Promise<Language> {
+  return languageOn(currentPatient, accepted);
 }
 
 /** The language of somebody whose link is not open yet: what the browser asks for, where we have it. */
 export async function strangersLanguage(): Promise<Language> {
-  return languageAccepted((await headers()).get('accept-language'));
+  return languageAccepted(await accepted());
+}
+
+/** What the browser asks for. */
+async function accepted(): Promise<string | null> {
+  return (await headers()).get('accept-language');
 }

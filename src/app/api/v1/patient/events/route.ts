@@ -1,11 +1,5 @@
-import { EVENTS_BODY_LIMIT } from '@/core/adherence';
-import { EventsPosted } from '@/core/records';
-import { handler } from '@/server/handler';
-import { takeIn } from '@/server/take-in';
+import { plainHandler } from '@/server/handler';
+import { answerEvents } from '@/server/patient/events';
 
-export const POST = handler({
-  who: 'patient',
-  input: EventsPosted,
-  limit: EVENTS_BODY_LIMIT,
-  run: async ({ actor, input }) => ({ value: await takeIn(actor, input) }),
-});
+/** Where no server of ours stands before the framework, as with `npm run dev`. */
+export const POST = plainHandler(answerEvents);
