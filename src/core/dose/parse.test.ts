@@ -144,4 +144,19 @@ describe('mistakes are marked at their character', () => {
     const result = parseDose('3x10 3/week');
     expect(result.ok === false && result.expected).toEqual(['mon wed fri']);
   });
+
+  it.each([
+    [1, 'mon'],
+    [2, 'mon thu'],
+    [4, 'mon tue thu fri'],
+    [5, 'mon tue wed thu fri'],
+    [6, 'mon tue wed thu fri sat'],
+    [7, 'daily'],
+    // So many do not fit into a week: three, as most are given.
+    [8, 'mon wed fri'],
+    ['2-3', 'mon thu'],
+  ])('offers days for %s times a week', (times, days) => {
+    const result = parseDose(`3x10 ${times}/week`);
+    expect(result.ok === false && result.expected).toEqual([days]);
+  });
 });

@@ -174,6 +174,14 @@ describe('enough', () => {
     expect(session.state).toMatchObject({ mode: 'over', counting: null });
   });
 
+  it('in the first repetition of the first set asks too: none of it was finished', () => {
+    const session = playing('2x8-12 rest 30s');
+    session.until(() => session.segment?.kind === 'move');
+    session.pass(0.3);
+    session.act({ type: 'end set' });
+    expect(session.state.counting).toMatchObject({ set: 1, played: 0 });
+  });
+
   it('on one side leaves the other side to be done', () => {
     const session = playing('x10 each side');
     session.until(() => session.segment?.rep === 3);

@@ -17,6 +17,7 @@ import {
   waitingTriage,
   write,
 } from '@/db';
+import { afterAnswer } from '../after-answer';
 import { atMostEvery } from '../at-most-every';
 import { breather } from '../breathe';
 import { eachClinic } from '../each-clinic';
@@ -89,7 +90,7 @@ const LOOK_MS = 1_000;
  * Makes the rows ready for somebody who looks at the list. Who has an open alert is reckoned first, then
  * whoever has no row at this moment: who is written to meanwhile comes with the next look. Where many rows
  * are only past their time, as after midnight, nobody waits for them: they are shown as they were, and
- * reckoned in the background.
+ * reckoned in the background once they are shown.
  *
  * @returns how many are left
  */
@@ -104,7 +105,7 @@ export async function readyForLook(clinicId: ClinicId): Promise<number> {
     if (missing > 0) await reckonSurely(clinicId, await alarmedWithoutRow(clinicId, ALARMED));
     for (let done = 0; done < missing && performance.now() < until; done += FEW)
       await reckonSurely(clinicId, await patientsWithoutRow(clinicId, FEW));
-    void refreshBehind(clinicId);
+    afterAnswer(() => refreshBehind(clinicId));
   }
   return countWithoutTriage(clinicId, now());
 }
