@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { BackupProblem, makeBackup, makeKeyFile } from '@/backup';
-import { databaseKey } from '@/db';
+import { databaseKey, fileOfAddress } from '@/db';
 import { SECRET_OPTIONS, command, dataFolder, parseArgs, secretOf, urlOf } from './options';
 
 /**
@@ -27,7 +27,8 @@ command(async () => {
   }
   const data = dataFolder(values.data);
   const url = urlOf(data);
-  if (url.startsWith('file:') && !existsSync(url.slice('file:'.length)))
+  const kept = fileOfAddress(url);
+  if (kept !== null && !existsSync(kept))
     throw new BackupProblem('There is no database in this folder: --data DIR.');
   const { file, bytes, rows, removed } = await makeBackup({
     url,

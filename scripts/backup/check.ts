@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { BackupProblem, contentsOf } from '@/backup';
-import { closeDatabase, databaseKey } from '@/db';
+import { closeDatabase, databaseKey, fileOfAddress } from '@/db';
 import { checkRecord } from '@/server/check/record-check';
 import { command, dataFolder, parseArgs, urlOf } from './options';
 
@@ -10,8 +10,8 @@ command(async () => {
   const data = dataFolder(values.data);
   const url = urlOf(data);
   process.env.DATA_DIR = data;
-  if (url.startsWith('file:')) {
-    const file = url.slice('file:'.length);
+  const file = fileOfAddress(url);
+  if (file !== null) {
     if (!existsSync(file))
       throw new BackupProblem('There is no database in this folder: --data DIR.');
     const { tables } = await contentsOf(file, databaseKey());

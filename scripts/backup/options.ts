@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { type ParseArgsConfig, parseArgs } from 'node:util';
 import { BackupProblem, secretFrom } from '@/backup';
 import { StartRefused } from '@/db';
@@ -23,7 +24,7 @@ export const dataFolder = (given: string | undefined) => given ?? process.env.DA
 
 /** The database of a folder, or the one that DATABASE_URL names. */
 export const urlOf = (data: string) =>
-  process.env.DATABASE_URL ?? `file:${join(data, 'dry-lantern.db')}`;
+  process.env.DATABASE_URL ?? pathToFileURL(join(data, 'dry-lantern.db')).href;
 
 /** Runs a command; a fault is one sentence and a code that is not zero. */
 export function command(work: () => Promise<void>): void {

@@ -1,6 +1,7 @@
 import { type Client, createClient } from '@libsql/client';
 import { databaseUrl } from '@/db';
-import { FileClient, pathOfFile } from '@/db/file-client';
+import { plainFileOf } from '@/db/file-address';
+import { FileClient } from '@/db/file-client';
 
 /**
  * What reads rows as they stand: the usual client, which what is wanted was measured beside, and the
@@ -8,7 +9,7 @@ import { FileClient, pathOfFile } from '@/db/file-client';
  */
 export function bareClients(): { readonly usual: Client; readonly kept: Client } {
   const url = databaseUrl();
-  const path = pathOfFile(url);
+  const path = plainFileOf(url);
   if (path === null) throw new Error('the bench’s database is no file');
   return { usual: createClient({ url }), kept: new FileClient(path, { timeout: 20 }) };
 }

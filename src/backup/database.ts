@@ -1,6 +1,7 @@
 import { createClient, type Client, type InValue } from '@libsql/client';
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
+import { pathToFileURL } from 'node:url';
 import { BackupProblem } from './problem';
 
 /** What a copied database holds, kept beside it to be compared when it is restored. */
@@ -21,7 +22,7 @@ const PAGE = 500;
 
 /** A client of a file, encrypted with a key where one is given. */
 const fileClient = (file: string, key: string | undefined): Client =>
-  createClient({ url: `file:${file}`, ...(key ? { encryptionKey: key } : {}) });
+  createClient({ url: pathToFileURL(file).href, ...(key ? { encryptionKey: key } : {}) });
 
 async function tablesOf(client: Client): Promise<string[]> {
   const { rows } = await client.execute(

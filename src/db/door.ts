@@ -6,13 +6,15 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { SQLiteAsyncDialect } from 'drizzle-orm/sqlite-core';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { isMainThread } from 'node:worker_threads';
 import { DatabaseFailure, type GuardName, StartRefused, cleanError, isBusy } from './errors';
 import { guard as guardTable } from './schema';
 import { roomInTurn } from './turn';
 import { marksSoFar, refuseMarked } from './unreadable';
 import { processWide } from './process-wide';
-import { FileClient, pathOfFile } from './file-client';
+import { fileOfAddress, plainFileOf } from './file-address';
+import { FileClient } from './file-client';
 
 /**
  * The one door to the database. Two properties of the client make it necessary: after one
@@ -42,7 +44,8 @@ export function setPatience(milliseconds: number | null): void {
 /** DATABASE_URL, or a file in DATA_DIR (./data). */
 export function databaseUrl(environment: NodeJS.ProcessEnv = process.env): string {
   return (
-    environment.DATABASE_URL ?? `file:${join(environment.DATA_DIR ?? 'data', 'dry-lantern.db')}`
+    environment.DATABASE_URL ??
+    pathToFileURL(join(environment.DATA_DIR ?? 'data', 'dry-lantern.db')).href
   );
 }
 
@@ -77,10 +80,11 @@ function house(): House {
   const open = kept.value;
   if (open) return open;
   const url = databaseUrl();
-  if (url.startsWith('file:')) {
+  const file = fileOfAddress(url);
+  if (file !== null) {
     // Database and journals are this user's alone, however they come to be made.
     if (isMainThread) process.umask(0o077);
-    mkdirSync(dirname(url.slice('file:'.length)), { recursive: true, mode: 0o700 });
+    mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   }
   const client = clientOf(url);
   const made = { client, db: drizzle(client), queue: Promise.resolve() };
@@ -97,7 +101,7 @@ const ONE_CONNECTION = { concurrency: 1 };
 /** A file's own client, which keeps its statements; the usual one for any other database. */
 function clientOf(url: string): Client {
   const encryptionKey = url.startsWith('file:') ? databaseKey() : undefined;
-  const path = pathOfFile(url);
+  const path = plainFileOf(url);
   if (path !== null) return new FileClient(path, { timeout: WAIT_MS, encryptionKey });
   const authToken = process.env.DATABASE_AUTH_TOKEN;
   return createClient({

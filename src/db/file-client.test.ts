@@ -10,7 +10,7 @@ import {
   LibsqlError,
   createClient,
 } from '@libsql/client';
-import { FileClient, pathOfFile } from './file-client';
+import { FileClient } from './file-client';
 
 /** Checked beside the client it stands for (`@libsql/client`), on the same file. */
 let folder: string;
@@ -309,21 +309,4 @@ it('says at once when there is no such folder, or another key', async () => {
   const other = { timeout: 20, encryptionKey: 'x'.repeat(40) };
   const opened = () => new FileClient(locked, other).execute('SELECT * FROM kept');
   await expect((async () => opened())()).rejects.toBeInstanceOf(LibsqlError);
-});
-
-describe('an address', () => {
-  it.each([
-    ['file:data/dry-lantern.db', 'data/dry-lantern.db'],
-    ['file:/srv/a%20b.db', '/srv/a b.db'],
-    ['file:///srv/a.db', '/srv/a.db'],
-    ['file://localhost/srv/a.db', '/srv/a.db'],
-  ])('%s is a plain file’s', (url, path) => expect(pathOfFile(url)).toBe(path));
-  it.each([
-    'file::memory:',
-    'file:a.db?mode=ro',
-    'file://elsewhere.example/a.db',
-    'http://127.0.0.1:8080',
-    'libsql://records.example',
-    'file:',
-  ])('%s is not', (url) => expect(pathOfFile(url)).toBeNull());
 });

@@ -24,15 +24,6 @@ export type FileOptions = {
 };
 
 /**
- * The path of a database file's address, as the client reads it; null for an address that is more than a
- * plain file's: another scheme, another host, a query.
- */
-export function pathOfFile(url: string): string | null {
-  const path = /^file:(?:\/\/(?:localhost)?(?=\/))?([^?#:]+)$/u.exec(url)?.[1];
-  return path === undefined || path.startsWith('//') ? null : decodeURIComponent(path);
-}
-
-/**
  * A client for a database that is a file, over one connection, which keeps the statements it has been
  * asked: the usual one has the engine read each statement's text anew, asks twice for its columns' names
  * and makes each row by defining one property after another, most of the time of a short read

@@ -8,6 +8,7 @@ export * from './covers';
 export * from './desk';
 export * from './devices';
 export * from './factors';
+export { fileOfAddress } from './file-address';
 export { prepareDatabase } from './start';
 export {
   allOf,

@@ -4,6 +4,7 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { basename, dirname, join } from 'node:path';
 import { databaseKey } from './door';
+import { fileOfAddress } from './file-address';
 
 /** How long it waits for others to leave the database, milliseconds. */
 const WAIT_MS = 10_000;
@@ -20,8 +21,8 @@ const REST_MS = 250;
  * @returns whether the journal could be cut (see `cutJournal`)
  */
 export async function purgeDatabase(url: string): Promise<boolean> {
-  if (!url.startsWith('file:')) return true;
-  const file = url.slice('file:'.length);
+  const file = fileOfAddress(url);
+  if (file === null) return true;
   const client = clientOf(url, WAIT_MS);
   try {
     await client.execute('PRAGMA secure_delete = ON');
@@ -42,7 +43,7 @@ export async function purgeDatabase(url: string): Promise<boolean> {
  * @returns false when somebody kept a place in it all the time; a clean end of the server cuts it
  */
 export async function cutJournal(url: string): Promise<boolean> {
-  if (!url.startsWith('file:')) return true;
+  if (fileOfAddress(url) === null) return true;
   const client = clientOf(url, 0);
   try {
     for (let tried = 0; tried < TRIES; tried += 1) {

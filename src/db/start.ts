@@ -22,6 +22,7 @@ import {
   rowsOf,
 } from './door';
 import { DatabaseFailure, StartRefused } from './errors';
+import { fileOfAddress } from './file-address';
 import { clinic } from './schema';
 
 /** Less room than this, and the first busy day would fill the disk. */
@@ -44,8 +45,7 @@ export async function prepareDatabase({
   readonly isNew: boolean;
   readonly migrations?: string;
 }): Promise<void> {
-  const url = databaseUrl();
-  const file = url.startsWith('file:') ? url.slice('file:'.length) : null;
+  const file = fileOfAddress(databaseUrl());
   if (file !== null) placeFor(file, isNew);
   const steps = await migrationsDone(migrations);
   if (steps.unknown)
@@ -129,8 +129,7 @@ async function quickCheck(): Promise<void> {
 
 /** Why a file is no database to us: the key does not fit it, or it is damaged. */
 function unopened(): StartRefused {
-  const url = databaseUrl();
-  const file = url.startsWith('file:') ? url.slice('file:'.length) : null;
+  const file = fileOfAddress(databaseUrl());
   const head = file === null ? '' : readFileSync(file).subarray(0, 15).toString('latin1');
   const isPlain = head === 'SQLite format 3';
   if (databaseKey() !== undefined && isPlain)

@@ -20,7 +20,7 @@ import {
   restoreBackup,
   secretFrom,
 } from '@/backup';
-import { closeDatabase, databaseUrl, prepareDatabase, versionsOf } from '@/db';
+import { closeDatabase, databaseUrl, fileOfAddress, prepareDatabase, versionsOf } from '@/db';
 import { makePatient, prescribe } from '../support/clinic';
 import { startLibsqlServer } from '../support/libsql-server';
 import { databaseStage } from '../support/stage';
@@ -94,7 +94,7 @@ describe('a backup', () => {
 
     const after = await makeBackup(order('to', secret, AT + 1000));
     await restore(after.file, 'back', secret);
-    const own = databaseUrl().slice('file:'.length);
+    const own = fileOfAddress(databaseUrl()) ?? '';
     expect(await everything(join(place('back'), DATABASE))).toEqual(await everything(own));
     expect(readFileSync(join(place('back'), 'languages', 'nb.json'), 'utf8')).toBe('{"tag":"nb"}');
     expect(statSync(join(place('back'), DATABASE)).mode & 0o777).toBe(0o600);

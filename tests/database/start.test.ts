@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
-import { closeDatabase, prepareDatabase } from '@/db';
+import { closeDatabase, databaseUrl, prepareDatabase, purgeDatabase } from '@/db';
 import { closeServer } from '@/server/prepare';
 import { olderMigrations } from '../support/migrations';
 import { temporaryFolder } from '../support/server';
@@ -156,4 +156,22 @@ describe('a server that starts', () => {
     expect((statSync(join(folder, 'data')).mode & 0o777).toString(8)).toBe('700');
     expect(new Set(modes().map(([, mode]) => mode))).toEqual(new Set(['600']));
   });
+});
+
+describe('a folder whose name holds what ends a path in an address', () => {
+  it.each(['tide #2', 'half 50%', 'where?', '%41 & Söhne', 'file:a'])(
+    'is the folder of the record: %s',
+    async (name) => {
+      const data = join(folder, name);
+      process.env.DATA_DIR = data;
+      await prepareDatabase({ isNew: true });
+      await closeServer();
+      expect(readdirSync(folder)).toEqual([name]);
+      expect(readdirSync(data)).toContain('dry-lantern.db');
+      // Found again, and not taken for a missing one.
+      await prepareDatabase({ isNew: true });
+      expect(await purgeDatabase(databaseUrl())).toBe(true);
+      expect(readdirSync(folder)).toEqual([name]);
+    },
+  );
 });
