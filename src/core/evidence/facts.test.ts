@@ -101,6 +101,13 @@ describe('what an episode tells', () => {
     expect(episodeFacts(record({ closedOn: on(-57) }), () => 7)).toBeNull();
   });
 
+  it('is of a programme too that begins on its first day, or on its last', () => {
+    const told = (change: Partial<EpisodeRecord>) => episodeFacts(record(change), () => 7)?.minutes;
+    expect(told({ openedOn: on(-56) })).toBe(7);
+    expect(told({ until: on(-56) })).toBe(7);
+    expect(told({ closedOn: on(-56) })).toBe(7);
+  });
+
   it('counts sessions, flares and stops by exercise', () => {
     const days = done(
       [-56, { pain: 6 }],

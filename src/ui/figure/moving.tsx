@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef } from 'react';
-import { type Figure, type Moment, filmOf } from '@/core/figure';
+import { type Figure, type Film, type Moment, filmOf } from '@/core/figure';
 
 /**
  * A figure that shows whatever moment it is told, by `moment` being asked at every frame. Only the
@@ -25,13 +25,7 @@ export function FigureMoving({
   className?: string;
 }) {
   const shapes = useRef<SVGGElement>(null);
-  const films = useMemo(
-    () => ({
-      right: filmOf(figure, { before: true }),
-      left: filmOf(figure, { side: 'left', before: true }),
-    }),
-    [figure],
-  );
+  const films = useMemo(() => filmsOf(figure), [figure]);
   const ask = useRef(moment);
   useEffect(() => {
     ask.current = moment;
@@ -41,8 +35,9 @@ export function FigureMoving({
     let frame = 0;
     let shown = '';
     function show() {
-      const now = ask.current();
-      const markup = films[now.side].at(now.along);
+      const { side: of, along } = ask.current();
+      // While it moves, no picture waits for a body to be drawn where one near it is there.
+      const markup = running ? films(of).near(along) : films(of).at(along);
       // The markup is made of numbers by our own drawing; no text of anybody's is in it.
       if (markup !== shown && shapes.current) shapes.current.innerHTML = markup;
       shown = markup;
@@ -57,18 +52,18 @@ export function FigureMoving({
   }, [films, running]);
 
   // What comes is drawn while nothing moves yet, so that no movement waits for a drawing.
-  useEffect(() => whileIdle(films[side].drawNext), [films, side]);
+  useEffect(() => whileIdle(films(side).drawNext), [films, side]);
 
   // Paused, a step back or forward still changes the picture.
   useEffect(() => {
     if (running || !shapes.current) return;
     const now = ask.current();
-    shapes.current.innerHTML = films[now.side].at(now.along);
+    shapes.current.innerHTML = films(now.side).at(now.along);
   });
 
   return (
     <svg
-      viewBox={films[side].box.join(' ')}
+      viewBox={films(side).box.join(' ')}
       className={`figure ${className}`}
       role="img"
       aria-label={label}
@@ -76,6 +71,16 @@ export function FigureMoving({
       <g ref={shapes} />
     </svg>
   );
+}
+
+/** A figure's films, each made when its side is first shown. */
+function filmsOf(figure: Figure): (side: Moment['side']) => Film {
+  const made = new Map<Moment['side'], Film>();
+  return (side) => {
+    const film = made.get(side) ?? filmOf(figure, { side, before: true });
+    made.set(side, film);
+    return film;
+  };
 }
 
 /** Where the browser does not say when it is idle, one piece of work so often, in milliseconds. */
