@@ -53,6 +53,9 @@ describe('how it ended', () => {
   it('was left after a fortnight without a session, closed or not, in the week of the last one', () => {
     expect(ending({ done: done([-56], [-40]) })).toEqual(['left', 3, 'nothing of these']);
     expect(ending({ done: done([-56], [-40]), closedOn: on(-2) })[0]).toBe('left');
+    // A week is its first to its seventh day.
+    expect(ending({ done: done([-56], [-50]) })[1]).toBe(1);
+    expect(ending({ done: done([-56], [-49]) })[1]).toBe(2);
     // Thirteen days without are not yet a fortnight.
     expect(ending({ done: done([-56], [-14]) })[0]).toBe('going on');
     expect(ending({ done: done([-56], [-15]) })[0]).toBe('left');

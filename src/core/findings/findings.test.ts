@@ -42,6 +42,19 @@ it('finds nothing where nothing was measured', () => {
   expect(proposeFindings(NOTHING)).toEqual([]);
 });
 
+/** Limits as screening has them, from memory: above 180/110 somebody else first, from 160/100 no hard holds. */
+it.each([
+  [159, 99, null],
+  [160, 99, 'from'],
+  [159, 100, 'from'],
+  [180, 110, 'from'],
+  [181, 99, 'above'],
+  [159, 111, 'above'],
+])('a pressure of %i/%i is %s a limit', (systolic, diastolic, where) => {
+  const [told] = say(form('blood-pressure', { form: 'pressure', systolic, diastolic }));
+  expect(/, (from|above) /.exec(told ?? '')?.[1] ?? null).toBe(where);
+});
+
 const COMPARED = ['side-difference', 'weak-side'];
 
 it.each(['left', 'right'] as const)(
