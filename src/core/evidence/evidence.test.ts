@@ -169,6 +169,18 @@ describe('together', () => {
     expect(exercises[1]?.leftOut?.per).toBeCloseTo((10 / 160) * 1000);
   });
 
+  it('is silent of an exercise that few had, or that was done seldom, however much of the other', () => {
+    const of = (id: string, sessions: number) => ({
+      exercises: [{ id, sessions, flares: 0, stops: 0, leftOut: 0 }],
+    });
+    const { exercises } = counted([
+      ...some(4, of('few-patients', 500)),
+      ...some(7, of('seldom', 7)),
+      ...some(5, of('enough', 10)),
+    ]);
+    expect(exercises.map(({ id }) => id)).toEqual(['enough']);
+  });
+
   it('counts how proposals were answered and what followed', () => {
     const declined = { ...(ONE.proposals[0] as object), answer: 'declined' } as never;
     const { proposals } = counted([...some(8), ...some(6, { proposals: [declined] })]);
