@@ -15,6 +15,25 @@ describe('the day ribbon', () => {
     const found = layRibbon([any(1, 3), any(2, 3), any(3, 3)], waking, [], {});
     expect(found.placed.map(({ from }) => from)).toEqual([480, 870, 1260]);
   });
+  it.each([
+    ['on waking', 420],
+    ['after waking', 480],
+    ['before hands-on care', 780],
+    ['after hands-on care', 870],
+    ['before training', 960],
+    ['after training', 1050],
+  ] as const)(
+    'puts what is to be done %s where such days have it, until the day is known',
+    (kind, from) => {
+      const { placed } = layRibbon(
+        [{ key: 'a', slot: { kind }, seconds: seconds(600) }],
+        waking,
+        [],
+        {},
+      );
+      expect(placed).toEqual([{ key: 'a', from, to: from + 10, how: 'by rule' }]);
+    },
+  );
   it('goes round work and meals', () => {
     const found = layRibbon([any(1, 3), any(2, 3), any(3, 3)], waking, [work], {});
     expect(found.placed.map(({ from, to }) => from >= 1020 || to <= 540)).toEqual([
