@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { ROOT, ensureBuild, ensurePackages, run, startServer } from './lib/project.mjs';
+import { takenAway } from './lib/taken-away.mjs';
 
 /** Measures and prints, asserting nothing: `npm run bench`. */
 const PORT = 3917;
@@ -15,6 +16,7 @@ const row = (what, value, beside = '', ratio = '') => rows.push({ what, value, b
 
 ensurePackages();
 ensureBuild();
+const taken = takenAway();
 mkdirSync(data, { recursive: true });
 const environment = { DATA_DIR: data, PUBLIC_URL: `http://localhost:${PORT}` };
 const tsx = (script, ...args) =>
@@ -131,6 +133,7 @@ try {
 } finally {
   server.kill();
 }
+row('of the processors’ time, given to others by the machine’s host', taken());
 console.log(`\n| what | measured | beside | ratio |\n|---|---|---|---|`);
 for (const { what, value, beside, ratio } of rows)
   console.log(`| ${what} | ${value} | ${beside} | ${ratio} |`);

@@ -9,6 +9,7 @@ import {
   tally,
 } from './lib/checks.mjs';
 import { ensureBuildBeside, ensurePackages, run } from './lib/project.mjs';
+import { takenAway } from './lib/taken-away.mjs';
 
 /**
  * All tests, installing what they need: the build and everything that needs none beside each other in two
@@ -29,6 +30,7 @@ async function build() {
 const LINT = ['-c', 'oxlint.config.mjs', '--max-warnings', '0', '.', '.next/types/validator.ts'];
 
 async function all() {
+  const taken = takenAway();
   ensurePackages();
   ensureChromium();
   // The linter and the compiler both read the routes' generated types.
@@ -43,6 +45,7 @@ async function all() {
   ]);
   // They mostly wait, each for a browser. What says of itself that it is long is for `npm run long`.
   await jest('browser', '--maxWorkers', '3', '--testNamePattern', SAMPLE);
+  console.log(`Of the processors’ time the machine’s host gave to others: ${taken()}`);
 }
 
 all().then(

@@ -8,7 +8,7 @@ import { type Asked, LISTING, type Reached, askedOf } from './reached';
  * How long tests may take before they are said to hang, beside what they took in the first run: a busy
  * machine must not look like one that notices.
  */
-const HANGS = { times: 4, atLeastMs: 600_000 } as const;
+const HANGS = { times: 4, atLeastMs: 180_000 } as const;
 
 /** A change, and what is asked about it. */
 export type Question = {

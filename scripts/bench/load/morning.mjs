@@ -1,6 +1,7 @@
 import { createClient } from '@libsql/client';
 import { setTimeout as wait } from 'node:timers/promises';
 import { option } from '../../lib/project.mjs';
+import { takenAway } from '../../lib/taken-away.mjs';
 import { at, megabytes, ms, table } from './figures.mjs';
 import { openPhones, postsOf, sent } from './phones.mjs';
 import { database, listOnce, ready, servers } from './server.mjs';
@@ -20,6 +21,7 @@ const LISTS = 5;
 const origin = `http://localhost:${PORT}`;
 
 ready(origin);
+const taken = takenAway();
 const { row, print } = table();
 const phones = await openPhones(database, {
   count: PHONES,
@@ -159,4 +161,5 @@ try {
 } finally {
   end();
 }
+row('of the processors’ time, given to others by the machine’s host', taken());
 print();

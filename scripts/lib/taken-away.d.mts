@@ -1,0 +1,2 @@
+export function shareTaken(before: string, after: string): number | null;
+export function takenAway(): () => string;
