@@ -156,31 +156,4 @@ describe('a film drawn ahead', () => {
       for (const along of [0, 0.2, 0.7, 1]) expect(ahead.at(along)).toBe(asked.at(along));
     }
   });
-
-  it('is as good two steps away while it moves, and no further', () => {
-    const [film, exact] = [filmOf(figure), filmOf(figure)];
-    const at = (step: number) => step / 48;
-    const drawn = film.at(at(10));
-    for (const step of [8, 9, 10, 11, 12]) expect(film.near(at(step))).toBe(drawn);
-    // Asking for what is near has drawn nothing; what is further away is drawn itself.
-    expect(film.near(at(13))).toBe(exact.at(at(13)));
-    expect(film.near(at(13))).not.toBe(drawn);
-    // Of two that are as near the earlier one: it has been there.
-    film.at(at(16));
-    expect(film.near(at(14))).toBe(exact.at(at(13)));
-    expect(film.near(at(15))).toBe(exact.at(at(16)));
-  });
-
-  it('comes in the order in which it will be shown, then what was passed over', () => {
-    const [film, exact] = [filmOf(figure), filmOf(figure)];
-    const at = (step: number) => step / 48;
-    film.near(at(20));
-    film.drawNext();
-    // Drawn as the next one, so that it is shown itself.
-    expect(film.near(at(21))).toBe(exact.at(at(21)));
-    let more = 0;
-    while (film.drawNext()) more += 1;
-    expect(film.near(0)).toBe(exact.at(0));
-    expect(more).toBeGreaterThan(20);
-  });
 });

@@ -35,9 +35,8 @@ export function FigureMoving({
     let frame = 0;
     let shown = '';
     function show() {
-      const { side: of, along } = ask.current();
-      // While it moves, no picture waits for a body to be drawn where one near it is there.
-      const markup = running ? films(of).near(along) : films(of).at(along);
+      const now = ask.current();
+      const markup = films(now.side).at(now.along);
       // The markup is made of numbers by our own drawing; no text of anybody's is in it.
       if (markup !== shown && shapes.current) shapes.current.innerHTML = markup;
       shown = markup;

@@ -16,20 +16,12 @@ export function shapeMarkup(drawing: Drawing): string {
 /** Moments drawn between two poses: finer than the eye tells apart at a body's own pace. */
 const STEPS_BETWEEN_POSES = 24;
 
-/**
- * While a figure moves, a moment that is drawn already stands in for one so many steps away: a twelfth of the
- * way between two poses, too little to be seen as another place.
- */
-const NEAR_STEPS = 2;
-
 /** A figure's moments, each drawn once when it is first shown. */
 export type Film = {
   readonly box: Drawing['box'];
   /** The markup at a moment. */
   readonly at: (along: number) => string;
-  /** The markup of a moment that is as good while the figure moves: near it, and drawn already; else at it. */
-  readonly near: (along: number) => string;
-  /** Draws the next moment that is not drawn, from the one asked for last; false when all are. */
+  /** Draws the next moment that nobody asked for yet; false when all are drawn. */
   readonly drawNext: () => boolean;
 };
 
@@ -53,28 +45,14 @@ export function filmOf(figure: Figure, options: DrawOptions = {}): Film {
     frames.set(step, made);
     return made;
   };
-  const stepAt = (along: number) => Math.min(last, Math.max(0, Math.round(along * steps)));
   let next = 0;
-  /** The first step that is not drawn, from one on; null where all of them are. */
-  const undrawn = (from: number): number | null => {
-    for (let step = from; step <= last; step += 1) if (!frames.has(step)) return step;
-    return null;
-  };
   return {
     box: first.box,
-    at: (along) => frame(stepAt(along)),
-    near: (along) => {
-      next = stepAt(along);
-      for (let away = 0; away <= NEAR_STEPS; away += 1) {
-        const known = frames.get(next - away) ?? frames.get(next + away);
-        if (known !== undefined) return known;
-      }
-      return frame(next);
-    },
+    at: (along) => frame(Math.min(last, Math.max(0, Math.round(along * steps)))),
     drawNext: () => {
-      const step = undrawn(next) ?? undrawn(0);
-      if (step === null) return false;
-      frame(step);
+      while (next <= last && frames.has(next)) next += 1;
+      if (next > last) return false;
+      frame(next);
       return true;
     },
   };
