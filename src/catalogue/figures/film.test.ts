@@ -1,4 +1,5 @@
 import { type DrawOptions, drawFigure, filmOf, shapeMarkup } from '@/core/figure';
+import { markupOf } from '../../../tests/support/film';
 import { someOf } from '../../../tests/support/runs';
 import { FIGURES } from '.';
 
@@ -26,7 +27,7 @@ describe('a film shows each moment as it is drawn by itself', () => {
       // There, back, and across: what was kept is of another moment each time.
       for (const step of [0, 7, steps, 0]) {
         const alone = drawFigure(figure, step / steps, { ...options, inset: false });
-        expect(film.at(step / steps).startsWith(shapeMarkup(alone))).toBe(true);
+        expect(markupOf(film)(step / steps).startsWith(shapeMarkup(alone))).toBe(true);
       }
     }
   });

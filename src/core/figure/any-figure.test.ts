@@ -1,3 +1,4 @@
+import { markupOf } from '../../../tests/support/film';
 import fc from 'fast-check';
 import { asLine, digest, drawnCases } from '../../../tests/support/worked';
 import {
@@ -208,7 +209,7 @@ it('any figure is drawn as before: at rest, on its way, and where it ends, on bo
       one.crop,
       one.props.map(({ kind }) => kind).join(', '),
       film.box,
-      digest([0, 0.5, 1].map(film.at)),
+      digest([0, 0.5, 1].map(markupOf(film))),
       digest(shapeMarkup(still)),
       digest(drawFigure(one, 0.6, { before: true, square: i % 3 === 0 })),
     );

@@ -1,3 +1,4 @@
+import { markupOf } from '../../../tests/support/film';
 import { describeFigure } from '@/catalogue';
 import fc from 'fast-check';
 import { asLine, digest, drawnCases, rounded } from '../../../tests/support/worked';
@@ -101,7 +102,7 @@ describe('every drawing of the catalogue', () => {
         return asLine(
           id,
           film.box,
-          digest(moments.map(film.at)),
+          digest(moments.map(markupOf(film))),
           digest(svgText(drawFigure(figure, 1, { effort: false }), PRINT_PALETTE, '<a & "b">')),
           digest(themedSvg(drawFigure(figure, 0.5))),
           figure.fault ? digest(drawPose(figure, figure.fault.pose)) : '',

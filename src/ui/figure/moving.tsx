@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useRef } from 'react';
 import { type Figure, type Film, type Moment, filmOf } from '@/core/figure';
+import { paint } from './paint';
 
 /**
  * A figure that shows whatever moment it is told, by `moment` being asked at every frame. Only the
@@ -25,6 +26,7 @@ export function FigureMoving({
   className?: string;
 }) {
   const shapes = useRef<SVGGElement>(null);
+  const inset = useRef<SVGGElement>(null);
   const films = useMemo(() => filmsOf(figure), [figure]);
   const ask = useRef(moment);
   useEffect(() => {
@@ -33,13 +35,9 @@ export function FigureMoving({
 
   useEffect(() => {
     let frame = 0;
-    let shown = '';
     function show() {
       const now = ask.current();
-      const markup = films(now.side).at(now.along);
-      // The markup is made of numbers by our own drawing; no text of anybody's is in it.
-      if (markup !== shown && shapes.current) shapes.current.innerHTML = markup;
-      shown = markup;
+      if (shapes.current) paint(shapes.current, films(now.side).at(now.along));
     }
     function tick() {
       show();
@@ -57,8 +55,13 @@ export function FigureMoving({
   useEffect(() => {
     if (running || !shapes.current) return;
     const now = ask.current();
-    shapes.current.innerHTML = films(now.side).at(now.along);
+    paint(shapes.current, films(now.side).at(now.along));
   });
+
+  // The markup is made of numbers by our own drawing; no text of anybody's is in it.
+  useEffect(() => {
+    if (inset.current) inset.current.innerHTML = films(side).inset;
+  }, [films, side]);
 
   return (
     <svg
@@ -68,6 +71,7 @@ export function FigureMoving({
       aria-label={label}
     >
       <g ref={shapes} />
+      <g ref={inset} />
     </svg>
   );
 }
