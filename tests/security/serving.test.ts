@@ -59,6 +59,30 @@ it('sends scripts as small as the build made them, to whoever reads that', async
   expect((await ask('gzip')).headers.get('content-encoding')).toBe('gzip');
 });
 
+it('answers posts of events before the framework, with the same refusals', async () => {
+  const post = async (path: string) => {
+    const answer = await fetch(`${server.origin}/api/v1/patient/${path}`, {
+      method: 'POST',
+      headers: { origin: server.origin, 'content-type': 'application/json' },
+      body: '{}',
+    });
+    // The framework names in it what its own answers differ by.
+    return {
+      status: answer.status,
+      framed: answer.headers.has('vary'),
+      body: (await answer.json()) as unknown,
+    };
+  };
+  const [before, behind] = [await post('events'), await post('language')];
+  expect(before.framed).toBe(false);
+  expect(behind.framed).toBe(true);
+  expect([before.status, before.body]).toEqual([401, behind.body]);
+  // Whoever asks for it otherwise is the framework's.
+  const asked = await fetch(`${server.origin}/api/v1/patient/events`);
+  expect(asked.status).toBe(405);
+  expect(asked.headers.has('vary')).toBe(true);
+});
+
 it('bounds the connections of one address, and lets others in again when they go', async () => {
   const sockets: Socket[] = [];
   const opened = () =>
