@@ -2,7 +2,7 @@ import { openAlertsOf, pausesOf, versionsOf } from '@/db';
 import { smallTargets, violations } from '../support/axe';
 import { goTo, press, reloaded, reportTrouble, says, textOf } from '../support/browser';
 import { prescribe } from '../support/clinic';
-import { LINES, finish, phoneStage } from '../support/phone';
+import { LINES, finish, phoneStage, playsTo } from '../support/phone';
 import { eventually, repsTold } from '../support/record';
 
 const { stage, atThePlayer, phoneWith, told } = phoneStage();
@@ -99,7 +99,7 @@ it('plays a session to its end as it began, and tells it so, though a new versio
   await press(phone, 'Begin');
   await press(phone, 'I understand');
   await press(phone, 'Start');
-  await says(phone, '2 of 4');
+  await playsTo(phone, '2 of 4');
   const { clinicId } = stage.practitioner;
   const versions = async () => (await versionsOf(clinicId, [patientId])).get(patientId) ?? [];
   const [first] = await versions();
@@ -113,7 +113,7 @@ it('plays a session to its end as it began, and tells it so, though a new versio
   await phone.setOfflineMode(false);
   expect(await (await pack).text()).toContain('Hands-behind chest stretch');
   // Its second exercise is still what it was when it began.
-  await says(phone, 'Sciatic nerve slider, sitting');
+  await playsTo(phone, 'Sciatic nerve slider, sitting');
   await finish(phone);
   // Once it is left, the new version is what the page shows.
   await says(phone, 'Hands-behind chest stretch');

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { PHONE, freshPage, goTo, press, says, twiceAsFast } from './browser';
+import { PHONE, freshPage, goTo, press, says, textOf, twiceAsFast } from './browser';
 import { device, makePatient, prescribe } from './clinic';
 import { repsTold, toldToday, untilToldExactly } from './record';
 import { type BrowserStage, browserStage } from './browser-stage';
@@ -86,8 +86,24 @@ export function phoneStage({ own = false } = {}) {
   };
 }
 
+/**
+ * Waits until a session has played as far as the phone says this. Where the machine stood still, the player
+ * cannot know that it was no locked phone: it waits to be told to go on, as somebody would tell it.
+ */
+export async function playsTo(phone: Page, words: string): Promise<void> {
+  const until = Date.now() + Number(process.env.SAYS_MS ?? 240_000);
+  for (;;) {
+    const text = await textOf(phone);
+    if (text.includes(words)) return;
+    if (text.includes('The screen was off, so the count stood still.'))
+      await (await phone.$('::-p-xpath(//button[normalize-space(.)="Go on"])'))?.click();
+    if (Date.now() > until) throw new Error(`it never plays to “${words}”, but:\n${text}`);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
 /** Plays to the end and leaves. */
 export async function finish(phone: Page): Promise<void> {
-  await says(phone, 'Done. What you did is saved.');
+  await playsTo(phone, 'Done. What you did is saved.');
   await press(phone, 'Leave without telling');
 }
