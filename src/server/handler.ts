@@ -1,25 +1,17 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
+import { ENGLISH } from '@/catalogue';
 import type { Role } from '@/core/records';
-import { roomInTurn } from '@/db';
 import { type PatientHere, type SignedIn, roleSuffices } from './access';
 import { publicOrigin } from './address';
 import { AT_HAND_HEADER, checkAtHand } from './at-hand';
+import { carriedOut } from './carried-out';
 import { currentMember, currentPatient } from './current';
 import type { PlainAnswer, PostOfEvents } from './patient/events';
 import { readersLanguage } from './patient/words';
-import {
-  FACTOR_FIRST,
-  LINK_GONE,
-  NOT_ALLOWED,
-  NOT_SIGNED_IN,
-  Problem,
-  asProblem,
-  logFailure,
-  sayRefusal,
-} from './problem';
-import { NO_STORE, checkIsRecord, checkOrigin, checked, recordOf, tooLarge } from './sent';
+import { FACTOR_FIRST, LINK_GONE, NOT_ALLOWED, NOT_SIGNED_IN, Problem } from './problem';
+import { NO_STORE, checkIsRecord, checked, recordOf, tooLarge } from './sent';
 
 type Who = Role | 'patient' | 'anyone';
 type ActorOf<W extends Who> = W extends 'anyone'
@@ -170,43 +162,36 @@ async function answering(
   who: Who,
   work: () => Promise<Answer>,
 ): Promise<NextResponse> {
-  try {
-    checkOrigin(request.headers, publicOrigin(request));
-    await roomInTurn();
-    const answer = await work();
-    if (answer.file) {
-      const { bytes, type, name } = answer.file;
-      return new NextResponse(bytes, {
-        headers: {
-          ...NO_STORE,
-          'Content-Type': type,
-          'Content-Disposition': `attachment; filename="${name}"`,
-        },
-      });
-    }
-    if (answer.next !== undefined)
-      return new NextResponse(null, {
-        status: 303,
-        headers: { ...NO_STORE, Location: answer.next },
-      });
-    const response = NextResponse.json(
-      { ok: true, value: answer.value ?? null },
-      { headers: NO_STORE },
-    );
-    answer.cookies?.(response);
-    return response;
-  } catch (error) {
-    const problem = asProblem(error);
-    // Whoever left is told nothing, and nothing went wrong.
-    if (problem.status >= 500 && !request.signal.aborted)
-      logFailure(new URL(request.url).pathname, error);
-    const { at, details } = problem;
-    const say = who === 'patient' ? sayRefusal(problem, await readersLanguage()) : problem.say;
-    return NextResponse.json(
-      { ok: false, say, at, details },
-      { status: problem.status, headers: NO_STORE },
-    );
-  }
+  const { headers: head, signal, url } = request;
+  const answer = await carriedOut(
+    {
+      head,
+      path: new URL(url).pathname,
+      own: publicOrigin(request),
+      hasLeft: () => signal.aborted,
+    },
+    work,
+    () => (who === 'patient' ? readersLanguage() : ENGLISH),
+  );
+  if ('done' in answer) return answered(answer.done);
+  const { status, body } = answer.refused;
+  return NextResponse.json(body, { status, headers: NO_STORE });
+}
+
+function answered({ value = null, file, next, cookies }: Answer): NextResponse {
+  if (file)
+    return new NextResponse(file.bytes, {
+      headers: {
+        ...NO_STORE,
+        'Content-Type': file.type,
+        'Content-Disposition': `attachment; filename="${file.name}"`,
+      },
+    });
+  if (next !== undefined)
+    return new NextResponse(null, { status: 303, headers: { ...NO_STORE, Location: next } });
+  const response = NextResponse.json({ ok: true, value }, { headers: NO_STORE });
+  cookies?.(response);
+  return response;
 }
 
 async function actorFor(who: Who, factorless?: true): Promise<SignedIn | PatientHere | null> {

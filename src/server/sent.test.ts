@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { Problem } from './problem';
-import { checkIsRecord, checkOrigin, recordOf, tooLarge } from './sent';
+import { checkIsRecord, recordOf, tooLarge } from './sent';
 
-const OWN = 'https://clinic.example';
 const head = (values: Readonly<Record<string, string>>) => ({
   get: (name: string) => values[name] ?? null,
 });
@@ -15,27 +14,6 @@ function statusOf(work: () => unknown): number {
     return error instanceof Problem ? error.status : -1;
   }
 }
-
-describe('where a write comes from', () => {
-  const from = (values: Readonly<Record<string, string>>) =>
-    statusOf(() => checkOrigin(head(values), OWN));
-
-  it('is one of our own pages, as the browser says by either head', () => {
-    expect(from({ origin: OWN })).toBe(0);
-    expect(from({ 'sec-fetch-site': 'same-origin' })).toBe(0);
-    // Behind a proxy that does not pass on the name it is asked by.
-    expect(from({ origin: 'http://localhost:3000', 'sec-fetch-site': 'same-origin' })).toBe(0);
-    expect(from({ origin: OWN, 'sec-fetch-site': 'cross-site' })).toBe(0);
-  });
-
-  it('is refused of any other, and where nothing says it', () => {
-    expect(from({})).toBe(403);
-    expect(from({ origin: 'null' })).toBe(403);
-    expect(from({ origin: `${OWN}.evil.example` })).toBe(403);
-    for (const site of ['cross-site', 'same-site', 'none'])
-      expect([site, from({ 'sec-fetch-site': site })]).toEqual([site, 403]);
-  });
-});
 
 describe('what is said of a record before it is read', () => {
   const said = (values: Readonly<Record<string, string>>, limit = 100) =>

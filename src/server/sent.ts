@@ -13,23 +13,6 @@ export const NO_STORE = {
 } as const;
 
 /**
- * A write must come from our own pages.
- *
- * @param own where our pages are, such as "https://clinic.example"
- * @throws Problem 403
- */
-export function checkOrigin(head: Head, own: string): void {
-  const origin = head.get('origin');
-  const site = head.get('sec-fetch-site');
-  const isOwn = origin === null ? site === 'same-origin' : origin === own || site === 'same-origin';
-  if (!isOwn)
-    throw new Problem(
-      403,
-      'This request did not come from our own pages, so it was not carried out.',
-    );
-}
-
-/**
  * That a request brings a record as JSON, and says that it is no larger than it may be.
  *
  * @param limit bytes

@@ -9,7 +9,7 @@ import {
   rmSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { closeDatabase, databaseUrl, migrateDatabase } from '@/db';
+import { closeDatabase, databaseUrl, fileOfAddress, migrateDatabase } from '@/db';
 import { copyDatabase } from '@/db/door';
 import { ROOT } from './server';
 
@@ -49,9 +49,8 @@ async function make(to: string): Promise<void> {
  * files begin with them. That they lead there is tested in tests/database/migrations.test.ts.
  */
 export async function migrated(): Promise<void> {
-  const url = databaseUrl();
-  const file = url.replace(/^file:/, '');
-  if (url !== file && !existsSync(file) && !process.env.DATABASE_KEY_FILE) {
+  const file = fileOfAddress(databaseUrl());
+  if (file !== null && !existsSync(file) && !process.env.DATABASE_KEY_FILE) {
     const empty = join(ROOT, 'test-output', `migrated-${versionOfMigrations()}.db`);
     if (!existsSync(empty)) await make(empty);
     mkdirSync(dirname(file), { recursive: true });

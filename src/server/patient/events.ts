@@ -1,10 +1,10 @@
 import { EVENTS_BODY_LIMIT } from '@/core/adherence';
 import { EventsPosted } from '@/core/records';
-import { roomInTurn } from '@/db';
 import { originOf } from '../address';
+import { carriedOut } from '../carried-out';
 import { cookieOf, jarOf } from '../cookies';
-import { LINK_GONE, Problem, asProblem, logFailure, sayRefusal } from '../problem';
-import { type Head, NO_STORE, checkIsRecord, checkOrigin, recordOf, tooLarge } from '../sent';
+import { LINK_GONE, Problem } from '../problem';
+import { type Head, NO_STORE, checkIsRecord, recordOf, tooLarge } from '../sent';
 import { takeIn } from '../take-in';
 import { languageOn, patientOn } from './on-device';
 
@@ -34,23 +34,20 @@ const PATH = '/api/v1/patient/events';
  */
 export async function answerEvents({ head, bytes, hasLeft }: PostOfEvents): Promise<PlainAnswer> {
   const here = () => patientOn(cookieOf(jarOf(head.get('cookie')), 'patient'));
-  try {
-    checkOrigin(head, originOf(head));
-    await roomInTurn();
-    const patient = await here();
-    if (!patient) throw new Problem(401, LINK_GONE);
-    checkIsRecord(head, EVENTS_BODY_LIMIT);
-    const sent = await bytes(EVENTS_BODY_LIMIT, tooLarge(EVENTS_BODY_LIMIT));
-    const value = await takeIn(patient, recordOf(EventsPosted, sent));
-    return answered(200, { ok: true, value });
-  } catch (error) {
-    const problem = asProblem(error);
-    // Whoever left is told nothing, and nothing went wrong.
-    if (problem.status >= 500 && !hasLeft()) logFailure(PATH, error);
-    const { status, at, details } = problem;
-    const language = await languageOn(here, () => head.get('accept-language'));
-    return answered(status, { ok: false, say: sayRefusal(problem, language), at, details });
-  }
+  const answer = await carriedOut(
+    { head, path: PATH, own: originOf(head), hasLeft },
+    async () => {
+      const patient = await here();
+      if (!patient) throw new Problem(401, LINK_GONE);
+      checkIsRecord(head, EVENTS_BODY_LIMIT);
+      const sent = await bytes(EVENTS_BODY_LIMIT, tooLarge(EVENTS_BODY_LIMIT));
+      return takeIn(patient, recordOf(EventsPosted, sent));
+    },
+    () => languageOn(here, () => head.get('accept-language')),
+  );
+  return 'done' in answer
+    ? answered(200, { ok: true, value: answer.done })
+    : answered(answer.refused.status, answer.refused.body);
 }
 
 function answered(status: number, value: unknown): PlainAnswer {
