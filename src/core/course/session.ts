@@ -1,7 +1,7 @@
 import type { SkipReason, Soreness } from '../adherence';
 import { type Dose, heldSeconds, repsOf } from '../dose';
 import type { CountedSet } from '../history';
-import { type LocalDate, shortDay } from '../units';
+import { type LocalDate, shortDay, percentText } from '../units';
 
 /** One session of one line, as progression reads it. */
 export type SessionLog = {
@@ -120,9 +120,9 @@ export function whyNotGood(log: SessionLog, dose: Dose): string | null {
     case 'left out for pain':
       return `left out for pain on ${day}`;
     case 'not in full':
-      return `${Math.round(share * 100)} % of it done on ${day}`;
+      return `${percentText(share)} of it done on ${day}`;
     case 'overdone':
-      return `${Math.round(share * 100)} % of it done on ${day}, more than is written: ask for it as written`;
+      return `${percentText(share)} of it done on ${day}, more than is written: ask for it as written`;
     case 'red light':
       return `pain ${pain} of 10 on ${day}`;
     case 'trouble the morning after':

@@ -2,6 +2,7 @@ import type { Annotation, Procedure } from 'fhir/r4';
 import { type RecordEvent, type WholeRecord, sessionsOf } from '../whole-record';
 import { planId } from './plan';
 import { concept, instantText, refer, unlessNone } from './words';
+import { percentText } from '../units';
 
 type OfSessions = Pick<WholeRecord, 'patient' | 'events' | 'lines'>;
 
@@ -50,9 +51,7 @@ function notes(events: readonly RecordEvent[], lines: WholeRecord['lines']): Ann
           line.number === version,
       )?.exercise.name ?? 'an exercise';
     if (body.type === 'told')
-      return [
-        { text: `${name}: ${Math.round(body.share * 100)} % of it, as told without a device` },
-      ];
+      return [{ text: `${name}: ${percentText(body.share)} of it, as told without a device` }];
     const held = Math.round(body.reps.reduce((sum, rep) => sum + rep.held, 0));
     const did = `${body.reps.length} repetitions, ${held} s held`;
     return [{ text: `${name}: ${body.skipped === null ? did : `left out (${body.skipped})`}` }];

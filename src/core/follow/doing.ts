@@ -7,7 +7,7 @@ import {
   summarise,
 } from '../adherence';
 import type { DayDone } from '../history';
-import type { LocalDate } from '../units';
+import { type LocalDate, percentText } from '../units';
 
 /** One day as "are they doing it" reads it. */
 export type DoingDay = {
@@ -224,7 +224,7 @@ const RULES: readonly Rule[] = [
     remedy: 'Say again that more is not better; the most is written in the dose.',
     reads: ({ doing }) =>
       doing.overDoing >= 0.25
-        ? `beyond the dose on ${Math.round(doing.overDoing * 100)} % of the days`
+        ? `beyond the dose on ${percentText(doing.overDoing)} of the days`
         : null,
   },
 ];

@@ -1,4 +1,4 @@
-import { type LocalDate, percentText } from '../units';
+import { type LocalDate, percentText, toTenth } from '../units';
 import type { PainTold } from '../history';
 import { type CourseVerdict, PAIN_MATTERS, judgeCourse } from './course';
 import type { Followed } from './followed';
@@ -20,16 +20,15 @@ export function judgeAll(followed: readonly Followed[], seams: readonly LocalDat
   }));
 }
 
-const tenth = (value: number) => Math.round(value * 10) / 10;
 const text = (value: number) =>
-  tenth(value)
+  toTenth(value)
     .toFixed(1)
     .replace(/^-(0\.0)$/, '$1');
 
 /** The numbers of a verdict as they are shown: rounded first, so that the change is what one sees. */
 function shownOf({ from, to, low, high }: CourseVerdict) {
   if (from === null || to === null || low === null || high === null) return null;
-  const change = tenth(to) - tenth(from);
+  const change = toTenth(to) - toTenth(from);
   return { from: text(from), to: text(to), change, low: text(low), high: text(high) };
 }
 

@@ -1,5 +1,5 @@
 import { type DayAdherence, SORENESS_SAID, type SkipReason, type Soreness } from '../adherence';
-import { type LocalDate, clockText } from '../units';
+import { type LocalDate, clockText, percentText } from '../units';
 import { partAt } from './limb';
 
 type Common = { readonly id: string; readonly name: string };
@@ -47,8 +47,6 @@ export type Strip = Common &
 
 export type StripKind = Strip['kind'];
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
-
 function doseText(day: DayAdherence): string {
   switch (day.kind) {
     case 'before':
@@ -59,7 +57,7 @@ function doseText(day: DayAdherence): string {
     case 'paused':
       return 'paused';
     case 'due':
-      return `${percent(day.share)}, ${day.sessionsDone} of ${day.sessionsDue}${day.isToday ? ' so far' : ''}`;
+      return `${percentText(day.share)}, ${day.sessionsDone} of ${day.sessionsDue}${day.isToday ? ' so far' : ''}`;
   }
 }
 
@@ -74,7 +72,7 @@ export function readStrip(strip: Strip, date: LocalDate): string {
     }
     case 'times':
       return on(strip.points)
-        .map(({ minute, share }) => `${clockText(minute)} (${percent(share)})`)
+        .map(({ minute, share }) => `${clockText(minute)} (${percentText(share)})`)
         .join(', ');
     case 'skips':
       return on(strip.points)

@@ -1,5 +1,6 @@
 import type { LineTarget, RepDone, SessionSummary, SetCount, SkipReason } from '../adherence';
 import { shareDone } from '../adherence';
+import { toTenth } from '../units';
 
 /** One line of one session as it was done: what progression and the strips read. */
 export type LineLog = {
@@ -69,7 +70,7 @@ export function countedSets(counts: readonly SetCount[]): CountedSet[] {
 
 function middle(holds: readonly number[]): number | null {
   const found = [...holds].sort((a, b) => a - b)[Math.floor(holds.length / 2)];
-  return found === undefined ? null : Math.round(found * 10) / 10;
+  return found === undefined ? null : toTenth(found);
 }
 
 /**

@@ -1,4 +1,5 @@
 import { oneRepMaximum } from './one-rep-max';
+import { toHundredth } from '../units';
 
 /** Ten repetitions at these percents of the ten-rep maximum (DeLorme & Watkins 1948). */
 export const ASCENDING_PERCENT = [50, 75, 100] as const;
@@ -8,11 +9,10 @@ export const ASCENDING_PERCENT = [50, 75, 100] as const;
 export const DESCENDING_PERCENT = [100, 75, 50] as const;
 
 /** Grams and the like are noise: loads are reckoned to a hundredth. */
-const tidy = (value: number) => Math.round(value * 100) / 100;
 
 /** The loads of a scheme's sets, in the unit of the ten-rep maximum. */
 export function schemeLoads(tenRepMaximum: number, percents: readonly number[]): number[] {
-  return percents.map((percent) => tidy((tenRepMaximum * percent) / 100));
+  return percents.map((percent) => toHundredth((tenRepMaximum * percent) / 100));
 }
 
 /**
@@ -23,7 +23,7 @@ export function schemeLoads(tenRepMaximum: number, percents: readonly number[]):
  */
 export function tenRepMaximum(load: number, reps: number): { least: number; most: number } {
   const one = oneRepMaximum(load, reps);
-  return { least: tidy(one.least * 0.75), most: tidy(one.most * 0.75) };
+  return { least: toHundredth(one.least * 0.75), most: toHundredth(one.most * 0.75) };
 }
 
 export type RoundedLoad = {
@@ -63,7 +63,7 @@ export function predictedLoad(
 ): { least: number; most: number } {
   const whole = oneRepMaximum(load, reps);
   const share = oneRepMaximum(1, forReps);
-  const answers = [whole.least / share.least, whole.most / share.most].map(tidy);
+  const answers = [whole.least / share.least, whole.most / share.most].map(toHundredth);
   return { least: Math.min(...answers), most: Math.max(...answers) };
 }
 

@@ -1,5 +1,5 @@
 import { type PaceName, type Paces, DEFAULT_PACES } from '../timeline';
-import { seconds } from '../units';
+import { seconds, toTenth } from '../units';
 import { type Playhead, type Step, advance, currentSegment, startAt } from './playhead';
 
 /** The newest tap counts this much; one hasty tap does not change the whole session. */
@@ -18,7 +18,7 @@ export function learnPace(paces: Paces, name: PaceName, took: number): Paces {
   const usual = DEFAULT_PACES[name];
   const learned = paces[name] * (1 - WEIGHT) + took * WEIGHT;
   const bounded = Math.min(Math.max(learned, usual * LEAST_SHARE), usual * MOST_SHARE);
-  return { ...paces, [name]: seconds(Math.round(bounded * 10) / 10) };
+  return { ...paces, [name]: seconds(toTenth(bounded)) };
 }
 
 /** The pace whose length the segment has, where nothing was written; null otherwise. */

@@ -1,6 +1,6 @@
 import type { RepDone } from '../adherence';
 import type { PlayedSegment } from '../timeline';
-import { type Seconds, seconds } from '../units';
+import { type Seconds, seconds, toTenth } from '../units';
 
 /** Where a session stands. It knows no clock: it is told how much time has passed. */
 export type Playhead = {
@@ -92,8 +92,7 @@ function workOf(segment: PlayedSegment, work: 'held' | 'moved', spent: number): 
 
 function repOf(segment: PlayedSegment, held: number, moved: number): RepDone {
   const { round, side, direction, station, set, rep } = segment;
-  const tenth = (value: number) => Math.round(value * 10) / 10;
-  return { round, side, direction, station, set, rep, held: tenth(held), moved: tenth(moved) };
+  return { round, side, direction, station, set, rep, held: toTenth(held), moved: toTenth(moved) };
 }
 
 /** Back to the beginning of this repetition, or of the one before when it has only just begun. */

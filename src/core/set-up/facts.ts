@@ -5,7 +5,7 @@ import type { LatestMeasure } from '../findings';
 import { forceBand } from '../load';
 import { padThickness } from '../measures';
 import type { SetUp, SetUpFact } from '../records';
-import type { LocalDate } from '../units';
+import { type LocalDate, toTenth } from '../units';
 
 /** The newest measurement of a kind and side, with its name in the record. */
 export type SetUpMeasure = Pick<LatestMeasure, 'kind' | 'side' | 'value' | 'body'> & {
@@ -24,9 +24,6 @@ export type SetUpFacts = {
   readonly measures: readonly SetUpMeasure[];
   readonly findings: readonly CueFinding[];
 };
-
-/** A tenth of a centimetre or a kilogram is finer than any home can tell. */
-const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /**
  * What was measured of this patient for the set-up of an exercise, as it stands now: the pad as thick
@@ -71,8 +68,9 @@ export function measuredSetUp(
   ];
 }
 
+/** To a tenth of a centimetre, as kilograms below: finer than any home can tell. */
 function padFact({ value }: SetUpMeasure): SetUpFact | null {
-  return value === null ? null : { kind: 'pad', cm: tenth(padThickness(value) / 10) };
+  return value === null ? null : { kind: 'pad', cm: toTenth(padThickness(value) / 10) };
 }
 
 /** What is measured is what the ear lies higher than the shoulder: under the trunk, else the head. */
@@ -80,7 +78,7 @@ function blanketFact({ value }: SetUpMeasure): SetUpFact | null {
   if (value === null || value === 0) return null;
   return {
     kind: 'blanket',
-    cm: tenth(Math.abs(value) / 10),
+    cm: toTenth(Math.abs(value) / 10),
     under: value > 0 ? 'trunk' : 'head',
   };
 }
@@ -93,7 +91,7 @@ function pushFact({ value, side }: SetUpMeasure, dose: Dose | null): SetUpFact |
   const band = value === null || dose === null ? null : forceBand(dose, value);
   if (band === null || (side !== null && !isWorked(side, dose))) return null;
   const { least, most } = band.kilograms;
-  return { kind: 'push', side, least: tenth(least), most: tenth(most) };
+  return { kind: 'push', side, least: toTenth(least), most: toTenth(most) };
 }
 
 /** A push to one side only is no set-up of the other. */

@@ -1,4 +1,5 @@
 import { jointsBeyond, type Pose, skeletonOf, type Vec } from '../figure';
+import { toHundredth, toTenth } from '../units';
 
 /** A hand or foot so far from where it is asked to be is as good as there, in cm. */
 const THERE_CM = 0.5;
@@ -36,7 +37,7 @@ export function asFarAsItGoes(before: Pose, move: (share: number) => Pose): Pose
 
 /** To a tenth of a degree or centimetre: finer is not seen, and it keeps the data short. */
 export function rounded<T>(value: T): T {
-  if (typeof value === 'number') return (Math.round(value * 10) / 10 + 0) as T;
+  if (typeof value === 'number') return (toTenth(value) + 0) as T;
   if (Array.isArray(value)) return value.map(rounded) as T;
   if (typeof value === 'object' && value !== null)
     return Object.fromEntries(
@@ -49,4 +50,4 @@ export function rounded<T>(value: T): T {
 }
 
 /** A direction keeps hundredths: only its way counts, and it may be short. */
-const direction = (vec: Vec) => vec.map((part) => Math.round(part * 100) / 100 + 0);
+const direction = (vec: Vec) => vec.map((part) => toHundredth(part) + 0);

@@ -1,5 +1,5 @@
 import { GOOD_ADHERENCE } from '../follow';
-import { type LocalDate, daysBetween } from '../units';
+import { type LocalDate, daysBetween, percentText } from '../units';
 import type { TriageLimits } from './limits';
 
 export const LEVELS = ['call today', 'decide', 'steady'] as const;
@@ -66,7 +66,6 @@ export type TriageRule = {
 };
 
 const TRADE = 'Common practice, no source.';
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 const days = (count: number) => `${count} ${count === 1 ? 'day' : 'days'}`;
 
 /** From the gravest: the first that holds is the reason; the others stand under it. */
@@ -187,7 +186,7 @@ export const TRIAGE_RULES: readonly TriageRule[] = [
       share !== null &&
       shareBefore !== null &&
       (shareBefore - share) * 100 >= fallPercent
-        ? `Dose done fell from ${percent(shareBefore)} to ${percent(share)} in a fortnight.`
+        ? `Dose done fell from ${percentText(shareBefore)} to ${percentText(share)} in a fortnight.`
         : null,
   },
   {
@@ -235,7 +234,7 @@ export const TRIAGE_RULES: readonly TriageRule[] = [
       plateauWeeks >= limits.plateauWeeks &&
       share !== null &&
       share >= GOOD_ADHERENCE
-        ? `No clear change in ${plateauWeeks} weeks at ${percent(share)} of the dose.`
+        ? `No clear change in ${plateauWeeks} weeks at ${percentText(share)} of the dose.`
         : null,
   },
   {
@@ -303,6 +302,6 @@ function steadyReason({ discharged, paused, sessionsDone, sessionsDue, share }: 
   if (discharged) return 'Discharged.';
   if (paused) return 'Paused.';
   if (sessionsDue === 0) return 'Nothing was due in the last fortnight.';
-  const dose = share === null ? '' : `, ${percent(share)} of the dose`;
+  const dose = share === null ? '' : `, ${percentText(share)} of the dose`;
   return `${sessionsDone} of ${sessionsDue} sessions in a fortnight${dose}.`;
 }

@@ -1,5 +1,5 @@
 import { seconds } from './seconds';
-import { formatRange, percent, percentText, wholeMinutes } from '.';
+import { formatRange, percent, percentText, toHundredth, toTenth, wholeMinutes } from '.';
 
 /** How times and shares are written: every edge of the rounding. */
 const range = (least: number, most: number) => ({ least: seconds(least), most: seconds(most) });
@@ -23,4 +23,9 @@ it('writes a share as whole percent, and a dash for none', () => {
     0, 0, 1, 100, 126,
   ]);
   expect([percentText(0.456), percentText(null), percentText(0)]).toEqual(['46 %', '–', '0 %']);
+});
+
+it('rounds to tenths and hundredths, half upwards, below nothing too', () => {
+  expect([0, 1.24, 1.25, -1.25, -1.26, 12].map(toTenth)).toEqual([0, 1.2, 1.3, -1.2, -1.3, 12]);
+  expect([0.124, 0.125, -0.125, -0.126, 3].map(toHundredth)).toEqual([0.12, 0.13, -0.12, -0.13, 3]);
 });

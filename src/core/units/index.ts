@@ -9,6 +9,7 @@ export * from './milliseconds';
 export * from './moment-text';
 export * from './range';
 export * from './result';
+export * from './rounded';
 export * from './seconds';
 export * from './short-day';
 export * from './frozen';

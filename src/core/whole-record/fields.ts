@@ -1,4 +1,4 @@
-import { clockText } from '../units';
+import { clockText, toHundredth } from '../units';
 
 /** Names of fields that hold a minute of the day. */
 const MINUTES = new Set(['minute', 'from', 'to']);
@@ -26,7 +26,7 @@ function valueInWords(name: string, value: unknown): string {
   if (value === null || value === undefined) return '';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number')
-    return MINUTES.has(name) ? clockText(value) : String(Math.round(value * 100) / 100);
+    return MINUTES.has(name) ? clockText(value) : String(toHundredth(value));
   if (typeof value === 'string') return value;
   if (Array.isArray(value))
     return value

@@ -2,6 +2,7 @@ import { askedIn } from '../screen';
 import { KIND_IDS, type MeasureKindId, bodyInWords, kindOf } from '../measures';
 import { DAY_KEY, standingEvents } from '../history';
 import type { RecordEvent, RecordMeasurement, WholeRecord } from './whole-record';
+import { toTenth, percentText } from '../units';
 
 /** A table as a spreadsheet opens it: rows of cells under their columns. */
 export type RecordTableFile = {
@@ -23,7 +24,7 @@ export function measureName({ kind, side }: Pick<RecordMeasurement, 'kind' | 'si
 export function measureValue({ value, unit, details }: RecordMeasurement): string {
   if (details === null) return 'taken out';
   if (value === null) return bodyInWords({ value, body: details.body });
-  const rounded = Math.round(value * 10) / 10;
+  const rounded = toTenth(value);
   return `${rounded}${unit === '' ? '' : unit === '°' || unit === '%' ? unit : ` ${unit}`}`;
 }
 
@@ -149,7 +150,7 @@ function sessions(record: WholeRecord): RecordTableFile {
         // Of what was told without a device nothing was counted: it stands as its share.
         const done =
           body.type === 'told'
-            ? [null, null, null, `as told: ${Math.round(body.share * 100)} %`]
+            ? [null, null, null, `as told: ${percentText(body.share)}`]
             : [
                 body.reps.length,
                 Math.round(body.reps.reduce((sum, { held }) => sum + held, 0)),

@@ -2,7 +2,7 @@ import { line as pathOf, scaleLinear } from 'd3';
 import type { DayAdherence } from '@/core/adherence';
 import { SORENESS } from '@/core/adherence';
 import type { Strip } from '@/core/follow';
-import type { LocalDate } from '@/core/units';
+import { type LocalDate, toTenth } from '@/core/units';
 import { type DayAxis, tickText } from './day-axis';
 
 export type DrawnSeam = { readonly date: LocalDate; readonly number: number };
@@ -211,11 +211,12 @@ function Marks({ strip, axis, colours }: { strip: Strip; axis: DayAxis; colours:
   const dots = (places: readonly (readonly [number, number])[], r = dot) =>
     places
       .map(
-        ([x, y]) => `M${f(x - r)} ${f(y)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`,
+        ([x, y]) =>
+          `M${toTenth(x - r)} ${toTenth(y)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`,
       )
       .join('');
   const bar = (date: LocalDate, top: number, bottom: number) =>
-    `M${f(axis.x(date) ?? 0)} ${f(bottom)}v${f(top - bottom)}h${f(wide)}v${f(bottom - top)}z`;
+    `M${toTenth(axis.x(date) ?? 0)} ${toTenth(bottom)}v${toTenth(top - bottom)}h${toTenth(wide)}v${toTenth(bottom - top)}z`;
   switch (strip.kind) {
     case 'dose': {
       const due = there(strip.days).filter((day) => day.kind === 'due');
@@ -250,7 +251,7 @@ function Marks({ strip, axis, colours }: { strip: Strip; axis: DayAxis; colours:
       const d = there(strip.points)
         .map(({ date }) => {
           const x = middle(date);
-          return `M${f(x - 4)} 3l8 8m0 -8l-8 8`;
+          return `M${toTenth(x - 4)} 3l8 8m0 -8l-8 8`;
         })
         .join('');
       return <path d={d} stroke={colours.ink} strokeWidth={1.4} fill="none" />;
@@ -259,7 +260,10 @@ function Marks({ strip, axis, colours }: { strip: Strip; axis: DayAxis; colours:
       const y = scaleLinear([0, strip.most], [height, 0]);
       const points = there(strip.points);
       const spans = points
-        .map(({ date, low, high }) => `M${f(middle(date))} ${f(y(low))}V${f(y(high) - 0.01)}`)
+        .map(
+          ({ date, low, high }) =>
+            `M${toTenth(middle(date))} ${toTenth(y(low))}V${toTenth(y(high) - 0.01)}`,
+        )
         .join('');
       const top = pathOf<(typeof points)[number]>(
         ({ date }) => middle(date),
@@ -340,12 +344,9 @@ function Marks({ strip, axis, colours }: { strip: Strip; axis: DayAxis; colours:
     }
     case 'notes': {
       const d = there(strip.points)
-        .map(({ date }) => `M${f(middle(date) - 4)} 2h8v6h-4l-2 3v-3h-2z`)
+        .map(({ date }) => `M${toTenth(middle(date) - 4)} 2h8v6h-4l-2 3v-3h-2z`)
         .join('');
       return <path d={d} fill={colours.soft} />;
     }
   }
 }
-
-/** Coordinates to a tenth: finer ones only make the drawing larger. */
-const f = (value: number) => Math.round(value * 10) / 10;

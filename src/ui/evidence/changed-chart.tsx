@@ -1,6 +1,6 @@
 import { curveStepAfter, line as pathOf, scaleLinear } from 'd3';
 import type { GroupTable } from '@/core/evidence';
-import { percent } from './words';
+import { percentText } from '@/core/units';
 
 const WIDTH = 760;
 const HEIGHT = 210;
@@ -48,7 +48,7 @@ export function ChangedChart({
             stroke="var(--hair)"
           />
           <text x={EDGE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">
-            {percent(tick)}
+            {percentText(tick)}
           </text>
         </g>
       ))}

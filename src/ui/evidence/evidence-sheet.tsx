@@ -21,7 +21,8 @@ import {
   Untold,
   WordCell,
 } from './table';
-import { groupInWords, percent, percentRange } from './words';
+import { percentText } from '@/core/units';
+import { groupInWords, percentRange } from './words';
 
 type Counted = Extract<Evidence, { kind: 'counted' }>;
 
@@ -68,7 +69,7 @@ function Endings({ told, nameOf }: { told: Counted; nameOf: (name: string) => st
               <ShareCell key={ending} told={endings[ending]} />
             ))}
             {dose ? (
-              <Cell interval={percentRange(dose.low, dose.high)}>{percent(dose.mean)}</Cell>
+              <Cell interval={percentRange(dose.low, dose.high)}>{percentText(dose.mean)}</Cell>
             ) : (
               <Cell>
                 <Untold />
@@ -119,7 +120,7 @@ function Changed({ told, nameOf }: { told: Counted; nameOf: (name: string) => st
                   const at = changed.find((one) => one.weeks === week);
                   return at ? (
                     <Cell key={week} interval={percentRange(at.low, at.high)}>
-                      {percent(at.share)}
+                      {percentText(at.share)}
                     </Cell>
                   ) : (
                     <Cell key={week}>
@@ -187,7 +188,7 @@ function Minutes({ told: { minutes } }: { told: Counted }) {
           {minutes.map(({ from, to, of, mean, low, high, most }) => (
             <Row key={from} name={bandInWords({ from, to })}>
               <Cell>{of ?? <Untold />}</Cell>
-              <Cell interval={percentRange(low, high)}>{percent(mean)}</Cell>
+              <Cell interval={percentRange(low, high)}>{percentText(mean)}</Cell>
               <td>
                 <IntervalMark value={mean} low={low} high={high} most={1} />
               </td>

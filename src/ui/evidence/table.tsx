@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Rate, ToldShare } from '@/core/evidence';
-import { percent, percentRange, rateInWords } from './words';
+import { percentText } from '@/core/units';
+import { percentRange, rateInWords } from './words';
 
 /** A section of the evidence: what it shows, how to read it, and a table that scrolls by itself. */
 export function EvidenceSection({
@@ -88,7 +89,7 @@ export function ShareCell({ told }: { told: ToldShare }) {
   const { count, share, low, high } = told;
   return (
     <Cell interval={percentRange(low, high)}>
-      {count} · {percent(share)}
+      {count} · {percentText(share)}
     </Cell>
   );
 }

@@ -3,8 +3,6 @@ import type { ComparedBy, Rate } from '@/core/evidence';
 import { AREA_WORDS, EPISODE_AREAS } from '@/core/measures';
 import { SCHOOL_IDS } from '@/core/exercise';
 
-export const percent = (share: number) => `${Math.round(share * 100)} %`;
-
 const range = (low: number, high: number) => `${Math.round(low)}–${Math.round(high)}`;
 export const percentRange = (low: number, high: number) => `${range(low * 100, high * 100)} %`;
 

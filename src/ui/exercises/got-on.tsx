@@ -1,8 +1,8 @@
 import { type GotOn, FEWEST_PATIENTS, GOT_ON_DAYS } from '@/core/outlook';
 import { LIGHTS } from '@/core/course';
+import { percentText } from '@/core/units';
 
 const WEEKS = GOT_ON_DAYS / 7;
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 type Counted = Extract<GotOn, { kind: 'counted' }>;
 
@@ -13,11 +13,11 @@ function Share({ what, found, of }: { what: string; found: Counted['good']; of: 
         {what}
       </th>
       <td className="figures py-1 pr-3 text-right whitespace-nowrap">
-        {found ? percent(found.share) : '–'}
+        {found ? percentText(found.share) : '–'}
       </td>
       <td className="py-1 text-soft">
         {found
-          ? `of ${found.of} ${of}; 95 %: ${percent(found.low)} to ${percent(found.high)}`
+          ? `of ${found.of} ${of}; 95 %: ${percentText(found.low)} to ${percentText(found.high)}`
           : `no ${of}`}
       </td>
     </tr>

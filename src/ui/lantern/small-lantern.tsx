@@ -1,5 +1,6 @@
 import { halfWidth } from './paper';
 import type { Rib } from './rib';
+import { toTenth } from '@/core/units';
 
 /** Ribs of a small lantern and the distance between them; the paper bulges in the middle. */
 const PITCH = 10;
@@ -26,13 +27,13 @@ export function SmallLantern({
   for (const [index, rib] of ribs.entries()) {
     const half = halfWidth(index, ribs.length, wide);
     const y = heightOf(index);
-    const line = (width: number) => `M${short(wide / 2 - half)} ${y}h${short(width)}`;
+    const line = (width: number) => `M${toTenth(wide / 2 - half)} ${y}h${toTenth(width)}`;
     if (rib.kind === 'rest' || rib.kind === 'paused') lines[rib.kind] += line(half * 2);
     if (rib.kind !== 'lit') continue;
     lines[rib.isNow ? 'now' : 'dark'] += line(half * 2);
     const share = Math.max(0, Math.min(1, rib.share));
     if (share > 0) lines.lit += line(half * 2 * share);
-    if (rib.isNow) wick = `M${short(wide / 2 + half + 5)} ${y + 5}q6 -4 1 -12q-7 7 -1 12z`;
+    if (rib.isNow) wick = `M${toTenth(wide / 2 + half + 5)} ${y + 5}q6 -4 1 -12q-7 7 -1 12z`;
   }
   return (
     <svg
@@ -40,7 +41,7 @@ export function SmallLantern({
       aria-label={label}
       viewBox={`0 0 ${wide} ${tall}`}
       height={height}
-      width={short((height * wide) / tall)}
+      width={toTenth((height * wide) / tall)}
       className="lantern small-lantern"
     >
       <use href={`#${FRAME}`} />
@@ -65,7 +66,7 @@ export function SmallLanternParts({ ribs }: { ribs: number }) {
     Array.from(
       { length: ribs },
       (_, index) =>
-        `${index === 0 ? 'M' : 'L'}${short(middle + sign * halfWidth(index, ribs, wide))} ${heightOf(index)}`,
+        `${index === 0 ? 'M' : 'L'}${toTenth(middle + sign * halfWidth(index, ribs, wide))} ${heightOf(index)}`,
     ).join('');
   const cap = (y: number, height: number) => (
     <rect x={middle - 11} y={y} width={22} height={height} rx={1.5} fill="var(--ink)" />
@@ -82,11 +83,9 @@ export function SmallLanternParts({ ribs }: { ribs: number }) {
   );
 }
 
-const short = (value: number) => Math.round(value * 10) / 10;
-
 const heightOf = (index: number) => TOP + (index + 0.5) * PITCH;
 
 function boxOf(ribs: number): { readonly tall: number; readonly wide: number } {
   const tall = 24 + ribs * PITCH;
-  return { tall, wide: short(Math.max(58, Math.min(124, tall * 0.64))) };
+  return { tall, wide: toTenth(Math.max(58, Math.min(124, tall * 0.64))) };
 }

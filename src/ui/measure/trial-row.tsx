@@ -1,6 +1,6 @@
 'use client';
 
-import { shortDay } from '@/core/units';
+import { shortDay, toTenth } from '@/core/units';
 import { useId, useState } from 'react';
 import {
   type MeasureKindId,
@@ -47,7 +47,7 @@ export function TrialRow({
     onChange({ trials: row.trials.map((old, at) => (at === index ? text : old)) });
   const take = (value: number) => {
     const free = row.trials.findIndex((text) => text.trim() === '');
-    const text = String(Math.round(value * 10) / 10);
+    const text = String(toTenth(value));
     onChange({
       trials:
         free < 0

@@ -1,7 +1,7 @@
 import { ENGLISH, sayerOf } from '@/catalogue';
 import { dialled } from '@/core/identity';
 import { LANTERN_DAYS } from '@/core/morning';
-import { clockText } from '@/core/units';
+import { clockText, toHundredth } from '@/core/units';
 import { contactSaid, daySaid, isCallDone } from '@/core/visits';
 import type { PatientRow } from '@/server/morning-list';
 import { type SayDays, describeDays, ribOfDay } from '@/ui/lantern/rib';
@@ -23,7 +23,7 @@ export function shownRow(row: PatientRow): ShownRow {
     rule: rule ?? '',
     next: rule === null ? 'Open' : row.next,
     step: row.step,
-    ribs: ribs.map(({ kind, share }) => (kind === 'lit' ? Math.round(share * 100) / 100 : kind)),
+    ribs: ribs.map(({ kind, share }) => (kind === 'lit' ? toHundredth(share) : kind)),
     isDueToday: ribs.at(-1)?.isNow ?? false,
     days: `Last ${LANTERN_DAYS} days. ${describeDays(row.days, SAY_DAYS)}`,
     alerts: row.alerts.map(({ id, kind, escalated }) => ({ id, kind, escalated })),

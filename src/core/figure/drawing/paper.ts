@@ -1,5 +1,6 @@
 import type { Tone } from './shape';
 import { type Paint, type Palette, PRINT_PALETTE } from './svg';
+import { toHundredth } from '../../units';
 
 const INK = '#111111';
 
@@ -23,7 +24,7 @@ const PX = 2.7;
 /** The palette as rules of a page, lines as broad whatever a picture shows. */
 export function paletteCss(selector: string, palette: Palette): string {
   const rule = ([tone, { fill, stroke, width, dash, opacity, over }]: [string, Paint]) =>
-    `${selector} .${tone}{fill:${fill};stroke:${stroke};stroke-width:${Math.round(width * PX * 100) / 100}px` +
+    `${selector} .${tone}{fill:${fill};stroke:${stroke};stroke-width:${toHundredth(width * PX)}px` +
     `${dash ? ';stroke-dasharray:6px 5px' : ''}${opacity ? `;opacity:${opacity}` : ''}${over ? ';paint-order:normal' : ''}}`;
   return (
     `${selector} path{paint-order:stroke;stroke-linejoin:round;stroke-linecap:round;vector-effect:non-scaling-stroke}` +

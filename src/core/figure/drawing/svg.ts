@@ -1,4 +1,5 @@
 import type { Drawing, Shape, Tone } from './shape';
+import { toHundredth, toTenth } from '../../units';
 
 /** How one tone is painted: what SVG's attributes of that name take. Widths in cm. */
 export type Paint = {
@@ -54,7 +55,7 @@ export function attributesOf(
 }
 
 /** How broad a line is in a picture: as broad on paper whatever the picture shows. */
-export const broad = (width: number, unit: number): number => Math.round(width * unit * 100) / 100;
+export const broad = (width: number, unit: number): number => toHundredth(width * unit);
 
 /** A picture as a file of its own: text in SVG 1.1, in centimetres. */
 export function svgText(drawing: Drawing, palette: Palette, title: string): string {
@@ -73,7 +74,7 @@ export function svgText(drawing: Drawing, palette: Palette, title: string): stri
 /** The small picture in a close-up, as a picture within. */
 export function insetText({ inset }: Drawing, paths: (of: Drawing) => string): string {
   if (!inset) return '';
-  const [x, y, width, height] = inset.place.map((cm) => Math.round(cm * 10) / 10);
+  const [x, y, width, height] = inset.place.map((cm) => toTenth(cm));
   return `<svg x="${x}" y="${y}" width="${width}" height="${height}" viewBox="${inset.of.box.join(' ')}">${paths(inset.of)}</svg>`;
 }
 

@@ -11,14 +11,15 @@ import {
 import { SCHOOLS } from '../../school';
 import { ownedNear } from './heavier';
 import { type Growth, READY, type SchoolRule, type Standing } from './school';
+import { toTenth } from '../../units';
 
 /** One weight, where any can be set: the least the table ever changes, pounds. */
 const ONE_WEIGHT_LB = 5;
 /** A weight that was left for a lighter one so often is not gone back to. Ours, no source. */
 const LEFT_OFTEN = 2;
 
-const tidy = (value: number) => Math.round(value * 10) / 10;
-const middle = ({ least, most }: Pick<AdjustedLoad, 'least' | 'most'>) => tidy((least + most) / 2);
+const middle = ({ least, most }: Pick<AdjustedLoad, 'least' | 'most'>) =>
+  toTenth((least + most) / 2);
 
 type Weight = Extract<Load, { kind: 'weight' }>;
 
@@ -62,7 +63,7 @@ function inUnit(
   wanted: 'kg' | 'lb',
 ): number {
   if (unit === wanted) return amount;
-  return tidy(wanted === 'kg' ? amount * KILOGRAMS_A_POUND : amount / KILOGRAMS_A_POUND);
+  return toTenth(wanted === 'kg' ? amount * KILOGRAMS_A_POUND : amount / KILOGRAMS_A_POUND);
 }
 
 /**
@@ -71,7 +72,7 @@ function inUnit(
  */
 function pick(range: AdjustedLoad, from: number, owned: readonly number[]): number {
   const there = owned.filter((one) => one > 0);
-  if (there.length === 0) return Math.max(middle(range), tidy(from / 2));
+  if (there.length === 0) return Math.max(middle(range), toTenth(from / 2));
   const within = there.filter((one) => one >= range.least - 1e-9 && one <= range.most + 1e-9);
   if (within.length > 0) return ownedNear(middle(range), within);
   const below = there.filter((one) => one < range.least);
@@ -111,7 +112,7 @@ function timesLeft(past: readonly Dose[], weight: number): number {
 
 /** A weight between two, the nearest to their middle; null without one. */
 function smaller(from: number, to: number, owned: readonly number[]): number | null {
-  const half = tidy((from + to) / 2);
+  const half = toTenth((from + to) / 2);
   if (owned.length === 0) return half > from && half < to ? half : null;
   const between = owned.filter((one) => one > from + 1e-9 && one < to - 1e-9);
   return between.length === 0 ? null : ownedNear(half, between);

@@ -1,6 +1,7 @@
 import type { BandLevel, Dose, Load } from '../../dose';
 import { type BandCurve, REAL_STEP, bandForce, loadStep, predictedLoad } from '../../load';
 import { type Choice, type Growth, type Standing, thenOften } from './school';
+import { toHundredth, toTenth } from '../../units';
 
 /** The formulas predict a ten-rep maximum from up to fifteen repetitions and a five-rep one from seven. */
 const RULE = 'Epley 1985, Brzycki 1993; memory';
@@ -9,8 +10,6 @@ const FIRST_WEIGHTS = 3;
 const LEVELS: readonly BandLevel[] = ['light', 'medium', 'firm'];
 /** A band's force is measured at this stretch where the line does not say. Ours. */
 const USUAL_STRETCH = 100;
-
-const tidy = (value: number) => Math.round(value * 100) / 100;
 
 /** Ten and five in words, as the schools say them. */
 const maximumOf = (reps: number) =>
@@ -57,7 +56,7 @@ export function topOf({ perSet }: Weight): number {
 export function ownedNear(wanted: number, owned: readonly number[]): number {
   const there = owned.filter((one) => one > 0).sort((a, b) => a - b);
   const [first, ...others] = there;
-  if (first === undefined) return Math.max(0.1, tidy(wanted));
+  if (first === undefined) return Math.max(0.1, toHundredth(wanted));
   return others.reduce(
     (best, next) => (Math.abs(next - wanted) < Math.abs(best - wanted) - 1e-9 ? next : best),
     first,
@@ -170,7 +169,7 @@ function stronger(
     ...dose,
     band: { band: { kind: 'named', name: curve.name }, stretchPercent: percent },
   });
-  const n = (value: number) => `${Math.round(value * 10) / 10} N`;
+  const n = (value: number) => `${toTenth(value)} N`;
   const predicted = `${reps} repetitions at ${n(newtons)} predict a ${maximumOf(backTo)} of ${n(bound)} (${RULE})`;
   const [best] = within;
   if (best)

@@ -12,7 +12,7 @@ import {
   restAsGap,
   withoutIdleGap,
 } from '../../dose';
-import { type Range, exactly, isExact, seconds } from '../../units';
+import { type Range, exactly, isExact, seconds, toTenth } from '../../units';
 import { withHold } from './holds';
 
 /** A load goes down by this share when it was too much and no lighter weight is owned. Common practice, no source. */
@@ -170,7 +170,7 @@ function lighter(dose: Dose, owned: readonly number[]): Dose | null {
   const below = (one: number) => {
     const found = owned.filter((weight) => weight > 0 && weight < one);
     if (owned.length > 0) return found.length > 0 ? Math.max(...found) : one;
-    return Math.max(0.1, Math.round(one * LIGHTER * 10) / 10);
+    return Math.max(0.1, toTenth(one * LIGHTER));
   };
   const perSet = load.perSet.map((one) => (one === 'adj' ? one : below(one)));
   return { ...dose, load: { ...load, perSet } };

@@ -19,8 +19,9 @@ import { Button } from '../../primitives/button';
 import { Dialog } from '../../primitives/dialog';
 import { Field } from '../../primitives/field';
 import { useDeskFacts } from '../desk-facts';
+import { toTenth } from '@/core/units';
 
-const show = (value: number) => String(Math.round(value * 10) / 10);
+const show = (value: number) => String(toTenth(value));
 const spread = ({ least, most }: { least: number; most: number }) =>
   show(least) === show(most) ? show(most) : `${show(least)}–${show(most)}`;
 
