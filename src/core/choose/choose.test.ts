@@ -83,6 +83,23 @@ describe('suggestions from confirmed findings', () => {
     ]);
   });
 
+  it.each([
+    [null, 0],
+    [9, 0],
+    [10, 2],
+    [29, 2],
+    [30, 3],
+  ])('with extensors that held %s s a neck that leads starts %s steps up', (hold, above) => {
+    const found = suggest(
+      [finding('held-from-below', { part: HELD_BY.neck })],
+      EXERCISES,
+      facts(hold === null ? [] : [measured('neck-extensor-hold', hold)]),
+      home,
+    ).find((one) => one.exercise.family === 'Tuck, upright');
+    const steps = stepsOf(EXERCISES, 'Tuck, upright').map(({ id }) => id);
+    expect(steps.indexOf(found?.exercise.id ?? '')).toBe(above);
+  });
+
   it('starts a step lower where it flares easily', () => {
     const irritable: FindingFacts = {
       ...facts([measured('deep-flexor-hold', 12)]),

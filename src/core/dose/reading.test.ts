@@ -22,6 +22,22 @@ it('says of a day how often it may be done beyond what is due', () => {
   expect(keys('10x10s 3/day', readToday)).toEqual(['head.bouts.held']);
 });
 
+it.each([
+  ['x10 2/day', 'times.exact'],
+  ['x10 1-3/day', 'times.upTo'],
+  ['x10 every 2h', 'times.everyHours'],
+  ['x10 every 90min', 'times.everyMinutes'],
+  ['x10 as needed', 'times.asNeeded'],
+  ['x10 on waking', 'times.onWaking'],
+  ['x10 after waking', 'times.afterWaking'],
+  ['x10 before hands-on care', 'times.beforeCare'],
+  ['x10 after hands-on care', 'times.afterCare'],
+  ['x10 before training', 'times.beforeTraining'],
+  ['x10 after training', 'times.afterTraining'],
+])('%s says when', (line, key) => {
+  expect(keys(line, readDose)).toContain(key);
+});
+
 it('says what each side is where the exercise says it, and of both sides only which', () => {
   const sides = {
     name: 'lengthened' as const,

@@ -105,6 +105,11 @@ describe('a trial', () => {
     expect(done.kind).toBe('done');
     if (done.kind === 'done') expect(Math.abs(done.value - 80)).toBeLessThan(4);
   });
+  it('runs from the very first reading where that is a push already', () => {
+    const pushing = [{ at: seconds(0), value: 10 }];
+    expect(trialState('peak', pushing).kind).toBe('running');
+    expect(trialState('peak', [{ at: seconds(0), value: 9.9 }]).kind).toBe('waiting');
+  });
   it('does not count when the signal was lost during the push', () => {
     const lost = stream(6.5, push).filter(({ at }) => at < 3 || at > 4);
     expect(trialState('peak', lost).kind).toBe('broken');

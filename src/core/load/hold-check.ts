@@ -24,9 +24,10 @@ function effortOf(dose: Dose): Range<Fraction> | null {
   const { effort } = dose;
   if (!effort) return null;
   const whole = effort.kind === 'percent' ? 100 : 10;
-  const least = effort.range.least / whole;
-  const most = effort.range.most / whole;
-  return most > 0 && most <= 1 ? { least: fraction(least), most: fraction(most) } : null;
+  return {
+    least: fraction(effort.range.least / whole),
+    most: fraction(effort.range.most / whole),
+  };
 }
 
 /**

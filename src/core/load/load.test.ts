@@ -58,6 +58,10 @@ describe('the check of a hold', () => {
     expect(check('3x60s 50%')?.verdict).toBe('models differ');
     expect(check('3x5min 50%')?.verdict).toBe('beyond');
   });
+  it('is none of a hold without effort, or of one that is short', () => {
+    expect([check('3x60s'), check('3x15s 90%'), check('3x15s rpe 10')]).toEqual([null, null, null]);
+    expect(check('3x16s 90%')?.asked.most).toBe(16);
+  });
   it('reads a perceived effort in tenths, and both ends of a range', () => {
     const both = check('x1 hold 60s rpe 3-5');
     expect([Math.round(both?.predicted.least ?? 0), Math.round(both?.predicted.most ?? 0)]).toEqual(

@@ -193,6 +193,11 @@ describe('loads of the ten-rep maximum', () => {
     expect(found.why).toContain('Ten with 10 kg, and nothing in reserve was told');
   });
 
+  it('asks for it where no load is written at all', () => {
+    for (const school of ['ascending', 'descending-load'] as const)
+      expect(at(school, '3x10 rest 2min')).toMatchObject({ move: 'ask', asks: 'ten-rep maximum' });
+  });
+
   it('asks for the ten-rep maximum once, and takes it from what the phone was told', () => {
     const percents = '3x10 50/75/100% 10rm rest 2min';
     expect(at('ascending', percents)).toMatchObject({ move: 'ask', asks: 'ten-rep maximum' });

@@ -30,10 +30,10 @@ function topReps({ load }: Dose, { counted, sets }: SessionLog): number | null {
   return counted?.find(({ set }) => set === at + 1)?.reps ?? sets[at] ?? null;
 }
 
-/** Every set done, and ten at the top one. */
+/** Every set done, and ten at the top one; where no load is written no set is the heaviest. */
 function tenAtTheTop(dose: Dose, log: SessionLog): Readiness {
   const sets = everySetDone(dose, log);
-  if (!sets.ready) return sets;
+  if (!sets.ready || !dose.load) return sets;
   const reps = topReps(dose, log);
   return reps !== null && reps >= TEN ? sets : notYet(`${reps ?? 0} of ${TEN} in the heaviest set`);
 }
@@ -76,7 +76,7 @@ function lifted(dose: Dose, sessions: readonly SessionLog[]) {
 function nextOf(percents: readonly number[]) {
   return ({ dose, sessions, owned }: Standing): Growth => {
     const { load } = dose;
-    if (!load) return { kind: 'ask', what: 'ten-rep maximum', why: 'No load is written.' };
+    if (!load) return { kind: 'ask', what: 'ten-rep maximum', why: 'No load is written: the ten-rep maximum is asked for.' };
     const scheme = (top: number, unit: 'kg' | 'lb'): Dose => ({
       ...dose,
       load: {
