@@ -1,7 +1,9 @@
 import { SHIPPED } from '@/catalogue';
 import { type Evidence, evidence } from './evidence';
 import type { EpisodeFacts } from './facts';
-import { evidenceRows } from './file';
+import { PAIN_AFTER_WORDS, evidenceRows } from './file';
+import { ANSWERS } from './facts';
+import { PAIN_AFTER } from '../outlook';
 import { type EpisodeOf, isFewPatients } from './told';
 
 const ONE: EpisodeFacts = {
@@ -214,6 +216,22 @@ describe('the file', () => {
     const left = rows.find(({ what }) => what === 'share left');
     expect(left).toMatchObject({ table: 'by school', value: '', low: '', high: '', of: '18' });
     expect(rows.filter(({ table }) => table === 'left in week')).toEqual([]);
+  });
+
+  it('writes counts as whole numbers, and shares to a thousandth', () => {
+    const rows = evidenceRows(counted(some(8)), String);
+    const values = rows
+      .filter(({ table }) => table === 'proposals')
+      .map(({ what, value }) => [what, value]);
+    expect(values).toEqual([
+      ['accepted', '8'],
+      ...ANSWERS.slice(1).map((answer) => [answer, '0']),
+      ...PAIN_AFTER.map((one) => [
+        PAIN_AFTER_WORDS[one].toLowerCase(),
+        one === 'lower' ? '8' : '0',
+      ]),
+      ['share with trouble in the fortnight after', '0.000'],
+    ]);
   });
 });
 

@@ -76,7 +76,12 @@ function lifted(dose: Dose, sessions: readonly SessionLog[]) {
 function nextOf(percents: readonly number[]) {
   return ({ dose, sessions, owned }: Standing): Growth => {
     const { load } = dose;
-    if (!load) return { kind: 'ask', what: 'ten-rep maximum', why: 'No load is written: the ten-rep maximum is asked for.' };
+    if (!load)
+      return {
+        kind: 'ask',
+        what: 'ten-rep maximum',
+        why: 'No load is written: the ten-rep maximum is asked for.',
+      };
     const scheme = (top: number, unit: 'kg' | 'lb'): Dose => ({
       ...dose,
       load: {
