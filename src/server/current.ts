@@ -9,8 +9,11 @@ import { cookieOf } from './cookies';
 import { patientOn } from './patient/on-device';
 import { hashToken } from './secrets';
 
-/** The member signed in on this browser; null when nobody is. Read once per request. */
-export const currentMember = cache(async (): Promise<SignedIn | null> => {
+/**
+ * The member signed in on this browser, who may not have set up the second factor that their clinic wants;
+ * null when nobody is. Read once per request.
+ */
+export const currentAnyMember = cache(async (): Promise<SignedIn | null> => {
   const token = cookieOf(await cookies(), 'member');
   if (!token) return null;
   const tokenHash = hashToken(token);
@@ -21,6 +24,12 @@ export const currentMember = cache(async (): Promise<SignedIn | null> => {
     await write(() => [touchMemberSession(tokenHash, at)]);
   return signedInOf(found, tokenHash);
 });
+
+/** As `currentAnyMember`; null too where the second factor that is wanted is not set up. */
+export async function currentMember(): Promise<SignedIn | null> {
+  const member = await currentAnyMember();
+  return member?.lacksFactor === false ? member : null;
+}
 
 /** The patient whose link was opened on this device; null when none was, or it was revoked. */
 export const currentPatient = cache(async (): Promise<PatientHere | null> =>

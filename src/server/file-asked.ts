@@ -1,10 +1,10 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
 import type { z } from 'zod';
-import { type SignedIn, roleSuffices } from './access';
-import { currentMember } from './current';
+import type { SignedIn } from './access';
+import { askingMember } from './asking';
 import { noteExport } from './exports';
-import { NOT_ALLOWED, NOT_FOUND, NOT_SIGNED_IN, asProblem, logFailure } from './problem';
+import { NOT_FOUND, asProblem, logFailure } from './problem';
 
 type Asked<S extends z.ZodType> = {
   /** What stands in the address; nothing of a patient. */
@@ -27,9 +27,7 @@ export function fileAsked<S extends z.ZodType>({ query, otherwise, what, run }: 
     const refuse = (say: string, status: number) =>
       NextResponse.json({ ok: false, say }, { status, headers });
     try {
-      const member = await currentMember();
-      if (!member) return refuse(NOT_SIGNED_IN, 401);
-      if (!roleSuffices(member.role, 'practitioner')) return refuse(NOT_ALLOWED, 403);
+      const member = await askingMember('practitioner');
       const asked = query.safeParse(
         Object.fromEntries(new URL(request.url).searchParams.entries()),
       );
@@ -46,8 +44,8 @@ export function fileAsked<S extends z.ZodType>({ query, otherwise, what, run }: 
         },
       });
     } catch (error) {
-      logFailure(what, error);
       const { say, status } = asProblem(error);
+      if (status >= 500) logFailure(what, error);
       return refuse(say, status);
     }
   };

@@ -3,14 +3,15 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { ENGLISH } from '@/catalogue';
 import type { Role } from '@/core/records';
-import { type PatientHere, type SignedIn, roleSuffices } from './access';
+import type { PatientHere, SignedIn } from './access';
 import { publicOrigin } from './address';
+import { askingMember, askingPatient } from './asking';
 import { AT_HAND_HEADER, checkAtHand } from './at-hand';
 import { carriedOut } from './carried-out';
-import { currentMember, currentPatient } from './current';
+import { currentPatient } from './current';
 import type { PlainAnswer, PostOfEvents } from './patient/events';
 import { readersLanguage } from './patient/words';
-import { FACTOR_FIRST, LINK_GONE, NOT_ALLOWED, NOT_SIGNED_IN, Problem } from './problem';
+import { LINK_GONE, Problem } from './problem';
 import { NO_STORE, checkIsRecord, checked, recordOf, tooLarge } from './sent';
 
 type Who = Role | 'patient' | 'anyone';
@@ -196,16 +197,7 @@ function answered({ value = null, file, next, cookies }: Answer): NextResponse {
 
 async function actorFor(who: Who, factorless?: true): Promise<SignedIn | PatientHere | null> {
   if (who === 'anyone') return null;
-  if (who === 'patient') {
-    const patient = await currentPatient();
-    if (!patient) throw new Problem(401, LINK_GONE);
-    return patient;
-  }
-  const member = await currentMember();
-  if (!member) throw new Problem(401, NOT_SIGNED_IN);
-  if (member.lacksFactor && !factorless) throw new Problem(403, FACTOR_FIRST);
-  if (!roleSuffices(member.role, who)) throw new Problem(403, NOT_ALLOWED);
-  return member;
+  return who === 'patient' ? askingPatient() : askingMember(who, factorless);
 }
 
 /** Looks whether a page's complaint is still at hand, where what was sent is about a patient. */

@@ -6,13 +6,12 @@ import { NOT_FOUND, asProblem, logFailure } from './problem';
 /**
  * Answers with a photo's picture, never kept on the way.
  *
+ * @param who finds who asks, or refuses them
  * @param of whose picture it is: finds the bytes, or null where there is none for whoever asks
- * @param refused what somebody who is nobody here is told; asked for first
  */
 export async function pictureAnswer<Asker>(
   request: Request,
-  who: () => Promise<Asker | null>,
-  refused: string,
+  who: () => Promise<Asker>,
   of: (asker: Asker, id: PhotoId) => Promise<Buffer | null>,
 ): Promise<NextResponse> {
   const headers = { 'Cache-Control': 'private, no-store', 'X-Content-Type-Options': 'nosniff' };
@@ -20,7 +19,6 @@ export async function pictureAnswer<Asker>(
     NextResponse.json({ ok: false, say }, { status, headers });
   try {
     const asker = await who();
-    if (!asker) return refuse(refused, 401);
     const id = recordId.safeParse(new URL(request.url).searchParams.get('id'));
     const picture = id.success ? await of(asker, id.data) : null;
     if (!picture) return refuse(NOT_FOUND, 404);
@@ -28,8 +26,8 @@ export async function pictureAnswer<Asker>(
       headers: { ...headers, 'Content-Type': 'image/jpeg', 'Content-Disposition': 'inline' },
     });
   } catch (error) {
-    logFailure('picture', error);
     const { say, status } = asProblem(error);
+    if (status >= 500) logFailure('picture', error);
     return refuse(say, status);
   }
 }

@@ -2,8 +2,9 @@ import 'server-only';
 import { notFound, redirect } from 'next/navigation';
 import type { EpisodeArea } from '@/core/measures';
 import type { Episode, Patient } from '@/db';
-import type { PatientHere, SignedIn } from './access';
-import { currentMember, currentPatient } from './current';
+import type { Role } from '@/core/records';
+import { type PatientHere, type SignedIn, roleSuffices } from './access';
+import { currentAnyMember, currentPatient } from './current';
 import { openPatient } from './open-patient';
 
 /**
@@ -17,13 +18,13 @@ export async function requireMember(): Promise<SignedIn> {
 
 /** As `requireMember`, also for a member who has not set up the second factor that is wanted. */
 export async function requireAnyMember(): Promise<SignedIn> {
-  return (await currentMember()) ?? redirect('/sign-in');
+  return (await currentAnyMember()) ?? redirect('/sign-in');
 }
 
-/** The clinic's lead; everybody else is led to the morning list. */
-export async function requireLead(): Promise<SignedIn> {
+/** A member of at least a role; everybody else is led to the morning list, or another page. */
+export async function requireRole(needed: Role, otherwise = '/'): Promise<SignedIn> {
   const member = await requireMember();
-  return member.role === 'lead' ? member : redirect('/');
+  return roleSuffices(member.role, needed) ? member : redirect(otherwise);
 }
 
 /** The patient whose link was opened on this device; else the page is the one that says so. */

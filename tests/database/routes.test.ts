@@ -5,7 +5,14 @@ import { type Instant, instantAt } from '@/core/schedule';
 import { addDays, localDate } from '@/core/units';
 import { setClock } from '@/server/clock';
 import { ROUTES } from '../security/routes-table';
-import { EVERYBODY, type Identity, MEMBERS, makeWorld, world } from '../security/world';
+import {
+  EVERYBODY,
+  type Identity,
+  MEMBERS,
+  makeWorld,
+  whileFactorIsWanted,
+  world,
+} from '../security/world';
 import { ZONE, minute } from '../support/clinic';
 import { comesWith } from '../support/next-headers';
 import { ROOT, temporaryFolder } from '../support/server';
@@ -256,6 +263,25 @@ function freeWordsOf(given: unknown): string[] {
   });
   return [...found];
 }
+
+it('refuses every member while the second factor that their clinic wants is not set up', async () => {
+  await whileFactorIsWanted(() =>
+    writingNothing(async () => {
+      for (const [route, { may, open }] of Object.entries(ROUTES)) {
+        const who = open ? undefined : may.find((one) => MEMBERS.includes(one));
+        // Setting it up, and going away again.
+        if (!who || ['account/factor/begin', 'account/factor/confirm', 'sign-out'].includes(route))
+          continue;
+        const response = await call(route, who);
+        expect([route, response.status]).toEqual([route, 403]);
+        expect(await response.json()).toMatchObject({
+          ok: false,
+          say: 'Your clinic wants a second factor from everybody. Set yours up under Account first.',
+        });
+      }
+    }),
+  );
+});
 
 it('lets those in who may, and writes these rows', async () => {
   const name = namer();

@@ -8,7 +8,15 @@ import { ownDomain } from '../support/clinic';
 import { ROOT, type TestServer, sharedServer } from '../support/server';
 import { PAGES } from './pages-table';
 import { ROUTES } from './routes-table';
-import { EVERYBODY, type Identity, MEMBERS, NAME, makeWorld, world } from './world';
+import {
+  EVERYBODY,
+  type Identity,
+  MEMBERS,
+  NAME,
+  makeWorld,
+  whileFactorIsWanted,
+  world,
+} from './world';
 
 /**
  * Walks every route and every page with every wrong identity and finds each refused, with nothing
@@ -165,6 +173,26 @@ describe('every page', () => {
     const guarded = rule.may.length > 0 && page.startsWith('(clinic)');
     if (guarded && !(pagesOfOne && who === 'other clinic’s lead'))
       expect([page, who, refused]).toEqual([page, who, true]);
+  });
+
+  it('is closed to members who have not set up the second factor that their clinic wants', async () => {
+    await whileFactorIsWanted(async () => {
+      for (const [page, { may, path }] of Object.entries(PAGES)) {
+        const who = page.startsWith('(clinic)') ? may[0] : undefined;
+        if (!who || page === '(clinic)/account/second-factor') continue;
+        const response = await fetch(`${server.origin}${path()}`, {
+          headers: { cookie: world.ids[who] },
+          redirect: 'manual',
+        });
+        const text = await response.text();
+        const leads = `${response.headers.get('location') ?? ''} ${text}`;
+        expect([page, leads.includes('/account/second-factor')]).toEqual([page, true]);
+        expect([page, text.includes(NAME) || text.includes('lead of harbour')]).toEqual([
+          page,
+          false,
+        ]);
+      }
+    });
   });
 
   it.each(['(clinic)', '(clinic)/patients/[id]/plan', '(clinic)/patients/[id]/follow'])(

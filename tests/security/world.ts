@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { answerTheRestNo } from '@/core/screen';
-import { insertAlert, patientById, versionsOf, write } from '@/db';
+import { insertAlert, patientById, updateClinic, versionsOf, write } from '@/db';
 import { now, setClock } from '@/server/clock';
 import { proposalsOf } from '@/server/follow/proposals';
 import { signLetter } from '@/server/follow/letter';
@@ -153,6 +153,18 @@ export async function makeWorld(
     'patient with an ended link': `dl_patient=${ended.token}`,
     'signed-out member': `dl_member=${signedOut.token}`,
   };
+}
+
+/** The members of the first clinic while it wants a second factor, which none of them has. */
+export async function whileFactorIsWanted(work: () => Promise<void>): Promise<void> {
+  const wanted = (factorRequired: boolean) =>
+    write(() => [updateClinic(world.clinicIds[0] ?? '', { factorRequired })]);
+  await wanted(true);
+  try {
+    await work();
+  } finally {
+    await wanted(false);
+  }
 }
 
 /** The patient's programme began the day before yesterday, and its only session hurt too much. */

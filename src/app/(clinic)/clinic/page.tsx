@@ -1,9 +1,8 @@
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
 import { backupState } from '@/server/backups';
 import { clinicOf, colleaguesOf } from '@/server/clinic';
 import { BackupNotice } from '@/ui/clinic/backup-notice';
-import { currentMember } from '@/server/current';
+import { requireRole } from '@/server/require';
 import { allowedOf } from '@/server/files';
 import { bandsOf } from '@/server/desk/bands';
 import { mailOf } from '@/server/mail/settings';
@@ -33,8 +32,7 @@ export const metadata: Metadata = { title: 'Clinic and members' };
 export default legible(ClinicPage);
 
 async function ClinicPage() {
-  const member = await currentMember();
-  if (member?.role !== 'lead') redirect('/');
+  const member = await requireRole('lead');
   const [clinic, members, detectable, bands, limits, allowed, mail, keys, push, languages] =
     await Promise.all([
       clinicOf(member),

@@ -1,15 +1,13 @@
 import type { Metadata } from 'next';
 import { QuietLink } from '@/ui/primitives/quiet-link';
-import { redirect } from 'next/navigation';
 import { Suspense } from 'react';
 import { z } from 'zod';
 import { COMPARED_BY, type ComparedBy } from '@/core/evidence';
 import { dateInWords } from '@/core/units';
-import { roleSuffices } from '@/server/access';
 import { catalogueFor } from '@/server/desk/exercises';
 import { clinicEvidence } from '@/server/follow/evidence';
 import type { SignedIn } from '@/server/access';
-import { requireMember } from '@/server/require';
+import { requireRole } from '@/server/require';
 import { EvidenceFile } from '@/ui/evidence/evidence-file';
 import { EvidenceSheet } from '@/ui/evidence/evidence-sheet';
 import { legible } from '@/app/legible';
@@ -21,8 +19,7 @@ export default legible(EvidencePage);
 const Query = z.object({ by: z.enum(COMPARED_BY).catch('complaint') });
 
 async function EvidencePage({ searchParams }: PageProps<'/evidence'>) {
-  const member = await requireMember();
-  if (!roleSuffices(member.role, 'practitioner')) redirect('/');
+  const member = await requireRole('practitioner');
   const { by } = Query.parse(await searchParams);
   return (
     <>

@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { currentMember } from '@/server/current';
+import { currentAnyMember } from '@/server/current';
 import { firstRunCode } from '@/server/first-run';
 import { SignInForm } from '@/ui/forms/sign-in-form';
 
 export const metadata: Metadata = { title: 'Sign in' };
 
 export default async function SignInPage() {
-  if (await currentMember()) redirect('/');
+  if (await currentAnyMember()) redirect('/');
   if ((await firstRunCode()) !== null) redirect('/first-run');
   return (
     <section className="grid gap-4">

@@ -1,10 +1,9 @@
 import type { Metadata } from 'next';
 import { QuietLink } from '@/ui/primitives/quiet-link';
-import { redirect } from 'next/navigation';
 import { AuditAddress, auditQuery } from '@/server/audit-asked';
 import { auditLines } from '@/server/audit-list';
 import { clinicOf } from '@/server/clinic';
-import { requireMember } from '@/server/require';
+import { requireRole } from '@/server/require';
 import { AuditFile } from '@/ui/clinic/audit-file';
 import { AuditTable } from '@/ui/clinic/audit-table';
 import { buttonClass } from '@/ui/primitives/button';
@@ -17,8 +16,7 @@ export default legible(AuditPage);
 const FIELD = 'rounded border border-edge bg-sheet px-2 py-1';
 
 async function AuditPage({ searchParams }: PageProps<'/clinic/audit'>) {
-  const member = await requireMember();
-  if (member.role !== 'lead') redirect('/');
+  const member = await requireRole('lead');
   const asked = AuditAddress.parse(await searchParams);
   const { zone } = await clinicOf(member);
   const { rows, next, members } = await auditLines(member, auditQuery(asked, zone, asked.before));

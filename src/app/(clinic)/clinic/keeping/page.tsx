@@ -3,7 +3,7 @@ import { QuietLink } from '@/ui/primitives/quiet-link';
 import { clinicOf } from '@/server/clinic';
 import { erasedAt, keptLongEnough } from '@/server/erase';
 import { openingsFor } from '@/server/files';
-import { requireLead } from '@/server/require';
+import { requireRole } from '@/server/require';
 import { KeepingForm } from '@/ui/record/keeping-form';
 import { legible } from '@/app/legible';
 
@@ -15,7 +15,7 @@ const SECTION = 'grid content-start gap-3';
 const LIST = 'divide-y divide-hair border-y border-hair';
 
 async function KeepingPage() {
-  const lead = await requireLead();
+  const lead = await requireRole('lead');
   const [clinic, old, erased, openings] = await Promise.all([
     clinicOf(lead),
     keptLongEnough(lead),

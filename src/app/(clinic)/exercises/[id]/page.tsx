@@ -1,9 +1,8 @@
-import { requireMember } from '@/server/require';
+import { requireRole } from '@/server/require';
 import type { Metadata } from 'next';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import { exerciseRow } from '@/core/exchange';
 import { exerciseDraft } from '@/core/records';
-import { roleSuffices } from '@/server/access';
 import { keptOwnDraft } from '@/server/own-drafts';
 import { keptFigure, ownFigureOf } from '@/server/desk/own-figures';
 import { ownExercises } from '@/server/desk/exercises';
@@ -15,8 +14,7 @@ export const metadata: Metadata = { title: 'Edit exercise' };
 export default legible(EditExercisePage);
 
 async function EditExercisePage({ params }: PageProps<'/exercises/[id]'>) {
-  const member = await requireMember();
-  if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
+  const member = await requireRole('practitioner', '/exercises');
   const { id } = await params;
   const exercise = (await ownExercises(member.clinicId)).find((one) => one.id === id);
   if (!exercise) notFound();

@@ -1,7 +1,5 @@
-import { requireMember } from '@/server/require';
+import { requireRole } from '@/server/require';
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
-import { roleSuffices } from '@/server/access';
 import { keptFigure } from '@/server/desk/own-figures';
 import { ownExercises } from '@/server/desk/exercises';
 import { keptOwnDraft } from '@/server/own-drafts';
@@ -10,8 +8,7 @@ import { ExerciseForm } from '@/ui/exercises/exercise-form';
 export const metadata: Metadata = { title: 'New exercise' };
 
 export default async function NewExercisePage() {
-  const member = await requireMember();
-  if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
+  const member = await requireRole('practitioner', '/exercises');
   const [kept, own] = await Promise.all([
     keptOwnDraft(member, 'exercise'),
     ownExercises(member.clinicId),

@@ -1,10 +1,9 @@
 import type { Metadata } from 'next';
 import { QuietLink } from '@/ui/primitives/quiet-link';
-import { notFound, redirect } from 'next/navigation';
+import { notFound } from 'next/navigation';
 import type { PutAsked } from '@/core/records';
-import { roleSuffices } from '@/server/access';
 import { PutQuery, putAsked, thingToPut } from '@/server/desk/put';
-import { requireMember } from '@/server/require';
+import { requireRole } from '@/server/require';
 import { PrescribeTo } from '@/ui/exercises/prescribe-to';
 import { legible } from '@/app/legible';
 
@@ -20,8 +19,7 @@ const BACK: Readonly<Record<PutAsked['what'], string>> = {
 };
 
 async function PrescribePage({ searchParams }: PageProps<'/exercises/prescribe'>) {
-  const member = await requireMember();
-  if (!roleSuffices(member.role, 'practitioner')) redirect('/exercises');
+  const member = await requireRole('practitioner', '/exercises');
   const asked = putAsked(PutQuery.parse(await searchParams)) ?? notFound();
   const thing = (await thingToPut(member.clinicId, asked)) ?? notFound();
   return (

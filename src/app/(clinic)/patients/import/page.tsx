@@ -1,8 +1,6 @@
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
-import { roleSuffices } from '@/server/access';
 import { clinicOf } from '@/server/clinic';
-import { requireMember } from '@/server/require';
+import { requireRole } from '@/server/require';
 import { knownZones } from '@/server/zones';
 import { PatientTable } from '@/ui/import/patient-table';
 import { ForeignRecordIn } from '@/ui/import/foreign-record';
@@ -14,8 +12,7 @@ export const metadata: Metadata = { title: 'Patients from elsewhere' };
 export default legible(ImportPage);
 
 async function ImportPage() {
-  const member = await requireMember();
-  if (!roleSuffices(member.role, 'practitioner')) redirect('/');
+  const member = await requireRole('practitioner');
   const { zone } = await clinicOf(member);
   return (
     <>

@@ -1,17 +1,14 @@
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
 import { clinicOf } from '@/server/clinic';
-import { roleSuffices } from '@/server/access';
 import { keptOwnDraft } from '@/server/own-drafts';
-import { currentMember } from '@/server/current';
+import { requireRole } from '@/server/require';
 import { knownZones } from '@/server/zones';
 import { PatientForm } from '@/ui/forms/patient-form';
 
 export const metadata: Metadata = { title: 'New patient' };
 
 export default async function NewPatientPage() {
-  const member = await currentMember();
-  if (!member || !roleSuffices(member.role, 'practitioner')) redirect('/');
+  const member = await requireRole('practitioner');
   const [{ zone }, kept] = await Promise.all([
     clinicOf(member),
     keptOwnDraft(member, 'new patient'),

@@ -1,18 +1,17 @@
 import { NextResponse } from 'next/server';
-import { currentPatient } from '@/server/current';
+import { askingPatient } from '@/server/asking';
 import { patientPack } from '@/server/patient-pack';
-import { LINK_GONE, Problem, asProblem, logFailure } from '@/server/problem';
+import { asProblem, logFailure } from '@/server/problem';
 import { refused } from '@/server/patient/refused';
 
 /** Today's pack, for a device that is already open. */
 export async function GET(): Promise<NextResponse> {
   try {
-    const patient = await currentPatient();
-    if (!patient) return await refused(new Problem(401, LINK_GONE));
-    const value = await patientPack(patient);
+    const value = await patientPack(await askingPatient());
     return NextResponse.json({ ok: true, value }, { headers: { 'Cache-Control': 'no-store' } });
   } catch (error) {
-    logFailure('pack', error);
-    return refused(asProblem(error));
+    const problem = asProblem(error);
+    if (problem.status >= 500) logFailure('pack', error);
+    return refused(problem);
   }
 }

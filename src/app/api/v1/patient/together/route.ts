@@ -1,14 +1,13 @@
 import { NextResponse } from 'next/server';
-import { currentPatient } from '@/server/current';
-import { LINK_GONE, Problem, asProblem, logFailure } from '@/server/problem';
+import { askingPatient } from '@/server/asking';
+import { asProblem, logFailure } from '@/server/problem';
 import { refused } from '@/server/patient/refused';
 import { shareStream, streamsHaveRoom } from '@/server/share/stream';
 
 /** What the clinic shows this phone, as server-sent events while the page is open. */
 export async function GET(): Promise<NextResponse> {
   try {
-    const here = await currentPatient();
-    if (!here) return await refused(new Problem(401, LINK_GONE));
+    const here = await askingPatient();
     if (!streamsHaveRoom()) return new NextResponse(null, { status: 503 });
     return new NextResponse(shareStream(here), {
       headers: {
@@ -19,7 +18,8 @@ export async function GET(): Promise<NextResponse> {
       },
     });
   } catch (error) {
-    logFailure('together', error);
-    return refused(asProblem(error));
+    const problem = asProblem(error);
+    if (problem.status >= 500) logFailure('together', error);
+    return refused(problem);
   }
 }

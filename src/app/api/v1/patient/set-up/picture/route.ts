@@ -1,10 +1,9 @@
 import type { NextResponse } from 'next/server';
-import { currentPatient } from '@/server/current';
+import { askingPatient } from '@/server/asking';
 import { pictureAnswer } from '@/server/picture-answer';
-import { LINK_GONE } from '@/server/problem';
 import { ownSetUpPicture } from '@/server/visit/set-up-photos';
 
 /** A photo of the patient's own set-up; their phone keeps it for when there is no signal. */
 export function GET(request: Request): Promise<NextResponse> {
-  return pictureAnswer(request, currentPatient, LINK_GONE, ownSetUpPicture);
+  return pictureAnswer(request, askingPatient, ownSetUpPicture);
 }
