@@ -10,6 +10,7 @@ const signs = (text: string, mode: BoutMode = 'held') => {
 describe('the signs of a dose', () => {
   it.each<[string, readonly string[]]>([
     ['10x10s', ['hold 10 s', 'repeat ×10']],
+    ['10x1s', ['hold 1 s', 'repeat ×10']],
     ['3x10 hold 5s each side', ['hold 5 s', 'repeat 3 × 10', 'sides']],
     ['6-4-2 hold 10-15s', ['hold 10–15 s', 'repeat 6-4-2']],
     ['x10', ['repeat ×10']],

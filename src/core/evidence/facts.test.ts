@@ -39,6 +39,31 @@ const facts = (change: Parameters<typeof record>[0] = {}) => {
   return found;
 };
 
+describe('beside another complaint', () => {
+  const beside = (counted: ReadonlySet<string>) => {
+    const one = record();
+    const versions = [
+      version(1, -56, line('10x10s daily', 'back')),
+      version(2, -40, line('10x10s daily', 'back'), line('3x30s daily', 'neck')),
+    ];
+    return { ...one, facts: { ...one.facts, versions, counted } };
+  };
+
+  it('is asked of the first version with a line of its own, and of that line alone', () => {
+    const asked: string[][] = [];
+    const found = episodeFacts(beside(new Set(['neck'])), ({ lines }) => {
+      asked.push(lines.map(({ lineage }) => lineage));
+      return 4;
+    });
+    expect(found?.minutes).toBe(4);
+    expect(asked).toEqual([['neck']]);
+  });
+
+  it('tells nothing where no line is its own', () => {
+    expect(episodeFacts(beside(new Set()), () => 4)).toBeNull();
+  });
+});
+
 describe('how it ended', () => {
   const ending = (change: Parameters<typeof record>[0]) => {
     const { ending: one, week, lastTold } = facts(change);
