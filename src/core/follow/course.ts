@@ -155,11 +155,8 @@ export function judgeCourse(readings: readonly Reading[], matters: Matters): Cou
   const moreDays = Math.max(0, LEAST_READINGS - told.length, SAID_FROM_DAYS - days);
   if (!first || !last || moreDays > 0)
     return { ...NOTHING_YET, readings: told.length, days, moreDays };
-  const way = matters.better === 'more' ? -1 : 1;
-  const at = told.map(({ date, value }) => ({
-    day: daysBetween(first.date, date),
-    value: way * value,
-  }));
+  const way = wayOf(matters);
+  const at = lessIsBetter(told, first, matters);
   const said = lookByLook(at, matters.by, days).at(-1) ?? 'nothing';
   const found = averaged(at, matters.by);
   const [from, to] = [way * found.start, way * found.now];
@@ -208,12 +205,18 @@ export function isLevelCourse(readings: readonly Reading[], matters: Matters): b
   const told = inOrder(readings);
   const [first] = told;
   if (!first) return null;
-  const way = matters.better === 'more' ? -1 : 1;
-  const at = told.map(({ date, value }) => ({
+  return isLevel(lessIsBetter(told, first, matters), matters.by);
+}
+
+const wayOf = ({ better }: Matters): 1 | -1 => (better === 'more' ? -1 : 1);
+
+/** Readings by their days since the first, turned where more is better: verdicts are of what should fall. */
+function lessIsBetter(told: readonly Reading[], first: Reading, matters: Matters) {
+  const way = wayOf(matters);
+  return told.map(({ date, value }) => ({
     day: daysBetween(first.date, date),
     value: way * value,
   }));
-  return isLevel(at, matters.by);
 }
 
 /** Longer ago than half a year before the last reading says nothing of how it goes now. Ours. */
