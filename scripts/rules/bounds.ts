@@ -7,6 +7,7 @@ type JsonSchema = {
   readonly items?: JsonSchema;
   readonly prefixItems?: readonly JsonSchema[];
   readonly additionalProperties?: JsonSchema | boolean;
+  readonly propertyNames?: JsonSchema;
   readonly anyOf?: readonly JsonSchema[];
   readonly oneOf?: readonly JsonSchema[];
   readonly allOf?: readonly JsonSchema[];
@@ -47,6 +48,7 @@ function walk(path: string, schema: JsonSchema): Place[] {
     ),
     ...(schema.items ? walk(`${path}[]`, schema.items) : []),
     ...(schema.prefixItems ?? []).flatMap((part, index) => walk(`${path}[${index}]`, part)),
+    ...(schema.propertyNames ? walk(`${path}{name}`, schema.propertyNames) : []),
     ...(rest && typeof rest === 'object' ? walk(`${path}{}`, rest) : []),
   ];
 }

@@ -40,5 +40,7 @@ it('offers what could be read, and speaks English where nothing else fits', () =
   expect(languageFor({ language: 'de' }).texts['today.begin']).toBe('Begin');
   expect(languageFor({ language: 'xx' }).tag).toBe('en');
   expect(languageAccepted('fr, pt;q=0.8').tag).toBe('pt');
+  // A country of a language that is spoken.
+  expect(languageAccepted('fr-CA, de-AT;q=0.8').tag).toBe('de');
   expect(languageAccepted(null).tag).toBe('en');
 });

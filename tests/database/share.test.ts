@@ -87,7 +87,10 @@ it('tells a phone what is shown as it changes, and that it was ended', async () 
   expect(await phone.hears()).toMatchObject({ kind: 'shown', count: { index: 4 } });
   // A word that was overtaken on its way changes nothing: the next that is heard is the end.
   await show(stage.practitioner, draft(3));
-  await show(stage.practitioner, draft(5, { does: 'end', shown: null }));
+  expect(await show(stage.practitioner, draft(5, { does: 'end', shown: null }))).toEqual({
+    standing: 'over',
+    phone: false,
+  });
   expect(await phone.hears()).toEqual({ kind: 'ended' });
   // Nor does one that comes after the end.
   expect(await show(stage.practitioner, draft(6))).toEqual({ standing: 'over', phone: false });

@@ -127,6 +127,16 @@ it('stands beside what the phone told, and takes no session of it', async () => 
   ]);
 });
 
+it('has room for as many sessions as are left, not for those that were told', async () => {
+  const told = await withProgramme('3x10 3/day daily');
+  const here = await device(stage.practitioner, told.patientId);
+  const started = eventOf({ type: 'started' });
+  const base = { ...started, sessionId: randomUUID(), programmeId: told.programmeId };
+  await takeIn(here, { sentAt: now(), events: [base] });
+  const form = await toldForm(await patientOf(stage, told.patientId), null);
+  expect(form).toMatchObject({ toldSessions: 1, lines: [{ room: 2 }] });
+});
+
 it('pauses the programme and tells the clinic of a sign to stop, as a phone does', async () => {
   const told = await withProgramme();
   await saveTold(

@@ -84,6 +84,11 @@ describe('together', () => {
       { from: 2, to: 2, count: 6 },
       { from: 13, to: null, count: 5 },
     ]);
+    // Every week is one of one band, and of one alone.
+    for (let week = 1; week <= 20; week += 1) {
+      const { leavingWeeks } = counted([...some(10), ...some(5, { ...left, week })]);
+      expect([week, leavingWeeks.filter(({ count }) => count === 5).length]).toEqual([week, 1]);
+    }
     expect(told.lastTold.find(({ what }) => what === 'pain over 5')?.count).toBe(11);
   });
 

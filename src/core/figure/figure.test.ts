@@ -259,6 +259,14 @@ describe('a drawing', () => {
     ]);
   });
 
+  it('names poses by their place where they have no names', () => {
+    const places = readFigure({ ...figure, names: [] }).map(({ values }) => values.name);
+    expect(places.slice(1)).toEqual([
+      { key: 'position', values: { nth: 1 } },
+      { key: 'position', values: { nth: 2 } },
+    ]);
+  });
+
   it('keeps one box for all moments, so that nothing jumps', () => {
     expect(drawFigure(figure, 0.37).box).toEqual(drawFigure(figure, 1).box);
   });

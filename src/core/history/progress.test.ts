@@ -148,6 +148,7 @@ describe('pain, activities and holds', () => {
         painForPatient,
       ).holds;
     expect(grown('10x5s', '10x10s')).toEqual([{ name: 'Tuck', from: 5, to: 10 }]);
+    expect(grown('3x10 hold 5s', '3x10 hold 5-8s')).toEqual([{ name: 'Tuck', from: 5, to: 8 }]);
     expect(grown('10x10s', '10x5s')).toEqual([]);
     expect(progressOver(facts(), NOTHING_TOLD, painForPatient).holds).toEqual([]);
   });

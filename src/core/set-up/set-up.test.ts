@@ -49,6 +49,8 @@ describe('what was measured for an exercise (common practice, no source)', () =>
     const blanket = (value: number) => facts('wedge-lying', '5min', measure('wedge-fit', value));
     expect(blanket(65)).toEqual([{ kind: 'blanket', cm: 6.5, under: 'trunk' }]);
     expect(blanket(-20)).toEqual([{ kind: 'blanket', cm: 2, under: 'head' }]);
+    expect(blanket(1)).toEqual([{ kind: 'blanket', cm: 0.1, under: 'trunk' }]);
+    expect(blanket(-1)).toEqual([{ kind: 'blanket', cm: 0.1, under: 'head' }]);
     expect(blanket(0)).toEqual([]);
     expect(facts('wedge-press', '3x10', measure('wedge-fit', 65))).toHaveLength(1);
   });

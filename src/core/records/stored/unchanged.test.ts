@@ -75,6 +75,9 @@ describe('what a schema would give back as it is', () => {
   it.each<[string, z.ZodType, unknown, boolean]>([
     ['a key more', z.object({ a: z.number() }), { a: 1, b: 2 }, false],
     ['a key more without a name', z.object({ a: z.number() }), { a: 1, '': 2 }, false],
+    ['nothing', z.object({ a: z.number().optional() }), null, false],
+    ['a list', z.object({ a: z.number().optional() }), [], false],
+    ['a word', z.object({ a: z.number().optional() }), '', false],
     ['a key less that may be', z.object({ a: z.number().optional() }), {}, true],
     [
       'a key less before another',
