@@ -32,6 +32,23 @@ const discharge = (patientId: string) =>
     forReferrer: false,
   } as never);
 
+describe('what a file shows first', () => {
+  it('is the day of the programme and how it is done, from its first day on', async () => {
+    setClock(() => Date.now() - 2 * DAY_MS);
+    const id = await add('Third Day', { complaint: 'Neck', area: 'neck' });
+    const patient = await patientOf(stage, id);
+    const shown = () => summaryOf(stage.practitioner, patient, null);
+    expect(await shown()).toMatchObject({ daysIn: null, doing: null, helping: null });
+    await prescribe(stage.practitioner, id, [
+      { exerciseId: 'tuck-lying', dose: '3x10 2/day daily' },
+    ]);
+    setClock(null);
+    const { daysIn, doing } = await shown();
+    expect(daysIn).toBe(3);
+    expect(doing).toMatch(/^Nothing told of \d sessions in the last 3 days\.$/);
+  });
+});
+
 describe('episodes', () => {
   it('follow each other, and the earlier ones stay to read', async () => {
     const id = await add('Returning Patient', { complaint: 'Neck', area: 'neck' });

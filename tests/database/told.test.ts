@@ -166,6 +166,12 @@ it('leaves what was not told untold', async () => {
     draft(told, { pain: null, worst: null, morning: null, note: '' }),
   );
   expect((await dayOf(told))?.report).toMatchObject({ worst: null, soreness: null, pains: [] });
+  const { clinicId } = stage.assistant;
+  const types = (await eventsOfDay(clinicId, told.patientId, today(-2))).map(
+    ({ body }) => body.type,
+  );
+  expect(types).not.toContain('daily');
+  expect(types).not.toContain('check-in');
 });
 
 it.each<[string, Partial<ToldDraft>, number]>([

@@ -234,6 +234,15 @@ describe('our own file', () => {
     const preview = await look(changed);
     expect(preview.tables.find(({ table }) => table === 'measurement')?.differ).toBe(1);
     await expect(take(changed)).rejects.toMatchObject({ status: 409 });
+    // Who treats somebody is each clinic's own; what they are called is not.
+    const ofPatient = async (change: object) => {
+      const { tables } = await look(
+        with_((file) => Object.assign(file.tables.patient?.[0] ?? {}, change)),
+      );
+      return tables.find(({ table }) => table === 'patient')?.differ;
+    };
+    expect(await ofPatient({ practitionerId: randomUUID() })).toBe(0);
+    expect(await ofPatient({ name: 'Somebody Other' })).toBe(1);
   });
 
   it('is read where it was made before a column was there that may be empty', async () => {
