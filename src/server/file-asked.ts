@@ -4,7 +4,7 @@ import type { z } from 'zod';
 import type { SignedIn } from './access';
 import { askingMember } from './asking';
 import { noteExport } from './exports';
-import { NOT_FOUND, asProblem, logFailure } from './problem';
+import { NOT_FOUND, Problem, asProblem, logFailure } from './problem';
 
 type Asked<S extends z.ZodType> = {
   /** What stands in the address; nothing of a patient. */
@@ -45,7 +45,7 @@ export function fileAsked<S extends z.ZodType>({ query, otherwise, what, run }: 
       });
     } catch (error) {
       const { say, status } = asProblem(error);
-      if (status >= 500) logFailure(what, error);
+      if (!(error instanceof Problem)) logFailure(what, error);
       return refuse(say, status);
     }
   };

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { type PhotoId } from '@/core/units';
 import { recordId } from '@/core/records';
-import { NOT_FOUND, asProblem, logFailure } from './problem';
+import { NOT_FOUND, Problem, asProblem, logFailure } from './problem';
 
 /**
  * Answers with a photo's picture, never kept on the way.
@@ -27,7 +27,7 @@ export async function pictureAnswer<Asker>(
     });
   } catch (error) {
     const { say, status } = asProblem(error);
-    if (status >= 500) logFailure('picture', error);
+    if (!(error instanceof Problem)) logFailure('picture', error);
     return refuse(say, status);
   }
 }

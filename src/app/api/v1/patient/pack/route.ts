@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { askingPatient } from '@/server/asking';
 import { patientPack } from '@/server/patient-pack';
-import { asProblem, logFailure } from '@/server/problem';
+import { Problem, asProblem, logFailure } from '@/server/problem';
 import { refused } from '@/server/patient/refused';
 
 /** Today's pack, for a device that is already open. */
@@ -10,8 +10,7 @@ export async function GET(): Promise<NextResponse> {
     const value = await patientPack(await askingPatient());
     return NextResponse.json({ ok: true, value }, { headers: { 'Cache-Control': 'no-store' } });
   } catch (error) {
-    const problem = asProblem(error);
-    if (problem.status >= 500) logFailure('pack', error);
-    return refused(problem);
+    if (!(error instanceof Problem)) logFailure('pack', error);
+    return refused(asProblem(error));
   }
 }

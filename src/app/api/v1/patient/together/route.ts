@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { askingPatient } from '@/server/asking';
-import { asProblem, logFailure } from '@/server/problem';
+import { Problem, asProblem, logFailure } from '@/server/problem';
 import { refused } from '@/server/patient/refused';
 import { shareStream, streamsHaveRoom } from '@/server/share/stream';
 
@@ -18,8 +18,7 @@ export async function GET(): Promise<NextResponse> {
       },
     });
   } catch (error) {
-    const problem = asProblem(error);
-    if (problem.status >= 500) logFailure('together', error);
-    return refused(problem);
+    if (!(error instanceof Problem)) logFailure('together', error);
+    return refused(asProblem(error));
   }
 }
