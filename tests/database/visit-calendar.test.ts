@@ -55,6 +55,7 @@ it('tells initials and when, never who or what for, and follows what is agreed a
   expect(call?.uid).toBe(visit?.uid);
   expect(call?.summary).toBe('Call: W. T.');
   expect(call?.startDate.isDate).toBe(true);
+  expect(call?.duration.toString()).toBe('P1D');
   await archivePatient(stage.practitioner, { patientId: id, archived: true });
   expect(await events(token)).toEqual([]);
 });
