@@ -4,7 +4,8 @@ import type { z } from 'zod';
 import type { SignedIn } from './access';
 import { askingMember } from './asking';
 import { noteExport } from './exports';
-import { NOT_FOUND, Problem, asProblem, logFailure } from './problem';
+import { NOT_FOUND, Problem } from './problem';
+import { FOR_WHO_ASKED, readAnswer } from './read-answer';
 
 type Asked<S extends z.ZodType> = {
   /** What stands in the address; nothing of a patient. */
@@ -22,33 +23,25 @@ type Asked<S extends z.ZodType> = {
 
 /** A file of what is of no patient, by a plain link of a practitioner's page. Taking it out is audited. */
 export function fileAsked<S extends z.ZodType>({ query, otherwise, what, run }: Asked<S>) {
-  return async (request: Request): Promise<NextResponse> => {
-    const headers = { 'Cache-Control': 'private, no-store', 'X-Content-Type-Options': 'nosniff' };
-    const refuse = (say: string, status: number) =>
-      NextResponse.json({ ok: false, say }, { status, headers });
-    try {
+  return (request: Request): Promise<NextResponse> =>
+    readAnswer(what, async () => {
       const member = await askingMember('practitioner');
       const asked = query.safeParse(
         Object.fromEntries(new URL(request.url).searchParams.entries()),
       );
-      if (!asked.success) return refuse(otherwise, 400);
+      if (!asked.success) throw new Problem(400, otherwise);
       const file = await run(member, asked.data);
-      if (!file) return refuse(NOT_FOUND, 404);
+      if (!file) throw new Problem(404, NOT_FOUND);
       await noteExport(member, what);
       return new NextResponse(file.text, {
         headers: {
-          ...headers,
+          ...FOR_WHO_ASKED,
           'Content-Type': file.type,
           // The plain name for who reads no other; the whole one for all else.
           'Content-Disposition': `attachment; filename="${plain(file.name)}"; filename*=UTF-8''${encodeURIComponent(file.name)}`,
         },
       });
-    } catch (error) {
-      const { say, status } = asProblem(error);
-      if (!(error instanceof Problem)) logFailure(what, error);
-      return refuse(say, status);
-    }
-  };
+    });
 }
 
 /** @example plain('Zehn × zehn.json') // "Zehn _ zehn.json" */

@@ -1,4 +1,4 @@
-import { type LocalDate, daysBetween } from '../units';
+import { type LocalDate, daysBetween, itemAt } from '../units';
 import { type Course, inOrder, livedIn, presentOf } from './course';
 import { isAmiss } from './happenings';
 import { type SessionLog, isSkip, isTold, whyNotGood, worthOf } from './session';
@@ -85,7 +85,7 @@ function isRising(pains: readonly number[]): boolean {
   const [first, ...rest] = pains;
   const last = rest.at(-1);
   if (first === undefined || last === undefined || last - first < RISING_POINTS) return false;
-  return rest.every((pain, at) => pain >= (pains[at] ?? 0));
+  return rest.every((pain, at) => pain >= itemAt(pains, at));
 }
 
 /**

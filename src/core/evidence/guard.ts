@@ -1,3 +1,4 @@
+import { itemAt } from '../units';
 import { FEWEST_PATIENTS } from '../outlook';
 
 /** What is counted, and of how many patients it is. */
@@ -28,8 +29,8 @@ export function toldTable(rows: readonly (readonly Cell[])[]): Told[][] {
       ? Array.from({ length: width }, (_, x) => rows.map((_row, y) => [y, x] as const))
       : []),
   ];
-  const cell = ([y, x]: readonly [number, number]) => rows[y]?.[x] ?? { count: 0, patients: 0 };
-  const isHidden = ([y, x]: readonly [number, number]) => hidden[y]?.[x] === true;
+  const cell = ([y, x]: readonly [number, number]) => itemAt(itemAt(rows, y), x);
+  const isHidden = ([y, x]: readonly [number, number]) => itemAt(itemAt(hidden, y), x);
   for (let changed = true; changed;) {
     changed = false;
     for (const line of lines) {
@@ -40,18 +41,19 @@ export function toldTable(rows: readonly (readonly Cell[])[]): Told[][] {
         .filter((at) => !isHidden(at))
         // A cell of nobody hides little: it goes last.
         .sort((a, b) => (cell(a).patients || Infinity) - (cell(b).patients || Infinity));
-      const row = next && hidden[next[0]];
-      if (!next || !row) continue;
-      row[next[1]] = true;
+      if (!next) continue;
+      itemAt(hidden, next[0])[next[1]] = true;
       changed = true;
     }
   }
-  return rows.map((row, y) => row.map(({ count }, x) => (hidden[y]?.[x] ? null : count)));
+  return rows.map((row, y) =>
+    row.map(({ count }, x) => (itemAt(itemAt(hidden, y), x) ? null : count)),
+  );
 }
 
 /** One row of parts of a known whole. */
 export function toldParts(parts: readonly Cell[]): Told[] {
-  return toldTable([parts])[0] ?? [];
+  return itemAt(toldTable([parts]), 0);
 }
 
 /** A group with a name, and who is in it. */

@@ -1,5 +1,6 @@
+import { itemAt } from '../units';
 import { REGIONS, type BodyPart, type RegionId, type View, partOf } from '../symptoms';
-import { BASE_POSES, type Pose, angles, skeletonOf } from './body';
+import { BASE_POSES, type Pose, angles, between as pointBetween, skeletonOf } from './body';
 import { bodyShapes } from './drawing/body-shapes';
 import { headOutline, headShapes } from './drawing/head-shapes';
 import { type Point, smooth } from './drawing/outline';
@@ -115,9 +116,9 @@ function steps([from, to]: readonly [number, number]): number[] {
 
 function along(points: readonly Seen[], at: number): Seen {
   const i = Math.min(points.length - 2, Math.max(0, Math.floor(at)));
-  const [a, b] = [points[i] ?? [0, 0, 0], points[i + 1] ?? [0, 0, 0]];
+  const [a, b] = [itemAt(points, i), itemAt(points, i + 1)];
   const share = Math.min(1, Math.max(0, at - i));
-  return [0, 1, 2].map((k) => (a[k] ?? 0) + ((b[k] ?? 0) - (a[k] ?? 0)) * share) as unknown as Seen;
+  return pointBetween(a, b, share);
 }
 
 /** All of a limb between two of its sections. */
@@ -139,7 +140,7 @@ function halfHead(outline: readonly Point[], view: View, side: 'right' | 'left')
   const sign = (view === 'back') === (side === 'right') ? 1 : -1;
   const own = outline.filter(([x]) => x * sign > 0.2);
   const byAngle = [...own].sort((a, b) => a[1] - b[1]);
-  const [top, bottom] = [byAngle[0]?.[1] ?? 0, byAngle.at(-1)?.[1] ?? 0];
+  const [top, bottom] = [itemAt(byAngle, 0)[1], itemAt(byAngle, -1)[1]];
   return smooth([[0, top], ...byAngle.filter((_, i) => i % 4 === 0), [0, bottom]], true);
 }
 

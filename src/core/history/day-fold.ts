@@ -1,6 +1,6 @@
 import { type StoredEventBody, foldSession } from '../adherence';
 import { type Instant, type WakingHours, type Zone, dayBegins, later, minuteIn } from '../schedule';
-import { DAY_MS, HOUR_MS, type LocalDate, addDays } from '../units';
+import { DAY_MS, HOUR_MS, type LocalDate, addDays, itemAt } from '../units';
 import { type DayReport, RECALLED_AFTER_HOURS, dayOfEvent, foldReport } from './day-report';
 import { standingEvents } from './standing-events';
 import { type DayDone, type PlayedSession, type ProgrammeVersion, foldDay } from './history';
@@ -112,9 +112,9 @@ function sessionsIn(
     bySession.set(event.sessionId, [...(bySession.get(event.sessionId) ?? []), event]);
   return [...bySession]
     .flatMap(([sessionId, own]) => {
-      const [first] = own;
-      const version = versions.find(({ number }) => number === first?.version);
-      if (!first || !version) return [];
+      const first = itemAt(own, 0);
+      const version = versions.find(({ number }) => number === first.version);
+      if (!version) return [];
       const began = Math.min(...own.map((event) => happenedAt(event) - event.offsetMs)) as Instant;
       const session: PlayedSession = {
         summary: foldSession(

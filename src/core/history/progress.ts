@@ -1,6 +1,6 @@
 import { type DayAdherence, SESSION_DONE_FROM } from '../adherence';
 import { versionOn } from '../schedule';
-import { type LocalDate, addDays } from '../units';
+import { type LocalDate, addDays, itemAt } from '../units';
 import { type DayReport, worstPain } from './day-report';
 import {
   type HistoryFacts,
@@ -143,8 +143,8 @@ function activitiesOf(reports: ReadonlyMap<LocalDate, DayReport>): ActivityScore
       scores.set(activity, [...(scores.get(activity) ?? []), { date, score }]);
   return [...scores].map(([activity, all]) => ({
     activity,
-    from: all[0]?.score ?? 0,
-    to: all.at(-1)?.score ?? 0,
+    from: itemAt(all, 0).score,
+    to: itemAt(all, -1).score,
     scores: all,
   }));
 }

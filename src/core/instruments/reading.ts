@@ -1,4 +1,4 @@
-import type { Seconds } from '../units';
+import { type Seconds, itemAt } from '../units';
 
 /** One reading of an instrument: when, on its own clock, and how much, in its unit. */
 export type Reading = { readonly at: Seconds; readonly value: number };
@@ -59,7 +59,7 @@ export function plateauOf(
   { seconds, within }: PlateauOptions = { seconds: 1, within: 3 },
 ): number | null {
   for (let index = readings.length - 1; index >= 0; index -= 1) {
-    const end = readings[index]?.at ?? 0;
+    const end = itemAt(readings, index).at;
     const part = windowBefore(readings, end, seconds);
     const first = part[0]?.at ?? end;
     if (end - first < seconds * 0.8) return null;

@@ -1,3 +1,5 @@
+import { itemAt } from '../units';
+
 /** A point measured by the clinic: stretch beyond the resting length, percent, and force, newtons. */
 export type BandPoint = { readonly stretchPercent: number; readonly newtons: number };
 export type BandCurve = { readonly name: string; readonly points: readonly BandPoint[] };
@@ -7,8 +9,7 @@ export function bandCurveProblem(points: readonly BandPoint[]): string | null {
   if (points.length < 2) return 'A curve needs two points at least.';
   const sorted = sort(points);
   for (let index = 1; index < sorted.length; index += 1) {
-    const [before, after] = [sorted[index - 1], sorted[index]];
-    if (!before || !after) continue;
+    const [before, after] = [itemAt(sorted, index - 1), itemAt(sorted, index)];
     if (before.stretchPercent === after.stretchPercent)
       return `Stretch ${after.stretchPercent} % stands there twice.`;
     if (after.newtons < before.newtons)
@@ -41,31 +42,31 @@ export function bandForce(points: readonly BandPoint[], stretchPercent: number):
   const ys = sorted.map((point) => point.newtons);
   const slopes = tangents(xs, ys);
   const last = xs.length - 1;
-  const at = (list: readonly number[], index: number) => list[index] ?? 0;
-  if (stretchPercent < at(xs, 0) || stretchPercent > at(xs, last)) {
-    const end = stretchPercent < at(xs, 0) ? 0 : last;
-    const newtons = at(ys, end) + at(slopes, end) * (stretchPercent - at(xs, end));
+  if (stretchPercent < itemAt(xs, 0) || stretchPercent > itemAt(xs, last)) {
+    const end = stretchPercent < itemAt(xs, 0) ? 0 : last;
+    const newtons = itemAt(ys, end) + itemAt(slopes, end) * (stretchPercent - itemAt(xs, end));
     return { newtons: Math.max(0, newtons), extrapolated: true };
   }
   const k = Math.min(last - 1, Math.max(0, xs.findIndex((x) => x >= stretchPercent) - 1));
-  const width = at(xs, k + 1) - at(xs, k);
-  const t = (stretchPercent - at(xs, k)) / width;
+  const width = itemAt(xs, k + 1) - itemAt(xs, k);
+  const t = (stretchPercent - itemAt(xs, k)) / width;
   const newtons =
-    at(ys, k) * (2 * t ** 3 - 3 * t ** 2 + 1) +
-    at(slopes, k) * width * (t ** 3 - 2 * t ** 2 + t) +
-    at(ys, k + 1) * (3 * t ** 2 - 2 * t ** 3) +
-    at(slopes, k + 1) * width * (t ** 3 - t ** 2);
+    itemAt(ys, k) * (2 * t ** 3 - 3 * t ** 2 + 1) +
+    itemAt(slopes, k) * width * (t ** 3 - 2 * t ** 2 + t) +
+    itemAt(ys, k + 1) * (3 * t ** 2 - 2 * t ** 3) +
+    itemAt(slopes, k + 1) * width * (t ** 3 - t ** 2);
   return { newtons, extrapolated: false };
 }
 
 /** Slopes at the points, limited so that the cubic between them stays monotone. */
 function tangents(xs: readonly number[], ys: readonly number[]): number[] {
-  const at = (list: readonly number[], index: number) => list[index] ?? 0;
-  const secants = xs.slice(1).map((x, k) => (at(ys, k + 1) - at(ys, k)) / (x - at(xs, k)));
+  const secants = xs
+    .slice(1)
+    .map((x, k) => (itemAt(ys, k + 1) - itemAt(ys, k)) / (x - itemAt(xs, k)));
   const slopes = xs.map((_, k) => {
-    if (k === 0) return at(secants, 0);
-    if (k === xs.length - 1) return at(secants, k - 1);
-    return (at(secants, k - 1) + at(secants, k)) / 2;
+    if (k === 0) return itemAt(secants, 0);
+    if (k === xs.length - 1) return itemAt(secants, k - 1);
+    return (itemAt(secants, k - 1) + itemAt(secants, k)) / 2;
   });
   secants.forEach((secant, k) => {
     if (secant === 0) {
@@ -73,7 +74,7 @@ function tangents(xs: readonly number[], ys: readonly number[]): number[] {
       slopes[k + 1] = 0;
       return;
     }
-    const [a, b] = [at(slopes, k) / secant, at(slopes, k + 1) / secant];
+    const [a, b] = [itemAt(slopes, k) / secant, itemAt(slopes, k + 1) / secant];
     const size = Math.hypot(a, b);
     if (size <= 3) return;
     slopes[k] = (3 / size) * a * secant;

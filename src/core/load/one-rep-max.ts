@@ -1,3 +1,4 @@
+import { itemAt } from '../units';
 import type { Dose, Head, Load } from '../dose';
 import { isUntilFormFails, repsOfSet, setsOf } from '../dose';
 import { type Fraction, fraction } from './endurance';
@@ -82,7 +83,7 @@ function judgedSet(
   load: Extract<Load, { kind: 'percent' }>,
   set: number,
 ): LoadContradiction | null {
-  const percent = load.perSet[Math.min(set, load.perSet.length - 1)] ?? 0;
+  const percent = itemAt(load.perSet, Math.min(set, load.perSet.length - 1));
   const share = (percent / 100) * (load.of === '10rm' ? TEN_OF_ONE : 1);
   const allowed = repsAllowed(fraction(Math.min(1, share)));
   const { least, most } = repsOfSet(head, set);

@@ -9,7 +9,7 @@ import {
 } from '../measures';
 import type { BodySide } from '../findings';
 import type { Instant } from '../schedule';
-import type { LocalDate } from '../units';
+import { type LocalDate, itemAt } from '../units';
 
 /** A measurement as a review reads it. */
 export type ReviewMeasure = {
@@ -62,9 +62,7 @@ export function reviewRows(
   }
   return [...series.values()]
     .flatMap((group): ReviewRow[] => {
-      const [first] = group;
-      const newest = group.at(-1);
-      if (!first || !newest) return [];
+      const [first, newest] = [itemAt(group, 0), itemAt(group, -1)];
       const last = newest === first ? null : newest;
       const { kind, side, position, instrument } = first;
       const { margin } = detectableOf(kind, detectable);

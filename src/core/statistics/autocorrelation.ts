@@ -1,3 +1,4 @@
+import { itemAt } from '../units';
 import { Z95 } from './normal';
 import { type Point, medianPairwiseSlope } from './pairwise-slopes';
 
@@ -12,7 +13,7 @@ export function ranks(values: readonly number[]): number[] {
   for (let from = 0; from < order.length;) {
     let to = from;
     while (to + 1 < order.length && order[to + 1]?.value === order[from]?.value) to += 1;
-    for (let i = from; i <= to; i += 1) found[order[i]?.index ?? 0] = (from + to) / 2 + 1;
+    for (let i = from; i <= to; i += 1) found[itemAt(order, i).index] = (from + to) / 2 + 1;
     from = to + 1;
   }
   return found;

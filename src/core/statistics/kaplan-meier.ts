@@ -1,3 +1,4 @@
+import { itemAt } from '../units';
 import { Z95 } from './normal';
 
 /** How long somebody was followed, and whether it happened at the end of that time. */
@@ -28,7 +29,7 @@ export function survival(all: readonly FollowedFor[]): SurvivalStep[] {
   const steps: SurvivalStep[] = [];
   let [share, greenwood] = [1, 0];
   for (let at = 0; at < sorted.length;) {
-    const time = sorted[at]?.time ?? 0;
+    const time = itemAt(sorted, at).time;
     const atRisk = sorted.length - at;
     let events = 0;
     for (; sorted[at]?.time === time; at += 1) events += Number(sorted[at]?.happened);

@@ -1,3 +1,4 @@
+import { itemAt } from '../units';
 import { medianOfSorted } from './median';
 import { Z95 } from './normal';
 
@@ -53,7 +54,7 @@ export function medianPairwiseSlope(points: readonly Point[], inflation = 1): Sl
     tieCounts(points.map(({ y }) => y)),
   );
   const half = Z95 * Math.sqrt(Math.max(0, variance) * inflation);
-  const at = (rank: number) => slopes[Math.min(count - 1, Math.max(0, rank))] ?? 0;
+  const at = (rank: number) => itemAt(slopes, Math.min(count - 1, Math.max(0, rank)));
   return {
     slope: medianOfSorted(slopes),
     low: at(roundHalfEven((count - half) / 2) - 1),

@@ -1,3 +1,4 @@
+import { itemAt } from '../units';
 import {
   add,
   type DrawnProp,
@@ -148,7 +149,7 @@ export function measuresOf(prop: DrawnProp): Measure[] {
       return [
         ...placed(prop.at, (at) => ({ ...prop, at })),
         ...SIZES.map((name, part) =>
-          one(name, prop.size[part] ?? 0, (value) => ({
+          one(name, itemAt(prop.size, part), (value) => ({
             ...prop,
             size: withPart(prop.size, part, value),
           })),
@@ -172,7 +173,7 @@ function placed(place: Place, set: (place: Place) => DrawnProp): Measure[] {
   const vec = 'on' in place ? (place.away ?? [0, 0, 0]) : place;
   return AXES.map((name, part) => ({
     name,
-    value: vec[part] ?? 0,
+    value: itemAt(vec, part),
     set: (value) => {
       const next = withPart(vec, part, value);
       return set('on' in place ? { ...place, away: next } : next);

@@ -16,3 +16,4 @@ export * from './frozen';
 export * from './percent';
 export * from './plain-text';
 export type * from './ids';
+export * from './item-at';

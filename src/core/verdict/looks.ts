@@ -1,3 +1,4 @@
+import { itemAt } from '../units';
 import { belowChange } from './answers';
 import { changeOf } from './averaged';
 import type { At } from './model';
@@ -29,7 +30,7 @@ const SURE_BEFORE = 0.1;
 /** How sure a look at the readings since must be for better to be withdrawn, or to come back. */
 const SURE_LATER = 0.8;
 
-const sureBetter = (look: number) => SURE_BETTER[Math.min(look, SURE_BETTER.length - 1)] ?? 1;
+const sureBetter = (look: number) => itemAt(SURE_BETTER, Math.min(look, SURE_BETTER.length - 1));
 
 /** What is said of a course after a look. */
 export type Said = 'nothing' | 'better' | 'worse' | 'was better';
@@ -44,16 +45,15 @@ const NOT_SURE: Sure = { better: 0, worse: 0 };
  * @param told less is better, days from the first reading on
  */
 export function sureOf(told: readonly At[], matters: number): Sure {
-  const days = (told.at(-1)?.day ?? 0) - (told[0]?.day ?? 0) + 1;
-  if (told.length < LEAST_READINGS || days < LEAST_SPAN) return NOT_SURE;
-  const first = told[0]?.day ?? 0;
+  if (told.length < LEAST_READINGS) return NOT_SURE;
+  const [{ day: first }, newest] = [itemAt(told, 0), itemAt(told, -1)];
+  if (newest.day - first + 1 < LEAST_SPAN) return NOT_SURE;
   const found = changeOf(
     told.map(({ day, value }) => ({ day: day - first, value })),
     matters,
   );
-  const last = told.at(-1)?.value ?? 0;
   // A newest day worse than all before never makes a course look better.
-  const isWorst = told.slice(0, -1).every(({ value }) => value < last);
+  const isWorst = told.slice(0, -1).every(({ value }) => value < newest.value);
   return {
     better: isWorst ? 0 : belowChange(found, -MARGIN * matters),
     worse: 1 - belowChange(found, MARGIN * matters),

@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import type { HandShape, Pose, Skeleton } from '../body';
 import type { View } from '../figure';
 import type { BodyRings } from '../surface/body-rings';
@@ -47,7 +48,7 @@ export function bodyShapes(
   const vest = trunk.all.slice(trunk.pelvis - 1);
   const hem = vest[0];
   const vestEdges = edgesOf(vest);
-  const hemWay = vestEdges.ways[0] ?? [1, 0];
+  const hemWay = itemAt(vestEdges.ways, 0);
   const ownShorts = legs.map(({ shorts, thighNear, near }) => ({
     shorts,
     near: thighNear,
@@ -55,7 +56,7 @@ export function bodyShapes(
   }));
   const legLayers = legs.map(({ near, thighNear }, i) => {
     if (isFar(near)) return Math.min(near, trunkNear - 1);
-    return ownShorts[i]?.joined ? trunkNear - 0.4 : thighNear;
+    return itemAt(ownShorts, i).joined ? trunkNear - 0.4 : thighNear;
   });
   const placesOf = (side: 'right' | 'left'): Shape['within'] => {
     const places = [...rings.thigh[side], ...rings.shank[side]].map(({ at }) => at);
@@ -97,7 +98,9 @@ export function bodyShapes(
           near: at + (kneeFirst ? 0.21 : 0.05),
           within,
         },
-        ...(ownShorts[i]?.joined ? [] : [{ tone: cloth, d: shorts, near: at + 0.1, within }]),
+        ...(itemAt(ownShorts, i).joined
+          ? []
+          : [{ tone: cloth, d: shorts, near: at + 0.1, within }]),
       ];
     }),
     { tone: 'inner', d: lines.trunk, near: trunkNear + 0.005 },
@@ -119,12 +122,12 @@ export function bodyShapes(
         return trunkNear + 0.01;
       case 'upperArm':
       case 'forearm':
-        return (arms[index]?.near ?? 0) + 0.02;
+        return itemAt(arms, index).near + 0.02;
       case 'thigh':
       case 'shank':
         return Math.max(
-          (legLayers[index] ?? 0) + 0.15,
-          ownShorts[index]?.joined ? trunkNear - 0.1 : -1e3,
+          itemAt(legLayers, index) + 0.15,
+          itemAt(ownShorts, index).joined ? trunkNear - 0.1 : -1e3,
         );
     }
   };

@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import { type Pose, type Skeleton, mirrorPose, poseBetween, skeletonOf, turn } from '../body';
 import type { Figure, Push } from '../figure';
 import { mirrorLit } from '../mirror-figure';
@@ -221,8 +222,7 @@ function wayOf(
   mirrored: boolean,
   unit: number,
 ): Shape[] {
-  const [start, end] = [figure.poses[from], figure.poses[to]];
-  if (!start || !end) return [];
+  const [start, end] = [itemAt(figure.poses, from), itemAt(figure.poses, to)];
   const movements = movementsBetween(start, end);
   const own = mirrored ? movements.map(mirrorMovement) : movements;
   const then = mirrored ? mirrorPose(start) : start;

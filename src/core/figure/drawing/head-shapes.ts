@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import { type Frame, type Vec } from '../body';
 import {
   COLUMNS,
@@ -38,7 +39,7 @@ function isHairSide({ sight }: Look, line: readonly Point[]): boolean {
 /** Whether a point lies in a closed line (even–odd). */
 function isInside(line: readonly Point[], [x, y]: Point): boolean {
   return line.reduce((inside, [ax, ay], i) => {
-    const [bx, by] = line[(i + 1) % line.length] ?? [ax, ay];
+    const [bx, by] = itemAt(line, (i + 1) % line.length);
     const crosses = ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax;
     return crosses ? !inside : inside;
   }, false);
@@ -99,8 +100,9 @@ export function headOutline(head: Frame, camera: Camera): Point[] {
 function seenPieces({ sight, jaw }: Look, spots: readonly Spot[], least = SEEN): Point[][] {
   const pieces: Point[][] = [[]];
   for (const { at, looks } of spots) {
-    if (along(sight, looks)[2] > least) pieces.at(-1)?.push(flat(place(sight, opened(at, jaw))));
-    else if ((pieces.at(-1)?.length ?? 0) > 0) pieces.push([]);
+    if (along(sight, looks)[2] > least)
+      itemAt(pieces, -1).push(flat(place(sight, opened(at, jaw))));
+    else if (itemAt(pieces, -1).length > 0) pieces.push([]);
   }
   return pieces.filter(({ length }) => length > 1);
 }
@@ -181,7 +183,7 @@ function noseRidge({ sight }: Look): Point[][] {
 function hairShape(look: Look): string {
   const { sight, outline } = look;
   const hairy = (bin: number) =>
-    skinPoints()[outline.by[((bin % BINS) + BINS) % BINS] ?? 0]?.hair ?? false;
+    itemAt(skinPoints(), itemAt(outline.by, ((bin % BINS) + BINS) % BINS)).hair;
   const [, , middle] = place(sight, HEAD_MIDDLE);
   const seen = hairEdgeSpots().map(({ at, looks }) => {
     const here = place(sight, at);
@@ -190,10 +192,10 @@ function hairShape(look: Look): string {
   });
   const runs: Point[][] = [];
   const n = seen.length;
-  const start = seen.findIndex((one, i) => one.seen && !(seen[(i + n - 1) % n]?.seen ?? true));
+  const start = seen.findIndex((one, i) => one.seen && !itemAt(seen, (i + n - 1) % n).seen);
   if (start < 0) {
     // Looked at from above all of the edge is seen; from behind, or from under the chin, none of it.
-    if (seen[0]?.seen)
+    if (itemAt(seen, 0).seen)
       return smooth(
         seen.map(({ at }) => at),
         true,
@@ -201,19 +203,17 @@ function hairShape(look: Look): string {
     return along(sight, CROWN)[2] > 0 ? smooth(rimOf(look, 0, BINS), true) : '';
   }
   for (let i = 0; i < n; i += 1) {
-    const one = seen[(start + i) % n];
-    const before = seen[(start + i + n - 1) % n];
-    if (!one?.seen) continue;
-    if (i === 0 || !before?.seen) runs.push([]);
-    runs.at(-1)?.push(one.at);
+    const one = itemAt(seen, (start + i) % n);
+    const before = itemAt(seen, (start + i + n - 1) % n);
+    if (!one.seen) continue;
+    if (!before.seen) runs.push([]);
+    itemAt(runs, -1).push(one.at);
   }
   // Each run ends at the outline; along it, where hair is, to the beginning of the next.
   const roundBy = (step: 1 | -1 | null): Point[] =>
     runs.flatMap((run, i) => {
-      const next = runs[(i + 1) % runs.length];
-      const [end, begin] = [run.at(-1), next?.[0]];
-      if (!end || !begin) return [];
-      const [from, to] = [binOf(outline, end), binOf(outline, begin)];
+      const next = itemAt(runs, (i + 1) % runs.length);
+      const [from, to] = [binOf(outline, itemAt(run, -1)), binOf(outline, itemAt(next, 0))];
       return [...run, ...arcBetween(look, from, to, step, hairy)];
     });
   for (const step of [null, 1, -1] as const) {

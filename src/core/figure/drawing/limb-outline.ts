@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import { lengthOf } from '../body';
 import { type Edges, type Ring, beadsOf, edgesOf } from '../surface/section';
 import { type Disc, capsule, chain, disc, smoothOn } from './outline';
@@ -6,7 +7,7 @@ import { Pen, type Point } from './pen';
 /** A bone seen shorter than this many of its half-breadths points at the viewer: it is drawn as beads. */
 const POINTS_AT_VIEWER = 1.3;
 
-const flat = ([x, y]: readonly number[]): Point => [x ?? 0, y ?? 0];
+const flat = (at: readonly number[]): Point => [itemAt(at, 0), itemAt(at, 1)];
 
 /** Whether the ends of a piece are round, or cut off square. */
 type Ends = { readonly from: boolean; readonly to: boolean };
@@ -22,13 +23,12 @@ export function boneOutline(rings: readonly Ring[], ends: Ends = ROUND): string 
 }
 
 function boneBetween({ one, other }: Edges, beads: readonly Disc[], ends: Ends): string {
-  const [first, last] = [beads[0], beads.at(-1)];
-  if (!first || !last) return '';
+  const [first, last] = [itemAt(beads, 0), itemAt(beads, -1)];
   const long = lengthOf(last[0] - first[0], last[1] - first[1]);
   const broad = Math.max(...beads.map(([, , r]) => r));
   if (long < POINTS_AT_VIEWER * broad) return chain(beads);
   const back = [...other].reverse();
-  const [start, turn] = [flat(one[0] ?? [0, 0]), flat(back[0] ?? [0, 0])];
+  const [start, turn] = [flat(itemAt(one, 0)), flat(itemAt(back, 0))];
   const pen = smoothOn(new Pen().move(start), one.map(flat));
   if (ends.to) pen.arc(last[2], false, turn);
   else pen.line(turn);
@@ -59,7 +59,7 @@ export function ribbon(
   hems: { readonly from: readonly Point[]; readonly to: readonly Point[] },
 ): string {
   const back = [...other].reverse();
-  const pen = smoothOn(new Pen().move(flat(one[0] ?? [0, 0])), one.map(flat));
+  const pen = smoothOn(new Pen().move(flat(itemAt(one, 0))), one.map(flat));
   for (const at of [...hems.to, ...back.slice(0, 1).map(flat)]) pen.line(at);
   smoothOn(pen, back.map(flat));
   for (const at of hems.from) pen.line(at);

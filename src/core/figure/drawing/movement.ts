@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import {
   MARKS,
   type Goal,
@@ -82,8 +83,7 @@ function reckon(from: Pose, to: Pose): Movement[] {
   const skeletons = Array.from({ length: PLACES }, (_, i) =>
     skeletonOf(poseBetween(from, to, i / (PLACES - 1))),
   );
-  const [first, last] = [skeletons[0], skeletons.at(-1)];
-  if (!first || !last) return [];
+  const [first, last] = [itemAt(skeletons, 0), itemAt(skeletons, -1)];
   const path = (point: (skeleton: Skeleton) => Vec) => skeletons.map(point);
   const own = (part: Part, carrier: Part) => ownMove(first, last, part, carrier);
   const found: Movement[] = [];
@@ -235,8 +235,8 @@ const angleBetween = (a: Vec, b: Vec) =>
   (Math.acos(Math.min(1, Math.max(-1, a[0] * b[0] + a[1] * b[1] + a[2] * b[2]))) * 180) / Math.PI;
 
 const reachOf = (way: readonly Vec[]) => {
-  const first = way[0];
-  return first ? Math.max(...way.map((at) => size(minus(at, first)))) : 0;
+  const first = itemAt(way, 0);
+  return Math.max(...way.map((at) => size(minus(at, first))));
 };
 
 /** How far a part goes against the part that carries it, in cm. */
@@ -248,8 +248,7 @@ function ownMove(first: Skeleton, last: Skeleton, part: Part, carrier: Part): nu
 
 /** A way set off the body along its own direction, so that its arrow stands beside the skin. */
 function outside(way: readonly Vec[], by: number): Vec[] {
-  const [first, last] = [way[0], way.at(-1)];
-  if (!first || !last) return [];
+  const [first, last] = [itemAt(way, 0), itemAt(way, -1)];
   const off = scale(unit(minus(last, first)), by);
   return way.map((at) => add(at, off));
 }
@@ -274,7 +273,7 @@ const ALIKE_CM = 14;
 
 /** Of a pair that moves alike the one that is nearer, where on the sheet they lie over each other. */
 export function withoutTwins(movements: readonly Movement[], camera: Camera): Movement[] {
-  const middle = ({ way }: Movement) => see(camera, way[Math.floor(way.length / 2)] ?? [0, 0, 0]);
+  const middle = ({ way }: Movement) => see(camera, itemAt(way, Math.floor(way.length / 2)));
   return movements.filter((one) => {
     const twin = movements.find(({ mover }) => mover !== one.mover && mover === otherOf(one.mover));
     if (!twin) return true;
@@ -306,7 +305,7 @@ export function onSheet(
   }, 0);
   if (long < 0.5) return null;
   if (long >= least) return seen;
-  const middle = seen[Math.floor(seen.length / 2)] ?? [0, 0];
+  const middle = itemAt(seen, Math.floor(seen.length / 2));
   const by = least / long;
   return seen.map(([x, y]) => [middle[0] + (x - middle[0]) * by, middle[1] + (y - middle[1]) * by]);
 }

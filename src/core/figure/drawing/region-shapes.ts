@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import { lengthOf } from '../body';
 import type { Lit } from '../figure';
 import type { Keep } from '../keep';
@@ -68,8 +69,7 @@ function patch(
   side: 'right' | 'left',
   near: number,
 ): Shape[] {
-  const [first, last] = [spans[0], spans.at(-1)];
-  if (!first || !last) return [];
+  const [first, last] = [itemAt(spans, 0), itemAt(spans, -1)];
   const steps = Math.max(2, Math.round((last[0] - first[0]) / STEP));
   const edges = Array.from({ length: steps + 1 }, (_, i) => {
     const section = first[0] + ((last[0] - first[0]) * i) / steps;
@@ -88,8 +88,7 @@ function patch(
 }
 
 function hatch(edges: readonly Edge[]): string {
-  const [first, last] = [edges[0], edges.at(-1)];
-  if (!first || !last) return '';
+  const [first, last] = [itemAt(edges, 0), itemAt(edges, -1)];
   const long = Math.max(
     lengthOf(first.from[0] - last.from[0], first.from[1] - last.from[1]),
     lengthOf(first.to[0] - last.to[0], first.to[1] - last.to[1]),
@@ -98,7 +97,7 @@ function hatch(edges: readonly Edge[]): string {
   const at = (of: 'from' | 'to', share: number): Point => {
     const place = Math.min(edges.length - 1, Math.max(0, share * (edges.length - 1)));
     const i = Math.min(edges.length - 2, Math.floor(place));
-    const [a, b] = [edges[i]?.[of] ?? [0, 0], edges[i + 1]?.[of] ?? [0, 0]];
+    const [a, b] = [itemAt(edges, i)[of], itemAt(edges, i + 1)[of]];
     return [a[0] + (b[0] - a[0]) * (place - i), a[1] + (b[1] - a[1]) * (place - i)];
   };
   return Array.from({ length: lines }, (_, i) => {
@@ -144,10 +143,10 @@ function edgeOf(ring: Ring, [from, to]: readonly [number, number], hand: 1 | -1)
   const first = looks.findIndex((one) => one > 0);
   if (first < 0) return null;
   let last = first;
-  while (last + 1 < looks.length && (looks[last + 1] ?? 0) > 0) last += 1;
+  while (last + 1 < looks.length && itemAt(looks, last + 1) > 0) last += 1;
   const crossing = (seen: number, hidden: number) => {
-    const [a, b] = [looks[seen] ?? 0, looks[hidden]];
-    const [p, q] = [bearings[seen] ?? 0, bearings[hidden]];
+    const [a, b] = [itemAt(looks, seen), looks[hidden]];
+    const [p, q] = [itemAt(bearings, seen), bearings[hidden]];
     return b === undefined || q === undefined ? p : p + ((q - p) * a) / (a - b || 1);
   };
   const [start, end] = [

@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import {
   type Frame,
   type Pose,
@@ -185,7 +186,7 @@ function ghostOf(
       const { all } = rings.trunk;
       const edges = edgesOf(all);
       const [hem] = all;
-      const [x, y] = edges.ways[0] ?? [1, 0];
+      const [x, y] = itemAt(edges.ways, 0);
       return ribbon(edges, { from: hem ? rimOf(hem, [-x, -y]) : [], to: [] });
     }
     case 'armRight':

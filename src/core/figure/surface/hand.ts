@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import type { HandShape, Skeleton, Vec } from '../body';
 import { type Point, chain, line, roundAbout } from '../drawing/outline';
 import type { Camera } from '../drawing/view';
@@ -50,7 +51,7 @@ function joints(bends: Bends, short: number): (readonly [x: number, y: number])[
   const found: [number, number][] = [[x, y]];
   for (const [i, bend] of bends.entries()) {
     angle += (bend * Math.PI) / 180;
-    const length = (FINGER_CM[i] ?? 0) * short;
+    const length = itemAt(FINGER_CM, i) * short;
     x += Math.sin(angle) * length;
     y -= Math.cos(angle) * length;
     found.push([x, y]);
@@ -101,8 +102,8 @@ function piecesOf(shape: HandShape): Pieces {
       [from, (from + to) / 2, to].flatMap((z) => {
         const bones = joints(bends, reach(z));
         return [i, i + 1].map((j): Ball => {
-          const [x, y] = bones[j] ?? [0, 0];
-          return [[x, y, z * (j === 3 ? 0.94 : 1)], RADII[j] ?? 1];
+          const [x, y] = itemAt(bones, j);
+          return [[x, y, z * (j === 3 ? 0.94 : 1)], itemAt(RADII, j)];
         });
       }),
     ),

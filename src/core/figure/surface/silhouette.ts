@@ -1,3 +1,4 @@
+import { itemAt } from '../../units';
 import { lengthOf } from '../body';
 import type { Seen } from '../drawing/view';
 
@@ -36,12 +37,12 @@ export function silhouetteOf(
   const bearing = (i: number) => {
     const before = known.get(i);
     if (before !== undefined) return before;
-    const made = (Math.atan2(ys[i] ?? 0, xs[i] ?? 0) + TURN) % TURN;
+    const made = (Math.atan2(itemAt(ys, i), itemAt(xs, i)) + TURN) % TURN;
     known.set(i, made);
     return made;
   };
   const edge = (a: number, b: number) => {
-    const [ax, ay, bx, by2] = [xs[a] ?? 0, ys[a] ?? 0, xs[b] ?? 0, ys[b] ?? 0];
+    const [ax, ay, bx, by2] = [itemAt(xs, a), itemAt(ys, a), itemAt(xs, b), itemAt(ys, b)];
     let [from, to] = [bearing(a), bearing(b)];
     let [first, second] = [a, b];
     let wide = to - from;
@@ -57,11 +58,11 @@ export function silhouetteOf(
     const cross = ax * by2 - ay * bx;
     for (let i = begin; i <= end; i += 1) {
       const bin = i % BINS;
-      const [c, s] = [COS[bin] ?? 1, SIN[bin] ?? 0];
+      const [c, s] = [itemAt(COS, bin), itemAt(SIN, bin)];
       const across = c * (by2 - ay) - s * (bx - ax);
       const r =
         Math.abs(across) < 1e-9 ? Math.max(lengthOf(ax, ay), lengthOf(bx, by2)) : cross / across;
-      if (r > (far[bin] ?? 0) && r < 60) {
+      if (r > itemAt(far, bin) && r < 60) {
         far[bin] = r;
         by[bin] = i - begin < (end - begin) / 2 ? first : second;
       }
@@ -94,8 +95,8 @@ function facings(
       const a = row * columns + column;
       const b = row * columns + ((column + 1) % columns);
       const [c, d] = [b + columns, a + columns];
-      const one = ((xs[c] ?? 0) - (xs[a] ?? 0)) * ((ys[d] ?? 0) - (ys[b] ?? 0));
-      const other = ((ys[c] ?? 0) - (ys[a] ?? 0)) * ((xs[d] ?? 0) - (xs[b] ?? 0));
+      const one = (itemAt(xs, c) - itemAt(xs, a)) * (itemAt(ys, d) - itemAt(ys, b));
+      const other = (itemAt(ys, c) - itemAt(ys, a)) * (itemAt(xs, d) - itemAt(xs, b));
       turns[a] = one > other;
     }
   return turns;
@@ -108,8 +109,8 @@ export function outlinePoint(
   out = 0,
 ): readonly [number, number] {
   const i = ((bin % BINS) + BINS) % BINS;
-  const r = (far[i] ?? 0) + out;
-  return [middle[0] + r * (COS[i] ?? 1), middle[1] + r * (SIN[i] ?? 0)];
+  const r = itemAt(far, i) + out;
+  return [middle[0] + r * itemAt(COS, i), middle[1] + r * itemAt(SIN, i)];
 }
 
 /** The direction of an outline that points so far right and down. */

@@ -2,7 +2,7 @@ import type { Dose } from '../../dose';
 import { holdOf, repsOfSet } from '../../dose';
 import type { Exercise } from '../../exercise';
 import { HOLD_LADDERS } from '../../school';
-import { type Range, type Seconds, exactly, seconds } from '../../units';
+import { type Range, type Seconds, exactly, seconds, itemAt } from '../../units';
 
 /** From so many repetitions in a set the holds stay short: ten times a minute is nobody's dose. */
 const MANY = 5;
@@ -20,9 +20,7 @@ export function ladderFor(hold: number, reps: number, given: readonly number[]):
   if (given.length > 0) return given;
   const [short = [], ...long] = HOLD_LADDERS;
   const fitting = reps >= MANY ? [short] : [...long, short];
-  return (
-    fitting.find((ladder) => hold >= (ladder[0] ?? 0) && hold < (ladder.at(-1) ?? 0)) ?? [hold]
-  );
+  return fitting.find((ladder) => hold >= itemAt(ladder, 0) && hold < itemAt(ladder, -1)) ?? [hold];
 }
 
 /**
@@ -47,7 +45,7 @@ export function stationsFor(
   const end = holds?.at(-1) ?? Infinity;
   const reps = repsOfSet(dose.head, 0).most;
   const [short = []] = HOLD_LADDERS;
-  const trade = hold.most < (short[0] ?? 0) ? short : ladderFor(hold.most, reps, []);
+  const trade = hold.most < itemAt(short, 0) ? short : ladderFor(hold.most, reps, []);
   return trade.filter((one) => one <= end);
 }
 

@@ -1,16 +1,17 @@
 import { NextResponse } from 'next/server';
 import { askingPatient } from '@/server/asking';
 import { patientPack } from '@/server/patient-pack';
-import { Problem, asProblem, logFailure } from '@/server/problem';
-import { refused } from '@/server/patient/refused';
+import { readersLanguage } from '@/server/patient/words';
+import { FOR_WHO_ASKED, readAnswer } from '@/server/read-answer';
 
 /** Today's pack, for a device that is already open. */
-export async function GET(): Promise<NextResponse> {
-  try {
-    const value = await patientPack(await askingPatient());
-    return NextResponse.json({ ok: true, value }, { headers: { 'Cache-Control': 'no-store' } });
-  } catch (error) {
-    if (!(error instanceof Problem)) logFailure('pack', error);
-    return refused(asProblem(error));
-  }
+export function GET(): Promise<NextResponse> {
+  return readAnswer(
+    'pack',
+    async () => {
+      const value = await patientPack(await askingPatient());
+      return NextResponse.json({ ok: true, value }, { headers: FOR_WHO_ASKED });
+    },
+    readersLanguage,
+  );
 }
