@@ -42,7 +42,9 @@ export async function memberFor(email: string, password = DEMO_PASSWORD): Promis
   const tokenHash = hashToken((await signIn(email, password, 'demo')).token);
   const found = await memberBySession(tokenHash, now());
   if (!found) throw new Error(`${email} is not signed in`);
-  return signedInOf(found, tokenHash);
+  const member = signedInOf(found, tokenHash);
+  if (member.lacksFactor) throw new Error(`${email} has no second factor yet`);
+  return member;
 }
 
 /** Lives one story through the same functions as real use, on a clock of its own. */

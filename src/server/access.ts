@@ -14,8 +14,8 @@ import {
 } from '@/db';
 import { sessionName } from './secrets';
 
-/** A signed-in member, and the proof that goes into every write's guard. */
-export type SignedIn = {
+/** A member of this session, and the proof that goes into every write's guard. */
+type OfSession = {
   readonly kind: 'member';
   readonly id: string;
   readonly clinicId: ClinicId;
@@ -26,9 +26,13 @@ export type SignedIn = {
   readonly narrowed: boolean;
   /** Whether they may issue and end patients' links. */
   readonly issuesLinks: boolean;
-  /** Whether their clinic wants a second factor that they have not set up. */
-  readonly lacksFactor: boolean;
 };
+
+/** A signed-in member with the second factor that their clinic wants, where it wants one. */
+export type SignedIn = OfSession & { readonly lacksFactor: false };
+
+/** A signed-in member who may lack that factor: all that is open to them then is to set it up. */
+export type AnyMember = SignedIn | (OfSession & { readonly lacksFactor: true });
 
 /** A patient on a device that opened the personal link. */
 export type PatientHere = {
@@ -53,12 +57,12 @@ function rolesFrom(needed: Role): Role[] {
 }
 
 /** That this member's session holds, with at least this role. */
-export function thatMemberMay(member: SignedIn, needed: Role): Condition {
+export function thatMemberMay(member: AnyMember, needed: Role): Condition {
   return memberMay(member.tokenHash, member.clinicId, rolesFrom(needed));
 }
 
 /** The guard that stands first in every write of a member. */
-export function stillMay(member: SignedIn, needed: Role): Statement {
+export function stillMay(member: AnyMember, needed: Role): Statement {
   return guard('access', thatMemberMay(member, needed));
 }
 
@@ -77,7 +81,7 @@ export function stillHolds(patient: PatientHere): Statement {
   return guard('access', thatDeviceHolds(patient));
 }
 
-export function actorOf(person: SignedIn | PatientHere): Actor {
+export function actorOf(person: AnyMember | PatientHere): Actor {
   return person.kind === 'member'
     ? { kind: 'member', id: person.id, session: sessionName(person.tokenHash) }
     : { kind: 'patient', id: person.id };
@@ -87,7 +91,7 @@ export function actorOf(person: SignedIn | PatientHere): Actor {
 export function signedInOf(
   found: NonNullable<Awaited<ReturnType<typeof memberBySession>>>,
   tokenHash: string,
-): SignedIn {
+): AnyMember {
   const { id, clinicId, name, role, sees, issuesLinks, factorRequired, factorSince } = found;
   const assists = role === 'assistant';
   return {

@@ -1,9 +1,9 @@
 import { type Clinic, type Member, clinicById, membersOf } from '@/db';
-import type { SignedIn } from './access';
+import type { AnyMember, SignedIn } from './access';
 import { NOT_FOUND, Problem } from './problem';
 
 /** The member's own clinic. */
-export async function clinicOf(member: SignedIn): Promise<Clinic> {
+export async function clinicOf(member: AnyMember): Promise<Clinic> {
   const clinic = await clinicById(member.clinicId);
   if (!clinic) throw new Problem(404, NOT_FOUND);
   return clinic;

@@ -3,7 +3,7 @@ import 'server-only';
 import { cookies } from 'next/headers';
 import { cache } from 'react';
 import { memberBySession, touchMemberSession, write } from '@/db';
-import { type PatientHere, type SignedIn, signedInOf } from './access';
+import { type AnyMember, type PatientHere, type SignedIn, signedInOf } from './access';
 import { now } from './clock';
 import { cookieOf } from './cookies';
 import { patientOn } from './patient/on-device';
@@ -13,7 +13,7 @@ import { hashToken } from './secrets';
  * The member signed in on this browser, who may not have set up the second factor that their clinic wants;
  * null when nobody is. Read once per request.
  */
-export const currentAnyMember = cache(async (): Promise<SignedIn | null> => {
+export const currentAnyMember = cache(async (): Promise<AnyMember | null> => {
   const token = cookieOf(await cookies(), 'member');
   if (!token) return null;
   const tokenHash = hashToken(token);

@@ -3,9 +3,9 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { ENGLISH } from '@/catalogue';
 import type { Role } from '@/core/records';
-import type { PatientHere, SignedIn } from './access';
+import type { AnyMember, PatientHere, SignedIn } from './access';
 import { publicOrigin } from './address';
-import { askingMember, askingPatient } from './asking';
+import { askingAnyMember, askingMember, askingPatient } from './asking';
 import { AT_HAND_HEADER, checkAtHand } from './at-hand';
 import { carriedOut } from './carried-out';
 import { currentPatient } from './current';
@@ -14,12 +14,14 @@ import { readersLanguage } from './patient/words';
 import { LINK_GONE, Problem } from './problem';
 import { NO_STORE, checkIsRecord, checked, recordOf, tooLarge } from './sent';
 
-type Who = Role | 'patient' | 'anyone';
+type Who = Role | 'any member' | 'patient' | 'anyone';
 type ActorOf<W extends Who> = W extends 'anyone'
   ? null
   : W extends 'patient'
     ? PatientHere
-    : SignedIn;
+    : W extends 'any member'
+      ? AnyMember
+      : SignedIn;
 
 type Answer = {
   readonly value?: unknown;
@@ -30,10 +32,8 @@ type Answer = {
 };
 
 type HandlerOptions<W extends Who, S extends z.ZodType> = {
-  /** The least role, the patient, or anyone. */
+  /** The least role, any member who may lack the second factor that is wanted, the patient, or anyone. */
   readonly who: W;
-  /** Also for a member who has not set up the second factor that their clinic wants. */
-  readonly factorless?: true;
   /** Also from a page that shows another complaint than the one at hand: it is what chooses it. */
   readonly anyEpisode?: true;
   readonly input: S;
@@ -57,7 +57,7 @@ export function handler<W extends Who, S extends z.ZodType>(options: HandlerOpti
   const { limit = DEFAULT_LIMIT } = options;
   return (request: Request): Promise<NextResponse> =>
     answering(request, options.who, async () => {
-      const actor = await actorFor(options.who, options.factorless);
+      const actor = await actorFor(options.who);
       const input = await recordIn(request, options.input, limit);
       if (!options.anyEpisode) await checkEpisode(actor, request, input);
       return options.run({ actor: actor as ActorOf<W>, input, request });
@@ -195,19 +195,27 @@ function answered({ value = null, file, next, cookies }: Answer): NextResponse {
   return response;
 }
 
-async function actorFor(who: Who, factorless?: true): Promise<SignedIn | PatientHere | null> {
-  if (who === 'anyone') return null;
-  return who === 'patient' ? askingPatient() : askingMember(who, factorless);
+async function actorFor(who: Who): Promise<AnyMember | PatientHere | null> {
+  switch (who) {
+    case 'anyone':
+      return null;
+    case 'patient':
+      return askingPatient();
+    case 'any member':
+      return askingAnyMember();
+    default:
+      return askingMember(who);
+  }
 }
 
 /** Looks whether a page's complaint is still at hand, where what was sent is about a patient. */
 async function checkEpisode(
-  actor: SignedIn | PatientHere | null,
+  actor: AnyMember | PatientHere | null,
   request: Request,
   sent: unknown,
 ): Promise<void> {
   const { success, data } = OfPatient.safeParse(sent);
-  if (success && actor?.kind === 'member')
+  if (success && actor?.kind === 'member' && !actor.lacksFactor)
     await checkAtHand(actor, data.patientId, request.headers.get(AT_HAND_HEADER));
 }
 

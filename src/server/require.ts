@@ -3,7 +3,7 @@ import { notFound, redirect } from 'next/navigation';
 import type { EpisodeArea } from '@/core/measures';
 import type { Episode, Patient } from '@/db';
 import type { Role } from '@/core/records';
-import { type PatientHere, type SignedIn, roleSuffices } from './access';
+import { type AnyMember, type PatientHere, type SignedIn, roleSuffices } from './access';
 import { currentAnyMember, currentPatient } from './current';
 import { openPatient } from './open-patient';
 
@@ -17,7 +17,7 @@ export async function requireMember(): Promise<SignedIn> {
 }
 
 /** As `requireMember`, also for a member who has not set up the second factor that is wanted. */
-export async function requireAnyMember(): Promise<SignedIn> {
+export async function requireAnyMember(): Promise<AnyMember> {
   return (await currentAnyMember()) ?? redirect('/sign-in');
 }
 

@@ -20,7 +20,7 @@ import {
   spendStep,
   write,
 } from '@/db';
-import { type SignedIn, actorOf, stillMay } from './access';
+import { type AnyMember, type SignedIn, actorOf, stillMay } from './access';
 import { countTry, forgetTries } from './attempts';
 import { clinicOf } from './clinic';
 import { now } from './clock';
@@ -74,7 +74,7 @@ export function codeUse(factor: Factor, typed: string): Statement[] | null {
 }
 
 /** How a member's second factor stands. */
-export async function factorState(member: SignedIn) {
+export async function factorState(member: AnyMember) {
   const [factor, left, clinic] = await Promise.all([
     factorOf(member.clinicId, member.id),
     backupCodesLeft(member.clinicId, member.id),
@@ -84,7 +84,7 @@ export async function factorState(member: SignedIn) {
 }
 
 /** @throws Problem 403 for a wrong password, 429 after too many */
-async function checkOwnPassword(member: SignedIn, password: string): Promise<Statement[]> {
+async function checkOwnPassword(member: AnyMember, password: string): Promise<Statement[]> {
   const tried = [{ purpose: 'own password' as const, what: member.id }];
   await countTry(tried);
   const known = await memberById(member.clinicId, member.id);
@@ -93,7 +93,7 @@ async function checkOwnPassword(member: SignedIn, password: string): Promise<Sta
   return forgetTries(tried);
 }
 
-const auditOf = (member: SignedIn, verb: string, id: string = member.id) =>
+const auditOf = (member: AnyMember, verb: string, id: string = member.id) =>
   audit({
     clinicId: member.clinicId,
     at: now(),
@@ -108,7 +108,7 @@ const auditOf = (member: SignedIn, verb: string, id: string = member.id) =>
  * @returns the secret to be typed, and the address that an app reads from a code on the screen
  */
 export async function beginFactor(
-  member: SignedIn,
+  member: AnyMember,
   password: string,
 ): Promise<{ secret: string; address: string }> {
   const forgotten = await checkOwnPassword(member, password);
@@ -141,7 +141,7 @@ export async function beginFactor(
  *
  * @returns the backup codes, told once
  */
-export async function confirmOwnFactor(member: SignedIn, typed: string): Promise<string[]> {
+export async function confirmOwnFactor(member: AnyMember, typed: string): Promise<string[]> {
   const { clinicId, id } = member;
   const tried = [{ purpose: 'second factor' as const, what: id }];
   await countTry(tried);
@@ -166,7 +166,7 @@ export async function confirmOwnFactor(member: SignedIn, typed: string): Promise
   return codes;
 }
 
-function newCodes(member: SignedIn): { codes: string[]; statements: Statement[] } {
+function newCodes(member: AnyMember): { codes: string[]; statements: Statement[] } {
   const { clinicId, id } = member;
   const codes = Array.from({ length: BACKUP_CODES }, () =>
     new Secret({ buffer: new Uint8Array(randomBytes(10)).buffer }).base32.slice(0, 16),

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { later } from '@/core/schedule';
-import { auditOf, memberBySession, patientById } from '@/db';
-import { signedInOf } from '@/server/access';
+import { auditOf, patientById } from '@/db';
 import { colleaguesOf } from '@/server/clinic';
 import { setClock, now } from '@/server/clock';
 import {
@@ -19,7 +18,7 @@ import { morningList } from '@/server/morning-list';
 import { patientFor } from '@/server/people';
 import { pictureFor } from '@/server/visit/photos';
 import { PERIODS_MS } from '@/server/periods';
-import { makePatient, member, today } from '../support/clinic';
+import { makePatient, member, memberBehind, today, withFactor } from '../support/clinic';
 import { databaseStage, patientOf, photographable } from '../support/stage';
 
 const stage = databaseStage('files');
@@ -32,11 +31,7 @@ beforeAll(async () => {
 });
 afterEach(() => setClock(null));
 
-const asNow = async () => {
-  const found = await memberBySession(stage.assistant.tokenHash, now());
-  if (!found) throw new Error('not signed in');
-  return signedInOf(found, stage.assistant.tokenHash);
-};
+const asNow = async () => withFactor(await memberBehind(stage.assistant.token));
 const allowed = (practitioners: string[], issuesLinks = true) =>
   allow(stage.lead, {
     memberId: stage.assistant.id,

@@ -18,7 +18,13 @@ import {
   patientByDevice,
   write,
 } from '@/db';
-import { type PatientHere, type SignedIn, patientHereOf, signedInOf } from '@/server/access';
+import {
+  type AnyMember,
+  type PatientHere,
+  type SignedIn,
+  patientHereOf,
+  signedInOf,
+} from '@/server/access';
 import { now } from '@/server/clock';
 import { issueLink, openLink } from '@/server/links';
 import { hashPassword } from '@/server/passwords';
@@ -101,10 +107,21 @@ export async function member(
   address = 'test',
 ): Promise<SignedIn & { token: string }> {
   const { token } = await signIn(email, PASSWORD, address);
+  return { ...withFactor(await memberBehind(token)), token };
+}
+
+/** The member whose session has this token. */
+export async function memberBehind(token: string): Promise<AnyMember> {
   const tokenHash = hashToken(token);
   const found = await memberBySession(tokenHash, now());
   if (!found) throw new Error('not signed in');
-  return { ...signedInOf(found, tokenHash), token };
+  return signedInOf(found, tokenHash);
+}
+
+/** A member whose clinic wants no second factor, or who has it. */
+export function withFactor(member: AnyMember): SignedIn {
+  if (member.lacksFactor) throw new Error('they lack their second factor');
+  return member;
 }
 
 /** A patient as the form sends them. */

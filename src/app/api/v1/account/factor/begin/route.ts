@@ -3,8 +3,7 @@ import { handler } from '@/server/handler';
 import { beginFactor } from '@/server/second-factor';
 
 export const POST = handler({
-  who: 'assistant',
-  factorless: true,
+  who: 'any member',
   input: OwnPassword,
   run: async ({ actor, input }) => ({ value: await beginFactor(actor, input.password) }),
 });

@@ -3,8 +3,7 @@ import { handler } from '@/server/handler';
 import { confirmOwnFactor } from '@/server/second-factor';
 
 export const POST = handler({
-  who: 'assistant',
-  factorless: true,
+  who: 'any member',
   input: FactorConfirm,
   run: async ({ actor, input }) => ({
     value: { codes: await confirmOwnFactor(actor, input.code) },
