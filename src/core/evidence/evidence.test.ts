@@ -1,3 +1,4 @@
+import { shareInterval } from '../statistics';
 import { SHIPPED } from '@/catalogue';
 import { type Evidence, evidence } from './evidence';
 import type { EpisodeFacts } from './facts';
@@ -174,6 +175,9 @@ describe('together', () => {
     ]);
     expect(exercises[1]?.flares?.per).toBeCloseTo((5 / 150) * 1000);
     expect(exercises[1]?.leftOut?.per).toBeCloseTo((10 / 160) * 1000);
+    const share = shareInterval(10, 160);
+    expect(exercises[1]?.leftOut?.low).toBeCloseTo((share?.low ?? NaN) * 1000);
+    expect(exercises[1]?.leftOut?.high).toBeCloseTo((share?.high ?? NaN) * 1000);
   });
 
   it('is silent of an exercise that few had, or that was done seldom, however much of the other', () => {

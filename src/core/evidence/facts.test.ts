@@ -152,6 +152,15 @@ describe('what an episode tells', () => {
     expect(facts({ done: done([-56], [-55, left]) }).exercises).toMatchObject([
       { sessions: 1, leftOut: 1 },
     ]);
+    // What was neither done nor left out, as in a session that was ended before it, is neither.
+    const notReached = { lines: [{ ...log, share: 0, skipped: null }] } as never;
+    expect(facts({ done: done([-56], [-55, notReached]) }).exercises).toMatchObject([
+      { sessions: 1, leftOut: 0 },
+    ]);
+    const partly = { lines: [{ ...log, share: 0.1, skipped: null }] } as never;
+    expect(facts({ done: done([-56], [-55, partly]) }).exercises).toMatchObject([
+      { sessions: 2, leftOut: 0 },
+    ]);
   });
 
   it('counts from its first day to its last, both with them', () => {
@@ -195,6 +204,11 @@ describe('what an episode tells', () => {
     expect(fell?.weeks).toBeGreaterThanOrEqual(3);
     expect(fell?.weeks).toBeLessThanOrEqual(6);
     expect(facts({ reports: told(0) }).pain).toEqual({ weeks: 8, happened: false });
+    // Only days of the episode count: those before it, and those after it was closed, do not.
+    const long = reports(...Array.from(told(5), ([, one], day) => [day - 56, one] as const));
+    for (const day of [-80, -70, -65]) long.set(on(day), { ...NO_REPORT, worst: 0 });
+    for (const day of [1, 2]) long.set(on(day), { ...NO_REPORT, worst: 10 });
+    expect(facts({ reports: long }).pain).toEqual(fell);
     // Who began with next to none has little to gain, and three days say nothing.
     expect(facts({ reports: told(1, 1) }).pain).toBeNull();
     expect(facts({ reports: reports([-9, { worst: 6 }], [-8, { worst: 6 }]) }).pain).toBeNull();

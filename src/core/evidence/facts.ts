@@ -102,7 +102,7 @@ export function episodeFacts(
   const own = counted ? versions.flatMap((version) => withLines(version, counted)) : versions;
   const [first] = own;
   const from = firstDay(own);
-  if (!first || from === null || from > until) return null;
+  if (!first || from === null) return null;
   const days = adherenceHistory({ ...record.facts, versions }, from, until);
   const { done } = record.facts;
   return {
