@@ -83,13 +83,22 @@ export async function countTry(tried: readonly Tried[]): Promise<void> {
       ...tried.map((one) => insertFailedAttempt(keyOf(one), at)),
     ]);
   } catch (error) {
-    if (error instanceof GuardRefused && error.guard === 'attempts')
-      throw new Problem(
-        429,
-        'Too many attempts. Wait half a minute, then try again; each wrong one doubles the wait, up to a quarter of an hour.',
-      );
+    if (error instanceof GuardRefused && error.guard === 'attempts') throw tooMany(tried);
     throw error;
   }
+}
+
+/** Why one more try at these is not let through, with how long to wait. */
+function tooMany(tried: readonly Tried[]): Problem {
+  const bounds = tried.map(({ purpose }) => ATTEMPTS[purpose]);
+  if (bounds.every(({ kind }) => kind === 'bound')) {
+    const minutes = Math.max(...bounds.map((bound) => bound.minutes));
+    return new Problem(429, `Too many attempts. Wait up to ${minutes} minutes, then try again.`);
+  }
+  return new Problem(
+    429,
+    'Too many attempts. Wait half a minute, then try again; each wrong one doubles the wait, up to a quarter of an hour.',
+  );
 }
 
 /** What has to hold for one more try at something. */

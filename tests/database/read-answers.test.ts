@@ -214,6 +214,9 @@ describe('what is not answered', () => {
     const guess = () => get('Patient', 'y'.repeat(43));
     const statuses: number[] = [];
     for (let nth = 0; nth < 62; nth += 1) statuses.push((await guess()).status);
+    expect((await problemOf(await guess()))[2]).toBe(
+      'Too many attempts. Wait up to 15 minutes, then try again.',
+    );
     expect(statuses.lastIndexOf(401)).toBeLessThan(60);
     expect(statuses.at(-1)).toBe(429);
     // Whoever has a key is not kept waiting by those who guess.
