@@ -43,6 +43,7 @@ export const BENCH_EDGE: Readonly<Record<string, Figure>> = {
     fault: ['Head drops as the arms go', overEdge(OVERHEAD, 0.9, -30)],
   }),
   'bench-edge-weight': figure({
+    crop: 'upper',
     poses: {
       'Over the edge, the rolled weight on the forehead, a little back': overEdge(STEADY, 0.4, -14),
       'Brought level with the floor, no further': overEdge(STEADY, 0.7, 8),

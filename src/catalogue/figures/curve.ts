@@ -83,7 +83,7 @@ export const CURVE: Readonly<Record<string, Figure>> = {
   'wedge-lying': figure({
     crop: 'upper',
     poses: {
-      'Lying with the neck on the wedge': onWedge(-4, 5),
+      'Lying with the neck on the wedge': onWedge(2, 9),
       'Let go: ear level with the shoulder': onWedge(-12, 4),
     },
     props: [MAT, BLANKET, WEDGE],

@@ -22,9 +22,10 @@ const WAITING = changed(STAND, {
 
 export const HARDER_TUCKS: Readonly<Record<string, Figure>> = {
   'hands-knees-turn': figure({
+    crop: 'upper',
     poses: {
       'On hands and knees, tucked': onFours(0.75, 6),
-      'A small turn, the tuck kept': onFours(0.75, 6, 28),
+      'A small turn, the tuck kept': onFours(0.75, 6, 40),
     },
     works: ['neck extensors', 'deep neck flexors'],
     fault: ['Head hangs during the turn', onFours(-1, 18, 34)],

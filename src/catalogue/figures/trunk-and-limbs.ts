@@ -14,19 +14,23 @@ const ARM_FORWARD = { left: angles(172, 4, 4) };
  *
  * @param tilt how steeply the trunk rises towards the head, in degrees
  * @param side bend of the low back, to the right; negative sags
+ * @param chest bend of the chest, the same way
  */
-const plank = (tilt: number, side = 0) => {
+const plank = (tilt: number, side = 0, chest = 0) => {
   const body = pose('on the side', {
     pelvis: { side: -90 + tilt },
     lumbar: { side },
+    thorax: { side: chest },
     legs: angles(4, 0, 80, { end: -75 }),
-    contacts: [on('kneeFrontLeft', 'y', 6), on('seat', 'x')],
+    contacts: [on('kneeFrontLeft', 'y', 6.8), on('seat', 'x')],
   });
-  const [x, , z] = skeletonOf(body).frames.upperArmLeft.at;
+  const { frames } = skeletonOf(body);
+  const [x, , z] = frames.upperArmLeft.at;
+  const headward = Math.sign(z - frames.pelvis.at[2]);
   return changed(body, {
     arms: {
-      right: hand('sideOfHipRight', { away: [2, 2, 0], pole: [0.2, 1, 0.2] }),
-      left: hand([x + 32, 1, z], { pole: [-1, -1, 0], flat: [1, 0, 0] }),
+      right: hand('shoulderTopLeft', { away: [6.5, 1.5, -1], pole: [1, -1.2, -0.4] }),
+      left: hand([x + 20, 1, z + headward * 25], { pole: [-1, -1, 0], flat: [1, 0, headward] }),
     },
   });
 };
@@ -35,7 +39,7 @@ const SEAT_ARMS = hands([-6, 50, 26], { pole: [-1, 0.2, 0.6] });
 const knee = (bend: number) =>
   pose('sitting', {
     arms: SEAT_ARMS,
-    legs: { right: angles(86, 0, bend, { end: 0 }), left: angles(84, -4, Math.max(0, bend - 10)) },
+    legs: { right: angles(86, 0, bend, { end: 0 }), left: angles(86, -9, Math.max(0, bend - 24)) },
   });
 
 /** Sitting on the floor, legs long; the band round the ball of the right foot. */
@@ -106,11 +110,11 @@ export const TRUNK_AND_LIMBS: Readonly<Record<string, Figure>> = {
     figure({
       view: 'front',
       poses: {
-        'On the side, propped on the forearm, knees bent': plank(17, 18),
+        'On the side, propped on the forearm, knees bent': plank(11, 24, 13),
         'Hips forward and up to a straight line': plank(24.6),
       },
       works: [{ muscle: 'side of trunk', as: 'working', side: 'left' }],
-      fault: ['Hips sag', plank(20, 14)],
+      fault: ['Hips sag', plank(13, 20, 6)],
     }),
   ),
   'knee-angle-hold': figure({

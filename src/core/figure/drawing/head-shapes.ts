@@ -123,11 +123,15 @@ export function headShapes(
     const looks = along(sight, [0.25, 0, side])[2];
     return looks > -0.25 ? [{ rim: RIMS[i] ?? [], fold: FOLDS[i] ?? [], looks }] : [];
   });
-  const rim = (points: readonly Vec[]) =>
-    smooth(
-      points.map((at) => flat(place(sight, at))),
-      true,
-    );
+  const rims = (of: typeof ears) =>
+    of
+      .map(({ rim }) =>
+        smooth(
+          rim.map((at) => flat(place(sight, at))),
+          true,
+        ),
+      )
+      .join('');
   const fine = [
     ...[...(eyesClosed ? lines.shutLids : lines.lids), lines.mouth].flatMap((spots) =>
       seenPieces(look, spots),
@@ -143,13 +147,11 @@ export function headShapes(
     spots.every(({ looks }) => along(sight, looks)[2] > 0.05),
   );
   const shapes: Shape[] = [
+    // An ear that looks away is behind the face: of it only what stands out beyond is seen.
+    { tone: 'skin', d: rims(ears.filter(({ looks }) => looks < 0)), near: near - 0.01 },
     { tone: 'skin', d: skin, near },
     { tone: 'hair', d: hairShape(look), near: near + 0.01 },
-    {
-      tone: 'skin',
-      d: ears.map(({ rim: points }) => rim(points)).join(''),
-      near: near + 0.02,
-    },
+    { tone: 'skin', d: rims(ears.filter(({ looks }) => looks >= 0)), near: near + 0.02 },
     { tone: 'inner', d: faint.map((points) => smooth(points)).join(''), near: near + 0.03 },
     { tone: 'mark', d: fine.map((points) => smooth(points)).join(''), near: near + 0.04 },
     {

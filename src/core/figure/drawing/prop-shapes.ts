@@ -13,10 +13,18 @@ import {
 import type { DrawnProp, Place } from '../figure';
 import { chain, disc, line, roundAbout } from './outline';
 import type { Shape } from './shape';
-import { type Camera, see } from './view';
+import { type Camera, isFromAbove, see } from './view';
 
 /** How wide a seat, bed or bench is drawn, in cm. */
 const BREADTH = 44;
+
+/** How wide a mat is drawn from beside, in cm. */
+const MAT_WIDE = 56;
+/**
+ * Looked down on it is the ground of whoever moves on it, so wide and so much longer at both ends, in cm: a
+ * narrow one with a leg beyond it was taken for a bench with a leg that hangs.
+ */
+const GROUND = { wide: 170, longer: 16 } as const;
 
 /** Where a place is in the room. */
 export function placeOf(place: Place, { frames }: Skeleton): Vec {
@@ -75,7 +83,9 @@ export function propShapes(prop: DrawnProp, skeleton: Skeleton, camera: Camera):
     }
     case 'mat': {
       const [from, to] = prop.x;
-      return [behind(box([(from + to) / 2, -1, 0], [to - from, 2, 56], 'thing-soft', 0.4))];
+      const { wide, longer } = isFromAbove(camera) ? GROUND : { wide: MAT_WIDE, longer: 0 };
+      const long = to - from + 2 * longer;
+      return [behind(box([(from + to) / 2, -1, 0], [long, 2, wide], 'thing-soft', 0.4))];
     }
     case 'bench': {
       const [from, to] = prop.x;

@@ -53,6 +53,9 @@ export function cameraFor(view: View, mirrored = false): Camera {
   }
 }
 
+/** Whether the viewer looks down on what lies on the floor. */
+export const isFromAbove = ({ near }: Camera): boolean => near[1] === 1;
+
 /** Exactly from the right side, as a camera on a stand would: what is measured on it is true. */
 export const SQUARE: Camera = { right: [1, 0, 0], down: [0, -1, 0], near: [0, 0, 1] };
 

@@ -1,0 +1,42 @@
+import { changed, pose } from '@/catalogue/figures/kit';
+import { skeletonOf } from './body';
+import { headShapes } from './drawing/head-shapes';
+import { type Camera, cameraFor } from './drawing/view';
+
+/** A head that sits, turned to the right and seen from somewhere, as it is painted: from behind forward. */
+const painted = (turn: number, camera: Camera = cameraFor('front')) =>
+  [
+    ...headShapes(skeletonOf(changed(pose('sitting'), { head: { turn } })).frames.head, 0, camera),
+  ].sort((a, b) => a.near - b.near);
+
+/** How far to the right of the sheet a path begins. */
+const begins = (d = '') => Number(/^M(-?[\d.]+)/.exec(d)?.[1]);
+
+describe('the ears of a head', () => {
+  it('are both before the face where it looks at the viewer', () => {
+    const tones = painted(0).map(({ tone }) => tone);
+    expect(tones.slice(0, 3)).toEqual(['skin', 'hair', 'skin']);
+  });
+
+  // The far one was drawn across the far eye of a head that was turned and lay a little back.
+  it.each([18, 22, 26])('are one behind the face where it is turned by %d degrees', (turn) => {
+    const [behind, face, hair, before] = painted(turn);
+    expect([behind?.tone, face?.tone, hair?.tone, before?.tone]).toEqual([
+      'skin',
+      'skin',
+      'hair',
+      'skin',
+    ]);
+    // To the right of the person is the left of the sheet: there the far ear is.
+    expect(begins(behind?.d)).toBeLessThan(begins(before?.d));
+  });
+
+  it.each([
+    [40, cameraFor('front')],
+    [0, cameraFor('side')],
+  ])('are the near one alone where it is turned by %d degrees more', (turn, camera) => {
+    const tones = painted(turn, camera).map(({ tone }) => tone);
+    expect(tones.slice(0, 3)).toEqual(['skin', 'hair', 'skin']);
+    expect(tones.filter((tone) => tone === 'skin')).toHaveLength(2);
+  });
+});
