@@ -343,6 +343,16 @@ describe('the trade’s own warnings (common practice, no source)', () => {
     ).filter(({ rule }) => rule === 'effort not told');
     expect(asked.map(({ lines }) => lines)).toEqual([['a', 'b']]);
   });
+  it.each([
+    ['a weight alone', '3x10 10kg', true],
+    ['a band alone', '3x10 band light', true],
+    ['neither', '3x10', false],
+    ['a weight of which the effort is told', '3x10 10kg rpe 3', false],
+  ])('asks how hard it is of %s: %s', (_, dose, is) => {
+    const line = { id: 'a', exercise: exercise('band-row'), dose: doseOf(dose) };
+    const rules = tradeWarnings([line], []).map(({ rule }) => rule);
+    expect(rules.includes('effort not told')).toBe(is);
+  });
   it('bending at set times of the day is left alone', () => {
     expect(warned([['knees-to-chest', 'x10 2/day']])).not.toContain('bending soon after waking');
   });

@@ -1,5 +1,5 @@
 import { NO_REPORT, NOTHING_DONE, withTarget } from '../history';
-import { parseDose } from '../dose';
+import { parseDose, doseOf } from '../dose';
 import { type Instant, type WallMinute, type Zone, instantAt } from '../schedule';
 import { TRIAGE_LIMITS } from '../triage';
 import { addDays, localDate } from '../units';
@@ -223,6 +223,12 @@ describe('what triage reads', () => {
     expect(silentDays(begins(0), null)).toBe(0);
     expect(silentDays(begins(1), null)).toBeNull();
     expect(silentDays({ facts: { ...FACTS.record.facts, versions: [] } }, null)).toBeNull();
+    // The very day after the last word is enough to have been silent on: this ends three days ago.
+    const ended = { ...line, dose: doseOf('10x10s until 58 days') };
+    const once = {
+      facts: { ...FACTS.record.facts, versions: [{ ...version(1, -60), lines: [ended] }] },
+    };
+    expect([-5, -4, -3].map((heard) => silentDays(once, on(heard)))).toEqual([4, 3, 0]);
     // A word from before the programme began is none about it.
     expect(silentDays(begins(-2), on(-9))).toBe(2);
   });

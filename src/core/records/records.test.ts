@@ -4,6 +4,7 @@ import {
   EventsPosted,
   FirstRunDraft,
   HistoryBody,
+  KeptFields,
   KeptHistory,
   MailTest,
   MemberDraft,
@@ -215,6 +216,17 @@ describe('what is kept while it is written', () => {
   it('is a history without what is reckoned at its end', () => {
     expect(Object.keys(HistoryBody.shape)).toContain('irritability');
     expect(Object.keys(KeptHistory.shape.body.shape)).not.toContain('irritability');
+  });
+
+  it('is a form of at most 60 fields, each of a bounded length', () => {
+    const form = (fields: number, name = 'field', text = 'x') =>
+      Object.fromEntries(Array.from({ length: fields }, (_, at) => [`${name} ${at}`, text]));
+    expect(wrong(KeptFields, form(60))).toBeNull();
+    expect(wrong(KeptFields, form(61))).toEqual(['', 'A form has at most 60 fields.']);
+    expect(wrong(KeptFields, { ['n'.repeat(60)]: 'x' })).toBeNull();
+    expect(wrong(KeptFields, { ['n'.repeat(61)]: 'x' })).not.toBeNull();
+    expect(wrong(KeptFields, { one: 'x'.repeat(24_000) })).toBeNull();
+    expect(wrong(KeptFields, { one: 'x'.repeat(24_001) })).not.toBeNull();
   });
 });
 

@@ -26,7 +26,7 @@ import {
 } from '../progression';
 import { isDueOn } from '../schedule';
 import type { PrecautionId } from '../screen';
-import { type LocalDate, addDays, daysBetween } from '../units';
+import { type LocalDate, addDays, daysBetween, itemAt } from '../units';
 import { PATIENTS, type PatientKind, type RehearsedPatient } from './kinds';
 
 /** One week of a rehearsed course. */
@@ -193,16 +193,19 @@ function weekOf(
   const from = addDays(FIRST, (week - 1) * 7);
   const to = addDays(FIRST, week * 7);
   const within = logs.filter(({ date }) => date >= from && date < to);
-  const last = days.findLast(({ date }) => date < to);
+  const last = itemAt(
+    days.filter(({ date }) => date < to),
+    -1,
+  );
   const mean = (values: readonly number[]) =>
     values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
   return {
     week,
-    dose: last ? formatDose(last.dose) : '',
-    exercise: last?.exercise.name ?? '',
-    rung: last ? rungOf(last.exercise) : 0,
-    work: last ? workOfDose(last.dose) : 0,
-    load: last ? loadOf(last.dose) : null,
+    dose: formatDose(last.dose),
+    exercise: last.exercise.name,
+    rung: rungOf(last.exercise),
+    work: workOfDose(last.dose),
+    load: loadOf(last.dose),
     sessions: within.length,
     effort: mean(within.flatMap(({ effort }) => effort ?? [])),
     pain: mean(within.flatMap(({ pain }) => pain ?? [])),

@@ -318,6 +318,9 @@ describe('the studio', () => {
     expect(undone.figure).toBe(begin.figure);
     expect(after(undone, { kind: 'redo' }).figure).toEqual(bent.figure);
     expect(after(begin, { kind: 'undo' })).toEqual(begin);
+    // Where no fault is drawn yet, its pose is the one to begin it from.
+    expect(poseAtHand({ ...bent, at: 'fault' })).toBe(bent.figure.poses[0]);
+    expect(poseAtHand({ ...bent, at: 9 })).toBe(bent.figure.poses[0]);
   });
 
   it('takes back a whole drag at once, and the next one by itself', () => {

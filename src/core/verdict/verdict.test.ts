@@ -190,6 +190,9 @@ describe('week by week', () => {
       Array.from({ length: said.length - said.indexOf('better') }, () => 'better'),
     );
     expect(lookByLook(told, 2, 10)).toEqual([]);
+    // A look is taken up to two days before its week is over.
+    const looks = (until: number) => lookByLook(told, 2, until).length;
+    expect([11, 12, 18, 19, 25, 26].map(looks)).toEqual([0, 1, 1, 2, 2, 3]);
   });
 
   it('adds looks and changes none of before, whatever is told later', () => {
