@@ -1,5 +1,17 @@
 import { type Figure, type Pose, mirrorFigure, skeletonOf } from '@/core/figure';
-import { MAT, angles, ankle, changed, figure, hand, hands, headOn, on, pose } from './kit';
+import {
+  MAT,
+  angles,
+  ankle,
+  changed,
+  figure,
+  hand,
+  hands,
+  headOn,
+  on,
+  onLeftForearm,
+  pose,
+} from './kit';
 
 /** Low back, trunk and hips, on the floor. */
 const FACE_MAT = { kind: 'mat', x: [-92, 92] } as const;
@@ -162,11 +174,10 @@ const plank = (sag = 0) => {
       }),
     'Left',
   );
-  const [x, , z] = skeletonOf(body).frames.upperArmLeft.at;
   return changed(body, {
     arms: {
       right: hand('sideOfHipRight', { away: [2, 2, 0], pole: [0.2, 1, 0.2] }),
-      left: hand([x + 32, 1, z], { pole: [-1, -1, 0], flat: [1, 0, 0] }),
+      left: onLeftForearm(body),
     },
   });
 };

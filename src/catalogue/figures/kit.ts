@@ -18,6 +18,7 @@ import {
   SKULL_CM,
   mirrorMark,
   mirrorVec,
+  skeletonOf,
   trunkMark,
 } from '@/core/figure';
 
@@ -127,6 +128,17 @@ export function hand(
     ...(away ? { offset: away } : {}),
     ...(flat ? { flat } : {}),
   };
+}
+
+/**
+ * The left forearm of somebody on that side, on the floor under the shoulder. Its hand lies out towards the
+ * head: straight before the body it points at whoever looks from the front, and was taken for a stump.
+ */
+export function onLeftForearm(body: Pose): LimbPose {
+  const { frames } = skeletonOf(body);
+  const [x, , z] = frames.upperArmLeft.at;
+  const headward = Math.sign(z - frames.pelvis.at[2]);
+  return hand([x + 20, 1, z + headward * 25], { pole: [-1, -1, 0], flat: [1, 0, headward] });
 }
 
 /** Both hands the same way: described for the right. */

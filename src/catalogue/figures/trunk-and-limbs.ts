@@ -1,5 +1,18 @@
-import { type DrawnProp, type Figure, mirrorFigure, skeletonOf } from '@/core/figure';
-import { CHAIR, MAT, angles, changed, figure, hand, hands, on, pose, push, right } from './kit';
+import { type DrawnProp, type Figure, mirrorFigure } from '@/core/figure';
+import {
+  CHAIR,
+  MAT,
+  angles,
+  changed,
+  figure,
+  hand,
+  hands,
+  on,
+  onLeftForearm,
+  pose,
+  push,
+  right,
+} from './kit';
 
 /** Carried by the left knee throughout: the right one leaves the floor. */
 const FOUR = pose('hands and knees', {
@@ -24,13 +37,10 @@ const plank = (tilt: number, side = 0, chest = 0) => {
     legs: angles(4, 0, 80, { end: -75 }),
     contacts: [on('kneeFrontLeft', 'y', 6.8), on('seat', 'x')],
   });
-  const { frames } = skeletonOf(body);
-  const [x, , z] = frames.upperArmLeft.at;
-  const headward = Math.sign(z - frames.pelvis.at[2]);
   return changed(body, {
     arms: {
       right: hand('shoulderTopLeft', { away: [6.5, 1.5, -1], pole: [1, -1.2, -0.4] }),
-      left: hand([x + 20, 1, z + headward * 25], { pole: [-1, -1, 0], flat: [1, 0, headward] }),
+      left: onLeftForearm(body),
     },
   });
 };
