@@ -22,6 +22,7 @@ import type { SessionName } from '../schedule';
 import {
   type LocalDate,
   localDate,
+  keptAnswers,
   type EpisodeId,
   type ExerciseId,
   type MemberId,
@@ -135,8 +136,8 @@ export type StoredVersion = {
 };
 
 /** Doses are immutable text, and many patients share the same ones; parsing each once is enough. */
-const parsedLines = new Map<string, ProgrammeLine['target'] & { dose: Dose }>();
 const MOST_PARSED = 5_000;
+const parsedLines = keptAnswers<string, ProgrammeLine['target'] & { dose: Dose }>(MOST_PARSED);
 const SOME_DAY = localDate('1970-01-01');
 
 function doseAndTarget(
@@ -147,17 +148,14 @@ function doseAndTarget(
   spelling: string,
 ) {
   const key = `${rounds} ${exercise.mode} ${exercise.position} ${spelling} ${text}`;
-  const known = parsedLines.get(key);
-  if (known) return known;
-  const parsed = parseDose(text);
-  if (!parsed.ok) throw new Error('a stored dose line cannot be read');
-  const { position, mode } = exercise;
-  const dose = meant(parsed.value);
-  const { target } = withTarget({ lineage: '', anchor: SOME_DAY, dose, mode, position }, rounds);
-  const made = { ...target, dose };
-  if (parsedLines.size >= MOST_PARSED) parsedLines.clear();
-  parsedLines.set(key, made);
-  return made;
+  return parsedLines(key, () => {
+    const parsed = parseDose(text);
+    if (!parsed.ok) throw new Error('a stored dose line cannot be read');
+    const { position, mode } = exercise;
+    const dose = meant(parsed.value);
+    const { target } = withTarget({ lineage: '', anchor: SOME_DAY, dose, mode, position }, rounds);
+    return { ...target, dose };
+  });
 }
 
 /**

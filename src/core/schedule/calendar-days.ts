@@ -1,4 +1,4 @@
-import { HOUR_MS, type LocalDate, dateRange } from '../units';
+import { HOUR_MS, type LocalDate, dateRange, keptAnswers } from '../units';
 import type { Zone } from './zone';
 
 /** Any hour that a date could have anywhere lies so many hours from its midnight at Greenwich. */
@@ -38,31 +38,21 @@ function isShown(zone: Zone, date: LocalDate): boolean {
 }
 
 /** Answers of `dateExists`, which never change; asking the calendar is slow and lists ask often. */
-const known = new Map<string, boolean>();
 const MOST_KNOWN = 20_000;
+const known = keptAnswers<string, boolean>(MOST_KNOWN);
 
 /** False for a date that the zone left out, such as 2011-12-30 in Pacific/Apia. */
 export function dateExists(zone: Zone, date: LocalDate): boolean {
-  const key = `${zone} ${date}`;
-  const answer = known.get(key);
-  if (answer !== undefined) return answer;
-  const exists = isShown(zone, date);
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(key, exists);
-  return exists;
+  return known(`${zone} ${date}`, () => isShown(zone, date));
 }
 
 /** Answers of `calendarDays`: a list of patients asks for the same weeks again and again. */
-const knownDays = new Map<string, readonly LocalDate[]>();
 const MOST_KNOWN_DAYS = 200;
+const knownDays = keptAnswers<string, readonly LocalDate[]>(MOST_KNOWN_DAYS);
 
 /** The dates from `from` to `to` that a zone really had, in order, both ends included. */
 export function calendarDays(zone: Zone, from: LocalDate, to: LocalDate): readonly LocalDate[] {
-  const key = `${zone} ${from} ${to}`;
-  const answer = knownDays.get(key);
-  if (answer) return answer;
-  const days = dateRange(from, to).filter((date) => dateExists(zone, date));
-  if (knownDays.size >= MOST_KNOWN_DAYS) knownDays.clear();
-  knownDays.set(key, days);
-  return days;
+  return knownDays(`${zone} ${from} ${to}`, () =>
+    dateRange(from, to).filter((date) => dateExists(zone, date)),
+  );
 }

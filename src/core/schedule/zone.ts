@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { DAY_MS, type LocalDate } from '../units';
+import { DAY_MS, type LocalDate, keptAnswers } from '../units';
 
 /** An IANA time-zone name that this runtime knows, such as Europe/Lisbon. */
 export type Zone = string & { readonly __unit: 'time zone' };
@@ -69,16 +69,10 @@ export function instantAt(zone: Zone, date: LocalDate, minute: WallMinute): Inst
 }
 
 /** Answers of `dayBegins`, which never change: a list of patients asks for the same midnights again and again. */
-const beginnings = new Map<string, Instant>();
 const MOST_BEGINNINGS = 500;
+const beginnings = keptAnswers<string, Instant>(MOST_BEGINNINGS);
 
 /** The first instant of a date in a zone: midnight, or as much later as a clock change skips. */
 export function dayBegins(zone: Zone, date: LocalDate): Instant {
-  const key = `${zone} ${date}`;
-  const known = beginnings.get(key);
-  if (known !== undefined) return known;
-  const begins = instantAt(zone, date, 0 as WallMinute);
-  if (beginnings.size >= MOST_BEGINNINGS) beginnings.clear();
-  beginnings.set(key, begins);
-  return begins;
+  return beginnings(`${zone} ${date}`, () => instantAt(zone, date, 0 as WallMinute));
 }

@@ -17,3 +17,4 @@ export * from './percent';
 export * from './plain-text';
 export type * from './ids';
 export * from './item-at';
+export * from './kept-answers';

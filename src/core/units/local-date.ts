@@ -1,3 +1,4 @@
+import { keptAnswers } from './kept-answers';
 import { DAY_MS } from './milliseconds';
 /**
  * A calendar date in somebody's own zone, written YYYY-MM-DD (proleptic Gregorian).
@@ -66,18 +67,13 @@ function dayNumber(date: LocalDate): number {
  */
 export function addDays(date: LocalDate, days: number): LocalDate {
   const number = dayNumber(date) + days;
-  const known = NAMES.get(number);
-  if (known !== undefined) return known;
-  const name = new Date(number * DAY_MS).toISOString().slice(0, 10) as LocalDate;
-  if (NAMES.size >= MOST_NAMES) NAMES.clear();
-  NAMES.set(number, name);
-  return name;
+  return names(number, () => new Date(number * DAY_MS).toISOString().slice(0, 10) as LocalDate);
 }
 
-/** Days that were written before: lists ask for the same few hundred by the ten thousand. */
-const NAMES = new Map<number, LocalDate>();
-/** Some fifty years of them. */
+/** Some fifty years of days. */
 const MOST_NAMES = 20_000;
+/** Days that were written before: lists ask for the same few hundred by the ten thousand. */
+const names = keptAnswers<number, LocalDate>(MOST_NAMES);
 
 /** Whole calendar days from `from` to `to`; 0 for the same date, negative when `to` is earlier. */
 export function daysBetween(from: LocalDate, to: LocalDate): number {

@@ -1,3 +1,4 @@
+import { keptAnswers } from './kept-answers';
 import type { LocalDate } from './local-date';
 
 const SHORT = new Intl.DateTimeFormat('en-GB', {
@@ -8,8 +9,8 @@ const SHORT = new Intl.DateTimeFormat('en-GB', {
 });
 
 /** Answers given before: lists say the same days again and again, and asking the reference is slow. */
-const known = new Map<LocalDate, string>();
 const MOST_KNOWN = 2_000;
+const known = keptAnswers<LocalDate, string>(MOST_KNOWN);
 
 /**
  * A day as a record names it: short, with its year, and no code. Where it is said from today's point of
@@ -18,11 +19,6 @@ const MOST_KNOWN = 2_000;
  * @example shortDay(localDate('2026-11-29')) // "29 Nov 2026"
  */
 export function shortDay(date: LocalDate): string {
-  const before = known.get(date);
-  if (before !== undefined) return before;
   // The reference calls September "Sept"; three letters line up.
-  const said = SHORT.format(Date.parse(`${date}T00:00:00Z`)).replace('Sept', 'Sep');
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(date, said);
-  return said;
+  return known(date, () => SHORT.format(Date.parse(`${date}T00:00:00Z`)).replace('Sept', 'Sep'));
 }

@@ -12,7 +12,7 @@ import {
   restAsGap,
   withoutIdleGap,
 } from '../../dose';
-import { type Range, exactly, isExact, seconds, toTenth } from '../../units';
+import { type Range, exactly, isExact, keptAnswers, seconds, toTenth } from '../../units';
 import { withHold } from './holds';
 
 /** A load goes down by this share when it was too much and no lighter weight is owned. Common practice, no source. */
@@ -57,18 +57,13 @@ export function takeOff(
 }
 
 /** The same few doses are taken off again and again: each is tried once. */
-const tried = new Map<string, boolean>();
 const MOST_TRIED = 2000;
+const tried = keptAnswers<string, boolean>(MOST_TRIED);
 
 /** Every dose goes to a version as a line: one that cannot be read back is none. */
 export function isReadable(dose: Dose): boolean {
   const line = formatDose(dose);
-  const known = tried.get(line);
-  if (known !== undefined) return known;
-  const { ok } = parseDose(line);
-  if (tried.size >= MOST_TRIED) tried.clear();
-  tried.set(line, ok);
-  return ok;
+  return tried(line, () => parseDose(line).ok);
 }
 
 function lessOf(dose: Dose, measure: Takeable, facts: TakeOffFacts): Dose | null {
