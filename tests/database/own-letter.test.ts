@@ -101,6 +101,21 @@ it('says everything in the patient’s language, but for what somebody typed', a
   );
 });
 
+it('says of a measure that came out the same that it did', async () => {
+  const patientId = await lived();
+  for (const trials of [[50], [50]])
+    await saveMeasurements(stage.practitioner, {
+      patientId,
+      measurements: [measure({ kind: 'neck-side-bend', trials })],
+    });
+  await saveLanguage(stage.practitioner, { patientId, language: 'de' });
+  const { own } = await signed(patientId, 'review');
+  const words = SHIPPED_LANGUAGES.find(({ tag }) => tag === 'de')?.texts;
+  expect(own?.measures.items.map(({ verdict }) => verdict)).toContain(
+    words?.['letter.change.same'],
+  );
+});
+
 it('says nothing of sessions where none was due yet', async () => {
   const patientId = await makePatient(stage.practitioner);
   await saveLanguage(stage.practitioner, { patientId, language: 'pt' });

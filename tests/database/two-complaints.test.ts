@@ -126,6 +126,14 @@ describe('two complaints at once', () => {
     expect((await summaryOf(by, patient, back.id)).goals).toMatchObject([
       { activity: 'Lift the wet nets' },
     ]);
+    // What is a goal of both is no complaint's alone.
+    await goal('Lift the wet nets');
+    await goal('Row home');
+    expect((await followedEpisode(by, patient)).notOwn).toEqual(new Set());
+    await inHand(back);
+    expect((await followedEpisode(by, patient)).notOwn).toEqual(
+      new Set(['Look over the shoulder', 'Row home']),
+    );
   });
 
   it('are screened as one person, whichever is at hand', async () => {

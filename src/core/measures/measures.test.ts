@@ -395,3 +395,14 @@ describe('kinds', () => {
     expect(profileOf('Sailmaker; posture and shoulders')).toBe('posture');
   });
 });
+
+it.each([
+  ['more', 14.5, 'better'],
+  ['more', 13.5, 'worse'],
+  ['less', 13.5, 'better'],
+  ['less', 14.5, 'worse'],
+  ['more', 14, 'neither'],
+  ['neither', 15, 'neither'],
+] as const)('a change of half a unit, %s being better, from 14 to %d is %s', (better, now, is) => {
+  expect(changeBetween(14, now, null, better).direction).toBe(is);
+});

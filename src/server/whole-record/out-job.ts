@@ -62,8 +62,9 @@ export async function outJob(order: OutOrder): Promise<Uint8Array | null> {
   ]);
   const wrote = authorsOf(rows);
   const names = members.filter(({ id }) => wrote.has(id)).map(({ id, name }) => ({ id, name }));
-  const record = clinic && wholeRecord(rows, clinic, names);
-  if (!clinic || !record) return null;
+  if (!clinic) return null;
+  const record = wholeRecord(rows, clinic, names);
+  if (!record) return null;
   const file = await recordFile(order, rows, { clinic, names });
   const made = new Date(at).toISOString();
   const files: Zippable = {
