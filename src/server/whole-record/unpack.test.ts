@@ -5,6 +5,8 @@ import { UNPACKED_LIMITS, unpack } from './unpack';
 /** A file's entry in the directory of a zip, and where its size stands in it. */
 const ENTRY = 0x02014b50;
 const SIZE_AT = 24;
+/** How long the head of a file in a zip is, before its name. */
+const HEAD = 30;
 
 /** A zip whose files lie about how large they are. */
 function lying(names: readonly string[], size: number): Uint8Array {
@@ -41,6 +43,18 @@ describe('a zip of a record', () => {
     const other = (count: number) => Array.from({ length: count }, (_, nth) => `other/${nth}`);
     expect(problemsOf(lying(other(files), 1))).toEqual([NO_RECORD]);
     expect(problemsOf(lying(other(files + 1), 1))).toEqual([MORE]);
+  });
+
+  it('leaves packed what is none of a record, however it is: it may be of any size', () => {
+    const other = new TextEncoder().encode('what somebody else put there '.repeat(200));
+    const spoilt = (name: string) => {
+      const zip = zipSync({ [name]: other }, { level: 9 });
+      // Behind the head and the name stand the packed bytes: a block of a kind that there is not.
+      zip[HEAD + name.length] = 0xff;
+      return problemsOf(zip);
+    };
+    expect(spoilt('other.bin')).toEqual([NO_RECORD]);
+    expect(spoilt('record.json')).toEqual(['This zip cannot be read: it is cut short or damaged.']);
   });
 
   it('is told from what is none', () => {
