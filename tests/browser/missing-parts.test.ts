@@ -9,12 +9,12 @@ import { browserStage } from '../support/browser-stage';
 /** Parts of a page that come when it is at rest, and a connection that is gone by then. */
 const stage = browserStage();
 
-async function desk(path: string, meanwhile?: 'refused' | 'waiting') {
+async function desk(path: string, meanwhile?: 'refused' | 'waiting', next: readonly string[] = []) {
   const page = await freshPage(stage.browser, DESK);
   const { token } = stage.practitioner;
   await beMember(page, stage.server.origin, token);
-  const address = `${stage.server.origin}${path}`;
-  const through = await withoutParts(page, address, `dl_member=${token}`, meanwhile);
+  const [address = '', ...others] = [path, ...next].map((one) => `${stage.server.origin}${one}`);
+  const through = await withoutParts(page, address, `dl_member=${token}`, meanwhile, others);
   return { page, through };
 }
 
@@ -93,6 +93,45 @@ it('keeps what was reckoned with the page while a key is pressed before the rest
     before[0],
   );
   expect((await shown()).slice(1)).toEqual([true, true]);
+  expect(page.problems).toEqual([]);
+});
+
+it('comes whole where it is gone to from another page: nothing moves under the hand', async () => {
+  const patientId = await screenedPatient(stage.practitioner, 'Quay Whole');
+  await prescribe(stage.practitioner, patientId, [
+    { exerciseId: 'tuck-lying', dose: '3x10 hold 5s rest 60s daily' },
+  ]);
+  const file = `/patients/${patientId}`;
+  const { page, through } = await desk(`${file}/screen`, 'waiting', [`${file}/plan`]);
+  await page.evaluate(() => {
+    const standing = () =>
+      [...document.querySelectorAll('main section')].map((one) => one.getAttribute('aria-label'));
+    const watch = new MutationObserver(() => {
+      if (!standing().includes('Programme')) return;
+      Object.assign(globalThis, { firstSeen: standing() });
+      watch.disconnect();
+    });
+    watch.observe(document.body, { childList: true, subtree: true });
+  });
+  const asked = new Promise<void>((resolve) => {
+    let isAnswered = false;
+    page.on('response', (one) => {
+      if (new URL(one.url()).pathname.endsWith('/plan')) isAnswered = true;
+    });
+    page.on('request', (one) => {
+      if (isAnswered && one.url().endsWith('.js')) resolve();
+    });
+  });
+  await press(page, 'Plan');
+  await asked;
+  through();
+  await says(page, 'Begins on');
+  const firstSeen = await page.evaluate(
+    () => (globalThis as unknown as { firstSeen: string[] }).firstSeen,
+  );
+  expect(firstSeen).toEqual(
+    expect.arrayContaining(['Programme', 'Checks', 'The day', 'Coming weeks']),
+  );
   expect(page.problems).toEqual([]);
 });
 

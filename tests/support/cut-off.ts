@@ -4,6 +4,7 @@ import { goTo } from './browser';
 /**
  * Lets no script come to a page that the HTML of this address does not name, until they are let through.
  *
+ * @param next where the page goes to from there: what its HTML names comes too
  * @param meanwhile whether one that is asked for before is refused, or waits
  */
 export async function withoutParts(
@@ -11,10 +12,13 @@ export async function withoutParts(
   address: string,
   cookie: string,
   meanwhile: 'refused' | 'waiting' = 'refused',
+  next: readonly string[] = [],
 ) {
   // Asked for by another: nothing may lie in this browser's cache.
-  const html = await (await fetch(address, { headers: { cookie } })).text();
-  const named = new Set([...html.matchAll(/src="([^"]+\.js)"/g)].map(([, src]) => src));
+  const html = await Promise.all(
+    [address, ...next].map(async (one) => (await fetch(one, { headers: { cookie } })).text()),
+  );
+  const named = new Set([...html.join().matchAll(/src="([^"]+\.js)"/g)].map(([, src]) => src));
   let isCut = true;
   const waiting: HTTPRequest[] = [];
   const refuse = (request: HTTPRequest) => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { type ComponentType, Suspense, lazy, memo } from 'react';
+import { type ComponentType, Suspense, lazy, memo, useState, useSyncExternalStore } from 'react';
 
 /**
  * A part that stands in the page from the start and wakes after what is typed in: its scripts are asked for
@@ -13,12 +13,7 @@ export function later<P extends object>(
   load: () => Promise<ComponentType<P>>,
   Missing: ComponentType<P>,
 ) {
-  const Later = lazy(() =>
-    load().then(
-      (made) => ({ default: made }),
-      () => ({ default: Missing }),
-    ),
-  );
+  const Later = lateOf(load, Missing);
   return memo(function Part(props: P) {
     return (
       <Suspense>
@@ -26,6 +21,45 @@ export function later<P extends object>(
       </Suspense>
     );
   });
+}
+
+/**
+ * The same for a part that comes with its page and never afterwards: where the page is gone to from another
+ * one, which draws nothing beforehand, it comes whole. Piece by piece it would move under the hand that is
+ * about to press.
+ */
+export function laterWithPage<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  Missing: ComponentType<P>,
+) {
+  const Later = lateOf(load, Missing);
+  const Woken = later(load, Missing);
+  return memo(function Part(props: P) {
+    const isDrawnNow = useDrawnByServer();
+    const [isDrawn] = useState(isDrawnNow);
+    return isDrawn ? <Woken {...props} /> : <Later {...props} />;
+  });
+}
+
+/** Whether what is drawn now stands in the page already, as the server sent it. */
+function useDrawnByServer(): boolean {
+  return useSyncExternalStore(
+    () => () => undefined,
+    () => false,
+    () => true,
+  );
+}
+
+function lateOf<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  Missing: ComponentType<P>,
+) {
+  return lazy(() =>
+    load().then(
+      (made) => ({ default: made }),
+      () => ({ default: Missing }),
+    ),
+  );
 }
 
 /** Where a part says of itself that it did not come. */

@@ -1,23 +1,23 @@
 'use client';
 
-import { later, missing } from '../../primitives/later';
+import { laterWithPage, missing } from '../../primitives/later';
 
 const AGAIN = 'What stands here can be written and sent; load the page anew to see';
 
 /** What is to be said of the programme. What keeps it from being sent is said beside its button all the same. */
-export const Checks = later(
+export const Checks = laterWithPage(
   () => import('./reckoned-checks').then((made) => made.ReckonedChecks),
   missing(`The checks did not come. ${AGAIN} them.`),
 );
 
 /** What the programme takes of a day, and where it lies in it. */
-export const DeskDay = later(
+export const DeskDay = laterWithPage(
   () => import('./reckoned-day').then((made) => made.ReckonedDay),
   missing(`The time of the day did not come. ${AGAIN} it.`),
 );
 
 /** What comes, week by week, and the versions before. */
-export const Ahead = later(
+export const Ahead = laterWithPage(
   () => import('./reckoned-ahead').then((made) => made.ReckonedAhead),
   missing(`The weeks ahead did not come. ${AGAIN} them.`),
 );
