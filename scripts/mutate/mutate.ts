@@ -11,7 +11,9 @@ import { firstRun } from './reached';
 /**
  * Makes small changes of the code, one at a time in a copy, and counts those that a test notices:
  * `npm run mutate -- --core 400 --server 150 --seed …`. The seed is the newest commit's, unless one
- * is given. Survivors are printed and written to test-output/mutants.json.
+ * is given. Survivors are printed and written to test-output/mutants.json. Of a folder that the draw met
+ * less often than `--least`, so many are drawn beside it: they count for their folder, not for the whole,
+ * since two changes of a folder say nothing of it.
  */
 const ROOT = process.cwd();
 const { values } = parseArgs({
@@ -19,6 +21,7 @@ const { values } = parseArgs({
     core: { type: 'string', default: '400' },
     server: { type: 'string', default: '150' },
     seed: { type: 'string' },
+    least: { type: 'string', default: '0' },
     lanes: { type: 'string', default: String(Math.max(1, cpus().length)) },
     only: { type: 'string' },
   },
@@ -56,8 +59,31 @@ function filesOf(folder: string): string[] {
     .sort();
 }
 
-type Chosen = { readonly part: Part; readonly mutation: Mutation; readonly index: number };
-type Result = Mutation & { readonly part: Part['name']; readonly answer: Answer };
+type Chosen = {
+  readonly part: Part;
+  readonly mutation: Mutation;
+  readonly index: number;
+  /** Drawn for its folder's sake, beside the draw. */
+  readonly beside: boolean;
+};
+type Result = Mutation & {
+  readonly part: Part['name'];
+  readonly answer: Answer;
+  readonly beside: boolean;
+};
+
+/** What is missing of a folder's least number, drawn from what the draw left of it. */
+function besides(all: readonly Mutation[], plain: readonly Mutation[], seed: string): Mutation[] {
+  const met = new Set(plain);
+  const folders = new Map<string, Mutation[]>();
+  for (const one of all)
+    folders.set(dirname(one.file), [...(folders.get(dirname(one.file)) ?? []), one]);
+  return [...folders].flatMap(([folder, ones]) => {
+    const left = ones.filter((one) => !met.has(one));
+    const missing = Number(values.least) - (ones.length - left.length);
+    return drawn(left, Math.max(0, missing), `${seed} ${folder}`);
+  });
+}
 
 async function measure(): Promise<void> {
   const seed =
@@ -67,10 +93,11 @@ async function measure(): Promise<void> {
       .flatMap(filesOf)
       .filter((path) => !only || only.some((start) => path.startsWith(start)))
       .flatMap((path) => mutationsOf(path, readFileSync(join(ROOT, path), 'utf8')));
-    return drawn(all, Number(values[part.name]), `${seed} ${part.name}`).map((mutation) => ({
-      part,
-      mutation,
-    }));
+    const plain = drawn(all, Number(values[part.name]), `${seed} ${part.name}`);
+    return [
+      ...plain.map((mutation) => ({ part, mutation, beside: false })),
+      ...besides(all, plain, seed).map((mutation) => ({ part, mutation, beside: true })),
+    ];
   }).map((one, index): Chosen => ({ ...one, index }));
   const projects = [...new Set(chosen.flatMap(({ part }) => part.projects))];
   const reached = await firstRun(ROOT, chosen, projects, Number(values.lanes));
@@ -82,9 +109,9 @@ async function measure(): Promise<void> {
       const folder = copyOf(ROOT);
       const answerTo = asker(folder, reached);
       for (let next = queue.shift(); next; next = queue.shift()) {
-        const { part, mutation, index } = next;
+        const { part, mutation, index, beside } = next;
         const answer = await answerTo({ index, mutation, ...part });
-        results.push({ ...mutation, part: part.name, answer });
+        results.push({ ...mutation, part: part.name, answer, beside });
         if (answer !== 'noticed') {
           const { file, line, operator, was, becomes } = mutation;
           console.log(
@@ -110,7 +137,7 @@ function report(results: readonly Result[]): void {
   for (const { name } of PARTS) {
     const own = results.filter(({ part }) => part === name);
     if (own.length === 0) continue;
-    console.log(`\n${name}: ${share(own)} noticed`);
+    console.log(`\n${name}: ${share(own.filter(({ beside }) => !beside))} noticed`);
     const folders = new Map<string, Result[]>();
     for (const one of own)
       folders.set(dirname(one.file), [...(folders.get(dirname(one.file)) ?? []), one]);
