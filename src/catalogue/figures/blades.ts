@@ -43,11 +43,12 @@ const BEHIND_HEAD = hands('upperOcciput', {
 });
 
 /** A warm or cold pack laid over the base of the neck. */
-const PACK: DrawnProp = {
+const pack = (feels: 'warm' | 'cold'): DrawnProp => ({
   kind: 'pad',
   at: { on: 'neckBase', away: [1.2, -4.9, 0] },
   size: [3, 11, 20],
-};
+  feels,
+});
 
 export const BLADES: Readonly<Record<string, Figure>> = {
   'wall-angel': figure({
@@ -161,7 +162,7 @@ export const BLADES: Readonly<Record<string, Figure>> = {
       'A warm pack over the base of the neck': changed(SIT, { blades: { up: 2.6 } }),
       'Shoulders let go': changed(SIT, { blades: { up: -1.2 } }),
     },
-    props: [CHAIR, PACK],
+    props: [CHAIR, pack('warm')],
     fault: ['Hunches under it', changed(SIT, { blades: { up: 4 }, head: { back: -0.8 } })],
   }),
   'cold-pack': figure({
@@ -173,7 +174,7 @@ export const BLADES: Readonly<Record<string, Figure>> = {
       }),
       'Shoulders let go, breath slow': changed(SIT, { blades: { up: -1.2 }, head: { back: 0.2 } }),
     },
-    props: [CHAIR, PACK],
+    props: [CHAIR, pack('cold')],
     fault: ['Straight on the skin', changed(SIT, { blades: { up: 5 }, head: { back: -0.4 } })],
   }),
 };

@@ -20,12 +20,8 @@ const clothHands = (x: number, z: number) => ({
   left: hand([14, 84, -8], { pole: [0, -1, -0.6] }),
 });
 
-const HAND_OVER = {
-  right: hand('sideOfHeadLeft', { pole: [0.2, 0.9, 1], flat: [0, -1, 0] }),
-  left: angles(-4, 12, 6),
-};
 const CRADLE = { right: hand('upperOcciput', { pole: [0.5, 0.5, 1], flat: [-0.2, -0.5, -1] }) };
-const stretch = (side: number) => changed(SIT, { head: { back: 0.15, side }, arms: HAND_OVER });
+const stretch = (side: number) => changed(SIT, { head: { back: 0.15, side } });
 
 const STAND = pose('standing');
 /** Hands clasped behind, so far behind the seat. */
@@ -146,8 +142,9 @@ export const MOBILITY: Readonly<Record<string, Figure>> = {
     figure({
       view: 'front',
       crop: 'upper',
-      stages: { by: 'barrier', at: [{ pose: 0 }, { pose: 1 }, { pose: 2 }] },
+      stages: { by: 'barrier', at: [{ pose: 1 }, { pose: 2 }, { pose: 3 }] },
       poses: {
+        'Sitting tall': stretch(0),
         'First sense of pull': stretch(14),
         'Second, once the first has eased': stretch(23),
         Third: stretch(31),

@@ -28,6 +28,8 @@ export type DrawnProp =
       readonly kind: 'pad' | 'pillow' | 'block' | 'blanket' | 'weight';
       readonly at: Place;
       readonly size: Vec;
+      /** What it does to the skin: said by a sign above it. */
+      readonly feels?: 'warm' | 'cold';
     }
   | { readonly kind: 'wedge'; readonly x: number; readonly height: number; readonly length: number }
   | { readonly kind: 'band' | 'cloth' | 'strap'; readonly through: readonly Place[] };

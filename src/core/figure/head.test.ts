@@ -2,6 +2,7 @@ import { changed, pose } from '@/catalogue/figures/kit';
 import { skeletonOf } from './body';
 import { headShapes } from './drawing/head-shapes';
 import { type Camera, cameraFor } from './drawing/view';
+import { readPose } from './reading';
 
 /** A head that sits, turned to the right and seen from somewhere, as it is painted: from behind forward. */
 const painted = (turn: number, camera: Camera = cameraFor('front')) =>
@@ -38,5 +39,25 @@ describe('the ears of a head', () => {
     const tones = painted(turn, camera).map(({ tone }) => tone);
     expect(tones.slice(0, 3)).toEqual(['skin', 'hair', 'skin']);
     expect(tones.filter((tone) => tone === 'skin')).toHaveLength(2);
+  });
+});
+
+// It turned about the slope of the neck, so that it tipped to the side by up to 24 degrees.
+describe('a head that turns, its chin level', () => {
+  const cases = (['sitting', 'lying'] as const).flatMap((base) =>
+    [-0.9, 0, 0.85].flatMap((back) => [-60, 30, 60].map((turn) => [base, back, turn] as const)),
+  );
+  it.each(cases)('%s, slid back by %d: neither tips nor nods, turned by %d', (base, back, turn) => {
+    const ahead = readPose(changed(pose(base), { head: { back } }));
+    const turned = readPose(changed(pose(base), { head: { back, turn } }));
+    expect(turned.headTurnRightDeg).toBeCloseTo(turn, 5);
+    expect(turned.headSideRightDeg).toBeCloseTo(0, 5);
+    expect(Math.abs(turned.gazeUpDeg)).toBeLessThanOrEqual(Math.abs(ahead.gazeUpDeg) + 1e-6);
+  });
+
+  it('tips by as much as both joints are bent to the side', () => {
+    const tipped = readPose(changed(pose('sitting'), { head: { side: 20 } }));
+    expect(tipped.headSideRightDeg).toBeCloseTo(20, 5);
+    expect(tipped.headTurnRightDeg).toBeCloseTo(0, 5);
   });
 });

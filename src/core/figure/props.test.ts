@@ -45,6 +45,37 @@ const PROPS: readonly DrawnProp[] = [
 ];
 
 describe('the things exercises need', () => {
+  it('that are warm or cold say so, each with a sign of its own, in the close-up alone', () => {
+    const shapesOf = (feels?: 'warm' | 'cold') => {
+      const pack: DrawnProp = {
+        kind: 'pad',
+        at: { on: 'neckBase', away: [1.2, -4.9, 0] },
+        size: [3, 11, 20],
+        ...(feels ? { feels } : {}),
+      };
+      const { shapes, inset } = drawFigure(withProps([pack], { crop: 'upper' }), 0);
+      return { shapes, small: inset?.of.shapes ?? [] };
+    };
+    const plain = shapesOf();
+    const signs = (['warm', 'cold'] as const).map((feels) => {
+      const { shapes, small } = shapesOf(feels);
+      expect(small).toEqual(plain.small);
+      const known = new Set(plain.shapes.map(({ d }) => d));
+      return shapes.filter(({ d }) => !known.has(d));
+    });
+    // Three waves; six arms of two strokes each.
+    expect(signs.map((shapes) => shapes.map(({ d }) => d.split('M').length - 1))).toEqual([
+      [3],
+      [12],
+    ]);
+    // Behind the head of who looks to the right, and above the pack.
+    for (const [sign] of signs) {
+      const [x = 0, y = 0] = (sign?.d.match(/-?[\d.]+/g) ?? []).map(Number);
+      expect(x).toBeLessThan(-8);
+      expect(y).toBeLessThan(-100);
+    }
+  });
+
   it.each(PROPS.map((prop) => [prop.kind, prop] as const))(
     '%s is drawn, either way round',
     (_, prop) => {

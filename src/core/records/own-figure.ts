@@ -111,6 +111,7 @@ const prop = z.discriminatedUnion(
       kind: z.enum(['pad', 'pillow', 'block', 'blanket', 'weight']),
       at: place,
       size: z.tuple([length, length, length]),
+      feels: z.enum(['warm', 'cold']).exactOptional(),
     }),
     z.object({ kind: z.literal('wedge'), x: cm, height: length, length }),
     z.object({

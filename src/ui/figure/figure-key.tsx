@@ -1,7 +1,7 @@
 import type { DoseSign } from '@/core/dose';
 import { SignIcon } from './dose-signs';
 
-type DrawnSign = 'way' | 'push' | 'working' | 'stretched' | 'plumb';
+type DrawnSign = 'way' | 'push' | 'working' | 'stretched' | 'plumb' | 'warm' | 'cold';
 export type KeySign = DrawnSign | DoseSign['kind'];
 
 /** What is drawn on a body, in a box of 30 by 24. */
@@ -11,6 +11,13 @@ const DRAWN: Readonly<Record<DrawnSign, readonly string[]>> = {
   working: ['M4 5c8-4 18-2 22 3s-4 14-12 13-16-12-10-16z'],
   stretched: ['M4 5c8-4 18-2 22 3s-4 14-12 13-16-12-10-16zM5 9h19M6 13h20M9 17h15'],
   plumb: ['M15 2v20'],
+  warm: ['M7 21c4-6-4-11 0-18M15 21c4-6-4-11 0-18M23 21c4-6-4-11 0-18'],
+  cold: ['M15 3v18M7.200 7.500l15.600 9M22.800 7.500l-15.600 9'],
+};
+/** How it is painted, where it has not a tone of its own name. */
+const PAINTED: Partial<Record<DrawnSign, 'thing-line'>> = {
+  warm: 'thing-line',
+  cold: 'thing-line',
 };
 const BESIDE = ['hold', 'repeat', 'sides', 'breathe'] as const;
 
@@ -33,7 +40,7 @@ export function FigureKey({
           <dt>
             <svg viewBox="0 0 30 24" className="figure h-6 w-8" aria-hidden="true">
               {DRAWN[sign].map((d) => (
-                <path key={d} className={sign} d={d} />
+                <path key={d} className={PAINTED[sign] ?? sign} d={d} />
               ))}
             </svg>
           </dt>

@@ -40,8 +40,24 @@ function spineFrames(pose: Pose): Pick<Frames, 'pelvis' | 'lumbar' | 'thorax' | 
   const lumbar = child(pelvis, OFFSETS.lumbar, bendTurn(pose.lumbar));
   const thorax = child(lumbar, OFFSETS.thorax, bendTurn(pose.thorax));
   const neck = child(thorax, OFFSETS.neck, bendTurn(pose.neck));
-  const head = child(neck, OFFSETS.head, bendTurn(pose.head));
+  const head = {
+    ...child(neck, OFFSETS.head, neck.turn),
+    turn: compose(thorax.turn, headTurn(pose)),
+  };
   return { pelvis, lumbar, thorax, neck, head };
+}
+
+/**
+ * The head's rotation against the trunk: what both joints of the neck do together, turned about the
+ * trunk's own upright. Turned about the slope of the neck, it would tip to the side as it turns, as no
+ * head does whose chin stays level.
+ */
+function headTurn({ neck, head }: Pose): Turn {
+  return bendTurn({
+    flex: neck.flex + head.flex,
+    side: neck.side + head.side,
+    turn: neck.turn + head.turn,
+  });
 }
 
 /** A shoulder or hip and the two bones below it. */

@@ -10,6 +10,7 @@ import { type Keep, keepNothing, numbersOf } from '../keep';
 import { mirrorProp } from './mirror-prop';
 import { mirrorMovement, movementsBetween, withoutTwins } from './movement';
 import { line } from './outline';
+import { feelShapes } from './feel-sign';
 import { propShapes } from './prop-shapes';
 import { regionShapes } from './region-shapes';
 import type { Drawing, Shape } from './shape';
@@ -125,11 +126,13 @@ function compose(
     headShapes(skeleton.frames.head, pose.jaw, camera, figure.eyesClosed),
   );
   const body = [...bodyOnly, ...head];
+  const things = mirrored ? figure.props.map(mirrorProp) : figure.props;
   const props = (close: boolean) =>
-    (mirrored ? figure.props.map(mirrorProp) : figure.props)
+    things
       .filter(({ kind }) => !close || kind !== 'chair')
       .flatMap((prop) => propShapes(prop, skeleton, camera));
   const shapes = [...props(inset !== null), ...body.filter((shape) => isIn(shape, box))];
+  shapes.push(...things.flatMap((thing) => feelShapes(thing, skeleton, camera)));
   if (signs.move) shapes.push(...wayShapes(figure, signs.move, camera, mirrored, unit));
   if (options.effort !== false) {
     const lit = mirrored ? figure.lit.map(mirrorLit) : figure.lit;
