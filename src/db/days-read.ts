@@ -1,6 +1,12 @@
 import { sql } from 'drizzle-orm';
 import { StoredDone, StoredReport, isWholeDone, isWholeReport } from '@/core/records';
-import { type ClinicId, type LocalDate, type PatientId, parseLocalDate } from '@/core/units';
+import {
+  type ClinicId,
+  type LocalDate,
+  type PatientId,
+  parseLocalDate,
+  textOrder,
+} from '@/core/units';
 import { type OfPatients, ofPatients } from './among';
 import { prepared, read } from './door';
 import { dayDone } from './schema';
@@ -86,7 +92,7 @@ function daysIn(row: DaysOfPatient): DayRead[] | null {
       pain: typeof pain === 'number' ? pain : null,
     });
   }
-  return found.sort((a, b) => (a.localDate < b.localDate ? -1 : 1));
+  return found.sort((a, b) => textOrder(a.localDate, b.localDate));
 }
 
 function textsIn(days: string): (readonly unknown[])[] | null {

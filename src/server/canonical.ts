@@ -2,8 +2,9 @@
 export function canonical(value: unknown): string {
   if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
   if (value !== null && typeof value === 'object') {
-    const entries = Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
+    const entries = Object.entries(value).sort(([a], [b]) => textOrder(a, b));
     return `{${entries.map(([key, item]) => `${JSON.stringify(key)}:${canonical(item)}`).join(',')}}`;
   }
   return JSON.stringify(value) ?? 'null';
 }
+import { textOrder } from '@/core/units';

@@ -1,3 +1,4 @@
+import { textOrder } from '@/core/units';
 import { createHash } from 'node:crypto';
 import {
   AlreadyThere,
@@ -29,7 +30,7 @@ const NOTHING = { id: 0, throughEvent: 0, throughLook: 0, hash: '' } as const;
 const fieldsOf = (row: AuditRow | LookRow) =>
   Object.entries(row)
     .filter(([key, value]) => key !== 'session' || value !== '')
-    .sort(([a], [b]) => (a < b ? -1 : 1));
+    .sort(([a], [b]) => textOrder(a, b));
 
 /** The hash of a seal: over the one before it, and everything it covers, field by field. */
 function hashOver(before: string, events: readonly AuditRow[], looks: readonly LookRow[]): string {

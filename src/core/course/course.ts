@@ -1,6 +1,6 @@
 import type { Dose } from '../dose';
 import type { Exercise, SchoolId } from '../exercise';
-import type { LocalDate } from '../units';
+import { type LocalDate, textOrder } from '../units';
 import type { SessionLog } from './session';
 
 /** Who wrote a dose: a clinician's own word, or a proposal that was accepted as it stood. */
@@ -34,8 +34,7 @@ export type Lived = { readonly stretch: Stretch; readonly log: SessionLog };
 
 /** By date and id, so that nothing ever hangs on the order of arrival. */
 export function inOrder(a: SessionLog, b: SessionLog): number {
-  if (a.date !== b.date) return a.date < b.date ? -1 : 1;
-  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+  return textOrder(a.date, b.date) || textOrder(a.id, b.id);
 }
 
 /** A course is immutable and gone through often: its order is found once. */

@@ -1,3 +1,4 @@
+import { textOrder } from '../units';
 import { FEWEST_PATIENTS } from '../outlook';
 import { shareInterval } from '../statistics';
 import type { EpisodeOf } from './told';
@@ -58,6 +59,6 @@ export function exerciseTables(all: readonly EpisodeOf[]): ExerciseTable[] {
             },
           ],
     )
-    .sort((a, b) => b.sessions - a.sessions || (a.id < b.id ? -1 : 1))
+    .sort((a, b) => b.sessions - a.sessions || textOrder(a.id, b.id))
     .slice(0, MOST_EXERCISES);
 }

@@ -8,7 +8,7 @@ import { AFTER_DAYS, type PainAfter, type RecordFacts, painAfter } from '../outl
 import type { Move } from '../progression';
 import type { SentVersion } from '../programme';
 import { median } from '../statistics';
-import { type LocalDate, addDays } from '../units';
+import { type LocalDate, addDays, textOrder } from '../units';
 import { type Leaving, isRed, leavingOf } from './leaving';
 
 /** Which school most lines of the first programme follow. */
@@ -153,7 +153,7 @@ function painCourse(
     return value === null ? [] : [{ date, value }];
   });
   const begun = readings
-    .sort((a, b) => (a.date < b.date ? -1 : 1))
+    .sort((a, b) => textOrder(a.date, b.date))
     .slice(0, FIRST_READINGS)
     .map(({ value }) => value);
   if (begun.length < FIRST_READINGS || median(begun) < LEAST_PAIN) return null;

@@ -1,4 +1,4 @@
-import { itemAt } from '../units';
+import { itemAt, textOrder } from '../units';
 import { FEWEST_PATIENTS } from '../outlook';
 
 /** What is counted, and of how many patients it is. */
@@ -75,7 +75,7 @@ export function toldGroups<T>(
   patientsIn: (members: readonly T[]) => number,
 ): Group<T>[] {
   const sorted = [...groups].sort(
-    (a, b) => patientsIn(b.members) - patientsIn(a.members) || (a.name < b.name ? -1 : 1),
+    (a, b) => patientsIn(b.members) - patientsIn(a.members) || textOrder(a.name, b.name),
   );
   const apart: Group<T>[] = [];
   let together: readonly T[] = [];

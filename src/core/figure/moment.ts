@@ -33,7 +33,7 @@ export function momentOf(
 ): Moment {
   const stage = stageOf(figure, segment, names);
   const side = stage?.side ?? segment.side ?? 'right';
-  const along = (pose: number) => pose / Math.max(1, figure.poses.length - 1);
+  const along = (pose: number) => pose / (figure.poses.length - 1);
   const end = stage ? along(stage.pose) : 1;
   const begin = stage?.from === undefined ? null : along(stage.from);
   const share = segment.seconds > 0 ? elapsed / segment.seconds : 1;

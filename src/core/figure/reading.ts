@@ -1,7 +1,8 @@
+import { arcSine } from '../units';
 import { type Pose, type Vec, inverse, markAt, minus, skeletonOf, turn } from './body';
 
 const DEG = 180 / Math.PI;
-const asin = (value: number) => Math.asin(Math.min(1, Math.max(-1, value))) * DEG;
+const asin = (value: number) => arcSine(value) * DEG;
 
 /** What a viewer could measure on a drawn body, in cm and degrees, each from its own reference. */
 export type Reading = {

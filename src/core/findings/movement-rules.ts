@@ -38,11 +38,13 @@ function aboutAngle(angle: number) {
 
 /** What a cue did at once: the same movement before and after it. */
 function afterCue(facts: FindingFacts, one: LatestMeasure) {
-  const after = one.retest && summariseTrials(one.retest.trials);
-  if (!one.retest || !after || one.value === null) return null;
-  const gain = after.mean - one.value;
-  const error = errorOf(facts, one.kind, one.value);
-  return { cue: one.retest.cue, gain, worked: error !== null && gain >= error };
+  const { retest, value } = one;
+  if (!retest || value === null) return null;
+  const after = summariseTrials(retest.trials);
+  if (!after) return null;
+  const gain = after.mean - value;
+  const error = errorOf(facts, one.kind, value);
+  return { cue: retest.cue, gain, worked: error !== null && gain >= error };
 }
 
 const jutting = (facts: FindingFacts) => facts.measures.filter((one) => one.chinJut);

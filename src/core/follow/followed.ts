@@ -1,6 +1,6 @@
 import type { BodySide } from '../findings';
 import type { MeasureKindId } from '../measures';
-import { type LocalDate, addDays, daysBetween } from '../units';
+import { type LocalDate, addDays, daysBetween, textOrder } from '../units';
 import { ACTIVITY_MATTERS, HEADACHE_MATTERS, type Matters } from './course';
 import type { Reading } from './reading';
 
@@ -53,7 +53,7 @@ export function followedHeadaches(
 ): Followed[] {
   const told = [...reports]
     .flatMap(([date, { headache }]) => (headache === null ? [] : [{ date, headache }]))
-    .sort((a, b) => (a.date < b.date ? -1 : 1));
+    .sort((a, b) => textOrder(a.date, b.date));
   const [first] = told;
   if (!first || told.every(({ headache }) => !headache)) return [];
   const weeks = new Map<number, { told: number; had: number }>();

@@ -1,6 +1,6 @@
 import { type StoredEventBody, foldSession } from '../adherence';
 import { type Instant, type WakingHours, type Zone, dayBegins, later, minuteIn } from '../schedule';
-import { DAY_MS, HOUR_MS, type LocalDate, addDays, itemAt } from '../units';
+import { DAY_MS, HOUR_MS, type LocalDate, addDays, itemAt, textOrder } from '../units';
 import { type DayReport, RECALLED_AFTER_HOURS, dayOfEvent, foldReport } from './day-report';
 import { standingEvents } from './standing-events';
 import { type DayDone, type PlayedSession, type ProgrammeVersion, foldDay } from './history';
@@ -98,7 +98,7 @@ const happenedAt = ({ deviceAt, skewMs }: KeptEvent) => (deviceAt + skewMs) as I
 
 /** As they happened; what happened at once in the order of its ids, so that a fold never hangs on arrival. */
 const inOrder = (a: KeptEvent, b: KeptEvent) =>
-  happenedAt(a) - happenedAt(b) || a.offsetMs - b.offsetMs || (a.id < b.id ? -1 : 1);
+  happenedAt(a) - happenedAt(b) || a.offsetMs - b.offsetMs || textOrder(a.id, b.id);
 
 /** The day's sessions in the order they ended. */
 function sessionsIn(
@@ -128,7 +128,7 @@ function sessionsIn(
       };
       return [{ session, sessionId, ended: Math.max(...own.map(happenedAt)) }];
     })
-    .sort((a, b) => a.ended - b.ended || (a.sessionId < b.sessionId ? -1 : 1))
+    .sort((a, b) => a.ended - b.ended || textOrder(a.sessionId, b.sessionId))
     .map(({ session }) => session);
 }
 

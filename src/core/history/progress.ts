@@ -1,6 +1,6 @@
 import { type DayAdherence, SESSION_DONE_FROM } from '../adherence';
 import { versionOn } from '../schedule';
-import { type LocalDate, addDays, itemAt } from '../units';
+import { type LocalDate, addDays, itemAt, textOrder } from '../units';
 import { type DayReport, worstPain } from './day-report';
 import {
   type HistoryFacts,
@@ -138,7 +138,7 @@ function sessionKeys(facts: ProgressFacts, date: LocalDate): ReadonlySet<string>
 /** Each activity with its scores in the order of their days. */
 function activitiesOf(reports: ReadonlyMap<LocalDate, DayReport>): ActivityScores[] {
   const scores = new Map<string, { date: LocalDate; score: number }[]>();
-  for (const [date, { activities }] of [...reports].sort(([a], [b]) => (a < b ? -1 : 1)))
+  for (const [date, { activities }] of [...reports].sort(([a], [b]) => textOrder(a, b)))
     for (const { activity, score } of activities)
       scores.set(activity, [...(scores.get(activity) ?? []), { date, score }]);
   return [...scores].map(([activity, all]) => ({

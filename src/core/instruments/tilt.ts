@@ -1,4 +1,4 @@
-import { type Degrees, degrees } from '../units';
+import { type Degrees, arcCosine, degrees } from '../units';
 
 /** A phone's orientation as browsers tell it (W3C DeviceOrientation), degrees. */
 export type Orientation = { readonly alpha: number; readonly beta: number; readonly gamma: number };
@@ -22,6 +22,5 @@ function down({ beta, gamma }: Orientation): readonly [number, number, number] {
 export function tiltFrom(zero: Orientation, now: Orientation): Degrees {
   const [a, b] = [down(zero), down(now)];
   const dot = a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-  // Rounding may bring it past 1, where the arc cosine has no value.
-  return degrees(Math.acos(Math.min(1, Math.max(-1, dot))) / TO_RADIANS);
+  return degrees(arcCosine(dot) / TO_RADIANS);
 }

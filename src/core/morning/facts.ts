@@ -175,7 +175,7 @@ function withDay(
   const newer = lastPain === null || date >= lastPain.date;
   const told = record.reports.get(date);
   // Most events tell nothing of how it was: what is found of the reports holds on.
-  const isTold = told === undefined || JSON.stringify(told) !== JSON.stringify(report);
+  const isTold = JSON.stringify(told) !== JSON.stringify(report);
   return {
     ...facts,
     record: {

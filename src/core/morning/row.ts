@@ -21,7 +21,7 @@ import {
   type TriageLimits,
   triage,
 } from '../triage';
-import { HOUR_MS, type LocalDate, addDays, daysBetween } from '../units';
+import { HOUR_MS, type LocalDate, addDays, daysBetween, textOrder } from '../units';
 import type { Alert, HandedLink, MorningFacts } from './facts';
 
 /** Ribs of a patient's small lantern: so many days, today the newest. */
@@ -118,7 +118,7 @@ export function triageFacts(
   const painsFrom = addDays(today, 1 - limits.painDays);
   const lately = [...record.reports]
     .filter(([date]) => date >= painsFrom)
-    .sort(([a], [b]) => (a < b ? -1 : 1));
+    .sort(([a], [b]) => textOrder(a, b));
   const proposals = openProposals(record, outlook(record, context.catalogue, limits));
   const unopenedSince = unopened(facts.link);
   const [alert] = alerts;

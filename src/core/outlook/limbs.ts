@@ -9,7 +9,7 @@ import {
 } from '../follow';
 import type { DayReport } from '../history';
 import type { LimbWord } from '../progression';
-import type { LocalDate } from '../units';
+import { type LocalDate, textOrder } from '../units';
 import type { FollowRecord } from './record';
 
 /** A limb that anything was ever marked on, with its readings. */
@@ -69,7 +69,7 @@ export function limbSince({
 }: Pick<FollowRecord, 'reports' | 'deficitSince'>): LocalDate | null {
   if (deficitSince !== null) return deficitSince;
   const dates = limbSeries(reports).flatMap(({ readings }) => {
-    const lately = [...readings].sort((a, b) => (a.date < b.date ? -1 : 1)).slice(-WINDOW_READINGS);
+    const lately = [...readings].sort((a, b) => textOrder(a.date, b.date)).slice(-WINDOW_READINGS);
     const furthest = Math.max(...lately.map(({ value }) => value));
     return lately.find(({ value }) => value === furthest)?.date ?? [];
   });

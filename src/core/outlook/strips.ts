@@ -4,7 +4,7 @@ import type { Strip } from '../follow';
 import { type CountedSet, type DayDone, type DayReport, worstPain } from '../history';
 import { kindOf } from '../measures';
 import type { SentLine } from '../programme';
-import type { LocalDate } from '../units';
+import { type LocalDate, textOrder } from '../units';
 import { limbSeries } from './limbs';
 import type { FollowRecord, RecordFacts } from './record';
 
@@ -24,10 +24,8 @@ export function stripsOf(
   from: LocalDate,
 ): Strip[] {
   const { facts, reports } = record;
-  const told = [...reports].filter(([date]) => date >= from).sort(([a], [b]) => (a < b ? -1 : 1));
-  const done = [...facts.done]
-    .filter(([date]) => date >= from)
-    .sort(([a], [b]) => (a < b ? -1 : 1));
+  const told = [...reports].filter(([date]) => date >= from).sort(([a], [b]) => textOrder(a, b));
+  const done = [...facts.done].filter(([date]) => date >= from).sort(([a], [b]) => textOrder(a, b));
   const strips: Strip[] = [
     { kind: 'dose', id: 'dose', name: 'Dose done', days },
     {

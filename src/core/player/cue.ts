@@ -35,6 +35,6 @@ export function cueAt(
   if (segment.work === null) return null;
   if (breath) return { kind: 'breath', ...breathAt(breath, elapsed) };
   if (segment.rep > 0 && segment.rep % SHOULDERS_EVERY === 0) return { kind: 'shoulders' };
-  const text = cues[Math.max(0, segment.rep - 1) % Math.max(1, cues.length)];
+  const text = cues[Math.max(0, segment.rep - 1) % cues.length];
   return text === undefined ? null : { kind: 'own', text };
 }

@@ -12,7 +12,7 @@ import {
 } from '../course';
 import { type Dose, without } from '../dose';
 import type { Exercise } from '../exercise';
-import { daysBetween } from '../units';
+import { daysBetween, textOrder } from '../units';
 import { type LimbWord, type Step, type StepFacts, saidChange } from './facts';
 import { ownedFor } from './owned';
 import { stationsFor } from './steps/holds';
@@ -94,9 +94,11 @@ export function dangerStep(facts: StepFacts, happenings: readonly Happening[]): 
   if (limb) return whole(limb, TRADE);
   const open = happenings
     .filter((one) => isOpen(facts, one))
+    // Of one day's the last that was told.
+    .reverse()
     .sort(
       (a, b) =>
-        HAPPENINGS.indexOf(a.kind) - HAPPENINGS.indexOf(b.kind) || (a.date < b.date ? 1 : -1),
+        HAPPENINGS.indexOf(a.kind) - HAPPENINGS.indexOf(b.kind) || textOrder(b.date, a.date),
     );
   const [gravest] = open;
   return gravest

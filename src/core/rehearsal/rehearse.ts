@@ -11,7 +11,7 @@ import {
   repsOfSet,
 } from '../dose';
 import type { Exercise } from '../exercise';
-import type { Chance } from '../statistics';
+import { type Chance, happens } from '../statistics';
 import type { BandCurve } from '../load';
 import {
   GOOD_SESSIONS,
@@ -148,7 +148,7 @@ export function rehearseWhole<Kind extends PatientKind>(
     weeks * 7,
     (day) => {
       days.push(day);
-      if (!isDue(day.dose, day.date) || chance.fraction() > patient.begins) return [];
+      if (!isDue(day.dose, day.date) || !happens(chance, patient.begins)) return [];
       const demand = demandOf(day.dose, rungOf(day.exercise));
       const log = sessionOf(patient, day, demand / capacity, demand / first, chance);
       capacity *= 1 + patient.gain * Math.min(1, log.share);
@@ -229,12 +229,12 @@ function sessionOf(
   const strain = Math.max(0, asked - START_EFFORT / 10);
   const hurts = patient.pain + 5 * strain + (isBad ? 3 : 0) + (isProvoked ? 2 : 0);
   const pain = Math.round(Math.min(10, Math.max(0, hurts + 0.7 * chance.normal())));
-  const flared = chance.fraction() < patient.sore * (1 + 4 * strain) + (isBad ? 0.5 : 0);
-  const tells = chance.fraction() < patient.tells;
+  const flared = happens(chance, patient.sore * (1 + 4 * strain) + (isBad ? 0.5 : 0));
+  const tells = happens(chance, patient.tells);
   const morning = isProvoked
     ? 'flare'
     : flared
-      ? chance.fraction() < 0.2
+      ? happens(chance, 0.2)
         ? 'flare'
         : 'still sore'
       : pain > 2

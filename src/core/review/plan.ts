@@ -9,7 +9,7 @@ import {
 } from '../measures';
 import type { BodySide } from '../findings';
 import type { Instant } from '../schedule';
-import { type LocalDate, itemAt } from '../units';
+import { type LocalDate, itemAt, textOrder } from '../units';
 
 /** A measurement as a review reads it. */
 export type ReviewMeasure = {
@@ -52,9 +52,7 @@ export function reviewRows(
   today: LocalDate,
 ): ReviewRow[] {
   const series = new Map<string, ReviewMeasure[]>();
-  const inOrder = [...measures].sort((a, b) =>
-    a.on === b.on ? a.at - b.at : a.on < b.on ? -1 : 1,
-  );
+  const inOrder = [...measures].sort((a, b) => textOrder(a.on, b.on) || a.at - b.at);
   for (const measure of inOrder) {
     if (measure.value === null) continue;
     const key = `${measure.kind} ${measure.side ?? ''}`;

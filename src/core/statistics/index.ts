@@ -1,5 +1,5 @@
 export * from './autocorrelation';
-export type * from './chance';
+export * from './chance';
 export * from './kaplan-meier';
 export * from './mean-interval';
 export * from './median';

@@ -1,3 +1,4 @@
+export * from './arc';
 export * from './clock';
 export * from './date-format';
 export * from './date-in-words';
@@ -12,6 +13,7 @@ export * from './result';
 export * from './rounded';
 export * from './seconds';
 export * from './short-day';
+export * from './text-order';
 export * from './frozen';
 export * from './percent';
 export * from './plain-text';

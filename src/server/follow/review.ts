@@ -12,7 +12,7 @@ import {
 } from '@/core/follow';
 import { formatMeasure, kindOf } from '@/core/measures';
 import { type ReviewRow, keepGoing, reviewRows, sayChange } from '@/core/review';
-import { type LocalDate, type PatientId, shortDay } from '@/core/units';
+import { type LocalDate, type PatientId, shortDay, textOrder } from '@/core/units';
 import {
   type Episode,
   type OutcomeLetterRow,
@@ -88,9 +88,7 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
       (photo) =>
         photo.deletedAt === null && (since === null || photo.takenOn >= since) && isOwn(photo),
     )
-    .sort((a, b) =>
-      a.takenOn === b.takenOn ? a.createdAt - b.createdAt : a.takenOn < b.takenOn ? -1 : 1,
-    );
+    .sort((a, b) => textOrder(a.takenOn, b.takenOn) || a.createdAt - b.createdAt);
   const [earlier, later] = [standing[0], standing.at(-1)];
   const judged: Judged[] = [];
   const breathe = breather();
@@ -135,7 +133,7 @@ export async function reviewOf(member: SignedIn, patient: Patient): Promise<Revi
 
 function activitiesIn({ record }: Follow): Review['activities'] {
   const scores = new Map<string, number[]>();
-  for (const [, { activities }] of [...record.reports].sort(([a], [b]) => (a < b ? -1 : 1)))
+  for (const [, { activities }] of [...record.reports].sort(([a], [b]) => textOrder(a, b)))
     for (const { activity, score } of activities)
       scores.set(activity, [...(scores.get(activity) ?? []), score]);
   return [...scores].map(([activity, all]) => ({

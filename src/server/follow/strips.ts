@@ -27,7 +27,7 @@ import {
 import { detectableOf, kindOf, marginAt } from '@/core/measures';
 import { isDueOn, sessionsOn, timesPerDay, versionOn } from '@/core/schedule';
 import { type SentVersion, minutesAsked } from '@/core/programme';
-import { type LocalDate, addDays, shortDay } from '@/core/units';
+import { type LocalDate, addDays, shortDay, textOrder } from '@/core/units';
 import { type Patient, entriesOf, membersOf, outcomeLettersOf } from '@/db';
 import type { SignedIn } from '../access';
 import { type FollowedEpisode, followedEpisode, measuresFor } from '../at-hand';
@@ -210,7 +210,7 @@ function besideIn(
       say: `paused${pause.to ? ` to ${shortDay(pause.to)}` : ''}`,
       pausedTo: pause.to,
     }));
-  return [...events, ...paused].sort((a, b) => (a.date < b.date ? -1 : 1));
+  return [...events, ...paused].sort((a, b) => textOrder(a.date, b.date));
 }
 
 /** What a verdict is given on: pain, and measures taken often enough to have a course. */

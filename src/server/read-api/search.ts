@@ -11,7 +11,7 @@ import {
 import { DAY_KEY } from '@/core/history';
 import { searchWords } from '@/core/identity';
 import { NO_DETAILS, recordId } from '@/core/records';
-import type { ClinicId } from '@/core/units';
+import { type ClinicId, textOrder } from '@/core/units';
 import {
   type PageEnd,
   type Patient,
@@ -142,7 +142,7 @@ async function carePlans(clinicId: ClinicId, asked: Asked): Promise<Found> {
 
 /** The first of two lists of which each is in order, and where the page of them ended. */
 function firstOf<T extends { readonly end: PageEnd }>(items: readonly T[], count: number) {
-  const all = [...items].sort((a, b) => (endText(a.end) < endText(b.end) ? -1 : 1));
+  const all = [...items].sort((a, b) => textOrder(endText(a.end), endText(b.end)));
   const page = all.slice(0, count);
   const last = page.at(-1);
   return { page, end: all.length > count && last ? endText(last.end) : null };

@@ -1,3 +1,4 @@
+import { arcSine } from '../../units';
 import type { Frame } from './frame';
 import { limbTurn } from './frame';
 import { HANDS } from './hand-shape';
@@ -131,7 +132,7 @@ function wristOf(
 ): Pick<Limb, 'end' | 'twist' | 'tilt'> {
   const own = (v: Vec) => turn(inverse(forearm), v);
   const [px, py, pz] = own(palm);
-  const end = Math.asin(Math.min(1, Math.max(-1, py))) * DEGREES;
+  const end = arcSine(py) * DEGREES;
   const twist = Math.atan2(-pz, px) * DEGREES;
   const straight = turn(compose(about(Z, -end), about(Y, -twist)), own(fingers));
   const tilt = Math.atan2(-straight[2], -straight[1]) * DEGREES;

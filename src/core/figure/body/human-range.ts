@@ -1,3 +1,4 @@
+import { arcSine } from '../../units';
 import type { Bend, Limb, Pose } from './pose';
 import { limbTurn } from './frame';
 import { skeletonOf } from './skeleton';
@@ -55,8 +56,8 @@ export function jointsBeyond(pose: Pose): Beyond[] {
  */
 function armBeyond(side: 'right' | 'left', limb: Limb): Beyond[] {
   const [x, y, z] = turn(limbTurn(limb, side === 'right' ? 1 : -1), [0, -1, 0]);
-  const behind = degrees(Math.asin(clamp(-x)));
-  const across = degrees(Math.asin(clamp(side === 'right' ? -z : z)));
+  const behind = degrees(arcSine(-x));
+  const across = degrees(arcSine(side === 'right' ? -z : z));
   const most = y < 0.2 ? ARM_BEHIND.low : ARM_BEHIND.high;
   return [
     ...(behind > most ? [{ joint: `${side} arm`, way: 'behind', degrees: behind }] : []),
@@ -65,7 +66,6 @@ function armBeyond(side: 'right' | 'left', limb: Limb): Beyond[] {
 }
 
 const degrees = (radians: number) => (radians * 180) / Math.PI;
-const clamp = (share: number) => Math.min(1, Math.max(-1, share));
 
 function outside(joint: string, angles: Bend | Limb, limits: Limits): Beyond[] {
   return Object.entries(limits).flatMap(([name, [least, most]]) => {

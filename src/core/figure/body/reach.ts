@@ -1,3 +1,4 @@
+import { arcCosine, arcSine } from '../../units';
 import type { Limb } from './pose';
 import { type Vec, across, add, cross, dot, scale, size, unit } from './vector';
 
@@ -29,11 +30,11 @@ export function reachFor(goal: Vec, upper: number, lower: number, pole: Vec, ben
   const far = Math.min(Math.max(wanted, Math.abs(upper - lower) + 1e-6), upper + lower);
   const way = unit(goal, [0, -1, 0]);
   const cosine = (upper * upper + far * far - lower * lower) / (2 * upper * far);
-  const lift = Math.acos(Math.min(1, Math.max(-1, cosine)));
+  const lift = arcCosine(cosine);
   const sideways = unit(across(pole, way), unit(across([-bends, 0, 0], way), [0, 0, 1]));
   const first = add(scale(way, Math.cos(lift)), scale(sideways, Math.sin(lift)));
   const middle = (upper * upper + lower * lower - far * far) / (2 * upper * lower);
-  const bend = 180 - Math.acos(Math.min(1, Math.max(-1, middle))) * DEGREES;
+  const bend = 180 - arcCosine(middle) * DEGREES;
   // With a straight limb the elbow still looks away from its pole.
   const bendWay = unit(across(bend < 0.5 ? scale(sideways, -1) : way, first), [1, 0, 0]);
   return { upper: first, bendWay, bend, missed: Math.abs(wanted - far) };
@@ -53,7 +54,7 @@ export function anglesOf(
   hand: 1 | -1,
   bends: 1 | -1 = 1,
 ): Pick<Limb, 'forward' | 'out' | 'spin'> {
-  const out = Math.asin(Math.min(1, Math.max(-1, upper[2] * hand)));
+  const out = arcSine(upper[2] * hand);
   const forward = Math.atan2(upper[0], -upper[1]);
   // Where the front of the limb looks before it is spun.
   const front: Vec = [Math.cos(forward), Math.sin(forward), 0];

@@ -1,4 +1,4 @@
-import { itemAt } from '../../units';
+import { arcCosine, itemAt } from '../../units';
 import {
   MARKS,
   type Goal,
@@ -8,6 +8,7 @@ import {
   type Skeleton,
   type Vec,
   add,
+  dot,
   inverse,
   markAt,
   minus,
@@ -231,8 +232,7 @@ function risesBy({ offset: a = [0, 0, 0] }: Goal, { offset: b = [0, 0, 0] }: Goa
 const onHead = (to: MarkName | Vec) =>
   typeof to === 'string' && (MARKS[to].part === 'head' || MARKS[to].part === 'neck');
 
-const angleBetween = (a: Vec, b: Vec) =>
-  (Math.acos(Math.min(1, Math.max(-1, a[0] * b[0] + a[1] * b[1] + a[2] * b[2]))) * 180) / Math.PI;
+const angleBetween = (a: Vec, b: Vec) => (arcCosine(dot(a, b)) * 180) / Math.PI;
 
 const reachOf = (way: readonly Vec[]) => {
   const first = itemAt(way, 0);

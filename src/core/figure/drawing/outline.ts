@@ -1,3 +1,4 @@
+import { arcCosine } from '../../units';
 import { lengthOf } from '../body';
 import { Pen, type Point } from './pen';
 
@@ -60,7 +61,7 @@ export function roundAbout(all: readonly Disc[]): string {
 function tangent(a: Disc, b: Disc): number {
   const far = lengthOf(b[0] - a[0], b[1] - a[1]);
   const way = Math.atan2(b[1] - a[1], b[0] - a[0]);
-  return way + Math.acos(Math.min(1, Math.max(-1, (a[2] - b[2]) / (far || 1))));
+  return way + arcCosine((a[2] - b[2]) / (far || 1));
 }
 
 /**

@@ -51,11 +51,7 @@ function checkOf(schema: z.core.$ZodType): Check {
 }
 
 function everyIs(element: Check): Check {
-  return (value) => {
-    if (!Array.isArray(value)) return false;
-    for (const one of value) if (!element(one)) return false;
-    return true;
-  };
+  return (value) => Array.isArray(value) && value.every((one) => element(one));
 }
 
 type Asked = { readonly key: string; readonly is: Check };
