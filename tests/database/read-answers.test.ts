@@ -230,6 +230,17 @@ describe('the audit', () => {
       .filter(({ actorId }) => actorId === key.id)
       .map(({ verb, subjectKind }) => [verb, subjectKind]);
 
+  it('keeps nothing of what no id can be: it is refused before', async () => {
+    const long = 'x'.repeat(200);
+    expect(await problemOf(await get(`Observation?patient=Patient/${long}`))).toEqual([
+      400,
+      'invalid',
+      '“patient” cannot be read.',
+    ]);
+    expect((await get(`Patient/${long}`)).status).toBe(404);
+    expect(await read(long)).toEqual([]);
+  });
+
   it('says of every use whose record was read, or that it was the clinic’s', async () => {
     await get(`Patient/${other()}`);
     await get(`CarePlan?patient=${other()}`);

@@ -179,6 +179,21 @@ describe('our own file', () => {
     expect(changedRows(before, await allRows())).toEqual([]);
   });
 
+  it('keeps pictures as they are, and packs the rest', () => {
+    const kept = new Map<string, boolean>();
+    const names = unzipSync(zip, {
+      filter: ({ name, compression }) => {
+        kept.set(name, compression === 0);
+        return false;
+      },
+    });
+    expect(names).toEqual({});
+    const isPicture = (name: string) => /^(photos|papers)\//.test(name);
+    expect([...kept.keys()].filter((name) => name.startsWith('photos/'))).not.toEqual([]);
+    expect([...kept.keys()].filter((name) => name.startsWith('papers/'))).not.toEqual([]);
+    for (const [name, isKept] of kept) expect([name, isKept]).toEqual([name, isPicture(name)]);
+  });
+
   it('is taken out again as the same file', async () => {
     const back = unzipSync(await takeOut(other, patientId, ORIGIN));
     const [before, after] = [files()['record.json'], back['record.json']].map(

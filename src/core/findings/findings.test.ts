@@ -232,6 +232,30 @@ it('keeps the cue that worked for the programme, and calls it control', () => {
   expect(found.map((finding) => finding.key)).toContain('chin-jut: neck-turn left');
 });
 
+it('takes a cue to work from a gain of just the detectable change on', () => {
+  const works = (trial: number) =>
+    proposeFindings({
+      ...NOTHING,
+      measures: [
+        measure('neck-turn', 55, { side: 'left', retest: { cue: 'grow tall', trials: [trial] } }),
+      ],
+      detectable: { 'neck-turn': { margin: { by: 6 }, source: 'our own' } },
+    }).some(({ about }) => about.rule === 'cue-works');
+  expect([60, 61, 62].map(works)).toEqual([false, true, true]);
+});
+
+it('says nothing of a cue where nothing was measured before it, or nothing after', () => {
+  const rules = (value: number | null, trials: readonly number[]) =>
+    proposeFindings({
+      ...NOTHING,
+      measures: [
+        measure('neck-turn', value, { side: 'left', retest: { cue: 'grow tall', trials } }),
+      ],
+    }).map(({ about }) => about.rule);
+  expect(rules(null, [70])).toEqual([]);
+  expect(rules(55, [])).not.toContain('cue-works');
+});
+
 it('uses the clinic’s own detectable change', () => {
   const facts = {
     ...NOTHING,

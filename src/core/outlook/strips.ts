@@ -100,11 +100,10 @@ function lineStrips(facts: RecordFacts, done: readonly (readonly [LocalDate, Day
   return lines
     .flatMap((line): LineStrip[] => {
       const logs = logsBy.get(line.lineage) ?? [];
-      const counts = logs.filter(({ counted }) => counted.length > 0);
-      const told =
-        counts.length === 0 ? [] : [liftedStrip(line, counts), countedStrip(line, counts)];
-      const strips = told.flatMap((strip) => (strip.points.length > 0 ? [strip] : []));
-      return strips.length > 0 ? strips : [writtenStrip(line, logs)];
+      const told = [liftedStrip(line, logs), countedStrip(line, logs)].filter(
+        ({ points }) => points.length > 0,
+      );
+      return told.length > 0 ? told : [writtenStrip(line, logs)];
     })
     .filter(({ points }) => points.length > 0)
     .sort((a, b) => b.points.length - a.points.length)

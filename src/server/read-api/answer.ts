@@ -100,12 +100,11 @@ async function answering(
 function subjectOf(request: Request, type: string): { kind: string; id: string } {
   const { searchParams, pathname } = new URL(request.url);
   const patient = searchParams.get('patient') ?? searchParams.get('subject');
-  if (patient !== null)
-    return { kind: 'patient', id: patient.replace(/^Patient\//, '').slice(0, 80) };
+  if (patient !== null) return { kind: 'patient', id: patient.replace(/^Patient\//, '') };
   const id = pathname.split('/').at(-1) ?? '';
   return id === type || id === '_search'
     ? { kind: 'clinic', id: '' }
-    : { kind: type === 'Patient' ? 'patient' : type, id: id.slice(0, 80) };
+    : { kind: type === 'Patient' ? 'patient' : type, id };
 }
 
 /** A search by what stands in the address. */
