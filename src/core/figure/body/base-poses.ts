@@ -1,5 +1,5 @@
 import type { Bend, Contact, Limb, LimbPose, Pair, Pose } from './pose';
-import { LENGTHS_CM, NECK_SLOPE_DEG } from './proportions';
+import { LENGTHS_CM, NECK_SLOPE_DEG, SEAT_CM } from './proportions';
 
 /** The places a body starts from; poses are these with something changed. */
 export const BASES = [
@@ -14,9 +14,6 @@ export const BASES = [
   'on the side',
 ] as const;
 export type Base = (typeof BASES)[number];
-
-/** Height of a seat, in cm. */
-export const SEAT_CM = 46;
 
 const STRAIGHT: Bend = { flex: 0, side: 0, turn: 0 };
 const LEVEL: Pick<Pose, 'neck' | 'head'> = {

@@ -39,3 +39,6 @@ export const OFFSETS: Readonly<
 
 /** How far the neck inclines forward from the trunk when the ear is over the shoulder. */
 export const NECK_SLOPE_DEG = 25;
+
+/** Height of a seat, in cm. */
+export const SEAT_CM = 46;
