@@ -81,8 +81,8 @@ export const LOW_BACK: Readonly<Record<string, Figure>> = {
   }),
   'press-up': figure({
     poses: {
-      'Hands under the shoulders': raised(2, palms(66)),
-      'Arms press the chest up, hips stay down': raised(52, palms(66)),
+      'Hands under the shoulders': raised(2, palms(70)),
+      'Arms press the chest up, hips stay down': raised(56, palms(70)),
     },
     props: [FACE_MAT],
     stretches: ['belly'],
