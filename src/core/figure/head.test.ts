@@ -1,8 +1,9 @@
 import { changed, pose } from '@/catalogue/figures/kit';
-import { skeletonOf } from './body';
+import { dot, minus, size, skeletonOf } from './body';
 import { headShapes } from './drawing/head-shapes';
 import { type Camera, cameraFor } from './drawing/view';
 import { readPose } from './reading';
+import { faceSpot, hairEdgeSpots, sideSpot } from './surface/head-surface';
 
 /** A head that sits, turned to the right and seen from somewhere, as it is painted: from behind forward. */
 const painted = (turn: number, camera: Camera = cameraFor('front')) =>
@@ -59,5 +60,19 @@ describe('a head that turns, its chin level', () => {
     const tipped = readPose(changed(pose('sitting'), { head: { side: 20 } }));
     expect(tipped.headSideRightDeg).toBeCloseTo(20, 5);
     expect(tipped.headTurnRightDeg).toBeCloseTo(0, 5);
+  });
+});
+
+describe('a spot of the head', () => {
+  const spots = [
+    ...[-4, 0, 6].flatMap((y) => [-3, 0.5, 3].map((z) => faceSpot(y, z))),
+    ...[-2, 4, 9].flatMap((y) => [-160, -90, -20, 20, 90, 160].map((way) => sideSpot(y, way))),
+    ...hairEdgeSpots(),
+  ];
+  it('looks away from the head, one long', () => {
+    for (const { at, looks } of spots) {
+      expect(size(looks)).toBeCloseTo(1, 9);
+      expect(dot(looks, minus(at, [0.5, 2, 0]))).toBeGreaterThan(0);
+    }
   });
 });

@@ -101,6 +101,11 @@ describe('sessions of the last fourteen days', () => {
     expect(progressOver(facts({ versions }), NOTHING_TOLD, painForPatient).sessions?.due).toBe(13);
   });
 
+  it('is nothing where nothing was due', () => {
+    const pauses = [{ from: addDays(TODAY, -20), to: TODAY }];
+    expect(progressOver(facts({ pauses }), NOTHING_TOLD, painForPatient).sessions).toBeNull();
+  });
+
   it('is nothing without a programme, or before it begins', () => {
     expect(progressOver(facts({ versions: [] }), NOTHING_TOLD, painForPatient).days).toEqual([]);
     const versions = [version(1, addDays(TODAY, 1), '10x10s')];

@@ -24,10 +24,10 @@ export function nonOverlap(
   better: 'more' | 'less',
 ): NonOverlap | null {
   if (before.length === 0 || after.length === 0) return null;
-  const way = better === 'more' ? 1 : -1;
   let improved = 0;
   for (const then of before)
-    for (const now of after) improved += 0.5 + 0.5 * Math.sign(way * (now - then));
+    for (const now of after)
+      improved += 0.5 + 0.5 * Math.sign(better === 'more' ? now - then : then - now);
   const share = improved / (before.length * after.length);
   return { share, ...interval(share, before.length, after.length) };
 }
