@@ -82,6 +82,20 @@ describe('what counts as a change', () => {
     expect(changeBetween(60, 40, { by: 10 }, 'more').direction).toBe('worse');
     expect(changeBetween(60, 40, { by: 10 }, 'neither').direction).toBe('neither');
   });
+  it.each([
+    ['more', 14.5, 'better'],
+    ['more', 13.5, 'worse'],
+    ['less', 13.5, 'better'],
+    ['less', 14.5, 'worse'],
+    ['more', 14, 'neither'],
+    ['neither', 15, 'neither'],
+  ] as const)(
+    'a change of half a unit, %s being better, from 14 to %d is %s',
+    (better, now, is) => {
+      expect(changeBetween(14, now, null, better).direction).toBe(is);
+    },
+  );
+
   it('pain: 2 points or 30 % (Farrar 2001)', () => {
     const { margin } = detectableOf('pain-now', {});
     const important = (then: number, now: number) => changeBetween(then, now, margin, 'less').real;
@@ -394,15 +408,4 @@ describe('kinds', () => {
     expect(profileOf('Ferry hand; low back after lifting')).toBe('back');
     expect(profileOf('Sailmaker; posture and shoulders')).toBe('posture');
   });
-});
-
-it.each([
-  ['more', 14.5, 'better'],
-  ['more', 13.5, 'worse'],
-  ['less', 13.5, 'better'],
-  ['less', 14.5, 'worse'],
-  ['more', 14, 'neither'],
-  ['neither', 15, 'neither'],
-] as const)('a change of half a unit, %s being better, from 14 to %d is %s', (better, now, is) => {
-  expect(changeBetween(14, now, null, better).direction).toBe(is);
 });

@@ -15,8 +15,8 @@ export function breathAt(
   { in: inhale, hold, out }: NonNullable<Dose['breath']>,
   elapsed: number,
 ): { phase: 'in' | 'hold' | 'out'; count: number } {
-  const cycle = inhale + hold + out;
-  const at = cycle > 0 ? elapsed % cycle : 0;
+  // In and out are a second each at the least.
+  const at = elapsed % (inhale + hold + out);
   if (at < inhale) return { phase: 'in', count: Math.floor(at) + 1 };
   if (at < inhale + hold) return { phase: 'hold', count: Math.floor(at - inhale) + 1 };
   return { phase: 'out', count: Math.floor(at - inhale - hold) + 1 };
