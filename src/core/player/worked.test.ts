@@ -178,7 +178,7 @@ it('paces learned, breaths and cues', () => {
     [
       { in: 4, hold: 4, out: 4 },
       { in: 4, hold: 0, out: 6 },
-      { in: 0, hold: 0, out: 0 },
+      { in: 1, hold: 0, out: 1 },
     ].flatMap((breath) =>
       [0, 3.9, 4, 7.9, 8, 11.9, 12, 13].map((at) => asLine(breath, at, breathAt(breath, at))),
     ),
