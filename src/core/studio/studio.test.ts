@@ -370,6 +370,22 @@ describe('the studio', () => {
     expect(gone.figure.stages?.at.map(({ pose }) => pose)).toEqual([0]);
   });
 
+  it('moves a pose to either end, and no further', () => {
+    const names = ({ figure, at }: Studio) => [figure.names.join(' '), at];
+    const three = openStudio({
+      ...begin.figure,
+      poses: [BASE_POSES.sitting, BASE_POSES.standing, BASE_POSES.kneeling],
+      names: ['sits', 'stands', 'kneels'],
+    });
+    const first = after(three, { kind: 'at', at: 1 }, { kind: 'move pose', by: -1 });
+    expect(names(first)).toEqual(['stands sits kneels', 0]);
+    expect(first.figure.poses[0]).toEqual(BASE_POSES.standing);
+    expect(names(after(first, { kind: 'move pose', by: -1 }))).toEqual(names(first));
+    const last = after(three, { kind: 'at', at: 1 }, { kind: 'move pose', by: 1 });
+    expect(names(last)).toEqual(['sits kneels stands', 2]);
+    expect(names(after(last, { kind: 'move pose', by: 1 }))).toEqual(names(last));
+  });
+
   it('draws a fault beside the right form, and leaves it out again', () => {
     const fault = after(
       begin,
