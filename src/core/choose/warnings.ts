@@ -79,7 +79,6 @@ const RULES: readonly WarningRule[] = [
   {
     rule: 'tucks alone',
     find: (lines) =>
-      lines.length > 0 &&
       lines.some(inFamilies(TUCKS)) &&
       lines.some(({ exercise }) => exercise.purpose === 're-educate') &&
       !lines.some(inFamilies(POSTURE_PARTNERS))

@@ -256,6 +256,16 @@ it('says nothing of a cue where nothing was measured before it, or nothing after
   expect(rules(55, [])).not.toContain('cue-works');
 });
 
+it.each([
+  ['neck-index', 14, false],
+  ['neck-index', 15, true],
+  ['back-index', 20, false],
+  ['back-index', 21, true],
+] as const)('%s of %d is worth a finding: %p', (kind, value, told) => {
+  const found = proposeFindings({ ...NOTHING, measures: [measure(kind, value)] });
+  expect(found.some(({ about }) => about.rule === 'index-band')).toBe(told);
+});
+
 it('uses the clinic’s own detectable change', () => {
   const facts = {
     ...NOTHING,

@@ -27,6 +27,7 @@ import {
   layHand,
   measuresOf,
   moveHandle,
+  nameAtHand,
   newThing,
   onSheet,
   openStudio,
@@ -395,6 +396,8 @@ describe('the studio', () => {
       { kind: 'pose', change: bend(40) },
     );
     expect(fault.figure.fault?.name).toBe('rounded');
+    expect(nameAtHand(fault)).toBe('rounded');
+    expect(nameAtHand(after(fault, { kind: 'at', at: 1 }))).toBe(fault.figure.names[1]);
     expect(sliderOf(poseAtHand(fault), 'trunk bent forward')).toBe(40);
     expect(fault.figure.poses[0]).toBe(begin.figure.poses[0]);
     const without = after(fault, { kind: 'remove fault' });
