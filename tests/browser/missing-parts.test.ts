@@ -99,7 +99,7 @@ it('keeps what was reckoned with the page while a key is pressed before the rest
 it('comes whole where it is gone to from another page: nothing moves under the hand', async () => {
   const patientId = await screenedPatient(stage.practitioner, 'Quay Whole');
   await prescribe(stage.practitioner, patientId, [
-    { exerciseId: 'tuck-lying', dose: '3x10 hold 5s rest 60s daily' },
+    { exerciseId: 'tuck-lying', dose: '3x10 hold 5s breath 4-0-6 rest 60s daily' },
   ]);
   const file = `/patients/${patientId}`;
   const { page, through } = await desk(`${file}/screen`, 'waiting', [`${file}/plan`]);
@@ -108,7 +108,8 @@ it('comes whole where it is gone to from another page: nothing moves under the h
       [...document.querySelectorAll('main section')].map((one) => one.getAttribute('aria-label'));
     const watch = new MutationObserver(() => {
       if (!standing().includes('Programme')) return;
-      Object.assign(globalThis, { firstSeen: standing() });
+      const note = /One breath takes/.exec(document.body.innerText)?.[0];
+      Object.assign(globalThis, { firstSeen: [...standing(), note] });
       watch.disconnect();
     });
     watch.observe(document.body, { childList: true, subtree: true });
@@ -130,7 +131,7 @@ it('comes whole where it is gone to from another page: nothing moves under the h
     () => (globalThis as unknown as { firstSeen: string[] }).firstSeen,
   );
   expect(firstSeen).toEqual(
-    expect.arrayContaining(['Programme', 'Checks', 'The day', 'Coming weeks']),
+    expect.arrayContaining(['Programme', 'One breath takes', 'Checks', 'The day', 'Coming weeks']),
   );
   expect(page.problems).toEqual([]);
 });

@@ -4,9 +4,13 @@ import { laterWithPage, missing } from '../../primitives/later';
 
 const AGAIN = 'What stands here can be written and sent; load the page anew to see';
 
+/** What is noted beside a line makes it higher: it comes no later than what stands below the lines. */
+const withNotes = () => import('../row/line-notes').catch(() => undefined);
+
 /** What is to be said of the programme. What keeps it from being sent is said beside its button all the same. */
 export const Checks = laterWithPage(
-  () => import('./reckoned-checks').then((made) => made.ReckonedChecks),
+  () =>
+    Promise.all([import('./reckoned-checks'), withNotes()]).then(([made]) => made.ReckonedChecks),
   missing(`The checks did not come. ${AGAIN} them.`),
 );
 
