@@ -1,3 +1,4 @@
+import { cappedBecause } from './caps';
 import { NO_SETTINGS, SCHOOLS, beyondBounds, schoolsFor, startDose } from '../school';
 import fc from 'fast-check';
 import { runs } from '../../../tests/support/runs';
@@ -111,6 +112,21 @@ describe('a precaution caps it', () => {
       }),
     );
     expect(relief.move).toBe('stay');
+  });
+
+  it('takes a stretch for no effortful hold, however long, nor what is moved', () => {
+    const against = (id: string, written: string, dose: string) =>
+      cappedBecause(
+        facts('lengthen', written, { exercise: exercise(id), precautions: heart }),
+        exercise(id),
+        doseOf(dose),
+      );
+    expect(against('wall-press', '3x10s gap 60s', '3x60s gap 60s')).toContain(
+      'only a clinician raises it',
+    );
+    expect(against('chest-stretch', '2x10s gap 15s', '2x60s gap 15s')).toBeNull();
+    expect(against('warm-pack', '1min', '5min')).toBeNull();
+    expect(against('neck-warm-up', 'x5 hold 1s', 'x5 hold 60s')).toBeNull();
   });
 
   it('gives back what a clinician wrote in spite of it, and no more', () => {
