@@ -1,7 +1,9 @@
 import { exercise, facts, sessions, three } from '../../../../tests/support/step-cases';
 import { type CountedSet } from '../../history';
-import { formatDose } from '../../dose';
+import { doseOf, formatDose } from '../../dose';
+import { NO_SETTINGS } from '../../school';
 import { type StepFacts, nextStep, repsInAll } from '..';
+import { ADJUSTABLE } from './adjustable';
 
 const ROW = exercise('band-row');
 const LEG = exercise('straight-leg-raise');
@@ -259,6 +261,43 @@ describe('the daily adjustable scheme, by its whole table (after Knight 1979; me
     expect(only.why).toContain('working load 60 → 65 lb');
     const several = at([10, 6, 4, 14], { owned: [50, 55, 60, 65, 70] });
     expect(several.why).toContain('working load 60 → 70 lb');
+  });
+
+  describe('a weight that was left for a lighter one', () => {
+    const line = (working: number) =>
+      doseOf(`10-6-6-6 30/45/${working}/adj lb rest 2min every other day`);
+    /** What the rule says after eight repetitions of 60 lb: 65–75 lb, so 70. */
+    const after = (past: readonly number[], owned: readonly number[]) => {
+      const one = facts('adjustable', formatDose(line(60)), {
+        exercise: ROW,
+        logs: sessions({ sets: [10, 6, 6, 8] }),
+      });
+      const [{ sessions: logs }] = one.course;
+      const found = ADJUSTABLE.next({
+        dose: line(60),
+        exercise: ROW,
+        settings: NO_SETTINGS,
+        sessions: logs,
+        owned,
+        unit: 'lb',
+        bands: [],
+        past: past.map(line),
+      });
+      return found.kind === 'dose' ? formatDose(found.dose).split(' ')[1] : found.kind;
+    };
+
+    it.each([
+      ['was never left', [50, 60], [50, 60, 65, 70], '30/50/70/adj'],
+      [
+        'was left twice: the middle of what there is',
+        [70, 60, 70, 60],
+        [60, 64, 66, 70],
+        '60/60/64/adj',
+      ],
+      ['was left twice, and nothing is between', [70, 60, 70, 60], [40, 50, 60, 70, 80], 'stays'],
+      ['was left twice, any weight can be set', [70, 60, 70, 60], [], '32.5/48.75/65/adj'],
+      ['was left twice, and so was what is between', [70, 60, 65, 60], [60, 65, 70], 'stays'],
+    ] as const)('%s', (_, past, owned, load) => expect(after(past, owned)).toBe(load));
   });
 
   it('grows only where it was told to have been borne, and goes down without a word', () => {
