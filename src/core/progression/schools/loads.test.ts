@@ -287,7 +287,7 @@ describe('the daily adjustable scheme, by its whole table (after Knight 1979; me
     };
 
     it.each([
-      ['was never left', [50, 60], [50, 60, 65, 70], '30/50/70/adj'],
+      ['was never left', [50, 60], [50, 60, 65, 70], '50/50/70/adj'],
       [
         'was left twice: the middle of what there is',
         [70, 60, 70, 60],
