@@ -220,6 +220,18 @@ describe('the first run', () => {
     await expect(setUpClinic(draft(code), 'test')).rejects.toMatchObject({ status: 409 });
   });
 
+  it('refuses a lead whose password is easily guessed, and is set up with a better one', async () => {
+    const code = (await firstRunCode()) ?? '';
+    const good = draft(code);
+    for (const password of ['short', 'password1234', good.lead.name, good.lead.email])
+      await expect(
+        setUpClinic({ ...good, lead: { ...good.lead, password } }, 'test'),
+      ).rejects.toMatchObject({ status: 400, at: ['lead', 'password'] });
+    expect(await firstRunCode()).toBe(code);
+    await setUpClinic(good, 'test');
+    expect(await firstRunCode()).toBeNull();
+  });
+
   it('closes after five wrong codes', async () => {
     const code = (await firstRunCode()) ?? '';
     for (let time = 0; time < 5; time += 1)
