@@ -35,8 +35,8 @@ it('names the patient whose own phone told it', async () => {
   await pauseMyself(here, { id: randomUUID(), from: today(), to: today(), reason: 'ill' });
   // Asked for alone: no entry about the patient tells whose name it is.
   expect(await said({ ...ALL, who: patientId })).toEqual([
-    ['Told Byphone', 'paused', expect.stringMatching(/^pause /) as string],
-    ['Told Byphone', 'opened', expect.stringMatching(/^link /) as string],
+    ['Told Byphone', 'paused', expect.stringMatching(/^pause [0-9a-f]{8}$/) as string],
+    ['Told Byphone', 'opened', expect.stringMatching(/^link [0-9a-f]{8}$/) as string],
   ]);
 });
 

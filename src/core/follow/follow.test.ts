@@ -31,6 +31,7 @@ const pains = fc.array(fc.integer({ min: 0, max: 10 }), {
 
 const fall = (days: number) =>
   Array.from({ length: days }, (_, day) => Math.round(6 - (4 * day) / (days - 1)));
+const RELAPSED = [...fall(42), ...Array.from({ length: 28 }, (_, day) => 6 - (day % 2))];
 /** From what is no comfort to what is. */
 const ORDER: Course[] = [
   'worsening beyond noise',
@@ -99,8 +100,7 @@ describe('is it helping', () => {
   it('keeps improving said while it stays level, and withdraws it when it got worse since', () => {
     const levelled = [...fall(42), ...Array.from({ length: 28 }, (_, day) => 2 + (day % 2))];
     expect(judgeCourse(daily(levelled), PAIN_MATTERS).course).toBe('improving beyond noise');
-    const relapsed = [...fall(42), ...Array.from({ length: 28 }, (_, day) => 6 - (day % 2))];
-    expect(judgeCourse(daily(relapsed), PAIN_MATTERS).course).toBe('was improving, now level');
+    expect(judgeCourse(daily(RELAPSED), PAIN_MATTERS).course).toBe('was improving, now level');
   });
 
   it('does not care for the order of the records', () => {
@@ -189,6 +189,7 @@ describe('in three voices', () => {
     [fall(42), 'better', /more than day-to-day ups and downs\.$/],
     [fall(42).reverse(), 'worse', /we will look at it together\.$/],
     [fall(7), 'early', /^It is too early/],
+    [RELAPSED, 'back', /was getting better and is about 5 now, much as at the start\./],
     [Array<number>(42).fill(4), 'same', /about the same as at the start, about 4/],
   ])('is as facts what the patient is told', (values, said, words) => {
     const followed = { ...pain, readings: daily(values) };
