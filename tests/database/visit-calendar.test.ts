@@ -82,3 +82,18 @@ it.each([
   ['נועה כץ', 'נ. כ.'],
   ['', ''],
 ])('%j is said as %j', (name, said) => expect(initials(name)).toBe(said));
+
+it('takes a visit of later today, and none of yesterday', async () => {
+  const patientId = await makePatient(stage.practitioner, 'Wren Today');
+  const agreed = (day: number) =>
+    saveEntry(stage.practitioner, {
+      id: randomUUID(),
+      patientId,
+      kind: 'next-visit',
+      supersedes: null,
+      on: today(),
+      body: { date: today(day), minute: 1200, way: 'in the room', note: '' },
+    });
+  await expect(agreed(0)).resolves.toBeUndefined();
+  await expect(agreed(-1)).rejects.toMatchObject({ status: 400, at: ['body', 'date'] });
+});
