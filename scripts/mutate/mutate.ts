@@ -72,13 +72,17 @@ type Result = Mutation & {
   readonly beside: boolean;
 };
 
+function byFolder<T extends Mutation>(ones: readonly T[]): ReadonlyMap<string, readonly T[]> {
+  const folders = new Map<string, T[]>();
+  for (const one of ones)
+    folders.set(dirname(one.file), [...(folders.get(dirname(one.file)) ?? []), one]);
+  return folders;
+}
+
 /** What is missing of a folder's least number, drawn from what the draw left of it. */
 function besides(all: readonly Mutation[], plain: readonly Mutation[], seed: string): Mutation[] {
   const met = new Set(plain);
-  const folders = new Map<string, Mutation[]>();
-  for (const one of all)
-    folders.set(dirname(one.file), [...(folders.get(dirname(one.file)) ?? []), one]);
-  return [...folders].flatMap(([folder, ones]) => {
+  return [...byFolder(all)].flatMap(([folder, ones]) => {
     const left = ones.filter((one) => !met.has(one));
     const missing = Number(values.least) - (ones.length - left.length);
     return drawn(left, Math.max(0, missing), `${seed} ${folder}`);
@@ -138,10 +142,8 @@ function report(results: readonly Result[]): void {
     const own = results.filter(({ part }) => part === name);
     if (own.length === 0) continue;
     console.log(`\n${name}: ${share(own.filter(({ beside }) => !beside))} noticed`);
-    const folders = new Map<string, Result[]>();
-    for (const one of own)
-      folders.set(dirname(one.file), [...(folders.get(dirname(one.file)) ?? []), one]);
-    for (const [folder, ones] of [...folders].sort()) console.log(`  ${folder}: ${share(ones)}`);
+    for (const [folder, ones] of [...byFolder(own)].sort())
+      console.log(`  ${folder}: ${share(ones)}`);
   }
 }
 
