@@ -163,7 +163,7 @@ async function touch(page: Page, selector: string, named: string): Promise<void>
       });
     if (element === null) throw new Error(`there is no ${named} to press`);
     try {
-      if (await isTouched(element)) return;
+      if (await touchedOnce(page, element)) return;
     } catch (error) {
       // A page that wakes may put another one in its place before it is touched; then nothing was.
       if (!/detached/.test(String(error))) throw error;
@@ -173,8 +173,9 @@ async function touch(page: Page, selector: string, named: string): Promise<void>
   throw new Error(`${named} was never touched on ${new URL(page.url()).pathname}`);
 }
 
-/** Whether the touch came to it, or by its label; one that is barred hears of none. */
-async function isTouched(element: ElementHandle): Promise<boolean> {
+/** Touches it; whether that came to it, or by its label. One that is barred, and a page without scripts, hear of none. */
+async function touchedOnce(page: Page, element: ElementHandle): Promise<boolean> {
+  const hears = page.isJavaScriptEnabled();
   const heard = await element.evaluateHandle((one) => {
     const heard = { is: one.matches(':disabled') };
     const hear = () => Object.assign(heard, { is: true });
@@ -184,7 +185,7 @@ async function isTouched(element: ElementHandle): Promise<boolean> {
   });
   await element.click();
   // Where the page has gone on since, it was touched.
-  return heard.evaluate(({ is }) => is).catch(() => true);
+  return !hears || heard.evaluate(({ is }) => is).catch(() => true);
 }
 
 /** Narrows the morning list to a name, and waits until it stands so. */
