@@ -1,11 +1,4 @@
-import type {
-  Browser,
-  BrowserContext,
-  ElementHandle,
-  HTTPResponse,
-  KeyInput,
-  Page,
-} from 'puppeteer-core';
+import type { Browser, BrowserContext, HTTPResponse, KeyInput, Page } from 'puppeteer-core';
 import { PASSWORD } from './clinic';
 
 export const DESK = { width: 1280, height: 800 };
@@ -138,54 +131,30 @@ export async function chord(page: Page, held: 'Alt' | 'Control', key: KeyInput):
 /** Presses the first button or link that begins with these words, as soon as it can be seen. */
 export async function press(page: Page, words: string): Promise<void> {
   const begins = `starts-with(normalize-space(.), ${quoted(words)})`;
-  await touch(page, `::-p-xpath(//button[${begins}] | //a[${begins}])`, `“${words}”`);
-}
-
-/** Clicks what a selector finds, once it can be seen: what is opened comes when it is asked for. */
-export async function clickAt(page: Page, selector: string): Promise<void> {
-  await touch(page, selector, selector);
-}
-
-/** So often a page may move what is about to be touched, or put another one in its place. */
-const TOUCHED_AGAIN = 20;
-
-/**
- * Touches what a selector finds by its place, as a hand does, and again where the page moved in that very
- * moment, so that nothing was touched, or something else.
- */
-async function touch(page: Page, selector: string, named: string): Promise<void> {
-  for (let tries = 0; tries < TOUCHED_AGAIN; tries += 1) {
+  const selector = `::-p-xpath(//button[${begins}] | //a[${begins}])`;
+  for (let tries = 1; ; tries += 1) {
     const element = await page
       .waitForSelector(selector, { visible: true })
       .catch(async (error: unknown) => {
         const where = `${new URL(page.url()).pathname}, which says:\n${await textOf(page)}`;
-        throw new Error(`there is no ${named} to press on ${where}`, { cause: error });
+        throw new Error(`there is no “${words}” to press on ${where}`, { cause: error });
       });
-    if (element === null) throw new Error(`there is no ${named} to press`);
     try {
-      if (await touchedOnce(page, element)) return;
+      await element?.click();
+      return;
     } catch (error) {
       // A page that wakes may put another one in its place before it is touched; then nothing was.
-      if (!/detached/.test(String(error))) throw error;
+      if (tries === PRESSED_AGAIN || !/detached/.test(String(error))) throw error;
     }
-    await new Promise((resolve) => setTimeout(resolve, 100));
   }
-  throw new Error(`${named} was never touched on ${new URL(page.url()).pathname}`);
 }
 
-/** Touches it; whether that came to it, or by its label. One that is barred, and a page without scripts, hear of none. */
-async function touchedOnce(page: Page, element: ElementHandle): Promise<boolean> {
-  const hears = page.isJavaScriptEnabled();
-  const heard = await element.evaluateHandle((one) => {
-    const heard = { is: one.matches(':disabled') };
-    const hear = () => Object.assign(heard, { is: true });
-    for (const kind of ['pointerdown', 'click'])
-      one.addEventListener(kind, hear, { capture: true });
-    return heard;
-  });
-  await element.click();
-  // Where the page has gone on since, it was touched.
-  return !hears || heard.evaluate(({ is }) => is).catch(() => true);
+const PRESSED_AGAIN = 3;
+
+/** Clicks what a selector finds, once it can be seen: what is opened comes when it is asked for. */
+export async function clickAt(page: Page, selector: string): Promise<void> {
+  const element = await page.waitForSelector(selector, { visible: true });
+  await element?.click();
 }
 
 /** Narrows the morning list to a name, and waits until it stands so. */
