@@ -54,7 +54,7 @@ const kneesTo = (degrees: number) =>
   headOn(
     pose('lying', {
       pelvis: { side: degrees },
-      lumbar: { turn: 0 - degrees * 0.3 },
+      lumbar: { turn: 0 - degrees * 0.3, side: degrees * 0.09 },
       thorax: { turn: 0 - degrees * 0.7 },
       arms: angles(0, 62, 4),
       contacts: [on('buttocks', 'y', degrees * 0.09), on('seat', 'x')],

@@ -40,13 +40,13 @@ const BALL = {
   radius: BALL_CM,
 } as const;
 
-/** The far hand, so that the near one does not hide the neck. */
+/** The near hand, its elbow beside the trunk: the fingers are seen from tip to knuckle beside the windpipe. */
 const fingers = {
-  left: hand('throat', {
+  right: hand('throat', {
     shape: 'two fingers',
-    away: [0, -2, -1.5],
-    flat: [-0.45, -0.85, 0.3],
-    pole: [0.9, 0.6, -0.8],
+    away: [1.6, 0.6, 3],
+    flat: [-0.8, -0.5, -0.4],
+    pole: [0.3, -1, 0.5],
   }),
 };
 

@@ -26,13 +26,13 @@ const open = (share: number, knees = 0) =>
 
 const BLOCK_TOP = 8;
 /** The middle of the upper back on a block, head resting beyond it. */
-const overBlock = (more: number) =>
+const overBlock = (more: number, arms: ReturnType<typeof hands>) =>
   headOn(
     pose('lying', {
       pelvis: { flex: -79 },
       lumbar: { flex: -5 },
       thorax: { flex: -8 - more },
-      arms: angles(20, 40, 60),
+      arms,
       legs: { right: ankle([38, 6.6, 10]), left: ankle([38, 6.6, -10]) },
     }),
     2,
@@ -127,8 +127,14 @@ export const UPPER_BODY: Readonly<Record<string, Figure>> = {
   }),
   'block-opening': figure({
     poses: {
-      'Upper back on the block, knees bent': overBlock(0),
-      'Let the chest open over it': overBlock(8),
+      'Upper back on the block, knees bent': overBlock(
+        0,
+        hands('belly', { away: [0, 2, 6], pole: [0, -0.5, 1] }),
+      ),
+      'Let the chest open over it': overBlock(
+        8,
+        hands([-30, 1.9, 52], { pole: [0.2, 0.12, 1], flat: [0.5, 0, 1], faces: [0, 1, 0] }),
+      ),
     },
     props: [MAT, { kind: 'block', at: [-38, BLOCK_TOP / 2, 0], size: [12, BLOCK_TOP, 40] }],
     stretches: ['chest'],

@@ -89,10 +89,11 @@ export function drawFigure(
   return compose(figure, pose, options, signs, keep);
 }
 
-/** Poses that are only places have no way between them. */
+/** Poses that are only places have no way between them; from one barrier one sinks on to the next. */
 function inPlaces({ stages }: Figure, from: number, to: number): boolean {
   return (
     stages !== null &&
+    stages.by !== 'barrier' &&
     !stages.at.some((stage) => stage.from === from && stage.pose === to) &&
     stages.at.length > 1
   );

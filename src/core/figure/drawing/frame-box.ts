@@ -109,7 +109,9 @@ function boxOf(figure: Figure, camera: Camera, mirrored: boolean): Omit<FrameBox
   if (figure.crop === 'whole' && figure.view !== 'above') bottom = Math.max(bottom, 2);
   for (const [i, to] of figure.poses.entries()) {
     const from = figure.poses[i - 1];
-    for (const one of from && !figure.stages ? movementsBetween(from, to) : []) {
+    for (const one of from && (!figure.stages || figure.stages.by === 'barrier')
+      ? movementsBetween(from, to)
+      : []) {
       const way = onSheet(mirrored ? mirrorMovement(one) : one, camera, 6);
       for (const [x, y] of way ?? []) include(x, y, 1.5);
     }

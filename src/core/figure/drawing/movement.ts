@@ -54,6 +54,7 @@ const LEAST = {
   riseCm: 1.5,
   legCm: 6,
   footDeg: 15,
+  archCm: 5,
 } as const;
 
 /** A way is looked at in so many places: enough for a curve. */
@@ -91,15 +92,32 @@ function reckon(from: Pose, to: Pose): Movement[] {
   const [a, b] = [readPose(from), readPose(to)];
   const looksDown = turn(first.frames.thorax.turn, [1, 0, 0])[1] < -0.5;
   const pointer = headPointer(a, b, looksDown);
-  if (pointer)
-    found.push({
-      mover: 'head',
-      way: path(({ frames: { head } }) => add(head.at, turn(head.turn, pointer))),
-    });
+  const face = path(({ frames: { head } }) => add(head.at, turn(head.turn, pointer ?? [0, 0, 0])));
+  // A head that lies where it lay while the trunk goes on under it does nothing.
+  const slid = Math.abs(b.headForwardCm - a.headForwardCm);
+  if (pointer && reachOf(face) > slid * STAYS) found.push({ mover: 'head', way: face });
   const chest = ({ frames }: Skeleton, axis: Vec) => turn(frames.thorax.turn, axis);
   const bent = angleBetween(chest(first, [0, 1, 0]), chest(last, [0, 1, 0]));
   const turned = angleBetween(chest(first, [1, 0, 0]), chest(last, [1, 0, 0]));
-  if (bent > LEAST.trunkDeg && bent < GROWS_DEG && isUpright(first) && isUpright(last))
+  const arched = path(({ frames }) => markAt(frames, 'lowBack'));
+  const hips = path(({ frames }) => frames.pelvis.at);
+  const rolled = angleBetween(
+    turn(first.frames.pelvis.turn, [0, 1, 0]),
+    turn(last.frames.pelvis.turn, [0, 1, 0]),
+  );
+  // A back that rounds or hollows between hips and hands that stay: its arrow stands over the arch.
+  const arches =
+    isLevel(first) &&
+    isLevel(last) &&
+    rolled > LEAST.pelvisDeg &&
+    reachOf(hips) < LEAST.slideCm &&
+    reachOf(arched) > LEAST.archCm;
+  if (arches)
+    found.push({
+      mover: 'trunk',
+      way: path(({ frames: { lumbar } }) => add(lumbar.at, turn(lumbar.turn, [-12, 3, 0]))),
+    });
+  else if (bent > LEAST.trunkDeg && bent < GROWS_DEG && isUpright(first) && isUpright(last))
     found.push({
       mover: 'trunk',
       way: path(({ frames: { head } }) => add(head.at, turn(head.turn, [0.8, 19, 0]))),
@@ -120,14 +138,9 @@ function reckon(from: Pose, to: Pose): Movement[] {
   // A chest that slides over hips that stay, its shoulders level.
   else if (Math.abs(aside(last) - aside(first)) > LEAST.slideCm)
     found.push({ mover: 'trunk', way: path(({ frames }) => markAt(frames, 'breastbone')) });
-  const hips = path(({ frames }) => frames.pelvis.at);
-  const rolled = angleBetween(
-    turn(first.frames.pelvis.turn, [0, 1, 0]),
-    turn(last.frames.pelvis.turn, [0, 1, 0]),
-  );
   if (reachOf(hips) > LEAST.hipsCm) found.push({ mover: 'hips', way: outside(hips, 15) });
   // A pelvis that rolls where it sits: its upper rim goes round.
-  else if (rolled > LEAST.pelvisDeg && bent <= LEAST.trunkDeg)
+  else if (rolled > LEAST.pelvisDeg && bent <= LEAST.trunkDeg && !arches)
     found.push({
       mover: 'hips',
       way: path(({ frames: { pelvis } }) => add(pelvis.at, turn(pelvis.turn, [-14, 16, 0]))),
@@ -196,10 +209,15 @@ function reckon(from: Pose, to: Pose): Movement[] {
 function telling(found: readonly Movement[], a: Read, b: Read): Movement[] {
   const moves = (mover: Mover) => found.some((one) => one.mover === mover);
   const reach = (mover: Mover) => reachOf(found.find((one) => one.mover === mover)?.way ?? []);
+  const along = (mover: Mover): Vec => {
+    const way = found.find((one) => one.mover === mover)?.way;
+    return way ? minus(itemAt(way, -1), itemAt(way, 0)) : [0, 0, 0];
+  };
   const own = Math.max(
     Math.abs(a.gazeUpDeg - b.gazeUpDeg),
     Math.abs(a.headTurnRightDeg - b.headTurnRightDeg),
   );
+  const walks = dot(along('legRight'), along('legLeft')) < 0;
   const kept = found.filter(({ mover }) => {
     if (mover === 'head') return !moves('trunk') || own > OWN_HEAD_DEG;
     // Hips that are lifted tilt the trunk; a trunk that is bent takes the hips along.
@@ -207,6 +225,8 @@ function telling(found: readonly Movement[], a: Read, b: Read): Movement[] {
     if (mover === 'hips') return !moves('trunk') || reach('hips') >= reach('trunk') * LIFTED;
     if (mover === 'shoulderRight' || mover === 'shoulderLeft')
       return !moves('armRight') && !moves('armLeft') && !moves('trunk');
+    // Of who walks the legs say it: arms only swing along.
+    if (mover === 'armRight' || mover === 'armLeft') return !walks;
     return true;
   });
   // A picture full of arrows says nothing: those of the longest ways stay.
@@ -214,11 +234,15 @@ function telling(found: readonly Movement[], a: Read, b: Read): Movement[] {
 }
 
 const MOST_ARROWS = 4;
+/** A head that goes less of its way against the trunk in the room stays, and the trunk goes. */
+const STAYS = 0.5;
 /** Hips that go so much of the way of the trunk are what is lifted. */
 const LIFTED = 0.45;
 
 /** Upright, a trunk that bends less grows taller or sinks: its arrow stands over the head. */
 const GROWS_DEG = 28;
+/** Face down or face up, the trunk nearer to lying than to standing. */
+const isLevel = ({ frames }: Skeleton) => Math.abs(turn(frames.thorax.turn, [0, 1, 0])[1]) < 0.7;
 const isUpright = ({ frames }: Skeleton) => turn(frames.thorax.turn, [0, 1, 0])[1] > 0.8;
 
 /** Beside a trunk that moves, a head says something of its own from so many degrees. */

@@ -156,7 +156,7 @@ type Ghost = 'head' | 'trunk' | 'armRight' | 'armLeft' | 'legRight' | 'legLeft';
 const CARRIES: Readonly<Record<Mover, readonly Ghost[]>> = {
   head: ['head'],
   trunk: ['trunk', 'head', 'armRight', 'armLeft'],
-  hips: ['trunk', 'legRight', 'legLeft'],
+  hips: ['trunk', 'head', 'legRight', 'legLeft'],
   shoulderRight: ['armRight'],
   shoulderLeft: ['armLeft'],
   armRight: ['armRight'],
