@@ -265,6 +265,10 @@ describe('erasing', () => {
     const held = await heldOf(patient);
     expect(held).toContainEqual({ what: 'visit note', count: 1 });
     expect(held.every(({ count }) => count > 0)).toBe(true);
+    const fresh = await makePatient(stage.practitioner, 'Nothing Yet');
+    const there = await heldOf(await patientOf(stage, fresh));
+    expect(there.map(({ what }) => what)).not.toContain('referrals');
+    expect(there.every(({ count }) => count > 0)).toBe(true);
   });
 
   it('takes everything of the patient and nothing of others, out of the files too', async () => {

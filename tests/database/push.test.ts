@@ -165,6 +165,20 @@ it('is tried again where the service is away, and forgotten where the phone take
   expect(await remind(patientId)).toMatchObject({ state: 'sent' });
 });
 
+it('gives up a phone whose keys are the right length and none', async () => {
+  const patientId = await makePatient(stage.practitioner, 'Isa Mellor');
+  await keepPhone(await device(stage.practitioner, patientId), {
+    endpoint: `${origin}/isa`,
+    p256dh: Buffer.alloc(65, 1).toString('base64url'),
+    auth: randomBytes(16).toString('base64url'),
+  });
+  expect(await remind(patientId)).toMatchObject({
+    state: 'given up',
+    because: 'no phone takes it',
+  });
+  expect(await pushSubscriptionsOf(stage.practitioner.clinicId, patientId)).toEqual([]);
+});
+
 it.each([
   [200, 'sent'],
   [299, 'sent'],

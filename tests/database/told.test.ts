@@ -137,6 +137,15 @@ it('has room for as many sessions as are left, not for those that were told', as
   expect(form).toMatchObject({ toldSessions: 1, lines: [{ room: 2 }] });
 });
 
+it('has room for what is done as needed, and no session beside the planned where nothing is', async () => {
+  const needed = await withProgramme('1-5min rpe 3-5 as needed');
+  const form = await toldForm(await patientOf(stage, needed.patientId), today(-2));
+  expect(form.lines).toMatchObject([{ lineage: needed.lineage, room: 1 }]);
+  const planned = await withProgramme('3x10 2/day daily');
+  const other = await toldForm(await patientOf(stage, planned.patientId), today(-2));
+  expect(other.lines).toMatchObject([{ room: 2 }]);
+});
+
 it('pauses the programme and tells the clinic of a sign to stop, as a phone does', async () => {
   const told = await withProgramme();
   await saveTold(

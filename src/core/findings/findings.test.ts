@@ -134,6 +134,11 @@ it.each<[string, LatestMeasure[], string]>([
     'Head 47 mm off the wall in its own neutral: pad for wall presses 45 mm, no thicker.',
   ],
   [
+    'wall gap from 20 mm',
+    [measure('wall-gap', 20)],
+    'Head 20 mm off the wall in its own neutral: pad for wall presses 20 mm, no thicker.',
+  ],
+  [
     'graded nod (Jull 2008, memory)',
     [form('nod-test', { form: 'cuff', target: 24, holds: 6 })],
     'Graded nod: 6 of 10 holds at 24 mmHg, index 24 of 100.',

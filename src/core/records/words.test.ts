@@ -1,4 +1,4 @@
-import { paragraphs } from './words';
+import { paragraphs, phoneNumber } from './words';
 
 const text = paragraphs('The note', 12);
 
@@ -17,4 +17,21 @@ it('says which text is too long or missing', () => {
   // What is counted is what is kept.
   expect(said(` ${'x'.repeat(12)}\r\n`)).toBeUndefined();
   expect(said(undefined)).toEqual(['The note is missing.']);
+});
+
+it('takes a telephone number of digits, and none where none has to be there', () => {
+  const ok = (text: string, shortest: 0 | 1 = 0) => phoneNumber(shortest).safeParse(text).success;
+  expect(['', '112', '+49 (0)40 123-45', '040/12.34'].map((text) => ok(text))).toEqual([
+    true,
+    true,
+    true,
+    true,
+  ]);
+  expect(['12', 'call me', '0401x23', 'o40 123'].map((text) => ok(text))).toEqual([
+    false,
+    false,
+    false,
+    false,
+  ]);
+  expect(ok('', 1)).toBe(false);
 });

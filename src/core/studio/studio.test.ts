@@ -400,6 +400,14 @@ describe('the studio', () => {
     expect(nameAtHand(after(fault, { kind: 'at', at: 1 }))).toBe(fault.figure.names[1]);
     expect(sliderOf(poseAtHand(fault), 'trunk bent forward')).toBe(40);
     expect(fault.figure.poses[0]).toBe(begin.figure.poses[0]);
+    // Of three poses none goes while the fault is at hand.
+    const three = after(
+      begin,
+      { kind: 'add pose' },
+      { kind: 'add fault' },
+      { kind: 'remove pose' },
+    );
+    expect([three.at, three.figure.poses.length]).toEqual(['fault', 3]);
     const without = after(fault, { kind: 'remove fault' });
     expect([without.figure.fault, without.at]).toEqual([null, 0]);
     // Its name was typed in one step.
