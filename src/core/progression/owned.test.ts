@@ -16,7 +16,7 @@ describe('the weights there are', () => {
 
   it('are as they are where the dose has their unit, or none', () => {
     expect(ownedFor(of('kg'), { owned: [1, 2], ownedUnit: 'kg' }).owned).toEqual([1, 2]);
-    expect(ownedFor({ load: null }, { owned: [3], ownedUnit: 'lb' })).toEqual({
+    expect(ownedFor({ load: undefined }, { owned: [3], ownedUnit: 'lb' })).toEqual({
       owned: [3],
       unit: 'lb',
     });
