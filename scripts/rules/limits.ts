@@ -28,6 +28,10 @@ function numberOf(node: ts.Expression, known: ReadonlyMap<string, number>): numb
     return numberOf(node.expression, known);
   if (ts.isNumericLiteral(node)) return Number(node.text);
   if (ts.isIdentifier(node)) return known.get(node.text) ?? null;
+  if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.MinusToken) {
+    const number = numberOf(node.operand, known);
+    return number === null ? null : -number;
+  }
   if (!ts.isBinaryExpression(node)) return null;
   const [left, right] = [numberOf(node.left, known), numberOf(node.right, known)];
   if (left === null || right === null) return null;
@@ -47,24 +51,57 @@ function numberOf(node: ts.Expression, known: ReadonlyMap<string, number>): numb
   }
 }
 
-/** The same in words: a number, a row of them, or a table of them by name; null where it holds anything else. */
+/** What stands beside numbers in a table: words, a yes or no, nothing; null for everything else. */
+function wordOf(node: ts.Expression): string | null {
+  if (ts.isStringLiteralLike(node)) return `“${node.text}”`;
+  switch (node.kind) {
+    case ts.SyntaxKind.NullKeyword:
+      return 'none';
+    case ts.SyntaxKind.TrueKeyword:
+      return 'yes';
+    case ts.SyntaxKind.FalseKeyword:
+      return 'no';
+    default:
+      return null;
+  }
+}
+
+/**
+ * The same in words: a number, a row of them, or a table of them by name, with words between them; null
+ * where it holds anything else.
+ */
 function valueOf(node: ts.Expression, known: ReadonlyMap<string, number>): string | null {
   const number = numberOf(node, known);
   if (number !== null) return String(number);
+  const word = wordOf(node);
+  if (word !== null) return word;
   if (ts.isAsExpression(node) || ts.isSatisfiesExpression(node))
     return valueOf(node.expression, known);
   if (ts.isArrayLiteralExpression(node)) {
-    const all = node.elements.map((one) => valueOf(one, known));
+    const all = node.elements.map((one) => {
+      const value = valueOf(one, known);
+      return value !== null && isTable(one) ? `(${value})` : value;
+    });
     return all.length > 0 && all.every((one) => one !== null) ? all.join(', ') : null;
   }
   if (ts.isObjectLiteralExpression(node)) {
     const all = node.properties.map((one) => {
-      const value = ts.isPropertyAssignment(one) ? valueOf(one.initializer, known) : null;
-      return value === null ? null : `${one.name?.getText() ?? ''} ${value}`;
+      if (!ts.isPropertyAssignment(one)) return null;
+      const value = valueOf(one.initializer, known);
+      if (value === null) return null;
+      return `${one.name.getText()} ${isTable(one.initializer) ? `(${value})` : value}`;
     });
     return all.length > 0 && all.every((one) => one !== null) ? all.join('; ') : null;
   }
   return null;
+}
+
+const isTable = (node: ts.Node) =>
+  ts.isObjectLiteralExpression(node) || ts.isArrayLiteralExpression(node);
+
+/** Whether any number stands in it: words alone are no limit. */
+function holdsNumber(node: ts.Node): boolean {
+  return ts.isNumericLiteral(node) || (ts.forEachChild(node, holdsNumber) ?? false);
 }
 
 /** The words above it, in one line. */
@@ -90,7 +127,7 @@ export function limitsIn(file: string, text: string): Limit[] {
       const number = numberOf(initializer, known);
       if (number !== null) known.set(name.text, number);
       const value = valueOf(initializer, known);
-      return value === null
+      return value === null || (number === null && !holdsNumber(initializer))
         ? []
         : [{ file, name: name.text, value, what: wordsAbove(statement, text) }];
     });

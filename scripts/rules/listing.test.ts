@@ -47,6 +47,7 @@ it('a limit is what its numbers come to, with the words above it', () => {
 export const LONGEST_MS = 15 * SECOND_MS;
 const SIZES = { small: 2 ** 3, large: 100 } as const;
 const STEPS = [70, 55];
+const BANDS = [{ from: -1, to: null }, { from: 2, to: 'end', open: true }];
 const NAMES = ['a', 'b'];
 const lower = 5;`;
   expect(limitsIn('a.ts', text).map(({ name, value, what }) => [name, value, what])).toEqual([
@@ -54,5 +55,6 @@ const lower = 5;`;
     ['LONGEST_MS', '15000', 'At most so long, then it is given up.'],
     ['SIZES', 'small 8; large 100', ''],
     ['STEPS', '70, 55', ''],
+    ['BANDS', '(from -1; to none), (from 2; to “end”; open yes)', ''],
   ]);
 });

@@ -106,6 +106,10 @@ describe('the audit', () => {
     const ids = [...first.rows, ...second.rows].map(({ id }) => id);
     expect(new Set(ids).size).toBe(ids.length);
     expect(ids).toHaveLength((await said(ALL, lead)).length);
+    // A page that ends with the first row ever leads to no empty one.
+    const before = ids.at(-1 - LIST_BOUNDS.auditPage) ?? 0;
+    const last = await auditLines(lead, auditQuery(ALL, ZONE, before));
+    expect([last.rows.length, last.next]).toEqual([LIST_BOUNDS.auditPage, null]);
   });
 });
 

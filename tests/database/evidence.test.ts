@@ -46,6 +46,10 @@ it('counts who agreed, from five patients on, until they take it back', async ()
   expect(told).toMatchObject({ kind: 'counted', patients: 5, episodes: 5 });
   const rows = evidenceRows(told, String);
   expect(rows.find(({ what }) => what === 'share never begun')).toMatchObject({ of: '5' });
+  // However few are read at a time, all are counted.
+  const page = jest.replaceProperty(LIST_BOUNDS, 'evidencePage', 2 as never);
+  expect(await episodes()).toBe(5);
+  page.restore();
   // Written anew today for another reason, it counts as it did.
   await agree(ids[2] as string, true, 0);
   expect(await episodes()).toBe(5);

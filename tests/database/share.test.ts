@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ShareDraft } from '@/core/records';
 import type { Instant } from '@/core/schedule';
-import { SHARE_OVER_MS, SHARE_SILENT_MS, type ShareMessage } from '@/core/share';
+import { SHARE_BEAT_MS, SHARE_OVER_MS, SHARE_SILENT_MS, type ShareMessage } from '@/core/share';
 import { shareOf } from '@/db/shares';
 import { read } from '@/db/door';
 import { auditEvent } from '@/db/schema';
@@ -146,6 +146,27 @@ it('lets the oldest of a device’s streams go for a new one', async () => {
   while (!isOver) isOver = (await readers[0]?.read())?.done ?? true;
   expect((await readers[2]?.read())?.done).toBe(false);
   for (const one of readers) await one.cancel();
+});
+
+it('says nothing twice while nothing changes, ends after a quarter of an hour, and leaves nothing behind', async () => {
+  const { patientId } = await programmed();
+  const here = await device(stage.practitioner, patientId);
+  const reader = shareStream(here).getReader();
+  let text = '';
+  const beats = () => text.match(/^event: beat$/gm)?.length ?? 0;
+  for (let heard = 1; heard <= 3; heard += 1) {
+    while (beats() < heard) text += new TextDecoder().decode((await reader.read()).value);
+    clock += SHARE_BEAT_MS;
+  }
+  expect(text.match(/^data: \{"kind"/gm)).toHaveLength(1);
+  const open = (globalThis as unknown as Record<symbol, Map<string, unknown>>)[
+    Symbol.for('dry-lantern.streams')
+  ];
+  expect(open?.has(here.tokenHash)).toBe(true);
+  clock += 15 * 60_000;
+  let isOver = false;
+  while (!isOver) isOver = (await reader.read()).done;
+  expect(open?.has(here.tokenHash)).toBe(false);
 });
 
 it('shows nothing once a new version has not got the exercise any more', async () => {

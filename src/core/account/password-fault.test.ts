@@ -23,6 +23,20 @@ it('refuses the member’s own name and address, and little more', () => {
   expect(fault('maren rows out at low tide')).toBeNull();
 });
 
+it('wants six letters beside the member’s own, and fewer of nobody else', () => {
+  const [six, five] = ['qzwxev', 'qzwxe'];
+  expect(fault(`tollivar${six}`)).toBeNull();
+  expect(fault(`tollivar${five}`)).toContain('little more than your name or address');
+  expect(fault(five)).toBeNull();
+});
+
+it('knows the whole of an address before its sign, were its parts too short to be told from chance', () => {
+  const own = (password: string) =>
+    passwordFault(password, { name: 'X', email: 'an.na.lo@example.org' }, () => false);
+  expect(own('annalo-1234')).toContain('little more than your name or address');
+  expect(own('low tide at seven')).toBeNull();
+});
+
 it('takes any other, of whatever letters', () => {
   for (const fine of [
     'low tide at seven',

@@ -84,8 +84,12 @@ function evidenceIn(course: Course, after: LocalDate | null): Evidence {
 function isRising(pains: readonly number[]): boolean {
   const [first, ...rest] = pains;
   const last = rest.at(-1);
-  if (first === undefined || last === undefined || last - first < RISING_POINTS) return false;
-  return rest.every((pain, at) => pain >= itemAt(pains, at));
+  return (
+    first !== undefined &&
+    last !== undefined &&
+    last - first >= RISING_POINTS &&
+    rest.every((pain, at) => pain >= itemAt(pains, at))
+  );
 }
 
 /**

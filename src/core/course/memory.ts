@@ -99,6 +99,6 @@ export function rememberedAt(
   return {
     failures,
     until: newest && failures.length > 0 ? addDays(newest.date, days) : null,
-    triedFrom: (place > 0 && course[place - 1]?.dose) || null,
+    triedFrom: course[place - 1]?.dose ?? null,
   };
 }

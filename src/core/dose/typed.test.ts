@@ -293,4 +293,9 @@ it('never throws, whatever is typed', () => {
     runs(1000),
   );
   expect(readTyped('3x10 '.repeat(LONGEST_LINE)).ok).toBe(false);
+  // Just as long as may be is read like anything shorter.
+  const longest = `3 sets of 10${' '.repeat(LONGEST_LINE - 23)}twice a day`;
+  expect(longest).toHaveLength(LONGEST_LINE);
+  expect(readTyped(longest)).toMatchObject({ ok: true, value: { rewritten: '3x10 2/day' } });
+  expect(readTyped(`${longest} `).ok).toBe(false);
 });

@@ -227,6 +227,26 @@ describe('the file', () => {
     expect(rows.filter(({ table }) => table === 'left in week')).toEqual([]);
   });
 
+  it('counts what was told last, and in which week they left, as whole numbers', () => {
+    const left = { ending: 'left', week: 2, lastTold: 'pain over 5' } as const;
+    const rows = evidenceRows(counted([...some(10), ...some(6, left)]), String);
+    const values = (table: string) =>
+      rows.filter((row) => row.table === table && row.value !== '0').map(({ value }) => value);
+    expect(values('told last by who left')).toEqual(['6']);
+    expect(values('left in week')).toEqual(['6']);
+  });
+
+  it('says of a group in which pain changed with nobody what none of so many may be', () => {
+    const level = { pain: { weeks: 12, happened: false } };
+    const { groups } = counted(some(20, level));
+    const none = shareInterval(0, 20);
+    expect(none?.high).toBeGreaterThan(0);
+    expect(groups[0]?.changed).toEqual(
+      (groups[0]?.changed ?? []).map(({ weeks }) => ({ weeks, ...none })),
+    );
+    expect(groups[0]?.changed.length).toBeGreaterThan(0);
+  });
+
   it('writes counts as whole numbers, and shares to a thousandth', () => {
     const rows = evidenceRows(counted(some(8)), String);
     const values = rows

@@ -117,11 +117,10 @@ function changedIn(
     };
     if (few(since) || still.length === 0 || few(still)) continue;
     const at = survivalAt(steps, weeks);
-    changed.push(
-      at
-        ? { weeks, share: 1 - at.share, low: 1 - at.high, high: 1 - at.low }
-        : { weeks, ...(shareInterval(0, followed.length) ?? { share: 0, low: 0, high: 1 }) },
-    );
+    const by = at
+      ? { share: 1 - at.share, low: 1 - at.high, high: 1 - at.low }
+      : shareInterval(0, followed.length);
+    if (by) changed.push({ weeks, ...by });
     before = weeks;
   }
   const half = medianTime(steps);

@@ -168,6 +168,14 @@ describe('an observation', () => {
     ],
   ])('is taken %s', (_name, more, wanted) => expect(measured(more)).toMatchObject(wanted));
 
+  it('has at most a hundred parts', () => {
+    const part = { code: { text: 'Pain now' }, valueQuantity: { value: 4 } };
+    const withParts = (count: number) =>
+      readForeign(bundle(patient(), observation({ component: Array(count).fill(part) })));
+    expect(withParts(100)).toMatchObject({ ok: true, record: { measures: [{}], left: [] } });
+    expect(withParts(101)).not.toMatchObject({ ok: true, record: { measures: [{}], left: [] } });
+  });
+
   it.each([
     ['nobody here knows', { code: { text: 'Body weight' } }, 'no kind of measurement'],
     ['in error there', { status: 'entered-in-error' }, 'does not stand'],

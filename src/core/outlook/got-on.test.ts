@@ -143,6 +143,21 @@ describe('one patient', () => {
     });
   });
 
+  it('counts as left for pain what was not done whole, and nothing that was', () => {
+    const leftAt = (share: number) => {
+      const given = facts(['tuck-lying']);
+      const { sessions } = done.get(localDate('2026-03-03')) ?? { sessions: [] };
+      const [session] = sessions;
+      const [line] = session?.lines ?? [];
+      if (!session || !line) throw new Error('the case has changed');
+      const left = { ...session, share, lines: [{ ...line, share, skipped: 'pain' as const }] };
+      const days = new Map([[localDate('2026-03-03'), { lines: [], sessions: [left] }]]);
+      const record = { ...given, facts: { ...(given.facts as object), done: days } as never };
+      return oneGotOn(record, 'tuck-lying', SHIPPED.byId)?.leftForPain;
+    };
+    expect([0, 0.5, 1].map(leftAt)).toEqual([1, 1, 0]);
+  });
+
   it('knows whether another step of its stairs took its place', () => {
     const now = (ids: readonly string[]) => oneGotOn(facts(ids), 'tuck-lying', SHIPPED.byId)?.now;
     expect(now(['tuck-lighten'])).toBe('a harder step');

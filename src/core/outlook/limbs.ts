@@ -26,10 +26,10 @@ export function limbSeries(reports: ReadonlyMap<LocalDate, DayReport>): readonly
 }
 
 function seriesOf(reports: ReadonlyMap<LocalDate, DayReport>): readonly LimbSeries[] {
-  const days = [...reports].map(([date, { where, arm, leg }]) => ({
+  const days = [...reports].map(([date, { where, arm }]) => ({
     date,
-    // A day on which the places were asked has an order for both chains.
-    where: arm === null && leg === null ? null : where,
+    // A day on which the places were asked has an order for either chain.
+    where: arm === null ? null : where,
   }));
   // Most patients mark no limb at all.
   if (!days.some(({ where }) => where !== null && where.length > 0)) return [];

@@ -20,4 +20,9 @@ it('says in a word how pain went on after a day, only where the interval does', 
   expect(told(days(2), days(6))).toBe('higher');
   expect(told(days(4), days(4))).toBe('neither');
   expect(told([6], days(2))).toBe('too few days');
+  // Four days of either side are enough, three of one are not.
+  const [four, three] = [days(6).slice(0, 4), days(6).slice(0, 3)];
+  expect(told(four, four)).toBe('neither');
+  expect(told(three, four)).toBe('too few days');
+  expect(told(four, three)).toBe('too few days');
 });

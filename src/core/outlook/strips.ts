@@ -144,7 +144,7 @@ type LineDay = {
 function byDay(points: readonly { readonly date: LocalDate; readonly value: number }[]) {
   const days = new Map<LocalDate, { date: LocalDate; value: number; say?: string }>();
   for (const point of points)
-    if (point.value > (days.get(point.date)?.value ?? -1)) days.set(point.date, point);
+    if (point.value > (days.get(point.date)?.value ?? -Infinity)) days.set(point.date, point);
   return [...days.values()];
 }
 

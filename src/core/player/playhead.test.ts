@@ -12,6 +12,7 @@ import {
   secondsLeft,
   sessionLeft,
   skipLine,
+  skipSet,
   startAt,
 } from './playhead';
 
@@ -90,5 +91,11 @@ describe('the playhead', () => {
     expect(currentSegment(playhead)).toMatchObject({ line: 1, kind: 'next-exercise' });
     expect(reps).toMatchObject([{ rep: 1, held: 4 }]);
     expect(isOver(skipLine(playhead).playhead)).toBe(true);
+  });
+
+  it('leaves nothing out once it is over', () => {
+    const over = startAt(played(timed('2x5s')), 1000);
+    expect(skipSet(over, false)).toEqual({ playhead: over, reps: [] });
+    expect(skipLine(over)).toEqual({ playhead: over, reps: [] });
   });
 });

@@ -317,4 +317,13 @@ describe('what begins by itself', () => {
     expect(changesAhead(session.state, seconds(0))).toEqual([]);
     for (const { after } of changesAhead(session.state, within)) expect(after).toBeLessThan(3.001);
   });
+
+  it('is told also where it comes at the very end of that time', () => {
+    const session = playing(['x3 hold 2s gap 1s']);
+    session.goOn();
+    const [first] = changesAhead(session.state, seconds(600));
+    if (!first) throw new Error('nothing comes');
+    expect(changesAhead(session.state, first.after)).toEqual([first]);
+    expect(changesAhead(session.state, seconds(first.after - 0.001))).toEqual([]);
+  });
 });

@@ -120,6 +120,11 @@ describe('every reduction has its way back', () => {
     ],
     [null, '3x10s gap 5s daily', '3x10s gap 5s every other day', '3x10s gap 5s daily'],
     [null, '3x10s gap 5s daily', '2x10s gap 5s daily', '3x10s gap 5s daily'],
+    // One set or bout at a time, were two taken off.
+    ['climb', '4x10 rest 60s daily', '2x10 rest 60s daily', '3x10 rest 60s daily'],
+    [null, '4x10s gap 5s daily', '2x10s gap 5s daily', '3x10s gap 5s daily'],
+    // A range whose longest is there already: its shortest comes back.
+    [null, '3x8-10s gap 5s daily', '3x7-10s gap 5s daily', '3x8-10s gap 5s daily'],
   ] as const)('%s: %s, taken down to %s, comes back', (school, was, less, back) => {
     const parts: readonly Part[] = [
       [was, 0, CLINICIAN, on([0], [1, { pain: 4, nextMorning: 'still sore' }])],

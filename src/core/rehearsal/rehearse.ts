@@ -288,8 +288,7 @@ function logOf(
     // Who has strength in hand does more of a range, or of "as many as possible".
     const more = Math.round(room * 2 * Math.max(most - least, 6) + chance.normal());
     if (isUntilFormFails(head, set)) return Math.max(1, MAX_WELL_CHOSEN + more);
-    const open = most > least || (dose.load?.kind === 'weight' && set === 3);
-    return open ? Math.max(1, Math.min(most > least ? most : 99, least + more)) : least;
+    return most > least ? Math.max(1, Math.min(most, least + more)) : least;
   });
   const counted = sets.flatMap((reps, set) =>
     isUntilFormFails(head, set) ? [{ set: set + 1, reps, load: null }] : [],

@@ -7,7 +7,7 @@ import { DAY_MS } from './milliseconds';
  */
 export type LocalDate = string & { readonly __unit: 'local date' };
 
-const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
+const SHAPE = /^\d{4}-\d{2}-\d{2}$/;
 
 /**
  * Reads YYYY-MM-DD; null when the text is not a date of the calendar.
@@ -16,13 +16,10 @@ const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
  */
 export function parseLocalDate(text: string): LocalDate | null {
   if (DATES.has(text)) return text as LocalDate;
-  const match = SHAPE.exec(text);
-  if (!match) return null;
-  const [, year, month, day] = match.map(Number);
-  const days = Date.UTC(year ?? 0, (month ?? 0) - 1, day);
-  const date = new Date(days);
-  const same = date.getUTCMonth() + 1 === month && date.getUTCDate() === day;
-  if (!same || (year ?? 0) < 1000) return null;
+  if (!SHAPE.test(text) || text < '1000') return null;
+  const date = new Date(`${text}T00:00:00Z`);
+  // A day that its month has not got is read as one of the next, or not at all.
+  if (Number.isNaN(date.getTime()) || !date.toISOString().startsWith(text)) return null;
   if (DATES.size >= MOST_NAMES) DATES.clear();
   DATES.add(text);
   return text as LocalDate;

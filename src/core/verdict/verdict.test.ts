@@ -201,6 +201,18 @@ describe('week by week', () => {
     expect(lookByLook(told, 2, 84).slice(0, early.length)).toEqual(early);
   });
 
+  it('is not sure of eight readings within nine days, and may be of ten', () => {
+    const within = (last: number) => {
+      const days = [0, 1, 2, 3, 4, 5, 6, last];
+      return sureOf(
+        days.map((day) => ({ day, value: day < 4 ? 8 : 2 })),
+        2,
+      );
+    };
+    expect(within(8)).toEqual({ better: 0, worse: 0 });
+    expect(within(9).better).toBeGreaterThan(0.5);
+  });
+
   it('calls nothing better whose newest day is worse than all before it; as bad as one of them is not worse', () => {
     const fallen = Array.from({ length: 41 }, (_, day) => ({
       day,
