@@ -327,10 +327,3 @@ export function detectableOf(id: MeasureKindId, clinic: DetectableChanges): Dete
 export function chosenProfile(area: EpisodeArea | null): Profile | null {
   return PROFILES.find((profile) => profile === area) ?? null;
 }
-
-/** The profile a complaint in the clinic's own words suggests; neck where nothing else is said. */
-export function profileOf(complaint: string): Profile {
-  if (/\bneck|headache|\barm\b/i.test(complaint)) return 'neck';
-  if (/back|leg\b|sciatic|buttock|lift/i.test(complaint)) return 'back';
-  return /postur|slouch|shoulder/i.test(complaint) ? 'posture' : 'neck';
-}

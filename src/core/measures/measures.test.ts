@@ -28,7 +28,8 @@ import {
   operatorError,
   overlayAtC7,
   padThickness,
-  profileOf,
+  EPISODE_AREAS,
+  chosenProfile,
   ruleOfThumbLoad,
   sideDifference,
   standardError,
@@ -403,9 +404,8 @@ describe('kinds', () => {
   ])('%s %j %j comes to %p', (kind, trials, body, value) => {
     expect(measuredValue(kind, trials, body)).toBe(value);
   });
-  it('take the profile from the complaint’s words', () => {
-    expect(profileOf('Bell-founder; neck ache')).toBe('neck');
-    expect(profileOf('Ferry hand; low back after lifting')).toBe('back');
-    expect(profileOf('Sailmaker; posture and shoulders')).toBe('posture');
+  it('take the profile from what somebody chose, and from nothing else', () => {
+    expect(EPISODE_AREAS.map(chosenProfile)).toEqual(['neck', 'back', 'posture', null]);
+    expect(chosenProfile(null)).toBeNull();
   });
 });

@@ -3,7 +3,13 @@
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { useCallback, useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { type MeasureKindId, PROFILES, type Profile, wordsOf } from '@/core/measures';
+import {
+  type EpisodeArea,
+  type MeasureKindId,
+  PROFILES,
+  type Profile,
+  wordsOf,
+} from '@/core/measures';
 import type { PatientId } from '@/core/units';
 import { useKeys } from '../forms/use-keys';
 import { KeptLine } from '../forms/kept-line';
@@ -33,11 +39,15 @@ const NOTHING: SheetDraft = {};
 export function MeasureDesk({
   patientId,
   profile,
+  area,
   known,
   kept,
 }: {
   patientId: PatientId;
-  profile: Profile;
+  /** Whose measures stand first; null where neither the episode nor the page says so. */
+  profile: Profile | null;
+  /** What the episode is mainly of; null where nobody chose. */
+  area: EpisodeArea | null;
   known: KnownMeasures;
   /** What was typed before the page was left. */
   kept: SheetDraft | null;
@@ -114,6 +124,7 @@ export function MeasureDesk({
           <kbd className="figures text-soft">Alt M</kbd>
         </Button>
       </div>
+      {profile === null && <OfNone patientId={patientId} area={area} />}
       {stepsOf(profile, all).map(({ step, name, kinds }) => (
         <section key={step} aria-labelledby={`step-${step}`}>
           <h2 id={`step-${step}`} className="border-b border-ink pb-1 text-lg">
@@ -148,5 +159,26 @@ export function MeasureDesk({
       </div>
       <BenchPanel />
     </div>
+  );
+}
+
+/** Why more stands here than one complaint needs, and where to say what it is of. */
+function OfNone({ patientId, area }: { patientId: PatientId; area: EpisodeArea | null }) {
+  return (
+    <p className="text-soft">
+      {area === null
+        ? 'Nobody has said what this complaint is mainly of'
+        : 'This complaint is of another area than neck, back or posture'}
+      : what comes first for any of them stands here. Choose one above
+      {area === null && (
+        <>
+          , or{' '}
+          <QuietLink href={`/patients/${patientId}?view=summary`} className="text-action underline">
+            say it on the summary
+          </QuietLink>
+        </>
+      )}
+      .
+    </p>
   );
 }

@@ -1,6 +1,6 @@
 import { MeasurementDraft } from '@/core/records';
 import { randomUUID } from 'node:crypto';
-import type { MeasureKindId } from '@/core/measures';
+import { type MeasureKindId, PROFILES, type Profile } from '@/core/measures';
 import {
   type RowDraft,
   changeInWords,
@@ -123,12 +123,16 @@ it('keeps a re-test only with its cue', () => {
 });
 
 it('shows first what the complaint needs, and everything on one key', () => {
-  const kinds = (profile: 'neck' | 'back', all: boolean) =>
+  const kinds = (profile: Profile | null, all: boolean) =>
     stepsOf(profile, all).flatMap((step) => step.kinds);
   expect(kinds('neck', false)).toContain('neck-turn');
   expect(kinds('neck', false)).not.toContain('side-hold');
   expect(kinds('back', false)).toContain('side-hold');
   expect(kinds('back', true)).toEqual(kinds('neck', true));
+  // Nobody said what it is of: all that comes first for anybody, whatever the complaint's words.
+  const first = new Set(PROFILES.flatMap((profile) => kinds(profile, false)));
+  expect(new Set(kinds(null, false))).toEqual(first);
+  expect(kinds(null, true)).toEqual(kinds('neck', true));
 });
 
 it('calls a change real only from the detectable change on', () => {

@@ -130,9 +130,13 @@ export function touchedRows(draft: SheetDraft) {
   );
 }
 
-/** The kinds of each step: those the complaint needs first, or all. */
+/**
+ * The kinds of each step: those the complaint needs first, or all.
+ *
+ * @param profile null where nobody chose what it is of: then what comes first for any complaint
+ */
 export function stepsOf(
-  profile: Profile,
+  profile: Profile | null,
   all: boolean,
 ): { readonly step: MeasureStep; readonly name: string; readonly kinds: MeasureKindId[] }[] {
   return (Object.keys(MEASURE_STEPS) as MeasureStep[])
@@ -141,11 +145,14 @@ export function stepsOf(
       name: MEASURE_STEPS[step],
       kinds: KIND_IDS.filter((kind) => {
         const { form, first, step: own } = kindOf(kind);
-        return own === step && form !== 'photo' && (all || first.includes(profile));
+        return own === step && form !== 'photo' && (all || isFirst(first, profile));
       }),
     }))
     .filter(({ kinds }) => kinds.length > 0);
 }
+
+const isFirst = (first: readonly Profile[], profile: Profile | null) =>
+  profile === null ? first.length > 0 : first.includes(profile);
 
 /** A change in words: "+12°, real (needs 10°)". */
 export function changeInWords(

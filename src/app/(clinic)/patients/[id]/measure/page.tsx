@@ -3,7 +3,7 @@ import { requireFile } from '@/server/require';
 import type { Metadata } from 'next';
 import { QuietLink } from '@/ui/primitives/quiet-link';
 import { z } from 'zod';
-import { PROFILES, formatMeasure, chosenProfile, profileOf } from '@/core/measures';
+import { PROFILES, formatMeasure, chosenProfile } from '@/core/measures';
 import { roleSuffices } from '@/server/access';
 import { measureStep } from '@/server/visit/measure-step';
 import { FindingsPanel } from '@/ui/measure/findings-panel';
@@ -29,7 +29,8 @@ async function MeasurePage({ params, searchParams }: PageProps<'/patients/[id]/m
         <PhotoSummary patientId={id} known={step.known} photos={step.photos.length} />
         <MeasureDesk
           patientId={id}
-          profile={profile ?? chosenProfile(opened.area) ?? profileOf(opened.complaint)}
+          profile={profile ?? chosenProfile(opened.area)}
+          area={opened.area}
           known={step.known}
           kept={step.kept}
         />
