@@ -27,11 +27,29 @@ export const USUAL: Preferences = {
 /** What was chosen on this device before; the usual where nothing can be kept. */
 export function preferences(): Preferences {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Preferences>;
-    return { ...USUAL, ...kept, paces: { ...DEFAULT_PACES, ...kept.paces } };
+    const { paces, ...kept } = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Unchecked;
+    return {
+      ...whereRight(USUAL, kept, (one) => typeof one === 'boolean'),
+      paces: whereRight(DEFAULT_PACES, paces ?? {}, isPace),
+    };
   } catch {
     return USUAL;
   }
+}
+
+/** What another version of the page, or another program, may have left under the same name. */
+type Unchecked = { readonly paces?: Unchecked } & Readonly<Record<string, unknown>>;
+
+const isPace = (one: unknown) => typeof one === 'number' && Number.isFinite(one) && one >= 0;
+
+/** The usual, with what was kept wherever that is of the right kind; nothing else that was kept. */
+function whereRight<T extends object>(
+  usual: T,
+  kept: Unchecked,
+  isRight: (one: unknown) => boolean,
+): T {
+  const names = Object.keys(usual).filter((name) => isRight(kept[name]));
+  return { ...usual, ...Object.fromEntries(names.map((name) => [name, kept[name]])) };
 }
 
 export function keepPreferences(chosen: Preferences): void {
