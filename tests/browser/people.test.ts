@@ -57,6 +57,29 @@ it('finds a patient from anywhere by telephone number, and nothing of it stands 
   expect(page.problems).toEqual([]);
 });
 
+it('shows the names it finds over the file that is open, to the last', async () => {
+  const ids: string[] = [];
+  for (const name of ['Alba', 'Bero', 'Cilla', 'Dara', 'Enno'])
+    ids.push(await makePatient(stage.practitioner, `${name} Overbeck`));
+  const page = await stage.open(`/patients/${ids[0]}?view=summary`);
+  for (const view of [DESK, PHONE]) {
+    await page.setViewport(view);
+    await page.type('[role=combobox]', 'Overbeck');
+    await page.waitForFunction(() => document.querySelectorAll('[role=option]').length === 5);
+    const hidden = await page.$$eval('[role=option]', (all) =>
+      all.flatMap((one) => {
+        const { left, bottom } = one.getBoundingClientRect();
+        const there = document.elementFromPoint(left + 12, bottom - 4);
+        return one.contains(there) ? [] : [`${one.textContent} under ${there?.className}`];
+      }),
+    );
+    expect(hidden).toEqual([]);
+    await page.$eval('[role=combobox]', (box) => (box as HTMLInputElement).select());
+    await page.keyboard.press('Backspace');
+  }
+  expect(page.problems).toEqual([]);
+});
+
 it('narrows the list by a name that stands in no address, until it is taken back (long)', async () => {
   for (const name of ['Dunlin Sarro', 'Dunlin Teague', 'Whimbrel Oake'])
     await makePatient(stage.practitioner, name);

@@ -64,7 +64,7 @@ export function FindPatient() {
       />
       <p
         role="status"
-        className={say === '' ? 'sr-only' : 'absolute z-20 rounded bg-sheet px-2 py-1 shadow'}
+        className={say === '' ? 'sr-only' : 'absolute z-30 rounded bg-sheet px-2 py-1 shadow'}
       >
         {say || (found === null ? '' : `${found.length} found`)}
       </p>
@@ -73,7 +73,7 @@ export function FindPatient() {
           id={list}
           role="listbox"
           aria-label="Patients found"
-          className="absolute right-0 z-20 w-80 max-w-[90vw] divide-y divide-hair rounded border border-edge bg-sheet shadow-lg sm:right-auto"
+          className="absolute right-0 z-30 w-80 max-w-[90vw] divide-y divide-hair rounded border border-edge bg-sheet shadow-lg sm:right-auto"
         >
           {(found ?? []).map((one, index) => (
             <li
