@@ -62,6 +62,24 @@ describe('suggestions from confirmed findings', () => {
     }
   });
 
+  it('starts on these steps by what the tests held, and on the first where none was done', () => {
+    const HOLDS = ['deep-flexor-hold', 'neck-extensor-hold', 'trunk-extensor-hold'] as const;
+    const startOf = (rule: (typeof CHOICE_RULES)[number], held: number | null) =>
+      rule.start(held === null ? facts() : facts(HOLDS.map((kind) => measured(kind, held)))).above;
+    expect(
+      CHOICE_RULES.map((rule) =>
+        [
+          rule.finding,
+          ...Object.values(rule.only ?? {}).flat(),
+          '→',
+          ...rule.families,
+          ':',
+          ...[null, 4, 5, 9, 10, 23, 24, 29, 30, 59, 60].map((held) => startOf(rule, held)),
+        ].join(' '),
+      ),
+    ).toMatchSnapshot();
+  });
+
   it('starts weak deep flexors on the step they can do properly', () => {
     const start = (hold: number) =>
       names(

@@ -236,6 +236,18 @@ describe('the file', () => {
     expect(values('left in week')).toEqual(['6']);
   });
 
+  it('has of each band of minutes the share of the dose, and who did most of it', () => {
+    const rows = evidenceRows(
+      counted([...some(8, { share: 0.9 }), ...some(2, { share: 0.4 })]),
+      String,
+    );
+    const minutes = rows.filter(({ table }) => table === 'minutes a day');
+    expect(minutes.map(({ group, what, value, of }) => [group, what, value, of])).toEqual([
+      ['5 to 9', 'share of the dose', '0.800', '10'],
+      ['5 to 9', 'share who did 80 % and more', expect.stringMatching(/^(0\.800)?$/), '10'],
+    ]);
+  });
+
   it('says of a group in which pain changed with nobody what none of so many may be', () => {
     const level = { pain: { weeks: 12, happened: false } };
     const { groups } = counted(some(20, level));
