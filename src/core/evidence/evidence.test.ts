@@ -248,6 +248,15 @@ describe('the file', () => {
     ]);
   });
 
+  it('names what it has of each exercise, and tells a move from five patients on', () => {
+    const rows = evidenceRows(counted(some(8)), String);
+    const rates = rows.filter(({ table }) => table === 'per thousand sessions');
+    expect(rates.map(({ what }) => what)).toEqual(['flares', 'stops', 'left out']);
+    const moves = (count: number) =>
+      counted([...some(count), ...some(6, { proposals: [] })]).proposals.map(({ move }) => move);
+    expect([4, 5].map(moves)).toEqual([[], ['advance hold']]);
+  });
+
   it('says of a group in which pain changed with nobody what none of so many may be', () => {
     const level = { pain: { weeks: 12, happened: false } };
     const { groups } = counted(some(20, level));

@@ -174,6 +174,15 @@ describe('an observation', () => {
       readForeign(bundle(patient(), observation({ component: Array(count).fill(part) })));
     expect(withParts(100)).toMatchObject({ ok: true, record: { measures: [{}], left: [] } });
     expect(withParts(101)).not.toMatchObject({ ok: true, record: { measures: [{}], left: [] } });
+    const withCodes = (count: number) =>
+      readForeign(
+        bundle(
+          patient(),
+          observation({ code: { text: 'Pain now', coding: Array(count).fill({ code: 'x' }) } }),
+        ),
+      );
+    expect(withCodes(50)).toMatchObject({ ok: true, record: { measures: [{}], left: [] } });
+    expect(withCodes(51)).not.toMatchObject({ ok: true, record: { measures: [{}], left: [] } });
   });
 
   it.each([

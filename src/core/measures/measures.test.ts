@@ -310,6 +310,10 @@ describe('control and strength', () => {
       ['Right side to back', 0.8, true],
     ]);
     expect(trunkRatios({ flexor: 1, extensor: 0, left: null, right: 2 })).toEqual([]);
+    // However short the second was held, it was.
+    expect(trunkRatios({ flexor: 2, extensor: 1, left: null, right: null })).toMatchObject([
+      { name: 'Front to back', ratio: 2, unusual: true },
+    ]);
   });
   it('30–50 % of the maximum (common practice), in N and kg', () => {
     expect(forceBand(80)).toEqual({ least: 24, most: 40 });
