@@ -66,12 +66,6 @@ export function SendPanel({
             : `${unreadable} lines cannot be read yet.`}
         </p>
       )}
-      {incomplete > 0 && (
-        <p className="text-lit-ink">
-          {incomplete === 1 ? 'One line goes out' : `${incomplete} lines go out`} incomplete: see
-          “Complete?” below, or write all that is missing.
-        </p>
-      )}
       <Button
         look="main"
         disabled={
@@ -89,6 +83,13 @@ export function SendPanel({
           Redo
         </Button>
       </div>
+      {/* It stands below: it is known a moment later, and must not move the button under the hand. */}
+      {incomplete > 0 && (
+        <p className="text-lit-ink">
+          {incomplete === 1 ? 'One line goes out' : `${incomplete} lines go out`} incomplete: see
+          “Complete?” below, or write all that is missing.
+        </p>
+      )}
       <p className="text-small text-soft" role="status">
         {KEPT[draft]}
       </p>
