@@ -26,10 +26,10 @@ export function limbSeries(reports: ReadonlyMap<LocalDate, DayReport>): readonly
 }
 
 function seriesOf(reports: ReadonlyMap<LocalDate, DayReport>): readonly LimbSeries[] {
-  const days = [...reports].map(([date, { where, arm }]) => ({
+  const days = [...reports].map(([date, { where, arm, leg }]) => ({
     date,
-    // A day on which the places were asked has an order for either chain.
-    where: arm === null ? null : where,
+    // A day on which the places were asked has an order for both chains; of one it was asked as well.
+    where: arm === null && leg === null ? null : where,
   }));
   // Most patients mark no limb at all.
   if (!days.some(({ where }) => where !== null && where.length > 0)) return [];
